@@ -1,0 +1,44 @@
+<?php
+
+/*
+ * Sets the environment that the web front and the console share: where the installation's data lives,
+ * and the secret that goes with it.
+ */
+
+declare(strict_types=1);
+
+use Symfony\Component\Dotenv\Dotenv;
+
+require_once \dirname(__DIR__).'/vendor/autoload.php';
+
+date_default_timezone_set('UTC');
+$root = \dirname(__DIR__);
+(new Dotenv())->bootEnv("$root/.env", 'prod', ['test']);
+
+$set = static function (string $name, string $value): void {
+    $_ENV[$name] = $_SERVER[$name] = $value;
+    putenv("$name=$value");
+};
+
+$given = $_SERVER['TELAMON_DATA'] ?? $_ENV['TELAMON_DATA'] ?? '';
+$data = is_string($given) && '' !== $given ? $given : "$root/data";
+if (!str_starts_with($data, '/')) {
+    $data = "$root/$data";
+}
+$set('TELAMON_DATA', rtrim($data, '/'));
+
+if ('' === ($_SERVER['APP_SECRET'] ?? '')) {
+    $file = rtrim($data, '/').'/secret';
+    if (!is_file($file)) {
+        @mkdir(\dirname($file), 0o700, true);
+        // A second process starting at the same moment keeps the first one's secret.
+        $handle = @fopen($file, 'x');
+        if (false !== $handle) {
+            chmod($file, 0o600);
+            fwrite($handle, bin2hex(random_bytes(32)));
+            fclose($handle);
+        }
+    }
+    $secret = is_file($file) ? (string) file_get_contents($file) : '';
+    $set('APP_SECRET', '' !== $secret ? $secret : throw new RuntimeException("The data folder $data cannot be written."));
+}

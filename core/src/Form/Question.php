@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Form;
+
+/** One thing asked. Numbered from 1 through all pages of its form. */
+final readonly class Question
+{
+    /**
+     * @param list<Option> $options   what a one-of question offers
+     * @param int          $maxLength in characters
+     * @param int          $maxFiles  how many files may be sent
+     * @param int          $maxBytes  how large each file may be
+     */
+    public function __construct(
+        public string $key,
+        public int $number,
+        public QuestionType $type,
+        public string $wording,
+        public string $hint,
+        public string $example,
+        public bool $required,
+        public array $options,
+        public int $maxLength,
+        public int $maxFiles,
+        public int $maxBytes,
+        public ?Destination $destination,
+    ) {
+    }
+
+    /** The label of an option, or the value itself where no option has it. */
+    public function labelOf(string $value): string
+    {
+        foreach ($this->options as $option) {
+            if ($option->value === $value) {
+                return $option->label;
+            }
+        }
+
+        return $value;
+    }
+
+    public function offers(string $value): bool
+    {
+        foreach ($this->options as $option) {
+            if ($option->value === $value) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Matching;
+
+/** One field of a submission beside the same field on file. */
+final readonly class ComparedField
+{
+    public function __construct(
+        public string $field,
+        public string $here,
+        public string $there,
+        public bool $same,
+        public string $verdict,
+        public ?int $answer,
+    ) {
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Matching;
+
+/** What matching and planning need to know of a client on file. */
+final readonly class KnownClient
+{
+    /**
+     * @param list<string>                                 $emails as written
+     * @param list<string>                                 $phones E.164
+     * @param list<array{id: string, description: string}> $assets
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $sinceYear,
+        public array $emails,
+        public array $phones,
+        public string $address,
+        public array $assets,
+    ) {
+    }
+}

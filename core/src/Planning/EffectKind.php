@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning;
+
+/** The kinds of writing that accepting a plan can do. */
+enum EffectKind: string
+{
+    case CreateClient = 'client.create';
+    case UseClient = 'client.use';
+    case CreateAsset = 'asset.create';
+    case UseAsset = 'asset.use';
+    case OpenProject = 'project.open';
+    case AddTask = 'task.add';
+    case AttachFiles = 'files.attach';
+    case QueueMessage = 'message.queue';
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tasks;
+
+/** A task with its place, its day and what it waits for. */
+final readonly class PlannedTask
+{
+    /**
+     * @param int       $number   from 1, in order
+     * @param list<int> $waitsFor numbers of the tasks that come first
+     */
+    public function __construct(
+        public int $number,
+        public ChecklistItem $item,
+        public string $checklist,
+        public \DateTimeImmutable $due,
+        public array $waitsFor,
+    ) {
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+/*
+ * For PHP's built-in web server: built files are sent as they are, compressed where a compressed twin
+ * lies beside them; everything else goes to the application.
+ */
+
+declare(strict_types=1);
+
+$path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], \PHP_URL_PATH));
+$file = realpath(__DIR__.$path);
+if (false !== $file && str_starts_with($file, __DIR__.'/build/') && is_file($file)) {
+    $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'json' => 'application/json'];
+    header('Content-Type: '.($types[pathinfo($file, \PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('X-Content-Type-Options: nosniff');
+    header('Cache-Control: public, max-age=31536000, immutable');
+    header('Vary: Accept-Encoding');
+    if (str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip') && is_file("$file.gz")) {
+        header('Content-Encoding: gzip');
+        $file .= '.gz';
+    }
+    header('Content-Length: '.filesize($file));
+    if ('HEAD' !== $_SERVER['REQUEST_METHOD']) {
+        readfile($file);
+    }
+
+    return true;
+}
+$_SERVER['SCRIPT_NAME'] = '/index.php';
+$_SERVER['SCRIPT_FILENAME'] = __DIR__.'/index.php';
+require __DIR__.'/index.php';

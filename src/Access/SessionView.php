@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Access;
+
+use Telamon\Setup\BusinessFacts;
+
+/** Shows who is signed in, and the business, as Session in the contract. */
+final readonly class SessionView
+{
+    public function __construct(private BusinessFacts $facts)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function show(Staff $staff): array
+    {
+        $business = $this->facts->business();
+
+        return [
+            'user' => ['id' => $staff->id, 'name' => $staff->name, 'initials' => $staff->initials, 'email' => $staff->email, 'role' => $staff->role->value],
+            'business' => [
+                'name' => $business->name, 'timeZone' => $business->timeZone, 'currency' => $business->currency,
+                'assetWord' => $business->assetWord, 'opens' => $business->opens(), 'closes' => $business->closes(),
+            ],
+        ];
+    }
+}

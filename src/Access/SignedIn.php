@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Access;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
+use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerInterface;
+
+/** Answers a sign-in that succeeded. */
+final readonly class SignedIn implements AuthenticationSuccessHandlerInterface
+{
+    public function __construct(private SessionView $view)
+    {
+    }
+
+    public function onAuthenticationSuccess(Request $request, TokenInterface $token): Response
+    {
+        $staff = $token->getUser();
+
+        return new JsonResponse($this->view->show($staff instanceof Staff ? $staff : throw new \LogicException('only staff sign in')));
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+
+/** A person or an organisation that the business serves. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['sort_name', 'id'])]
+class Client implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    public int $version = 1;
+
+    /** The name in small letters, family name first: what lists are sorted by. */
+    #[ORM\Column(length: 400)]
+    public string $sortName;
+
+    /** @var Collection<int, ContactPoint> */
+    #[ORM\OneToMany(targetEntity: ContactPoint::class, mappedBy: 'client')]
+    #[ORM\OrderBy(['kind' => 'ASC', 'id' => 'ASC'])]
+    public Collection $contactPoints;
+
+    /** @param \DateTimeImmutable $since the day it came on file */
+    public function __construct(
+        #[ORM\Column(length: 200)]
+        public string $givenName,
+        #[ORM\Column(length: 200)]
+        public string $familyName,
+        #[ORM\Column(length: 300)]
+        public string $address,
+        #[ORM\Column(type: 'date_immutable')]
+        public readonly \DateTimeImmutable $since,
+    ) {
+        $this->id = Ids::next();
+        $this->contactPoints = new ArrayCollection();
+        $this->sortName = mb_strtolower(trim("$familyName $givenName"));
+    }
+
+    public function name(): string
+    {
+        $name = trim("{$this->givenName} {$this->familyName}");
+
+        return '' === $name ? 'No name given' : $name;
+    }
+
+    public function first(ContactKind $kind): ?string
+    {
+        foreach ($this->contactPoints as $point) {
+            if ($point->kind === $kind) {
+                return $point->value;
+            }
+        }
+
+        return null;
+    }
+
+    public function recordKind(): string
+    {
+        return 'client';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name();
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->id, 'project' => null];
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+
+/** A way to reach a client: a mail address or a phone number. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['kind', 'match_key'])]
+class ContactPoint implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /**
+     * @param string $value    a mail address as written, or E.164
+     * @param string $matchKey what equal points share
+     */
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'contactPoints')]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Client $client,
+        #[ORM\Column(length: 10, enumType: ContactKind::class)]
+        public readonly ContactKind $kind,
+        #[ORM\Column(length: 254)]
+        public string $value,
+        #[ORM\Column(length: 254)]
+        public string $matchKey,
+    ) {
+        $this->id = Ids::next();
+        $client->contactPoints->add($this);
+    }
+
+    public function recordKind(): string
+    {
+        return 'client';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->value;
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client->id, 'project' => null];
+    }
+}

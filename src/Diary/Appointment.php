@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Diary;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+use Telamon\Database\Ids;
+use Telamon\Projects\Project;
+
+/** A meeting or visit at a time. Shown on the day ruler. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['starts_at'])]
+class Appointment
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\Column(length: 100)]
+        public string $title,
+        #[ORM\Column(length: 100)]
+        public string $place,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $staff,
+        #[ORM\ManyToOne]
+        public ?Project $project,
+        #[ORM\Column]
+        public \DateTimeImmutable $startsAt,
+        #[ORM\Column]
+        public \DateTimeImmutable $endsAt,
+        #[ORM\Column]
+        public bool $confirmed,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    /** @return 'to-come'|'under-way'|'done'|'waiting' */
+    public function state(\DateTimeImmutable $now): string
+    {
+        return match (true) {
+            $now >= $this->endsAt => 'done',
+            $now >= $this->startsAt => 'under-way',
+            $this->confirmed => 'to-come',
+            default => 'waiting',
+        };
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Files;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Intake\Submission;
+use Telamon\Journal\Journaled;
+use Telamon\Projects\Project;
+
+/** A file where it belongs: with the submission that brought it, and with the records it was put with. */
+#[ORM\Entity]
+class Attachment implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\ManyToOne]
+    public ?Client $client = null;
+
+    #[ORM\ManyToOne]
+    public ?Project $project = null;
+
+    #[ORM\ManyToOne]
+    public ?Asset $asset = null;
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(referencedColumnName: 'sha256', nullable: false)]
+        public readonly StoredFile $file,
+        #[ORM\Column(length: 200)]
+        public readonly string $name,
+        #[ORM\ManyToOne]
+        public readonly ?Submission $submission,
+        #[ORM\Column(length: 40)]
+        public readonly string $questionKey,
+        #[ORM\Column]
+        public readonly int $position,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    /** @return array{id: string, name: string, size: int, type: string, isImage: bool} as FileRef in the contract */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+    }
+
+    public function recordKind(): string
+    {
+        return 'file';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name;
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client?->id, 'project' => $this->project?->id];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Files;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Http\Problem;
+
+#[IsGranted('ROLE_FIELD')]
+final readonly class FileController
+{
+    private const SHOWN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
+
+    public function __construct(private EntityManagerInterface $em, private FileStore $store)
+    {
+    }
+
+    #[Route('/api/files/{id}', methods: ['GET'])]
+    public function show(string $id): Response
+    {
+        $attachment = $this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file');
+        $handle = $this->store->open($attachment->file);
+        $shown = \in_array($attachment->file->type, self::SHOWN, true);
+        $name = (string) preg_replace('/[^\x20-\x7e]|%/', '_', $attachment->name);
+
+        return new StreamedResponse(static function () use ($handle): void {
+            fpassthru($handle);
+        }, 200, [
+            'Content-Type' => $attachment->file->type,
+            'Content-Length' => (string) $attachment->file->size,
+            'Content-Disposition' => HeaderUtils::makeDisposition($shown ? 'inline' : 'attachment', str_replace(['/', '\\'], '_', $attachment->name), str_replace(['/', '\\'], '_', $name)),
+            'Cache-Control' => 'private, max-age=86400, immutable',
+        ]);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Forms;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Database\Ids;
+
+/** A version of a form. Never changes once published. */
+#[ORM\Entity]
+#[ORM\UniqueConstraint(columns: ['form_id', 'number'])]
+class FormVersion
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    private ?FormDefinition $read = null;
+
+    /** @param array<mixed> $definition as FormDefinition::fromArray() reads it */
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Form $form,
+        #[ORM\Column]
+        public readonly int $number,
+        #[ORM\Column(type: 'json')]
+        public readonly array $definition,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $publishedAt,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function definition(): FormDefinition
+    {
+        return $this->read ??= FormDefinition::fromArray($this->definition);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Forms;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Core\Form\Option;
+use Telamon\Core\Form\Page;
+use Telamon\Core\Form\Question;
+use Telamon\Setup\BusinessFacts;
+
+final readonly class PublicFormController
+{
+    public function __construct(private PublishedForms $forms, private BusinessFacts $facts)
+    {
+    }
+
+    #[Route('/api/public/forms/{slug}', methods: ['GET'])]
+    public function show(string $slug): Response
+    {
+        $version = $this->forms->get($slug);
+        $form = $version->definition();
+        $business = $this->facts->business();
+
+        return new JsonResponse([
+            'slug' => $slug,
+            'title' => $form->title,
+            'intro' => $form->intro,
+            'privacy' => $form->privacy,
+            'steps' => $form->steps,
+            'business' => [
+                'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->facts->phoneReader()->format($business->phone),
+                'hours' => $business->hoursText, 'address' => $business->address,
+            ],
+            'pages' => array_map(static fn (Page $page): array => [
+                'key' => $page->key, 'title' => $page->title, 'next' => $page->next,
+                'questions' => array_map(self::question(...), $page->questions),
+            ], $form->pages),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function question(Question $question): array
+    {
+        return [
+            'key' => $question->key, 'number' => $question->number, 'type' => $question->type->value,
+            'wording' => $question->wording, 'hint' => $question->hint, 'example' => $question->example, 'required' => $question->required,
+            'options' => array_map(static fn (Option $option): array => ['value' => $option->value, 'label' => $option->label], $question->options),
+            'maxLength' => $question->maxLength, 'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes,
+        ];
+    }
+}

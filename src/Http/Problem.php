@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Http;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+
+/** What went wrong, told as RFC 9457 problem details. Thrown anywhere; answered by ProblemResponder. */
+final class Problem extends \RuntimeException
+{
+    /** @param list<array{path: string, message: string}> $violations */
+    public function __construct(
+        public readonly int $status,
+        public readonly string $title,
+        public readonly string $detail = '',
+        public readonly array $violations = [],
+    ) {
+        parent::__construct("$title. $detail");
+    }
+
+    public static function notFound(string $what): self
+    {
+        return new self(404, 'Not found', "There is no such $what.");
+    }
+
+    public static function invalid(string $path, string $message): self
+    {
+        return new self(422, 'Some answers need another look', $message, [['path' => $path, 'message' => $message]]);
+    }
+
+    public function response(): JsonResponse
+    {
+        $body = ['type' => 'about:blank', 'title' => $this->title, 'status' => $this->status, 'detail' => $this->detail];
+        if ([] !== $this->violations) {
+            $body['violations'] = $this->violations;
+        }
+        $response = new JsonResponse(null, $this->status, ['Content-Type' => 'application/problem+json']);
+        $response->setEncodingOptions($response->getEncodingOptions() | \JSON_INVALID_UTF8_SUBSTITUTE);
+        $response->setData($body);
+        $response->headers->set('Content-Type', 'application/problem+json');
+
+        return $response;
+    }
+}

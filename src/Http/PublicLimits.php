@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Http;
+
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
+
+/** How much one address may send in an hour without signing in. */
+final readonly class PublicLimits
+{
+    public function __construct(
+        #[Target('submissions.limiter')]
+        private RateLimiterFactoryInterface $submissions,
+        #[Target('uploads.limiter')]
+        private RateLimiterFactoryInterface $uploads,
+    ) {
+    }
+
+    /** @throws Problem 429 */
+    public function submission(Request $request): void
+    {
+        $this->take($this->submissions, $request);
+    }
+
+    /** @throws Problem 429 */
+    public function upload(Request $request): void
+    {
+        $this->take($this->uploads, $request);
+    }
+
+    private function take(RateLimiterFactoryInterface $limiter, Request $request): void
+    {
+        if (!$limiter->create($request->getClientIp() ?? '')->consume()->isAccepted()) {
+            throw new Problem(429, 'Too much at once', 'A lot has come from your address within the hour. Nothing of yours is lost; send it again in a while.');
+        }
+    }
+}

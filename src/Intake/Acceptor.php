@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Planning\PlanLine;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Setup\BusinessFacts;
+
+/** Carries a plan out in one transaction. It writes and never decides. */
+final readonly class Acceptor
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private PlanMaker $plans,
+        private EffectWriter $writer,
+        private Changes $changes,
+        private BusinessFacts $facts,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @param string                  $fingerprint of the plan that was looked at
+     * @param array<array-key, mixed> $decisions
+     *
+     * @return array<string, mixed> as Acceptance in the contract
+     *
+     * @throws Problem 409 when the plan has changed or the submission is decided, 422 when a question is open
+     */
+    public function accept(Submission $submission, string $fingerprint, array $decisions, Staff $staff): array
+    {
+        $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff): array {
+            // Read again under the write lock: what is checked now stays so until the commit.
+            $this->em->refresh($submission);
+            $this->refuseDecided($submission);
+            $plan = $this->plans->plan($submission, $decisions);
+            if (!hash_equals($plan->fingerprint, $fingerprint)) {
+                throw new Problem(409, 'The plan has changed', 'Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
+            }
+            $open = $plan->open();
+            if ([] !== $open) {
+                throw new Problem(422, 'A choice is open', 'Choose first; nothing was accepted yet.', array_map(
+                    static fn (PlanLine $line): array => ['path' => 'decisions.'.($line->choice->key ?? $line->key), 'message' => 'Choose one.'],
+                    $open,
+                ));
+            }
+
+            return $this->writer->write($submission, $plan, $staff, $this->clock->now());
+        });
+
+        return ['change' => $change->toArray($this->facts->zone()), 'made' => $made];
+    }
+
+    /** @throws Problem 409 */
+    public function setAside(Submission $submission, string $reason, string $note, Staff $staff): void
+    {
+        $change = new Change(ChangeKind::SetAside, "set {$submission->name} aside", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff): void {
+            $this->em->refresh($submission);
+            $this->refuseDecided($submission);
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = $reason;
+            $submission->asideNote = $note;
+            $submission->decidedAt = $this->clock->now();
+            $submission->decidedBy = $staff;
+        });
+    }
+
+    private function refuseDecided(Submission $submission): void
+    {
+        if (SubmissionState::Waiting === $submission->state) {
+            return;
+        }
+        $by = $submission->decidedBy->name ?? 'somebody';
+        $at = $submission->decidedAt?->setTimezone($this->facts->zone())->format('H:i') ?? '';
+        throw new Problem(409, 'Decided already', SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
+    }
+}

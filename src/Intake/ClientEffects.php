@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Http\Problem;
+use Telamon\Setup\BusinessFacts;
+
+/** Writes the plan lines about clients and their assets. */
+final readonly class ClientEffects
+{
+    public function __construct(private EntityManagerInterface $em, private EmailReader $emails, private BusinessFacts $facts)
+    {
+    }
+
+    public function create(Effect $effect, Making $made): Client
+    {
+        $today = new \DateTimeImmutable($made->now->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $client = new Client($effect->text('given'), $effect->text('family'), $effect->text('address'), $today);
+        $this->em->persist($client);
+        $this->addPoint($client, ContactKind::Email, $effect->text('email'));
+        $this->addPoint($client, ContactKind::Phone, $effect->text('phone'));
+
+        return $made->client = $client;
+    }
+
+    public function use(Effect $effect, Making $made): Client
+    {
+        $client = $this->em->find(Client::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
+        $this->addPoint($client, ContactKind::Phone, $effect->text('phone'));
+        if ('' !== $effect->text('address')) {
+            $client->address = $effect->text('address');
+        }
+
+        return $made->client = $client;
+    }
+
+    public function createAsset(Effect $effect, Making $made): Asset
+    {
+        $asset = new Asset($made->client(), $effect->text('description'), $effect->text('place'));
+        $this->em->persist($asset);
+
+        return $made->asset = $asset;
+    }
+
+    public function useAsset(Effect $effect, Making $made): Asset
+    {
+        return $made->asset = $this->em->find(Asset::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The asset is no longer on file.');
+    }
+
+    private function addPoint(Client $client, ContactKind $kind, string $value): void
+    {
+        if ('' !== $value) {
+            $this->em->persist(new ContactPoint($client, $kind, $value, ContactKind::Email === $kind ? $this->emails->key($value) : $value));
+        }
+    }
+}

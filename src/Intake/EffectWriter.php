@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Telamon\Access\Staff;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Planning\EffectKind;
+use Telamon\Core\Planning\Plan;
+use Telamon\Journal\Journaled;
+
+/** Writes the lines of a plan, in their order. */
+final readonly class EffectWriter
+{
+    public function __construct(private ClientEffects $clients, private ProjectEffects $projects)
+    {
+    }
+
+    /** @return list<array{kind: string, id: string, label: string}> what was made or joined, as RecordRef in the contract */
+    public function write(Submission $submission, Plan $plan, Staff $staff, \DateTimeImmutable $now): array
+    {
+        $made = new Making($submission, $now);
+        $touched = [];
+        foreach ($plan->lines as $line) {
+            if (null !== $line->effect) {
+                array_push($touched, ...$this->one($line->effect, $made));
+            }
+        }
+        $this->projects->finish($made);
+        $submission->state = SubmissionState::Accepted;
+        $submission->decidedAt = $now;
+        $submission->decidedBy = $staff;
+        $submission->client = $made->client;
+        $submission->project = $made->project;
+
+        return array_map(self::reference(...), $touched);
+    }
+
+    /** @return list<Journaled> */
+    private function one(Effect $effect, Making $made): array
+    {
+        return match ($effect->kind) {
+            EffectKind::CreateClient => [$this->clients->create($effect, $made)],
+            EffectKind::UseClient => [$this->clients->use($effect, $made)],
+            EffectKind::OpenProject => [$this->projects->open($effect, $made)],
+            EffectKind::CreateAsset => [$this->clients->createAsset($effect, $made)],
+            EffectKind::UseAsset => [$this->clients->useAsset($effect, $made)],
+            EffectKind::AddTask => [$this->projects->addTask($effect, $made)],
+            EffectKind::AttachFiles => $this->projects->attachFiles($effect, $made),
+            EffectKind::QueueMessage => [$this->projects->queueMessage($effect, $made)],
+        };
+    }
+
+    /** @return array{kind: string, id: string, label: string} */
+    private static function reference(Journaled $record): array
+    {
+        /** @var Journaled&object{id: string} $record */
+        return ['kind' => $record->recordKind(), 'id' => $record->id, 'label' => $record->recordLabel()];
+    }
+}

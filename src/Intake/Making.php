@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Projects\Project;
+
+/** What the lines of one plan have made so far; later lines hang on it. */
+final class Making
+{
+    public ?Client $client = null;
+    public ?Project $project = null;
+    public ?Asset $asset = null;
+
+    public function __construct(public readonly Submission $submission, public readonly \DateTimeImmutable $now)
+    {
+    }
+
+    public function client(): Client
+    {
+        return $this->client ?? throw new \LogicException('the plan has no client line before this one');
+    }
+
+    public function project(): Project
+    {
+        return $this->project ?? throw new \LogicException('the plan has no project line before this one');
+    }
+}

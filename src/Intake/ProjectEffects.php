@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Planning\DayWords;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Database\Counter;
+use Telamon\Files\Attachment;
+use Telamon\Files\AttachmentShelf;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageQueue;
+use Telamon\Projects\Project;
+use Telamon\Setup\BusinessFacts;
+use Telamon\Tasks\Task;
+
+/** Writes the plan lines about the project, its tasks, files and messages. */
+final readonly class ProjectEffects
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Counter $counter,
+        private AttachmentShelf $shelf,
+        private MessageQueue $messages,
+        private NameReader $names,
+        private BusinessFacts $facts,
+    ) {
+    }
+
+    public function open(Effect $effect, Making $made): Project
+    {
+        $readyBy = $effect->text('ready_by');
+        $project = new Project(
+            $this->counter->next('P'),
+            $effect->text('title'),
+            $made->client(),
+            $this->staff($effect->text('lead')),
+            $this->facts->stages()[0] ?? 'Inquiry',
+            '' === $readyBy ? null : self::day($readyBy),
+            $effect->text('notes'),
+            $made->now,
+        );
+        $project->submissionId = $made->submission->id;
+        $this->em->persist($project);
+
+        return $made->project = $project;
+    }
+
+    public function addTask(Effect $effect, Making $made): Task
+    {
+        $task = new Task(
+            $made->project(),
+            $effect->number('position'),
+            $effect->text('name'),
+            $this->staff($effect->text('assignee')),
+            self::day($effect->text('due')),
+            $effect->numbers('waits_for'),
+            $effect->text('checklist'),
+        );
+        $this->em->persist($task);
+
+        return $task;
+    }
+
+    /** @return list<Attachment> */
+    public function attachFiles(Effect $effect, Making $made): array
+    {
+        $attachments = $this->shelf->of($made->submission, $effect->text('question'));
+        foreach ($attachments as $attachment) {
+            $this->shelf->putWith($attachment, $made->client(), $made->project(), $made->asset);
+        }
+
+        return $attachments;
+    }
+
+    public function queueMessage(Effect $effect, Making $made): Message
+    {
+        $project = $made->project();
+        $today = $made->now->setTimezone($this->facts->zone());
+        $toName = $effect->text('to_name');
+
+        return $this->messages->queue($effect->text('template'), $effect->text('to'), $toName, [
+            'first_name' => $this->names->read($toName)->given,
+            'client' => $made->client()->name(),
+            'service' => $project->title,
+            'asset' => $made->asset->description ?? $this->facts->business()->assetWord,
+            'place' => $made->asset->place ?? '',
+            'project' => $project->number,
+            'reference' => $made->submission->number,
+            'lead' => $project->lead->name,
+            'coordinator' => $this->facts->coordinator()->name,
+            'ready_by' => null === $project->readyBy ? '' : DayWords::short($project->readyBy, $today),
+            'notes' => $project->notes,
+        ], $made->client, $project, $made->submission->id);
+    }
+
+    /** The asset is known only after the project line; join them once both are there. */
+    public function finish(Making $made): void
+    {
+        if (null !== $made->project) {
+            $made->project->asset = $made->asset;
+        }
+    }
+
+    private function staff(string $id): Staff
+    {
+        return $this->em->find(Staff::class, $id) ?? throw new \LogicException('the plan names staff who are not on file');
+    }
+
+    private static function day(string $iso): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($iso, new \DateTimeZone('UTC'));
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Forms\FormVersion;
+use Telamon\Forms\PublishedForms;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Http\PublicLimits;
+
+final readonly class PublicSubmissionController
+{
+    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer)
+    {
+    }
+
+    #[Route('/api/public/forms/{slug}/submissions', methods: ['POST'])]
+    public function create(string $slug, Request $request): Response
+    {
+        $this->limits->submission($request);
+        $version = $this->forms->get($slug);
+        $body = JsonBody::read($request);
+        $answers = $body['answers'] ?? null;
+        if (!\is_array($answers)) {
+            throw Problem::invalid('answers', 'Send the answers by question key.');
+        }
+        $answers = self::withUploads($version, $answers, $body['uploads'] ?? []);
+        $key = $request->headers->get('Idempotency-Key');
+        if (null !== $key && \strlen($key) > 200) {
+            throw Problem::invalid('Idempotency-Key', 'Shorten this to 200 characters.');
+        }
+        $channel = JsonBody::text($body, 'channel', 20);
+        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key);
+
+        return new JsonResponse([
+            'reference' => $submission->number,
+            'message' => $this->renderer->body($version->definition()->thanks, ['reference' => $submission->number]),
+        ], 201);
+    }
+
+    /**
+     * Uploads named beside the answers go to the form's first question for files.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function withUploads(FormVersion $version, array $answers, mixed $uploads): array
+    {
+        if ([] === $uploads || null === $uploads) {
+            return $answers;
+        }
+        if (!\is_array($uploads)) {
+            throw Problem::invalid('uploads', 'Send a list of upload ids.');
+        }
+        foreach ($version->definition()->questions() as $question) {
+            if (QuestionType::Files === $question->type) {
+                $given = $answers[$question->key] ?? [];
+                $answers[$question->key] = array_values(array_unique([...(\is_array($given) ? $given : []), ...$uploads], \SORT_REGULAR));
+
+                return $answers;
+            }
+        }
+        throw Problem::invalid('uploads', 'This form takes no files.');
+    }
+}

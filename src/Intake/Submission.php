@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Forms\FormVersion;
+use Telamon\Journal\Journaled;
+use Telamon\Projects\Project;
+
+/** One filled-in form, kept word for word as it arrived. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['state', 'due_at', 'id'])]
+#[ORM\Index(columns: ['state', 'received_at', 'id'])]
+#[ORM\Index(columns: ['received_at'])]
+#[ORM\UniqueConstraint(columns: ['form_version_id', 'idempotency_key'])]
+class Submission implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    public int $version = 1;
+
+    #[ORM\Column(length: 20, enumType: SubmissionState::class)]
+    public SubmissionState $state = SubmissionState::Waiting;
+
+    #[ORM\Column(length: 20)]
+    public string $asideReason = '';
+
+    #[ORM\Column(length: 500)]
+    public string $asideNote = '';
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $decidedAt = null;
+
+    #[ORM\ManyToOne]
+    public ?Staff $decidedBy = null;
+
+    #[ORM\ManyToOne]
+    public ?Client $client = null;
+
+    #[ORM\ManyToOne]
+    public ?Project $project = null;
+
+    /**
+     * @param array<string, mixed> $answers  by question key, as written
+     * @param string               $name     who wrote, for lists
+     * @param int                  $toDecide answers that can be read in more than one way
+     * @param \DateTimeImmutable   $dueAt    when the promised time to answer is over
+     */
+    public function __construct(
+        #[ORM\Column(length: 20, unique: true)]
+        public readonly string $number,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly FormVersion $formVersion,
+        #[ORM\Column(type: 'json')]
+        public readonly array $answers,
+        #[ORM\Column(length: 200)]
+        public readonly string $name,
+        #[ORM\Column]
+        public readonly int $toDecide,
+        #[ORM\Column(length: 20)]
+        public readonly string $channel,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $receivedAt,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $dueAt,
+        #[ORM\Column(length: 64, nullable: true)]
+        public readonly ?string $idempotencyKey,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'submission';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->number} {$this->name}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client?->id, 'project' => $this->project?->id];
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Staff;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Undo;
+
+#[Route('/api/submissions')]
+#[IsGranted('ROLE_COORDINATOR')]
+final readonly class SubmissionController
+{
+    private const ID = '[0-9a-f-]{36}';
+    private const REASONS = ['advertising', 'test', 'duplicate', 'not-for-us', 'other'];
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SubmissionList $list,
+        private SubmissionView $view,
+        private PlanMaker $plans,
+        private Acceptor $acceptor,
+        private Undo $undo,
+    ) {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        return new JsonResponse($this->list->page($request));
+    }
+
+    #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function show(string $id): Response
+    {
+        return new JsonResponse($this->view->whole($this->get($id)));
+    }
+
+    #[Route('/{id}/plan', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function plan(string $id, Request $request): Response
+    {
+        return new JsonResponse($this->plans->plan($this->get($id), self::decisions(JsonBody::read($request)))->toArray());
+    }
+
+    #[Route('/{id}/accept', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function accept(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        $fingerprint = JsonBody::text($body, 'fingerprint', 100);
+        if ('' === $fingerprint) {
+            throw Problem::invalid('fingerprint', 'Send the fingerprint of the plan that was looked at.');
+        }
+
+        return new JsonResponse($this->acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff));
+    }
+
+    #[Route('/{id}/set-aside', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function setAside(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        $reason = JsonBody::text($body, 'reason', 40);
+        if (!\in_array($reason, self::REASONS, true)) {
+            throw Problem::invalid('reason', 'Choose one of: '.implode(', ', self::REASONS).'.');
+        }
+        $submission = $this->get($id);
+        $this->acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff);
+
+        return new JsonResponse($this->view->row($submission));
+    }
+
+    #[Route('/{id}/undo', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function undo(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $submission = $this->get($id);
+        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['at' => 'DESC', 'id' => 'DESC'])
+            ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
+
+        return new JsonResponse($this->undo->undo($change->id, $staff));
+    }
+
+    private function get(string $id): Submission
+    {
+        return $this->em->find(Submission::class, $id) ?? throw Problem::notFound('submission');
+    }
+
+    /**
+     * @param array<array-key, mixed> $body
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function decisions(array $body): array
+    {
+        $decisions = $body['decisions'] ?? [];
+
+        return \is_array($decisions) ? $decisions : throw Problem::invalid('decisions', 'Send the choices by their keys.');
+    }
+}

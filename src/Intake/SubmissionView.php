@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Scheduling\ReplyClock;
+use Telamon\Core\Scheduling\WorkingTime;
+use Telamon\Files\AttachmentShelf;
+use Telamon\Journal\Action;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\JournalEntry;
+use Telamon\Setup\BusinessFacts;
+
+/** Shows submissions as the contract has them. */
+final class SubmissionView
+{
+    private ?WorkingTime $time = null;
+
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly PlanMaker $plans,
+        private readonly AttachmentShelf $shelf,
+        private readonly BusinessFacts $facts,
+        private readonly ClockInterface $clock,
+    ) {
+    }
+
+    /** @return array<string, mixed> as SubmissionRow */
+    public function row(Submission $submission): array
+    {
+        $this->time ??= $this->facts->workingTime();
+        $zone = $this->facts->zone();
+        $form = $submission->formVersion;
+        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->definition()->promiseMinutes, $submission->decidedAt, $this->clock->now());
+
+        return [
+            'id' => $submission->id,
+            'number' => $submission->number,
+            'name' => $submission->name,
+            'form' => ['slug' => $form->form->slug, 'title' => $form->form->title],
+            'state' => $submission->state->value,
+            'receivedAt' => $submission->receivedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'toDecide' => SubmissionState::Waiting === $submission->state ? $submission->toDecide : 0,
+            'clock' => [
+                'promiseMinutes' => $clock->promiseMinutes, 'usedMinutes' => $clock->usedMinutes,
+                'dueAt' => $clock->dueAt->setTimezone($zone)->format(\DATE_RFC3339), 'state' => $clock->state, 'words' => $clock->words,
+            ],
+            'aside' => SubmissionState::SetAside === $submission->state ? ['reason' => $submission->asideReason, 'note' => $submission->asideNote] : null,
+        ];
+    }
+
+    /** @return array<string, mixed> as Submission */
+    public function whole(Submission $submission): array
+    {
+        $waiting = SubmissionState::Waiting === $submission->state;
+
+        return $this->row($submission) + [
+            'channel' => $submission->channel,
+            'answers' => $this->answers($submission),
+            'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
+            'made' => $waiting ? [] : $this->made($submission),
+            'decidedBy' => $submission->decidedBy?->name,
+            'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function answers(Submission $submission): array
+    {
+        $files = [];
+        foreach ($this->shelf->of($submission) as $attachment) {
+            $files[$attachment->questionKey][] = $attachment->toArray();
+        }
+
+        return array_map(static function (Question $question) use ($submission, $files): array {
+            $answer = $submission->answers[$question->key] ?? '';
+
+            return [
+                'key' => $question->key,
+                'number' => $question->number,
+                'wording' => $question->wording,
+                'type' => $question->type->value,
+                'text' => \is_string($answer) ? $question->labelOf($answer) : '',
+                'files' => $files[$question->key] ?? [],
+            ];
+        }, $submission->formVersion->definition()->questions());
+    }
+
+    /** @return list<array{kind: string, id: string, label: string}> */
+    private function made(Submission $submission): array
+    {
+        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => ChangeKind::Accept, 'undoneAt' => null], ['at' => 'DESC']);
+        if (null === $change) {
+            return [];
+        }
+        $made = [];
+        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change, 'action' => Action::Made], ['id' => 'ASC']) as $entry) {
+            if (!str_ends_with($entry->recordClass, 'ContactPoint')) {
+                $made[] = ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel];
+            }
+        }
+
+        return $made;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+use Telamon\Database\Ids;
+
+/** One act of a person or of the worker: all that it wrote is taken back together. */
+#[ORM\Entity]
+#[ORM\Table(name: 'change_set')]
+#[ORM\Index(columns: ['staff_id', 'at'])]
+#[ORM\Index(columns: ['submission_id'])]
+class Change
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $undoneAt = null;
+
+    /**
+     * @param string      $words      what was done, without its doer: “accepted the plan for Orla Fennick”
+     * @param string|null $recordKind the record that it was mainly about
+     */
+    public function __construct(
+        #[ORM\Column(enumType: ChangeKind::class)]
+        public readonly ChangeKind $kind,
+        #[ORM\Column(length: 300)]
+        public readonly string $words,
+        #[ORM\ManyToOne]
+        public readonly ?Staff $staff,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $at,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $submissionId = null,
+        #[ORM\Column(length: 20, nullable: true)]
+        public readonly ?string $recordKind = null,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $recordId = null,
+        #[ORM\Column(length: 300)]
+        public readonly string $recordLabel = '',
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function by(): string
+    {
+        return $this->staff->name ?? 'Telamon';
+    }
+
+    /** @return array{id: string, words: string, at: string, record: array{kind: string, id: string, label: string}|null} as Change in the contract */
+    public function toArray(\DateTimeZone $zone): array
+    {
+        return [
+            'id' => $this->id,
+            'words' => $this->words,
+            'at' => $this->at->setTimezone($zone)->format(\DATE_RFC3339),
+            'record' => null === $this->recordKind || null === $this->recordId ? null : ['kind' => $this->recordKind, 'id' => $this->recordId, 'label' => $this->recordLabel],
+        ];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+enum ChangeKind: string
+{
+    case Receive = 'receive';
+    case Accept = 'accept';
+    case SetAside = 'set-aside';
+    case FinishTask = 'finish-task';
+    case Send = 'send';
+    case Undo = 'undo';
+    case Setup = 'setup';
+
+    /** Whether a person can take such a change back. */
+    public function canBeUndone(): bool
+    {
+        return match ($this) {
+            self::Accept, self::SetAside, self::FinishTask => true,
+            default => false,
+        };
+    }
+}

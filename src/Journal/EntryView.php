@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Telamon\Setup\BusinessFacts;
+
+/** Tells a journal entry in words, as JournalEntry in the contract. */
+final readonly class EntryView
+{
+    /** Columns that repeat others or only serve the machine. */
+    private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash'];
+
+    public function __construct(private BusinessFacts $facts)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function show(JournalEntry $entry): array
+    {
+        $change = $entry->change;
+
+        return [
+            'id' => $entry->id,
+            'at' => $change->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            'by' => $change->by(),
+            'words' => match ($entry->action) {
+                Action::Made => "made {$entry->recordKind} {$entry->recordLabel}",
+                Action::Changed => "changed {$entry->recordKind} {$entry->recordLabel}",
+                Action::Removed => "took away {$entry->recordKind} {$entry->recordLabel}",
+            },
+            'record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel],
+            'change' => ['id' => $change->id, 'words' => $change->words],
+            'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],
+            'submission' => null === $change->submissionId ? null : ['kind' => 'submission', 'id' => $change->submissionId, 'label' => 'the submission'],
+            'undone' => null !== $change->undoneAt,
+        ];
+    }
+
+    /** @return list<array{field: string, from: string, to: string}> */
+    private static function fields(JournalEntry $entry): array
+    {
+        $fields = [];
+        foreach ($entry->after as $name => $to) {
+            if (!\in_array($name, self::UNTOLD, true)) {
+                $fields[] = [
+                    'field' => strtolower((string) preg_replace('/(?<=[a-z])[A-Z]/', ' $0', $name)),
+                    'from' => self::text($entry->before[$name] ?? null),
+                    'to' => self::text($to),
+                ];
+            }
+        }
+
+        return $fields;
+    }
+
+    private static function text(mixed $value): string
+    {
+        return match (true) {
+            null === $value => '',
+            \is_scalar($value) => 1 === preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-7/', (string) $value) ? 'linked' : (string) $value,
+            default => json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
+        };
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Http\Cursor;
+
+#[IsGranted('ROLE_FIELD')]
+final readonly class JournalController
+{
+    private const PAGE = 40;
+
+    public function __construct(private EntityManagerInterface $em, private EntryView $view)
+    {
+    }
+
+    #[Route('/api/journal', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        $query = $this->em->createQueryBuilder()->select('e', 'c', 's')->from(JournalEntry::class, 'e')
+            ->join('e.change', 'c')->leftJoin('c.staff', 's')
+            ->orderBy('e.id', 'DESC')->setMaxResults(self::PAGE + 1);
+        $record = $request->query->getString('record');
+        if ('' !== $record) {
+            $query->andWhere('e.recordId = :record OR e.clientId = :record OR e.projectId = :record OR c.submissionId = :record')->setParameter('record', $record);
+        }
+        $cursor = Cursor::from($request);
+        if (null !== $cursor) {
+            $query->andWhere('e.id < :id')->setParameter('id', $cursor->id);
+        }
+        /** @var list<JournalEntry> $entries */
+        $entries = $query->getQuery()->getResult();
+        $page = \array_slice($entries, 0, self::PAGE);
+
+        return new JsonResponse([
+            'items' => array_map($this->view->show(...), $page),
+            'next' => \count($entries) > self::PAGE ? (new Cursor('', $page[self::PAGE - 1]->id))->text() : null,
+        ]);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+
+/** What a change did to one record: its columns before and after, as the database holds them. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['record_id', 'id'])]
+#[ORM\Index(columns: ['client_id', 'id'])]
+#[ORM\Index(columns: ['project_id', 'id'])]
+class JournalEntry
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /**
+     * @param class-string         $recordClass
+     * @param array<string, mixed> $before      by property; empty for a new record
+     * @param array<string, mixed> $after       by property; empty for a removed one
+     */
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Change $change,
+        #[ORM\Column(enumType: Action::class)]
+        public readonly Action $action,
+        #[ORM\Column]
+        public readonly string $recordClass,
+        #[ORM\Column(length: 20)]
+        public readonly string $recordKind,
+        #[ORM\Column(length: 36)]
+        public readonly string $recordId,
+        #[ORM\Column(length: 300)]
+        public readonly string $recordLabel,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $clientId,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $projectId,
+        #[ORM\Column(type: 'json')]
+        public readonly array $before,
+        #[ORM\Column(type: 'json')]
+        public readonly array $after,
+    ) {
+        $this->id = Ids::next();
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Messages\Message;
+
+/** Finds what points at a record, so that nothing is removed from under something that stays. */
+final readonly class References
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /**
+     * A record that points at this one and is not about to go; messages let go of what they point at.
+     *
+     * @param list<string> $going ids of the records about to be removed
+     *
+     * @return string|null how the holder is called
+     */
+    public function holder(object $record, array $going): ?string
+    {
+        foreach ($this->pointers($record) as [$class, $property]) {
+            if (Message::class === $class) {
+                continue;
+            }
+            $found = $this->em->createQueryBuilder()->select('h')->from($class, 'h')
+                ->where("h.$property = :record")->andWhere('h.id NOT IN (:going)')
+                ->setParameter('record', $record)->setParameter('going', $going)
+                ->setMaxResults(1)->getQuery()->getOneOrNullResult();
+            if (null !== $found) {
+                return $found instanceof Journaled ? $found->recordLabel() : 'something that came later';
+            }
+        }
+
+        return null;
+    }
+
+    /** Makes the messages that point at this record let go of it. */
+    public function release(object $record): void
+    {
+        foreach ($this->pointers($record) as [$class, $property]) {
+            if (Message::class === $class) {
+                foreach ($this->em->getRepository(Message::class)->findBy([$property => $record]) as $message) {
+                    $this->em->getClassMetadata(Message::class)->setFieldValue($message, $property, null);
+                }
+            }
+        }
+    }
+
+    /** @return list<array{class-string, string}> classes and their properties that may point at such a record */
+    private function pointers(object $record): array
+    {
+        $target = $this->em->getClassMetadata($record::class)->getName();
+        $pointers = [];
+        foreach ($this->em->getMetadataFactory()->getAllMetadata() as $meta) {
+            foreach ($meta->getAssociationNames() as $property) {
+                if ($meta->isSingleValuedAssociation($property) && $meta->getAssociationTargetClass($property) === $target) {
+                    $pointers[] = [$meta->getName(), $property];
+                }
+            }
+        }
+
+        return $pointers;
+    }
+}

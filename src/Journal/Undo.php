@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Http\Problem;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageState;
+
+/**
+ * Takes a change back by its journal, last line first. What was sent stays sent; what somebody changed by
+ * hand since stays as they left it; what such records hang on stays too. All of that is said.
+ */
+final readonly class Undo
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private References $references,
+        private ColumnValues $values,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
+     *
+     * @throws Problem 404, or 409 when it cannot be taken back (any more)
+     */
+    public function undo(string $changeId, Staff $staff): array
+    {
+        $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
+        if (!$change->kind->canBeUndone()) {
+            throw new Problem(409, 'Cannot be taken back', 'This kind of change stays.');
+        }
+        $taking = new Change(ChangeKind::Undo, 'took back: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
+
+        return $this->changes->carryOut($taking, function () use ($change, $taking): array {
+            // Read again under the write lock: somebody may have been quicker.
+            $this->em->refresh($change);
+            if (null !== $change->undoneAt) {
+                throw new Problem(409, 'Taken back already', 'Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
+            }
+            $change->undoneAt = $taking->at;
+            $done = $this->takeBack($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change], ['id' => 'DESC']));
+
+            return ['words' => 'Took back: '.$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
+        });
+    }
+
+    /**
+     * @param list<JournalEntry> $entries last first
+     *
+     * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>}
+     */
+    private function takeBack(array $entries): array
+    {
+        $undone = 0;
+        $kept = [];
+        $made = [];
+        foreach ($entries as $entry) {
+            $record = $this->em->find($entry->recordClass, $entry->recordId);
+            if (null === $record) {
+                continue;
+            }
+            $this->em->refresh($record);
+            if (Action::Made === $entry->action) {
+                $made[$entry->recordId] = [$entry, $record];
+            } elseif (Action::Changed === $entry->action) {
+                $undone += $this->restore($entry, $record, $kept);
+            }
+        }
+        // References that were just put back no longer hold anything.
+        $this->em->flush();
+        foreach ($made as $id => [$entry, $record]) {
+            if ($record instanceof Message) {
+                $undone += $this->stop($entry, $record, $kept);
+                unset($made[$id]);
+            }
+        }
+        $this->em->flush();
+        $staying = $this->staying($made);
+        foreach ($made as $id => [$entry, $record]) {
+            if (isset($staying[$id])) {
+                $kept[] = self::kept($entry, $staying[$id]);
+            } else {
+                $this->references->release($record);
+                $this->em->remove($record);
+                ++$undone;
+            }
+        }
+
+        return ['undone' => $undone, 'kept' => $kept];
+    }
+
+    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
+    private function restore(JournalEntry $entry, object $record, array &$kept): int
+    {
+        $now = $this->values->all($this->em, $record);
+        $restored = 0;
+        foreach ($entry->after as $name => $after) {
+            if (($now[$name] ?? null) === $after) {
+                $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
+                $restored = 1;
+            } else {
+                $kept[] = self::kept($entry, 'changed since');
+            }
+        }
+
+        return $restored;
+    }
+
+    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
+    private function stop(JournalEntry $entry, Message $message, array &$kept): int
+    {
+        if (\in_array($message->state, [MessageState::Queued, MessageState::Failed], true)) {
+            $message->state = MessageState::Cancelled;
+            $stopped = 1;
+        } else {
+            $kept[] = self::kept($entry, MessageState::Sent === $message->state ? 'already sent, and stays sent' : 'on its way');
+            $stopped = 0;
+        }
+
+        return $stopped;
+    }
+
+    /**
+     * @param array<string, array{JournalEntry, object}> $made by record id
+     *
+     * @return array<string, string> why a record stays, by its id
+     */
+    private function staying(array $made): array
+    {
+        $staying = [];
+        foreach ($made as $id => [$entry]) {
+            $by = $this->changedSince($entry);
+            if (null !== $by) {
+                $staying[$id] = "changed since by $by";
+            }
+        }
+        do {
+            $before = \count($staying);
+            $going = array_diff_key($made, $staying);
+            foreach ($going as $id => [, $record]) {
+                $holder = $this->references->holder($record, array_keys($going));
+                if (null !== $holder) {
+                    $staying[$id] = "needed by $holder";
+                }
+            }
+        } while (\count($staying) > $before);
+
+        return $staying;
+    }
+
+    private function changedSince(JournalEntry $entry): ?string
+    {
+        $later = $this->em->createQueryBuilder()
+            ->select('e')->from(JournalEntry::class, 'e')->join('e.change', 'c')
+            ->where('e.recordId = :id')->andWhere('c <> :change')->andWhere('c.undoneAt IS NULL')->andWhere('e.id > :after')->andWhere('c.kind <> :undo')
+            ->setParameters(new \Doctrine\Common\Collections\ArrayCollection([
+                new \Doctrine\ORM\Query\Parameter('id', $entry->recordId),
+                new \Doctrine\ORM\Query\Parameter('change', $entry->change),
+                new \Doctrine\ORM\Query\Parameter('after', $entry->id),
+                new \Doctrine\ORM\Query\Parameter('undo', ChangeKind::Undo->value),
+            ]))
+            ->setMaxResults(1)->getQuery()->getOneOrNullResult();
+
+        return $later instanceof JournalEntry ? $later->change->by() : null;
+    }
+
+    /** @return array{record: array{kind: string, id: string, label: string}, why: string} */
+    private static function kept(JournalEntry $entry, string $why): array
+    {
+        return ['record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel], 'why' => $why];
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+use Telamon\Projects\Project;
+
+/** A message to a client or to staff, as it is or will be sent. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['queued_at', 'id'])]
+#[ORM\Index(columns: ['submission_id'])]
+class Message implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Column(length: 10, enumType: MessageState::class)]
+    public MessageState $state = MessageState::Queued;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $sentAt = null;
+
+    #[ORM\Column(length: 500)]
+    public string $failure = '';
+
+    public function __construct(
+        #[ORM\Column(length: 20)]
+        public readonly string $kind,
+        #[ORM\Column(length: 254)]
+        public readonly string $toAddress,
+        #[ORM\Column(length: 200)]
+        public readonly string $toName,
+        #[ORM\Column(length: 254)]
+        public readonly string $fromAddress,
+        #[ORM\Column(length: 200)]
+        public readonly string $fromName,
+        #[ORM\Column(length: 200)]
+        public readonly string $subject,
+        #[ORM\Column(type: 'text')]
+        public readonly string $text,
+        #[ORM\Column(length: 40)]
+        public readonly string $template,
+        #[ORM\ManyToOne]
+        public ?Client $client,
+        #[ORM\ManyToOne]
+        public ?Project $project,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $submissionId,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $queuedAt,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'message';
+    }
+
+    public function recordLabel(): string
+    {
+        return "“{$this->subject}” to {$this->toName}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client?->id, 'project' => $this->project?->id];
+    }
+}

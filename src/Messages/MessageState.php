@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+enum MessageState: string
+{
+    case Queued = 'queued';
+    case Sending = 'sending';
+    case Sent = 'sent';
+    case Failed = 'failed';
+    case Cancelled = 'cancelled';
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+use Symfony\Component\Mailer\Transport\TransportInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/**
+ * Sends a message once. It is claimed in one transaction, sent, and marked as sent in another. A worker that
+ * dies in between leaves it claimed; whoever takes it up again asks whether it was delivered before doing
+ * anything, and where nobody can tell, a person decides.
+ */
+#[AsMessageHandler]
+final readonly class SendMessageHandler
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TransportInterface $mailer,
+        private EmailMaker $emails,
+        private DeliveryRecord $deliveries,
+        private Changes $changes,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function __invoke(SendMessage $command): void
+    {
+        $message = $this->em->find(Message::class, $command->messageId);
+        if (null === $message) {
+            return;
+        }
+        $claimed = $this->em->getConnection()->executeStatement(
+            'UPDATE message SET state = :sending WHERE id = :id AND state = :queued',
+            ['sending' => MessageState::Sending->value, 'queued' => MessageState::Queued->value, 'id' => $message->id],
+        );
+        $this->em->refresh($message);
+        if (0 === $claimed) {
+            if (MessageState::Sending === $message->state) {
+                $this->takeUp($message);
+            }
+
+            return;
+        }
+        $this->send($message);
+    }
+
+    private function takeUp(Message $message): void
+    {
+        $delivered = $this->deliveries->wasDelivered($message->id);
+        if (null === $delivered) {
+            $this->mark($message, MessageState::Failed, 'The sending was interrupted, and the mail server cannot say whether it went out. Ask before sending it again.');
+        } elseif ($delivered) {
+            $this->mark($message, MessageState::Sent);
+        } else {
+            $this->send($message);
+        }
+    }
+
+    private function send(Message $message): void
+    {
+        try {
+            $this->mailer->send($this->emails->make($message));
+        } catch (TransportExceptionInterface|\RuntimeException $error) {
+            $this->mark($message, MessageState::Queued, mb_substr($error->getMessage(), 0, 500));
+            throw $error;
+        }
+        $this->mark($message, MessageState::Sent);
+    }
+
+    private function mark(Message $message, MessageState $state, string $failure = ''): void
+    {
+        $words = match ($state) {
+            MessageState::Sent => 'sent ',
+            default => 'could not send ',
+        };
+        $change = new Change(ChangeKind::Send, mb_substr($words.$message->recordLabel(), 0, 300), null, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($message->recordLabel(), 0, 300));
+        $this->changes->carryOut($change, function () use ($message, $state, $failure): void {
+            $message->state = $state;
+            $message->failure = $failure;
+            $message->sentAt = MessageState::Sent === $state ? $this->clock->now() : null;
+        });
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Projects;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+
+/** One piece of work for a client. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['opened_at', 'id'])]
+class Project implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    public int $version = 1;
+
+    #[ORM\ManyToOne]
+    public ?Asset $asset = null;
+
+    #[ORM\Column(length: 36, nullable: true)]
+    public ?string $submissionId = null;
+
+    public function __construct(
+        #[ORM\Column(length: 20, unique: true)]
+        public readonly string $number,
+        #[ORM\Column(length: 200)]
+        public string $title,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Client $client,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $lead,
+        #[ORM\Column(length: 40)]
+        public string $stage,
+        #[ORM\Column(type: 'date_immutable', nullable: true)]
+        public ?\DateTimeImmutable $readyBy,
+        #[ORM\Column(type: 'text')]
+        public string $notes,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $openedAt,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'project';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->number} {$this->title}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client->id, 'project' => $this->id];
+    }
+}

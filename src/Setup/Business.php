@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+
+/** The business that this installation serves. There is one. */
+#[ORM\Entity]
+class Business
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /**
+     * @param string                                  $region ISO 3166-1, for phone numbers without a country
+     * @param array<int, list<array{string, string}>> $hours  local spans by ISO 8601 day of the week
+     */
+    public function __construct(
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 254)]
+        public string $email,
+        #[ORM\Column(length: 20)]
+        public string $phone,
+        #[ORM\Column(length: 300)]
+        public string $address,
+        #[ORM\Column(length: 2)]
+        public string $region,
+        #[ORM\Column(length: 60)]
+        public string $timeZone,
+        #[ORM\Column(length: 3)]
+        public string $currency,
+        #[ORM\Column(length: 40)]
+        public string $assetWord,
+        #[ORM\Column(type: 'json')]
+        public array $hours,
+        #[ORM\Column(length: 100)]
+        public string $hoursText,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $coordinator,
+    ) {
+        $this->id = \Telamon\Database\Ids::next();
+    }
+
+    /** The earliest opening of the week, “08:00”. */
+    public function opens(): string
+    {
+        $starts = array_map(static fn (array $spans): string => $spans[0][0] ?? '24:00', $this->hours);
+
+        return [] === $starts ? '08:00' : min($starts);
+    }
+
+    /** The latest closing of the week, “18:00”. */
+    public function closes(): string
+    {
+        $ends = array_map(static fn (array $spans): string => [] === $spans ? '00:00' : $spans[\count($spans) - 1][1], $this->hours);
+
+        return [] === $ends ? '18:00' : max($ends);
+    }
+}

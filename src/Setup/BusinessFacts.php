@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Contracts\Service\ResetInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Planning\ServiceFacts;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Scheduling\OpeningHours;
+use Telamon\Core\Scheduling\WorkingTime;
+use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Tasks\WorkingDays;
+
+/** What the other areas and the core need to know of the business. Read once a request. */
+final class BusinessFacts implements ResetInterface
+{
+    private ?Business $business = null;
+
+    /** @var list<string>|null */
+    private ?array $closures = null;
+
+    public function __construct(private readonly EntityManagerInterface $em)
+    {
+    }
+
+    public function business(): Business
+    {
+        return $this->business ??= $this->em->getRepository(Business::class)->findOneBy([])
+            ?? throw new \LogicException('There is no business yet. Run bin/console telamon:set-up or telamon:demo:load.');
+    }
+
+    public function zone(): \DateTimeZone
+    {
+        return new \DateTimeZone($this->business()->timeZone);
+    }
+
+    public function hours(): OpeningHours
+    {
+        return new OpeningHours($this->business()->hours, $this->closures(), $this->zone());
+    }
+
+    public function workingTime(): WorkingTime
+    {
+        return new WorkingTime($this->hours());
+    }
+
+    public function workingDays(): WorkingDays
+    {
+        return new WorkingDays($this->hours()->weekdays(), $this->closures());
+    }
+
+    public function phoneReader(): PhoneReader
+    {
+        return new PhoneReader($this->business()->region);
+    }
+
+    public function coordinator(): StaffMember
+    {
+        return self::member($this->business()->coordinator);
+    }
+
+    public function baseChecklist(): Checklist
+    {
+        $base = $this->em->getRepository(ChecklistTemplate::class)->findOneBy(['isBase' => true]);
+
+        return $base?->toChecklist() ?? new Checklist('Onboarding', []);
+    }
+
+    /** @return array<string, ServiceFacts> by key */
+    public function services(): array
+    {
+        $services = [];
+        foreach ($this->em->getRepository(Service::class)->findBy([], ['key' => 'ASC']) as $service) {
+            $services[$service->key] = new ServiceFacts($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist());
+        }
+
+        return $services;
+    }
+
+    /** @return list<string> names in order */
+    public function stages(): array
+    {
+        return array_map(static fn (Stage $stage): string => $stage->name, $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC']));
+    }
+
+    public function reset(): void
+    {
+        $this->business = null;
+        $this->closures = null;
+    }
+
+    /** @return list<string> ISO 8601 days */
+    private function closures(): array
+    {
+        return $this->closures ??= array_map(
+            static fn (Closure $closure): string => $closure->day->format('Y-m-d'),
+            $this->em->getRepository(Closure::class)->findAll(),
+        );
+    }
+
+    private static function member(Staff $staff): StaffMember
+    {
+        return new StaffMember($staff->id, $staff->name, $staff->email);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\StandIn;
+
+use Symfony\Component\Mailer\SentMessage;
+use Symfony\Component\Mailer\Transport\AbstractTransport;
+use Symfony\Component\Mime\Message;
+
+/** A mailer transport that delivers into the stand-in mailbox. */
+final class MailboxTransport extends AbstractTransport
+{
+    public function __construct(private readonly Mailbox $mailbox)
+    {
+        parent::__construct();
+    }
+
+    public function __toString(): string
+    {
+        return 'mailbox://stand-in';
+    }
+
+    protected function doSend(SentMessage $message): void
+    {
+        $original = $message->getOriginalMessage();
+        $header = $original instanceof Message ? $original->getHeaders()->getHeaderBody('Message-ID') : null;
+        $id = explode('@', \is_array($header) && \is_string($header[0] ?? null) ? $header[0] : '')[0];
+        $this->mailbox->deliver($id, $message->toString());
+    }
+}

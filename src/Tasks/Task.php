@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tasks;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+use Telamon\Projects\Project;
+
+/** Something to do on a project. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['project_id', 'position'])]
+#[ORM\Index(columns: ['finished_at', 'due', 'id'])]
+class Task implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    public int $version = 1;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $finishedAt = null;
+
+    /**
+     * @param list<int> $waitsFor  positions of the tasks of this project that come first
+     * @param string    $checklist where it came from
+     */
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Project $project,
+        #[ORM\Column]
+        public int $position,
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $assignee,
+        #[ORM\Column(type: 'date_immutable')]
+        public \DateTimeImmutable $due,
+        #[ORM\Column(type: 'json')]
+        public array $waitsFor,
+        #[ORM\Column(length: 100)]
+        public string $checklist,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'task';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->position} {$this->name}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->project->client->id, 'project' => $this->project->id];
+    }
+}
