@@ -27,6 +27,12 @@ class Asset implements Journaled
         $this->id = Ids::next();
     }
 
+    /** @return array{id: string, description: string, place: string} as Asset in the contract */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place];
+    }
+
     public function recordKind(): string
     {
         return 'asset';

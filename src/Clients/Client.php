@@ -39,7 +39,7 @@ class Client implements Journaled
         #[ORM\Column(length: 300)]
         public string $address,
         #[ORM\Column(type: 'date_immutable')]
-        public readonly \DateTimeImmutable $since,
+        public \DateTimeImmutable $since,
     ) {
         $this->id = Ids::next();
         $this->contactPoints = new ArrayCollection();
@@ -51,6 +51,14 @@ class Client implements Journaled
         $name = trim("{$this->givenName} {$this->familyName}");
 
         return '' === $name ? 'No name given' : $name;
+    }
+
+    /** The last part of the address, usually the town. */
+    public function locality(): string
+    {
+        $parts = explode(',', $this->address);
+
+        return trim(end($parts));
     }
 
     public function first(ContactKind $kind): ?string

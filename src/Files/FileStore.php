@@ -24,10 +24,10 @@ final readonly class FileStore
         $type = FileKind::of($source);
         $sha256 = (string) hash_file('sha256', $source);
         $known = $this->em->find(StoredFile::class, $sha256);
-        if (null !== $known) {
+        if (null !== $known && $this->files->fileExists($known->path())) {
             return $known;
         }
-        $file = new StoredFile($sha256, $type, (int) filesize($source));
+        $file = $known ?? new StoredFile($sha256, $type, (int) filesize($source));
         $handle = fopen($source, 'r') ?: throw new \RuntimeException('the file cannot be read');
         $this->files->writeStream($file->path(), $handle);
         fclose($handle);

@@ -21,7 +21,7 @@ class Upload
         #[ORM\Column(length: 200)]
         public readonly string $name,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $receivedAt,
+        public \DateTimeImmutable $receivedAt,
     ) {
         $this->id = bin2hex(random_bytes(16));
     }

@@ -28,7 +28,7 @@ class FormVersion
         #[ORM\Column(type: 'json')]
         public readonly array $definition,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $publishedAt,
+        public \DateTimeImmutable $publishedAt,
     ) {
         $this->id = Ids::next();
     }

@@ -9,12 +9,17 @@ use Symfony\Component\HttpFoundation\Request;
 /** Reads search parameters of lists. */
 final class Query
 {
-    /** The words looked for, ready for LIKE with ESCAPE '\'; null where none are given. */
-    public static function like(Request $request): ?string
+    /**
+     * The words looked for in small letters, ready for LIKE with ESCAPE '\'.
+     *
+     * @return list<string> at most six
+     */
+    public static function words(Request $request): array
     {
-        $q = trim($request->query->getString('q'));
+        $q = mb_strtolower(mb_substr(mb_scrub($request->query->getString('q')), 0, 100));
+        $words = preg_split('/[\s,]+/u', $q, -1, \PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return '' === $q ? null : '%'.addcslashes(mb_strtolower(mb_substr($q, 0, 100)), '\\%_').'%';
+        return array_map(static fn (string $word): string => '%'.addcslashes($word, '\\%_').'%', \array_slice($words, 0, 6));
     }
 
     /**

@@ -9,6 +9,7 @@ use Telamon\Core\Planning\Effect;
 use Telamon\Core\Planning\EffectKind;
 use Telamon\Core\Planning\Plan;
 use Telamon\Journal\Journaled;
+use Telamon\Journal\RecordRef;
 
 /** Writes the lines of a plan, in their order. */
 final readonly class EffectWriter
@@ -34,7 +35,7 @@ final readonly class EffectWriter
         $submission->client = $made->client;
         $submission->project = $made->project;
 
-        return array_map(self::reference(...), $touched);
+        return array_map(RecordRef::of(...), $touched);
     }
 
     /** @return list<Journaled> */
@@ -50,12 +51,5 @@ final readonly class EffectWriter
             EffectKind::AttachFiles => $this->projects->attachFiles($effect, $made),
             EffectKind::QueueMessage => [$this->projects->queueMessage($effect, $made)],
         };
-    }
-
-    /** @return array{kind: string, id: string, label: string} */
-    private static function reference(Journaled $record): array
-    {
-        /** @var Journaled&object{id: string} $record */
-        return ['kind' => $record->recordKind(), 'id' => $record->id, 'label' => $record->recordLabel()];
     }
 }

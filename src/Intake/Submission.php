@@ -68,9 +68,9 @@ class Submission implements Journaled
         #[ORM\Column(length: 20)]
         public readonly string $channel,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $receivedAt,
+        public \DateTimeImmutable $receivedAt,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $dueAt,
+        public \DateTimeImmutable $dueAt,
         #[ORM\Column(length: 64, nullable: true)]
         public readonly ?string $idempotencyKey,
     ) {

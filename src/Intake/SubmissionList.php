@@ -7,13 +7,12 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Http\Cursor;
+use Telamon\Http\Page;
 use Telamon\Http\Query;
 
 /** Pages through submissions: the soonest due first while they wait, the newest first otherwise. */
 final readonly class SubmissionList
 {
-    private const PAGE = 50;
-
     public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals)
     {
     }
@@ -26,10 +25,9 @@ final readonly class SubmissionList
         $query = $this->em->createQueryBuilder()->select('s', 'v', 'f')->from(Submission::class, 's')
             ->join('s.formVersion', 'v')->join('v.form', 'f')
             ->where('s.state = :state')->setParameter('state', $state->value)
-            ->orderBy("s.$column", $direction)->addOrderBy('s.id', $direction)->setMaxResults(self::PAGE + 1);
-        $like = Query::like($request);
-        if (null !== $like) {
-            $query->andWhere("LOWER(s.name) LIKE :q OR LOWER(s.number) LIKE :q")->setParameter('q', $like);
+            ->orderBy("s.$column", $direction)->addOrderBy('s.id', $direction)->setMaxResults(Page::SIZE + 1);
+        foreach (Query::words($request) as $i => $like) {
+            $query->andWhere("LOWER(s.name) LIKE :w$i ESCAPE '\\' OR LOWER(s.number) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
         }
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
@@ -38,13 +36,11 @@ final readonly class SubmissionList
         }
         /** @var list<Submission> $found */
         $found = $query->getQuery()->getResult();
-        $page = \array_slice($found, 0, self::PAGE);
-        $last = [] === $page ? null : $page[\count($page) - 1];
-        $value = SubmissionState::Waiting === $state ? $last?->dueAt : $last?->receivedAt;
+        [$page, $next] = Page::cut($found, static fn (Submission $s): Cursor => new Cursor($s->{$column}->format('Y-m-d H:i:s'), $s->id));
 
         return [
             'items' => array_map($this->view->row(...), $page),
-            'next' => null !== $last && null !== $value && \count($found) > self::PAGE ? (new Cursor($value->format('Y-m-d H:i:s'), $last->id))->text() : null,
+            'next' => $next,
             'counts' => ['waiting' => $this->arrivals->waiting()],
         ];
     }

@@ -33,7 +33,7 @@ class Change
         #[ORM\ManyToOne]
         public readonly ?Staff $staff,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $at,
+        public \DateTimeImmutable $at,
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $submissionId = null,
         #[ORM\Column(length: 20, nullable: true)]

@@ -13,12 +13,13 @@ enum ChangeKind: string
     case Send = 'send';
     case Undo = 'undo';
     case Setup = 'setup';
+    case MoveStage = 'move-stage';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage => true,
             default => false,
         };
     }

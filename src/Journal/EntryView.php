@@ -30,7 +30,7 @@ final readonly class EntryView
                 Action::Changed => "changed {$entry->recordKind} {$entry->recordLabel}",
                 Action::Removed => "took away {$entry->recordKind} {$entry->recordLabel}",
             },
-            'record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel],
+            'record' => ['kind' => $entry->recordKind, 'id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId, 'label' => $entry->recordLabel],
             'change' => ['id' => $change->id, 'words' => $change->words],
             'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],
             'submission' => null === $change->submissionId ? null : ['kind' => 'submission', 'id' => $change->submissionId, 'label' => 'the submission'],

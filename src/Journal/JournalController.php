@@ -11,6 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Http\Cursor;
+use Telamon\Http\Page;
 
 #[IsGranted('ROLE_FIELD')]
 final readonly class JournalController
@@ -37,11 +38,11 @@ final readonly class JournalController
         }
         /** @var list<JournalEntry> $entries */
         $entries = $query->getQuery()->getResult();
-        $page = \array_slice($entries, 0, self::PAGE);
+        [$page, $next] = Page::cut($entries, static fn (JournalEntry $entry): Cursor => new Cursor('', $entry->id), self::PAGE);
 
         return new JsonResponse([
             'items' => array_map($this->view->show(...), $page),
-            'next' => \count($entries) > self::PAGE ? (new Cursor('', $page[self::PAGE - 1]->id))->text() : null,
+            'next' => $next,
         ]);
     }
 }

@@ -52,7 +52,7 @@ class Message implements Journaled
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $submissionId,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $queuedAt,
+        public \DateTimeImmutable $queuedAt,
     ) {
         $this->id = Ids::next();
     }

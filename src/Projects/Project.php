@@ -46,7 +46,7 @@ class Project implements Journaled
         #[ORM\Column(type: 'text')]
         public string $notes,
         #[ORM\Column]
-        public readonly \DateTimeImmutable $openedAt,
+        public \DateTimeImmutable $openedAt,
     ) {
         $this->id = Ids::next();
     }

@@ -55,7 +55,7 @@ final class BusinessFacts implements ResetInterface
 
     public function phoneReader(): PhoneReader
     {
-        return new PhoneReader($this->business()->region);
+        return new PhoneReader(fn (): string => $this->business()->region);
     }
 
     public function coordinator(): StaffMember

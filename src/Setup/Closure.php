@@ -16,7 +16,7 @@ class Closure
 
     public function __construct(
         #[ORM\Column(type: 'date_immutable', unique: true)]
-        public readonly \DateTimeImmutable $day,
+        public \DateTimeImmutable $day,
         #[ORM\Column(length: 100)]
         public string $name,
     ) {

@@ -12,8 +12,11 @@ use libphonenumber\PhoneNumberUtil;
 /** Reads telephone numbers written for people into E.164, and back. */
 final readonly class PhoneReader
 {
-    /** @param string $region ISO 3166-1 code of the region that numbers without a country belong to */
-    public function __construct(private string $region)
+    /**
+     * @param string|\Closure(): string $region ISO 3166-1 code of the region that numbers without a country belong
+     *                                          to, or what gives it once it is needed
+     */
+    public function __construct(private string|\Closure $region)
     {
     }
 
@@ -54,7 +57,7 @@ final readonly class PhoneReader
             return null;
         }
         try {
-            $number = PhoneNumberUtil::getInstance()->parse($text, $this->region);
+            $number = PhoneNumberUtil::getInstance()->parse($text, \is_string($this->region) ? $this->region : ($this->region)());
         } catch (NumberParseException) {
             return null;
         }

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Files\Attachment;
+use Telamon\Intake\Submission;
+use Telamon\Intake\SubmissionView;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageView;
+use Telamon\Projects\Project;
+use Telamon\Projects\ProjectView;
+use Telamon\Setup\BusinessFacts;
+
+/** Shows a client with all that hangs on it, as Client in the contract. */
+final readonly class ClientView
+{
+    private const RECENT = 40;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ProjectView $projects,
+        private MessageView $messages,
+        private SubmissionView $submissions,
+        private BusinessFacts $facts,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function whole(Client $client): array
+    {
+        $phones = $this->facts->phoneReader();
+
+        return [
+            'id' => $client->id,
+            'name' => $client->name(),
+            'givenName' => $client->givenName,
+            'familyName' => $client->familyName,
+            'address' => $client->address,
+            'since' => $client->since->format('Y-m-d'),
+            'contactPoints' => array_values(array_map(static fn (ContactPoint $point): array => [
+                'kind' => $point->kind->value,
+                'value' => $point->value,
+                'text' => ContactKind::Phone === $point->kind ? $phones->format($point->value) : $point->value,
+            ], $client->contactPoints->toArray())),
+            'assets' => array_map(static fn (Asset $asset): array => $asset->toArray(), $this->of(Asset::class, $client, 'id', 'ASC')),
+            'projects' => $this->projects->rows($this->of(Project::class, $client, 'openedAt')),
+            'messages' => array_map($this->messages->row(...), $this->of(Message::class, $client, 'queuedAt')),
+            'submissions' => array_map($this->submissions->row(...), $this->of(Submission::class, $client, 'receivedAt')),
+            'files' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->of(Attachment::class, $client, 'id')),
+        ];
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     * @param 'ASC'|'DESC'    $direction
+     *
+     * @return list<T>
+     */
+    private function of(string $class, Client $client, string $order, string $direction = 'DESC'): array
+    {
+        return $this->em->getRepository($class)->findBy(['client' => $client], [$order => $direction], self::RECENT);
+    }
+}

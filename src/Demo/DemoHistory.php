@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Staff;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
+use Telamon\Diary\Appointment;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Setup\BusinessFacts;
+
+/** Who was on file before, and who goes where these days. */
+final readonly class DemoHistory
+{
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts)
+    {
+    }
+
+    /**
+     * @param list<array{given: string, family: string, email: string, phone: string, address: string}> $people
+     *
+     * @return list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}>
+     */
+    public function clients(array $people, DemoPeople $pool, DemoDice $dice, \DateTimeImmutable $today): array
+    {
+        $known = [];
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $today->modify('-95 days')), function () use ($people, $pool, $dice, $today, &$known): void {
+            foreach ($people as $i => $person) {
+                $client = new Client($person['given'], $person['family'], $person['address'], $today->modify('-'.$dice->between(200, 2200).' days'));
+                $this->em->persist($client);
+                $this->em->persist(new ContactPoint($client, ContactKind::Email, $person['email'], mb_strtolower($person['email'])));
+                // One card in five has no number.
+                if (0 !== $i % 5) {
+                    $this->em->persist(new ContactPoint($client, ContactKind::Phone, $person['phone'], $person['phone']));
+                }
+                $piano = $pool->piano();
+                $this->em->persist(new Asset($client, $piano, $person['address']));
+                $known[] = $person + ['piano' => $piano];
+            }
+        });
+
+        return $known;
+    }
+
+    /** Appointments from the days before to a week on, on days that are worked. */
+    public function appointments(\DateTimeImmutable $today): void
+    {
+        $staff = [];
+        foreach ($this->em->getRepository(Staff::class)->findAll() as $member) {
+            $staff[$member->initials] = $member;
+        }
+        $calendar = $this->facts->workingDays();
+        $zone = $this->facts->zone();
+        for ($offset = -5; $offset <= 7; ++$offset) {
+            $day = $today->modify("$offset days");
+            if (!$calendar->isWorked($day)) {
+                continue;
+            }
+            foreach (DemoWords::VISITS as $i => [$who, $from, $to, $title, $place]) {
+                // Today is full; other days have gaps.
+                if (0 === $offset || 0 !== ($i + $offset + 10) % 3) {
+                    $date = $day->format('Y-m-d');
+                    $this->em->persist(new Appointment($title, $place, $staff[$who], null, new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 !== $i || $offset <= 0));
+                }
+            }
+        }
+        $this->em->flush();
+    }
+}

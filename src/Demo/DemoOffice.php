@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Messenger\Transport\Receiver\ReceiverInterface;
+use Telamon\Access\Staff;
+use Telamon\Files\FileStore;
+use Telamon\Files\Upload;
+use Telamon\Forms\PublishedForms;
+use Telamon\Intake\Acceptor;
+use Telamon\Intake\PlanMaker;
+use Telamon\Intake\Receiver;
+use Telamon\Intake\Submission;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Messages\SendMessage;
+use Telamon\Messages\SendMessageHandler;
+use Telamon\Projects\Project;
+use Telamon\Tasks\Task;
+
+/** Does in the demo's past what people and the worker do today, through the same doors. */
+final readonly class DemoOffice
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private PublishedForms $forms,
+        private Receiver $receiver,
+        private PlanMaker $plans,
+        private Acceptor $acceptor,
+        private Changes $changes,
+        private SendMessageHandler $sender,
+        private FileStore $store,
+        #[Autowire(service: 'messenger.transport.outbox')]
+        private ReceiverInterface $outbox,
+        private DemoTimeline $timeline,
+    ) {
+    }
+
+    /**
+     * @param array<string, string>                     $answers
+     * @param list<array{path: string, name: string}> $files
+     *
+     * @return string the submission's id
+     */
+    public function receive(string $form, array $answers, array $files): string
+    {
+        $uploads = [];
+        foreach ($files as $file) {
+            $upload = new Upload($this->store->keep($file['path']), $file['name'], $this->timeline->now());
+            $this->em->persist($upload);
+            $this->em->flush();
+            $uploads[] = $upload->id;
+        }
+
+        return $this->receiver->receive($this->forms->get($form), $answers + ([] === $uploads ? [] : ['photos' => $uploads]), 'page', null)->id;
+    }
+
+    /** Accepts with the first answer to whatever is open. */
+    public function accept(string $submissionId, string $email): ?Project
+    {
+        $submission = $this->em->find(Submission::class, $submissionId) ?? throw new \LogicException('received before');
+        $plan = $this->plans->plan($submission);
+        $decisions = [];
+        foreach ($plan->open() as $line) {
+            $decisions[$line->choice->key ?? ''] = $line->choice->options[0]['value'] ?? '';
+        }
+        $this->acceptor->accept($submission, $plan->fingerprint, $decisions, $this->staff($email));
+
+        return $submission->project;
+    }
+
+    public function setAside(string $submissionId, string $reason, string $note, string $email): void
+    {
+        $this->acceptor->setAside($this->em->find(Submission::class, $submissionId) ?? throw new \LogicException('received before'), $reason, $note, $this->staff($email));
+    }
+
+    /** The worker's part: sends what is queued. */
+    public function send(): void
+    {
+        foreach ($this->outbox->get() as $envelope) {
+            $command = $envelope->getMessage();
+            if ($command instanceof SendMessage) {
+                ($this->sender)($command);
+            }
+            $this->outbox->ack($envelope);
+        }
+    }
+
+    public function finish(string $taskId): void
+    {
+        $task = $this->em->find(Task::class, $taskId) ?? throw new \LogicException('accepted before');
+        $now = $this->timeline->now();
+        $label = $task->recordLabel();
+        $this->changes->carryOut(new Change(ChangeKind::FinishTask, "finished task $label", $task->assignee, $now, null, 'task', $task->id, $label), static function () use ($task, $now): void {
+            $task->finishedAt = $now;
+        });
+        $this->moveOn($task->project, $task->assignee);
+    }
+
+    /** The project's stage follows the share of its tasks that is done. */
+    private function moveOn(Project $project, Staff $staff): void
+    {
+        $tasks = $this->em->getRepository(Task::class)->findBy(['project' => $project]);
+        $done = \count(array_filter($tasks, static fn (Task $task): bool => null !== $task->finishedAt));
+        $stage = DemoBusiness::STAGES[intdiv($done * (\count(DemoBusiness::STAGES) - 1), \count($tasks))];
+        if ($stage !== $project->stage) {
+            $this->changes->carryOut(new Change(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage", $staff, $this->timeline->now(), null, 'project', $project->id, $project->recordLabel()), static function () use ($project, $stage): void {
+                $project->stage = $stage;
+            });
+        }
+    }
+
+    private function staff(string $email): Staff
+    {
+        return $this->em->getRepository(Staff::class)->findOneBy(['email' => $email]) ?? throw new \LogicException("$email is not on the staff");
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Clock\Clock;
+use Symfony\Component\Clock\MockClock;
+use Telamon\Setup\BusinessFacts;
+use Telamon\Time\AppClock;
+
+/** Things that happened, carried out in their order at the time they happened. One may lead to others later. */
+final class DemoTimeline
+{
+    /** @var \SplPriorityQueue<array{int, int}, callable(): void> */
+    private \SplPriorityQueue $events;
+    private int $added = 0;
+
+    public function __construct(private readonly EntityManagerInterface $em, private readonly BusinessFacts $facts, private readonly AppClock $clock)
+    {
+        $this->events = new \SplPriorityQueue();
+    }
+
+    /** @param callable(): void $what */
+    public function at(\DateTimeImmutable $when, callable $what): void
+    {
+        $this->events->insert($what, [-$when->getTimestamp(), -$this->added++]);
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return $this->clock->now();
+    }
+
+    /** Runs what happens before this moment; what would come later never happened. */
+    public function runUntil(\DateTimeImmutable $end): void
+    {
+        $this->events->setExtractFlags(\SplPriorityQueue::EXTR_BOTH);
+        $real = Clock::get();
+        try {
+            while (!$this->events->isEmpty()) {
+                $event = $this->events->extract();
+                $time = -$event['priority'][0];
+                if ($time > $end->getTimestamp()) {
+                    break;
+                }
+                Clock::set(new MockClock('@'.($time - $this->clock->shift)));
+                ($event['data'])();
+                $this->em->clear();
+                $this->facts->reset();
+            }
+        } finally {
+            Clock::set($real);
+        }
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Filesystem\Filesystem;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
+use Telamon\Intake\Submission;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Setup\Business;
+use Telamon\Setup\BusinessFacts;
+
+/** Loads the demo, all of it or nothing. */
+#[AsCommand('telamon:demo:load', 'Load the Marrowby Piano Workshop into an empty installation')]
+final class LoadCommand extends Command
+{
+    private const SEED = 48217;
+
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly DemoBusiness $business,
+        private readonly DemoForms $forms,
+        private readonly DemoHistory $history,
+        private readonly DemoArrivals $arrivals,
+        private readonly DemoTimeline $timeline,
+        private readonly Changes $changes,
+        private readonly BusinessFacts $facts,
+        private readonly ClockInterface $clock,
+        private readonly string $dataFolder,
+    ) {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (null !== $this->em->getRepository(Business::class)->findOneBy([])) {
+            $output->writeln('There is a business on file already; nothing was loaded.');
+
+            return Command::SUCCESS;
+        }
+        $drafts = "{$this->dataFolder}/demo";
+        (new Filesystem())->mkdir($drafts);
+        $this->em->getConnection()->transactional(function () use ($drafts): void {
+            $now = $this->clock->now();
+            $today = new \DateTimeImmutable($now->setTimezone(new \DateTimeZone('Europe/Dublin'))->format('Y-m-d'), new \DateTimeZone('UTC'));
+            $this->business->load($today);
+            $this->forms->load($now->modify('-120 days'));
+            $dice = new DemoDice(self::SEED);
+            $people = new DemoPeople($dice);
+            $persons = [];
+            for ($i = 0; $i < 38; ++$i) {
+                $persons[] = $people->person();
+            }
+            $known = $this->history->clients([...$persons, ...$people->halls()], $people, $dice, $today);
+            $this->shareAnAddress($now);
+            $this->history->appointments($today);
+            $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->facts->workingTime(), $now);
+            $this->em->clear();
+            $this->facts->reset();
+            $this->timeline->runUntil($now);
+        });
+        (new Filesystem())->remove($drafts);
+        $output->writeln(\sprintf('Loaded %d clients and %d submissions.', $this->em->getRepository(Client::class)->count(), $this->em->getRepository(Submission::class)->count()));
+
+        return Command::SUCCESS;
+    }
+
+    /** Two people of one household with one mail address: the plan asks who wrote. */
+    private function shareAnAddress(\DateTimeImmutable $now): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $now->modify('-95 days')), function (): void {
+            $colm = $this->em->getRepository(Client::class)->findOneBy(['givenName' => 'Colm', 'familyName' => 'Spindle']) ?? throw new \LogicException('Colm is on file');
+            $ida = new Client('Ida', 'Spindle', $colm->address, $colm->since->modify('+200 days'));
+            $this->em->persist($ida);
+            $email = $colm->first(ContactKind::Email) ?? '';
+            $this->em->persist(new ContactPoint($ida, ContactKind::Email, $email, mb_strtolower($email)));
+        });
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Staff;
+use Telamon\Http\Cursor;
+use Telamon\Http\Page;
+use Telamon\Http\Problem;
+use Telamon\Http\Query;
+use Telamon\StandIn\Mailbox;
+
+#[Route('/api/messages')]
+#[IsGranted('ROLE_COORDINATOR')]
+final readonly class MessageController
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MessageView $view,
+        private EmailMaker $emails,
+        private Mailbox $mailbox,
+        private Resending $resending,
+    ) {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        if ('in' === Query::oneOf($request, 'direction', ['in', 'out'])) {
+            return new JsonResponse(['items' => [], 'next' => null]);
+        }
+        $query = $this->em->createQueryBuilder()->select('m', 'c')->from(Message::class, 'm')->leftJoin('m.client', 'c')
+            ->orderBy('m.queuedAt', 'DESC')->addOrderBy('m.id', 'DESC')->setMaxResults(Page::SIZE + 1);
+        $state = Query::oneOf($request, 'state', array_column(MessageState::cases(), 'value'));
+        if (null !== $state) {
+            $query->andWhere('m.state = :state')->setParameter('state', $state);
+        }
+        foreach (Query::words($request) as $i => $like) {
+            $query->andWhere("LOWER(m.subject) LIKE :w$i ESCAPE '\\' OR LOWER(m.toName) LIKE :w$i ESCAPE '\\' OR LOWER(m.toAddress) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
+        }
+        $cursor = Cursor::from($request);
+        if (null !== $cursor) {
+            $query->andWhere('m.queuedAt < :value OR (m.queuedAt = :value AND m.id < :id)')
+                ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
+        }
+        /** @var list<Message> $found */
+        $found = $query->getQuery()->getResult();
+        [$page, $next] = Page::cut($found, static fn (Message $message): Cursor => new Cursor($message->queuedAt->format('Y-m-d H:i:s'), $message->id));
+
+        return new JsonResponse(['items' => array_map($this->view->row(...), $page), 'next' => $next]);
+    }
+
+    #[Route('/{id}', methods: ['GET'])]
+    public function show(string $id): Response
+    {
+        return new JsonResponse($this->view->whole($this->get($id)));
+    }
+
+    /** The mail as it went out; where it has not gone out yet, as it would. */
+    #[Route('/{id}/eml', methods: ['GET'])]
+    public function eml(string $id): Response
+    {
+        $message = $this->get($id);
+        $eml = $this->mailbox->read($message->id) ?? $this->emails->make($message)->toString();
+
+        return new Response($eml, 200, [
+            'Content-Type' => 'message/rfc822',
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', "{$message->id}.eml"),
+        ]);
+    }
+
+    #[Route('/{id}/retry', methods: ['POST'])]
+    public function retry(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $message = $this->get($id);
+        $this->resending->again($message, $staff);
+
+        return new JsonResponse($this->view->whole($message));
+    }
+
+    private function get(string $id): Message
+    {
+        return $this->em->find(Message::class, $id) ?? throw Problem::notFound('message');
+    }
+}

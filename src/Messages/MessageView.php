@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Intake\Submission;
+use Telamon\Journal\RecordRef;
+use Telamon\Setup\BusinessFacts;
+
+/** Shows messages as the contract has them. */
+final readonly class MessageView
+{
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    {
+    }
+
+    /** @return array<string, mixed> as MessageRow */
+    public function row(Message $message): array
+    {
+        $zone = $this->facts->zone();
+
+        return [
+            'id' => $message->id,
+            'direction' => 'out',
+            'kind' => $message->kind,
+            'to' => $message->toAddress,
+            'toName' => $message->toName,
+            'subject' => $message->subject,
+            'state' => $message->state->value,
+            'queuedAt' => $message->queuedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'sentAt' => $message->sentAt?->setTimezone($zone)->format(\DATE_RFC3339),
+            'client' => RecordRef::maybe($message->client),
+        ];
+    }
+
+    /** @return array<string, mixed> as Message */
+    public function whole(Message $message): array
+    {
+        $submission = null === $message->submissionId ? null : $this->em->find(Submission::class, $message->submissionId);
+
+        return $this->row($message) + [
+            'from' => "{$message->fromName} <{$message->fromAddress}>",
+            'text' => $message->text,
+            'failure' => $message->failure,
+            'template' => $message->template,
+            'project' => RecordRef::maybe($message->project),
+            'submission' => RecordRef::maybe($submission),
+            'canDownload' => true,
+        ];
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Transport\Receiver\ListableReceiverInterface;
+use Telamon\Access\Staff;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** Queues a failed message again, and takes its failure off the list of failures. */
+final readonly class Resending
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private MessageBusInterface $bus,
+        #[Autowire(service: 'messenger.transport.failed')]
+        private ListableReceiverInterface $failures,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @throws Problem 409 when the message has not failed */
+    public function again(Message $message, Staff $staff): void
+    {
+        $label = $message->recordLabel();
+        $change = new Change(ChangeKind::Send, mb_substr("queued again $label", 0, 300), $staff, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($label, 0, 300));
+        $this->changes->carryOut($change, function () use ($message): void {
+            $this->em->refresh($message);
+            if (MessageState::Failed !== $message->state) {
+                throw new Problem(409, 'Not failed', 'Only a message that failed can be sent again.');
+            }
+            foreach ($this->failures->all() as $envelope) {
+                $command = $envelope->getMessage();
+                if ($command instanceof SendMessage && $command->messageId === $message->id) {
+                    $this->failures->reject($envelope);
+                }
+            }
+            $message->state = MessageState::Queued;
+            $message->failure = '';
+            $this->bus->dispatch(new SendMessage($message->id));
+        });
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Projects;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Files\Attachment;
+use Telamon\Intake\Submission;
+use Telamon\Journal\RecordRef;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageView;
+use Telamon\Setup\BusinessFacts;
+use Telamon\Tasks\TaskCounts;
+
+/** Shows projects as the contract has them. */
+final readonly class ProjectView
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TaskCounts $counts,
+        private MessageView $messages,
+        private BusinessFacts $facts,
+    ) {
+    }
+
+    /**
+     * @param list<Project> $projects
+     *
+     * @return list<array<string, mixed>> as ProjectRow
+     */
+    public function rows(array $projects): array
+    {
+        $counts = $this->counts->of($projects);
+        $zone = $this->facts->zone();
+
+        return array_map(static fn (Project $project): array => [
+            'id' => $project->id,
+            'number' => $project->number,
+            'title' => $project->title,
+            'client' => RecordRef::of($project->client),
+            'stage' => $project->stage,
+            'lead' => $project->lead->name,
+            'readyBy' => $project->readyBy?->format('Y-m-d'),
+            'openedOn' => $project->openedAt->setTimezone($zone)->format('Y-m-d'),
+            'tasksDone' => $counts[$project->id]['done'] ?? 0,
+            'tasks' => $counts[$project->id]['all'] ?? 0,
+        ], $projects);
+    }
+
+    /** @return array<string, mixed> as Project */
+    public function whole(Project $project): array
+    {
+        $submission = null === $project->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
+        $messages = $this->em->getRepository(Message::class)->findBy(['project' => $project], ['queuedAt' => 'DESC'], 40);
+        $files = $this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], 200);
+
+        return $this->rows([$project])[0] + [
+            'notes' => $project->notes,
+            'version' => $project->version,
+            'asset' => $project->asset?->toArray(),
+            'stages' => $this->stages($project),
+            'submission' => RecordRef::maybe($submission),
+            'files' => array_map(static fn (Attachment $file): array => $file->toArray(), $files),
+            'messages' => array_map($this->messages->row(...), $messages),
+        ];
+    }
+
+    /** @return list<array{name: string, state: 'done'|'now'|'later'}> */
+    private function stages(Project $project): array
+    {
+        $stages = [];
+        $state = 'done';
+        foreach ($this->facts->stages() as $name) {
+            if ($name === $project->stage) {
+                $stages[] = ['name' => $name, 'state' => 'now'];
+                $state = 'later';
+            } else {
+                $stages[] = ['name' => $name, 'state' => $state];
+            }
+        }
+
+        return $stages;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Messages\MessageTemplate;
+
+/** What every installation begins with, and may change: stages, the base checklist, the two first messages. */
+final readonly class StarterKit
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /** @param list<string> $stages in order */
+    public function add(array $stages = ['Inquiry', 'Agreed', 'Under way', 'Done']): void
+    {
+        foreach ($stages as $i => $name) {
+            $this->em->persist(new Stage($i + 1, $name));
+        }
+        $this->em->persist(new ChecklistTemplate('Onboarding', true, [
+            ['key' => 'first_talk', 'name' => 'First talk', 'position' => 10, 'doer' => 'coordinator', 'days' => 1],
+            ['key' => 'agreement', 'name' => 'Send the agreement', 'position' => 40, 'doer' => 'coordinator', 'days' => 3, 'after' => ['first_talk']],
+            ['key' => 'preparation', 'name' => 'Send the preparation form', 'position' => 50, 'doer' => 'coordinator', 'days' => 4, 'after' => ['agreement']],
+            ['key' => 'deposit', 'name' => 'Ask for the deposit', 'position' => 60, 'doer' => 'coordinator', 'days' => 5, 'after' => ['agreement']],
+        ]));
+        $this->em->persist(new MessageTemplate('confirmation', 'We have your inquiry', '{{business}}: we have your inquiry, {{reference}}', <<<'TEXT'
+            Hello {{first_name}},
+
+            thank you for writing to us about {{service}}. Your inquiry is on file as {{reference}}, and {{lead}} will look after it.
+            {{#ready_by}}
+
+            We have noted that it should be ready by {{ready_by}}.
+            {{/ready_by}}
+
+            If anything changes, answer this mail or call {{business_phone}}.
+
+            {{coordinator}}
+            {{business}}
+            TEXT));
+        $this->em->persist(new MessageTemplate('notice', 'New project', '{{project}}: {{service}} for {{client}}', <<<'TEXT'
+            Hello {{first_name}},
+
+            {{client}} asks for {{service}}. You lead {{project}}.
+
+            What: {{asset}}
+            Where: {{place}}
+            {{#ready_by}}
+            Ready by: {{ready_by}}
+            {{/ready_by}}
+
+            {{notes}}
+
+            The tasks are in Telamon, with the answers as written ({{reference}}).
+            TEXT));
+    }
+}

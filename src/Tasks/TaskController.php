@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tasks;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Staff;
+use Telamon\Http\Cursor;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Page;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+#[Route('/api/tasks')]
+#[IsGranted('ROLE_FIELD')]
+final readonly class TaskController
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TaskView $view,
+        private Changes $changes,
+        private Security $security,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        $query = $this->em->createQueryBuilder()->select('t', 'p', 's')->from(Task::class, 't')->join('t.project', 'p')->join('t.assignee', 's')->setMaxResults(Page::SIZE + 1);
+        $project = $request->query->getString('project');
+        $cursor = Cursor::from($request);
+        if ('' !== $project) {
+            $query->where('p.id = :project')->setParameter('project', $project)->orderBy('t.position')->addOrderBy('t.id');
+            if (null !== $cursor) {
+                $query->andWhere('t.position > :value OR (t.position = :value AND t.id > :id)');
+            }
+        } else {
+            $query->where('t.finishedAt IS NULL')->orderBy('t.due')->addOrderBy('t.id');
+            if (null !== $cursor) {
+                $query->andWhere('t.due > :value OR (t.due = :value AND t.id > :id)');
+            }
+        }
+        if (null !== $cursor) {
+            $query->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
+        }
+        /** @var list<Task> $found */
+        $found = $query->getQuery()->getResult();
+        [$page, $next] = Page::cut($found, static fn (Task $task): Cursor => new Cursor('' !== $project ? (string) $task->position : $task->due->format('Y-m-d'), $task->id));
+
+        return new JsonResponse(['items' => $this->view->rows($page), 'next' => $next]);
+    }
+
+    #[Route('/{id}/finish', methods: ['POST'])]
+    public function finish(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $task = $this->em->find(Task::class, $id) ?? throw Problem::notFound('task');
+        if ($task->assignee !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
+            throw new Problem(403, 'Not allowed', 'This task belongs to '.$task->assignee->name.'.');
+        }
+        $version = JsonBody::read($request)['version'] ?? null;
+        if (!\is_int($version)) {
+            throw Problem::invalid('version', 'Send the version of the task that was looked at.');
+        }
+        $change = new Change(ChangeKind::FinishTask, mb_substr("finished task {$task->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
+        $this->changes->carryOut($change, function () use ($task, $version): void {
+            $this->em->refresh($task);
+            if (null !== $task->finishedAt) {
+                throw new Problem(409, 'Finished already', 'Somebody finished this task before.');
+            }
+            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
+            $task->finishedAt = $this->clock->now();
+        });
+
+        return new JsonResponse($this->view->rows([$task])[0]);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tasks;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Journal\RecordRef;
+use Telamon\Setup\BusinessFacts;
+
+/** Shows tasks as the contract has them. A task waits while one that comes first is open. */
+final readonly class TaskView
+{
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param list<Task> $tasks
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function rows(array $tasks): array
+    {
+        $zone = $this->facts->zone();
+        $today = $this->clock->now()->setTimezone($zone)->format('Y-m-d');
+        $open = $this->openPositions($tasks);
+
+        return array_map(static function (Task $task) use ($zone, $today, $open): array {
+            $state = match (true) {
+                null !== $task->finishedAt => TaskState::Done,
+                [] !== array_intersect($task->waitsFor, $open[$task->project->id] ?? []) => TaskState::Waiting,
+                default => TaskState::ToDo,
+            };
+
+            return [
+                'id' => $task->id,
+                'position' => $task->position,
+                'name' => $task->name,
+                'state' => $state->value,
+                'assignee' => $task->assignee->name,
+                'due' => $task->due->format('Y-m-d'),
+                'late' => TaskState::Done !== $state && $task->due->format('Y-m-d') < $today,
+                'waitsFor' => $task->waitsFor,
+                'project' => RecordRef::of($task->project),
+                'version' => $task->version,
+                'finishedAt' => $task->finishedAt?->setTimezone($zone)->format(\DATE_RFC3339),
+                'reason' => $task->checklist,
+            ];
+        }, $tasks);
+    }
+
+    /**
+     * @param list<Task> $tasks
+     *
+     * @return array<string, list<int>> by project id
+     */
+    private function openPositions(array $tasks): array
+    {
+        $projects = array_values(array_unique(array_map(static fn (Task $task): string => $task->project->id, $tasks)));
+        /** @var list<array{id: string, position: int}> $rows */
+        $rows = $this->em->createQueryBuilder()->select('IDENTITY(t.project) AS id', 't.position AS position')->from(Task::class, 't')
+            ->where('t.finishedAt IS NULL')->andWhere('t.project IN (:projects)')->setParameter('projects', $projects)
+            ->getQuery()->getResult();
+        $open = [];
+        foreach ($rows as $row) {
+            $open[$row['id']][] = $row['position'];
+        }
+
+        return $open;
+    }
+}
