@@ -81,6 +81,7 @@ final class Version20261125000000 extends Migration
               time_zone VARCHAR(60) NOT NULL,
               currency VARCHAR(3) NOT NULL,
               asset_word VARCHAR(40) NOT NULL,
+              drawing VARCHAR(40) NOT NULL,
               hours CLOB NOT NULL,
               hours_text VARCHAR(100) NOT NULL,
               coordinator_id VARCHAR(36) NOT NULL,

@@ -22,7 +22,7 @@ final readonly class SessionView
             'user' => ['id' => $staff->id, 'name' => $staff->name, 'initials' => $staff->initials, 'email' => $staff->email, 'role' => $staff->role->value],
             'business' => [
                 'name' => $business->name, 'timeZone' => $business->timeZone, 'currency' => $business->currency,
-                'assetWord' => $business->assetWord, 'opens' => $business->opens(), 'closes' => $business->closes(),
+                'assetWord' => $business->assetWord, 'drawing' => $business->drawing, 'opens' => $business->opens(), 'closes' => $business->closes(),
             ],
         ];
     }

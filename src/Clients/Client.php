@@ -53,10 +53,10 @@ class Client implements Journaled
         return '' === $name ? 'No name given' : $name;
     }
 
-    /** The last part of the address, usually the town. */
+    /** The last part of the address before any remark, usually the town. */
     public function locality(): string
     {
-        $parts = explode(',', $this->address);
+        $parts = explode(',', (preg_split('/\.(\s|$)/', $this->address) ?: [''])[0]);
 
         return trim(end($parts));
     }

@@ -33,7 +33,7 @@ final readonly class PublicFormController
             'steps' => $form->steps,
             'business' => [
                 'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->facts->phoneReader()->format($business->phone),
-                'hours' => $business->hoursText, 'address' => $business->address,
+                'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,
             ],
             'pages' => array_map(static fn (Page $page): array => [
                 'key' => $page->key, 'title' => $page->title, 'next' => $page->next,

@@ -15,6 +15,7 @@ class Business
     public readonly string $id;
 
     /**
+     * @param string                                  $drawing name of a drawing that ships, for the public pages; empty for none
      * @param string                                  $region ISO 3166-1, for phone numbers without a country
      * @param array<int, list<array{string, string}>> $hours  local spans by ISO 8601 day of the week
      */
@@ -35,6 +36,8 @@ class Business
         public string $currency,
         #[ORM\Column(length: 40)]
         public string $assetWord,
+        #[ORM\Column(length: 40)]
+        public string $drawing,
         #[ORM\Column(type: 'json')]
         public array $hours,
         #[ORM\Column(length: 100)]

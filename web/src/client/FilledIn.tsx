@@ -1,0 +1,195 @@
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { ProblemError, type Schema } from '../shared/api';
+import { Mark, MarkShape } from '../shared/Mark';
+import { Trouble } from '../shared/Notice';
+import { fault } from './checks';
+import { emptyDraft, forgetDraft, keepDraft, keptDraft } from './draft';
+import { QuestionField } from './QuestionField';
+import { useSend, type Answers, type PublicForm } from './queries';
+import type { KeptFile } from './uploads';
+
+interface Props {
+  slug: string;
+  form: PublicForm;
+  onSent: (receipt: Schema<'Receipt'>) => void;
+}
+
+/** The pages of a form. What is typed is kept in the browser until it has been sent. */
+export function FilledIn({ slug, form, onSent }: Props) {
+  const [draft] = useState(() => keptDraft(slug));
+  const [files, setFiles] = useState(draft.files);
+  const [key, setKey] = useState(draft.key);
+  const [at, setAt] = useState(0);
+  const [going, setGoing] = useState<Record<string, boolean>>({});
+  const [summed, setSummed] = useState(false);
+  const send = useSend(slug);
+  const heading = useRef<HTMLOListElement>(null);
+  const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
+  const { errors } = fields.formState;
+  const page = form.pages[at];
+  const last = at === form.pages.length - 1;
+
+  const keep = useCallback(
+    () => keepDraft(slug, { answers: fields.getValues(), files, key }),
+    [slug, fields, files, key],
+  );
+  useEffect(() => {
+    keep();
+    // eslint-disable-next-line react-hooks/incompatible-library -- the subscription, not a value, is used
+    const watching = fields.watch(keep);
+    return () => watching.unsubscribe();
+  }, [fields, keep]);
+  const dirty = fields.formState.isDirty || Object.values(files).some((list) => list.length > 0);
+  useEffect(() => {
+    if (!dirty) return undefined;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [dirty]);
+
+  if (!page) return null;
+
+  const complain = (violations: { path: string; message: string }[]) => {
+    fields.clearErrors();
+    for (const violation of violations) fields.setError(violation.path, { message: violation.message });
+    setSummed(violations.length > 1);
+    const first = form.pages.findIndex((one) => one.questions.some((question) => question.key === violations[0]?.path));
+    if (first >= 0) setAt(first);
+    setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+  };
+
+  const faults = (pages: PublicForm['pages']) =>
+    pages.flatMap((one) =>
+      one.questions.flatMap((question) => {
+        const message = fault(question, fields.getValues(), files[question.key]?.length ?? 0);
+        return message ? [{ path: question.key, message }] : [];
+      }),
+    );
+
+  const turn = (to: number) => {
+    setAt(to);
+    setSummed(false);
+    setTimeout(() => {
+      heading.current?.focus();
+      window.scrollTo({ top: 0 });
+    });
+  };
+
+  const onward = () => {
+    if (send.isPending) return;
+    const found = faults(last ? form.pages : [page]);
+    if (found.length > 0) {
+      complain(found);
+      return;
+    }
+    fields.clearErrors();
+    if (!last) {
+      turn(at + 1);
+      return;
+    }
+    const answers: Record<string, string | string[]> = {};
+    for (const question of form.pages.flatMap((one) => one.questions)) {
+      const list = files[question.key] ?? [];
+      const text = (fields.getValues(question.key) as string | undefined) ?? '';
+      if (question.type === 'files' && list.length > 0) answers[question.key] = list.map((file) => file.id);
+      else if (text.trim() !== '') answers[question.key] = text;
+    }
+    send.mutate(
+      { answers, key },
+      {
+        onSuccess: (receipt) => {
+          forgetDraft(slug);
+          fields.reset({});
+          setFiles({});
+          setKey(emptyDraft().key);
+          onSent(receipt);
+        },
+        onError: (error) => {
+          if (error instanceof ProblemError && error.status === 422) complain(error.violations);
+        },
+      },
+    );
+  };
+
+  const busy = Object.values(going).some(Boolean);
+  const known = form.pages.flatMap((one) => one.questions);
+  const wrong = known.filter((question) => errors[question.key]);
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        onward();
+      }}
+    >
+      <ol className="public-course" ref={heading} tabIndex={-1} aria-label={`Page ${at + 1} of ${form.pages.length}`}>
+        {form.pages.map((one, i) => (
+          <li
+            key={one.key}
+            className={i === at ? 'now' : i < at ? 'done' : 'later'}
+            aria-current={i === at ? 'step' : undefined}
+          >
+            <Mark kind={i < at ? 'done' : 'new'}>{i < at ? `${one.title}, done` : one.title}</Mark>
+          </li>
+        ))}
+      </ol>
+      {send.error && !(send.error instanceof ProblemError && send.error.status === 422) && (
+        <Trouble title="Not sent" again={onward}>
+          {send.error.message}
+        </Trouble>
+      )}
+      {summed && wrong.length > 0 && (
+        <div className="public-sum" role="alert">
+          <MarkShape kind="choose" />
+          <div>
+            <b>{wrong.length} answers need another look</b>
+            <ul>
+              {wrong.map((question) => (
+                <li key={question.key}>
+                  <Link
+                    component="button"
+                    type="button"
+                    onClick={() => {
+                      const to = form.pages.findIndex((one) => one.questions.includes(question));
+                      setAt(to);
+                      setTimeout(() => document.getElementById(`q-${question.key}`)?.focus());
+                    }}
+                  >
+                    {question.wording}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </div>
+        </div>
+      )}
+      {page.questions.map((question) => (
+        <QuestionField
+          key={question.key}
+          question={question}
+          register={fields.register}
+          error={(errors[question.key]?.message as string | undefined) ?? null}
+          files={files[question.key] ?? []}
+          onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
+          onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}
+        />
+      ))}
+      <div className="public-foot">
+        <Button type="submit" variant="contained" disabled={send.isPending || (last && busy)}>
+          {send.isPending ? 'Sending…' : page.next}
+        </Button>
+        {at > 0 && (
+          <Link component="button" type="button" onClick={() => turn(at - 1)}>
+            Back
+          </Link>
+        )}
+        <span className="second">
+          {last ? (busy ? 'Wait until the files are through.' : 'You get a copy by email.') : 'Nothing is sent yet.'}
+        </span>
+      </div>
+    </form>
+  );
+}

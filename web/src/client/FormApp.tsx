@@ -1,0 +1,58 @@
+import { useEffect, useState } from 'react';
+import { ProblemError, type Schema } from '../shared/api';
+import { ComingRows, Trouble } from '../shared/Notice';
+import './client.css';
+import { FilledIn } from './FilledIn';
+import { PublicFrame } from './PublicFrame';
+import { usePublicForm } from './queries';
+import { Thanks } from './Thanks';
+
+/** A published form: loading, filling in, thanks; or that there is none. */
+export function FormApp({ slug }: { slug: string }) {
+  const form = usePublicForm(slug);
+  const [receipt, setReceipt] = useState<Schema<'Receipt'> | null>(null);
+  const title = form.data ? `${receipt ? 'Thank you' : form.data.title} · ${form.data.business.name}` : 'Form';
+  useEffect(() => {
+    document.title = title;
+  }, [title]);
+
+  if (form.data && receipt) {
+    return (
+      <PublicFrame form={form.data} done>
+        <Thanks form={form.data} receipt={receipt} onAnother={() => setReceipt(null)} />
+      </PublicFrame>
+    );
+  }
+  if (form.data) {
+    return (
+      <PublicFrame form={form.data}>
+        <FilledIn slug={slug} form={form.data} onSent={setReceipt} />
+      </PublicFrame>
+    );
+  }
+  if (form.error instanceof ProblemError && form.error.status === 404) {
+    return (
+      <main className="public-plain">
+        <h1>There is no such form</h1>
+        <p>It may have been closed, or the address has a letter too many. Ask whoever gave it to you.</p>
+      </main>
+    );
+  }
+  return (
+    <main className="public-plain">
+      {form.error ? (
+        <>
+          <h1>The form could not be loaded</h1>
+          <Trouble title="Not loaded" again={() => void form.refetch()}>
+            {form.error.message}
+          </Trouble>
+        </>
+      ) : (
+        <>
+          <h1 className="unseen">Loading the form</h1>
+          <ComingRows rows={5} />
+        </>
+      )}
+    </main>
+  );
+}

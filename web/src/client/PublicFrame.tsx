@@ -1,0 +1,52 @@
+import type { ReactNode } from 'react';
+import { Drawing } from '../shared/Drawing';
+import type { PublicForm } from './queries';
+
+/** What a public page stands in: the business above, what this is about at the left, the sheet at the right. */
+export function PublicFrame({
+  form,
+  done = false,
+  children,
+}: {
+  form: PublicForm;
+  done?: boolean;
+  children: ReactNode;
+}) {
+  const { business } = form;
+  return (
+    <div className="public">
+      <header className="public-head">
+        <p className="public-name serif">{business.name}</p>
+        <p>
+          <span>{business.hours}</span> {business.phone && <a href={`tel:${business.phone}`}>{business.phoneText}</a>}
+        </p>
+      </header>
+      <div className="public-pillars">
+        <aside className={done ? 'public-about done' : 'public-about'}>
+          {done ? <p className="public-title serif">{form.title}</p> : <h1 className="public-title">{form.title}</h1>}
+          <p className="public-intro">{form.intro}</p>
+          <div className="public-drawing">
+            <Drawing name={business.drawing} width={332} />
+          </div>
+          <dl className="public-steps">
+            {form.steps.map((step) => (
+              <div key={step.when}>
+                <dt className="serif">{step.when}</dt>
+                <dd>{step.what}</dd>
+              </div>
+            ))}
+          </dl>
+          <div className="public-privacy">
+            {form.privacy && (
+              <p>
+                <b>Your answers stay here.</b> {form.privacy}
+              </p>
+            )}
+            <p>{business.address}</p>
+          </div>
+        </aside>
+        <main className="public-sheet">{children}</main>
+      </div>
+    </div>
+  );
+}

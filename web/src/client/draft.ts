@@ -1,0 +1,47 @@
+import type { Answers } from './queries';
+import type { KeptFile } from './uploads';
+
+/** What somebody has typed and not sent: kept in the browser until it is. */
+export interface Draft {
+  answers: Answers;
+  files: Record<string, KeptFile[]>;
+  /** Names this one sending, however often it is tried. */
+  key: string;
+}
+
+const name = (slug: string) => `telamon.form.${slug}`;
+
+function newKey(): string {
+  return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
+export function emptyDraft(): Draft {
+  return { answers: {}, files: {}, key: newKey() };
+}
+
+export function keptDraft(slug: string): Draft {
+  try {
+    const data = JSON.parse(localStorage.getItem(name(slug)) ?? '') as Partial<Draft>;
+    if (data.answers && data.files && typeof data.key === 'string')
+      return { answers: data.answers, files: data.files, key: data.key };
+  } catch {
+    // Nothing kept, or nothing of ours: begin anew.
+  }
+  return emptyDraft();
+}
+
+export function keepDraft(slug: string, draft: Draft): void {
+  try {
+    localStorage.setItem(name(slug), JSON.stringify(draft));
+  } catch {
+    // A full or forbidden store must not stop anybody from writing to us.
+  }
+}
+
+export function forgetDraft(slug: string): void {
+  try {
+    localStorage.removeItem(name(slug));
+  } catch {
+    // As above.
+  }
+}

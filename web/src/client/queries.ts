@@ -1,0 +1,27 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, need, type Schema } from '../shared/api';
+
+export type PublicForm = Schema<'PublicForm'>;
+export type Question = Schema<'Question'>;
+export type Answers = Record<string, string>;
+
+export function usePublicForm(slug: string) {
+  return useQuery({
+    queryKey: ['form', slug],
+    queryFn: () => need(api.GET('/api/public/forms/{slug}', { params: { path: { slug } } })),
+    staleTime: Infinity,
+  });
+}
+
+/** Sends a filled-in form. The same key sent twice is one submission. */
+export function useSend(slug: string) {
+  return useMutation({
+    mutationFn: ({ answers, key }: { answers: Record<string, string | string[]>; key: string }) =>
+      need(
+        api.POST('/api/public/forms/{slug}/submissions', {
+          params: { path: { slug }, header: { 'Idempotency-Key': key } },
+          body: { answers, channel: 'page' },
+        }),
+      ),
+  });
+}

@@ -1,0 +1,46 @@
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { ComingRows } from '../shared/Notice';
+import { SignIn } from './access/SignIn';
+import { ArrivalsScreen } from './arrivals/ArrivalsScreen';
+import { ClientScreen } from './clients/ClientScreen';
+import { ClientsScreen } from './clients/ClientsScreen';
+import { MessagesScreen } from './messages/MessagesScreen';
+import { ProjectScreen } from './projects/ProjectScreen';
+import { ProjectsScreen } from './projects/ProjectsScreen';
+import { useSession } from './session';
+import { Broken, NotFound, Unreached } from './shell/Plain';
+import { Shell } from './shell/Shell';
+
+export function App() {
+  return (
+    <ErrorBoundary FallbackComponent={Broken}>
+      <BrowserRouter>
+        <Door />
+      </BrowserRouter>
+    </ErrorBoundary>
+  );
+}
+
+/** Lets nobody past who has not signed in. */
+function Door() {
+  const { data: session, error, isPending, refetch } = useSession();
+  if (isPending) return <ComingRows rows={3} />;
+  if (error) return <Unreached error={error} again={() => void refetch()} />;
+  if (!session) return <SignIn />;
+  return (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route index element={<Navigate to="/arrivals" replace />} />
+        <Route path="sign-in" element={<Navigate to="/arrivals" replace />} />
+        <Route path="arrivals/:id?" element={<ArrivalsScreen />} />
+        <Route path="clients" element={<ClientsScreen />} />
+        <Route path="clients/:id" element={<ClientScreen />} />
+        <Route path="projects" element={<ProjectsScreen />} />
+        <Route path="projects/:id" element={<ProjectScreen />} />
+        <Route path="messages/:id?" element={<MessagesScreen />} />
+        <Route path="*" element={<NotFound />} />
+      </Route>
+    </Routes>
+  );
+}

@@ -1,0 +1,282 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { ProblemError } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { useKey } from '../keys';
+import { useUndo } from '../shell/changes';
+import { useToday } from '../shell/day';
+import { Pillars } from '../shell/Pillars';
+import { NotFound } from '../shell/Plain';
+import { ChoiceNote, type PlinthBlock } from '../shell/Plinth';
+import { useToast } from '../shell/Toast';
+import { ArrivalList } from './ArrivalList';
+import { AsidePanel } from './AsidePanel';
+import { Decided } from './Decided';
+import { useDecisions } from './decisions';
+import { LookingContext, nowhere, type Looking } from './looking';
+import { PlanView, useGoToDecision } from './PlanView';
+import {
+  useAccept,
+  usePlan,
+  useSetAside,
+  useSubmission,
+  useSubmissions,
+  useTakeBack,
+  type AsideReason,
+  type SubmissionState,
+} from './queries';
+import { Sheet } from './Sheet';
+import { Strings } from './Strings';
+
+/** Where the coordinator decides: the list, the sheet as written, the plan. */
+export function ArrivalsScreen() {
+  const { id } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const given = search.get('state');
+  const state: SubmissionState = given === 'accepted' || given === 'set-aside' ? given : 'waiting';
+  const list = useSubmissions(state);
+  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data]);
+  const first = rows[0];
+  if (id === undefined && first) return <Navigate to={`/arrivals/${first.id}${window.location.search}`} replace />;
+  return (
+    <Arrivals
+      key={state}
+      id={id}
+      state={state}
+      onState={(next) => setSearch(next === 'waiting' ? {} : { state: next })}
+      list={list}
+      rows={rows}
+    />
+  );
+}
+
+interface Props {
+  id: string | undefined;
+  state: SubmissionState;
+  onState: (state: SubmissionState) => void;
+  list: ReturnType<typeof useSubmissions>;
+  rows: NonNullable<ReturnType<typeof useSubmissions>['data']>['pages'][number]['items'];
+}
+
+function Arrivals({ id, state, onState, list, rows }: Props) {
+  const today = useToday();
+  const navigate = useNavigate();
+  const toast = useToast();
+  const undo = useUndo();
+  const one = useSubmission(id);
+  const submission = one.data;
+  const { decisions, decide, forget } = useDecisions(id ?? '');
+  const { plan, error: planError } = usePlan(submission, decisions);
+  const accept = useAccept();
+  const setAside = useSetAside();
+  const takeBack = useTakeBack();
+  const [asking, setAsking] = useState<string | null>(null);
+  const [part, setPart] = useState(0);
+  const [at, look] = useState<Looking>(nowhere);
+  const frame = useRef<HTMLElement>(null);
+  const goToDecision = useGoToDecision(plan);
+  const waiting = submission?.state === 'waiting';
+  const open = plan?.lines.find((line) => line.choice?.open);
+  const place = rows.findIndex((row) => row.id === id);
+
+  // A choice that the plan no longer offers is let go of; the plan asks again.
+  const stale = planError instanceof ProblemError && planError.status === 422;
+  useEffect(() => {
+    if (stale) forget();
+  });
+
+  const go = (to: number) => {
+    const row = rows[to];
+    if (row) {
+      accept.reset();
+      void navigate(`/arrivals/${row.id}${window.location.search}`);
+      document.querySelector(`[data-row="${row.id}"]`)?.scrollIntoView({ block: 'nearest' });
+    }
+  };
+  useKey('next', () => go(place + 1));
+  useKey('previous', () => go(place - 1));
+
+  const leave = () => {
+    const next = rows[place + 1] ?? rows[place - 1];
+    void navigate(next ? `/arrivals/${next.id}${window.location.search}` : `/arrivals${window.location.search}`);
+    setPart(0);
+  };
+
+  const carryOut = () => {
+    if (!submission || !plan || accept.isPending) return;
+    if (open) {
+      setPart(2);
+      setTimeout(goToDecision);
+      return;
+    }
+    accept.mutate(
+      { id: submission.id, fingerprint: plan.fingerprint, decisions },
+      {
+        onSuccess: (done) => {
+          forget();
+          toast({
+            words: `Plan accepted for ${submission.name}, ${plan.lines.length} lines done`,
+            action: { label: 'Undo', shown: 'U', act: () => undo.mutate(done.change.id) },
+          });
+          leave();
+        },
+      },
+    );
+  };
+
+  const putAside = (reason: AsideReason, note: string) => {
+    if (!submission || setAside.isPending) return;
+    setAside.mutate(
+      { id: submission.id, reason, note },
+      {
+        onSuccess: () => {
+          setAsking(null);
+          toast({
+            words: `${submission.name} set aside`,
+            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate(submission.id) },
+          });
+          leave();
+        },
+      },
+    );
+  };
+
+  const back = () => {
+    if (!submission) return;
+    takeBack.mutate(submission.id, {
+      onSuccess: (undone) =>
+        toast({ words: `${undone.words}.`, details: undone.kept.map((item) => `${item.record.label}: ${item.why}`) }),
+      onError: (error) => toast({ words: error.message }),
+    });
+  };
+
+  if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="submission" />;
+
+  const sheetBlocks: PlinthBlock[] = waiting
+    ? [
+        {
+          label: 'Set aside',
+          keyName: 'aside',
+          act: () => {
+            setPart(2);
+            setAsking(submission.id);
+          },
+        },
+      ]
+    : [];
+  const planBlocks: PlinthBlock[] = waiting
+    ? [
+        {
+          label: accept.isPending ? 'Accepting…' : 'Accept plan',
+          keyName: 'main',
+          main: true,
+          act: carryOut,
+          disabled: !plan || accept.isPending,
+        },
+      ]
+    : submission
+      ? [
+          {
+            label: submission.state === 'accepted' ? 'Take the plan back' : 'Put back among arrivals',
+            act: back,
+            disabled: takeBack.isPending,
+          },
+        ]
+      : [];
+  const decideAt = open?.parts.find((p) => p.answer !== null)?.answer ?? null;
+  const looked = at.answer !== null;
+
+  return (
+    <LookingContext value={{ at, deciding: decideAt, look }}>
+      <Pillars
+        title={submission ? `${submission.name}, Arrivals` : 'Arrivals'}
+        mainRef={frame}
+        shown={part}
+        onShow={setPart}
+        over={
+          <Strings
+            frame={frame}
+            answer={looked ? at.answer : decideAt}
+            line={looked ? at.line : (open?.key ?? null)}
+            decides={!looked || at.line === open?.key}
+          />
+        }
+        note={
+          open && waiting ? (
+            <ChoiceNote
+              words={`Line ${open.number} needs a choice first`}
+              onGo={() => {
+                setPart(2);
+                setTimeout(goToDecision);
+              }}
+            />
+          ) : undefined
+        }
+        pillars={[
+          {
+            name: 'List',
+            width: '236px',
+            wide: '280px',
+            middling: '236px',
+            folds: true,
+            tally: rows.length || undefined,
+            content: <ArrivalList state={state} onState={onState} list={list} rows={rows} today={today} />,
+          },
+          {
+            name: 'Sheet',
+            sheet: true,
+            width: '384px',
+            wide: '460px',
+            middling: '352px',
+            tally: submission?.answers.length,
+            content: submission ? (
+              <Sheet key={submission.id} submission={submission} />
+            ) : (
+              <Waiting one={one} empty={list.isSuccess && rows.length === 0} />
+            ),
+            blocks: sheetBlocks,
+          },
+          {
+            name: 'Plan',
+            width: '1fr',
+            tally: plan?.open ? plan.open : plan?.lines.length,
+            choose: open !== undefined,
+            content: submission ? (
+              <>
+                {asking === submission.id && (
+                  <AsidePanel
+                    name={submission.name}
+                    onChoose={putAside}
+                    onCancel={() => setAsking(null)}
+                    error={setAside.error?.message ?? null}
+                  />
+                )}
+                {accept.error && accept.variables.id === submission.id && (
+                  <Trouble title="Not accepted">{accept.error.message}</Trouble>
+                )}
+                {waiting && plan ? (
+                  <PlanView plan={plan} onDecide={decide} />
+                ) : (
+                  <Decided submission={submission} today={today} />
+                )}
+              </>
+            ) : null,
+            blocks: planBlocks,
+          },
+        ]}
+      />
+    </LookingContext>
+  );
+}
+
+function Waiting({ one, empty }: { one: ReturnType<typeof useSubmission>; empty: boolean }) {
+  if (one.error) {
+    return (
+      <Trouble title="Not loaded" again={() => void one.refetch()}>
+        {one.error.message}
+      </Trouble>
+    );
+  }
+  if (empty) return <Empty fact="Nothing to decide.">Choose Accepted or Set aside to look at earlier ones.</Empty>;
+  return <ComingRows rows={9} />;
+}

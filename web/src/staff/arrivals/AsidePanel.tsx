@@ -1,0 +1,60 @@
+import { useEffect, useRef, useState } from 'react';
+import { useLetters } from '../keys';
+import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import { StaffField } from '../shell/StaffField';
+import { asideReasons } from './aside';
+import type { AsideReason } from './queries';
+
+interface Props {
+  name: string;
+  onChoose: (reason: AsideReason, note: string) => void;
+  onCancel: () => void;
+  error: string | null;
+}
+
+/** Asks why a submission goes out of the way. Choosing a reason does it; it can be undone. */
+export function AsidePanel({ name, onChoose, onCancel, error }: Props) {
+  const [note, setNote] = useState('');
+  const panel = useRef<HTMLDivElement>(null);
+  const options = asideReasons.map((reason, i) => ({ ...reason, hotkey: String(i + 1) }));
+  useLetters(
+    options.map((option) => option.hotkey),
+    (letter) => {
+      const option = options.find((one) => one.hotkey === letter);
+      if (option) onChoose(option.value, note);
+    },
+  );
+  useEffect(() => {
+    panel.current?.querySelector('button')?.focus();
+    const close = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') onCancel();
+    };
+    window.addEventListener('keydown', close);
+    return () => window.removeEventListener('keydown', close);
+  }, [onCancel]);
+  return (
+    <div className="aside-panel" ref={panel}>
+      <h2>Why is {name} set aside?</h2>
+      <ChoiceBlocks
+        label="Reason"
+        options={options}
+        chosen={null}
+        onChoose={(value) => onChoose(value as AsideReason, note)}
+      />
+      <StaffField
+        label="Note, if you like, before you choose"
+        value={note}
+        maxLength={500}
+        onChange={(event) => setNote(event.target.value)}
+        error={error ?? undefined}
+      />
+      <p className="second">
+        It stays on file under Set aside.{' '}
+        <button type="button" className="link-button" onClick={onCancel}>
+          Leave it here
+        </button>{' '}
+        <kbd>Esc</kbd>
+      </p>
+    </div>
+  );
+}

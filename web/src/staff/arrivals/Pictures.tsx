@@ -1,0 +1,52 @@
+import Dialog from '@mui/material/Dialog';
+import type { KeyboardEvent } from 'react';
+import type { Schema } from '../../shared/api';
+import { fileSize } from '../../shared/numbers';
+import { Slab } from '../shell/Slab';
+
+interface Props {
+  files: Schema<'FileRef'>[];
+  at: string | null;
+  onShow: (id: string | null) => void;
+}
+
+/** One photograph large, with the way to the next. */
+export function Pictures({ files, at, onShow }: Props) {
+  const place = files.findIndex((file) => file.id === at);
+  const file = files[place];
+  const go = (step: number) => {
+    const next = files[(place + step + files.length) % files.length];
+    if (next) onShow(next.id);
+  };
+  const keys = (event: KeyboardEvent) => {
+    if (event.key === 'ArrowRight') go(1);
+    if (event.key === 'ArrowLeft') go(-1);
+  };
+  return (
+    <Dialog
+      open={file !== undefined}
+      onClose={() => onShow(null)}
+      maxWidth="lg"
+      aria-labelledby="picture-title"
+      onKeyDown={keys}
+    >
+      {file && (
+        <Slab
+          titleId="picture-title"
+          title={`${file.name}, ${fileSize(file.size)}`}
+          blocks={[
+            ...(files.length > 1
+              ? [
+                  { label: 'Previous', shown: '←', act: () => go(-1) },
+                  { label: 'Next', shown: '→', act: () => go(1) },
+                ]
+              : []),
+            { label: 'Close', shown: 'Esc', act: () => onShow(null) },
+          ]}
+        >
+          <img className="picture-large" src={`/api/files/${file.id}`} alt={file.name} />
+        </Slab>
+      )}
+    </Dialog>
+  );
+}

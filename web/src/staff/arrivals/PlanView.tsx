@@ -1,0 +1,205 @@
+import { Fragment, useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { MarkShape } from '../../shared/Mark';
+import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import { useLetters } from '../keys';
+import { difference } from './difference';
+import { nowhere, useLooking } from './looking';
+import './plan.css';
+import type { Plan, PlanLine } from './queries';
+
+interface Props {
+  plan: Plan;
+  onDecide: (key: string, value: string) => void;
+}
+
+/** The plan line by line: what will happen, where each value came from, and what needs a choice. */
+export function PlanView({ plan, onDecide }: Props) {
+  const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
+  // An open choice is asked before one that only could be changed.
+  const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
+  useLetters([...new Set(inOrder.flatMap((choice) => choice.options.map((option) => option.hotkey)))], (letter) => {
+    for (const choice of inOrder) {
+      const option = choice.options.find((one) => one.hotkey === letter);
+      if (option) {
+        onDecide(choice.key, option.value);
+        return;
+      }
+    }
+  });
+  return (
+    <>
+      <div className="pillar-head strong">
+        <h2>The plan</h2>
+        <small className="plan-hint">
+          {plan.lines.length} lines. Small numbers point to the answer a value came from.
+        </small>
+      </div>
+      <ol className="plan">
+        {plan.lines.map((line, i) => (
+          <Line key={line.key} line={line} first={plan.lines[i - 1]?.group !== line.group} onDecide={onDecide} />
+        ))}
+      </ol>
+      <p className="plan-foot second">
+        Nothing is saved or sent until you accept. Undo takes back all but sent messages.
+      </p>
+    </>
+  );
+}
+
+function Line({ line, first, onDecide }: { line: PlanLine; first: boolean; onDecide: Props['onDecide'] }) {
+  const { at, look } = useLooking();
+  const open = line.choice?.open ?? false;
+  const answers = line.parts.flatMap((part) => (part.answer ? [part.answer] : []));
+  const shown = at.line === line.key || (at.line === null && at.answer !== null && answers.includes(at.answer));
+  const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : ''].filter(Boolean).join(' ');
+  return (
+    <li className={name} data-line={line.key} data-answers={answers.join(' ')} tabIndex={open ? -1 : undefined}>
+      <span className="line-group">
+        {open ? (
+          <span className="mark choose">
+            <MarkShape kind="choose" />
+            Decide
+          </span>
+        ) : (
+          first && <span className="group-name">{line.group}</span>
+        )}
+      </span>
+      <span className="line-number figures">{line.number}</span>
+      <div className="line-words">
+        <p className="line-sentence">
+          {line.parts.map((part, i) => (
+            <Fragment key={i}>
+              {part.record ? (
+                <Link to={`/${part.record.kind}s/${part.record.id}`}>{part.text}</Link>
+              ) : part.value ? (
+                <span
+                  className="value"
+                  onMouseEnter={part.answer ? () => look({ answer: part.answer, line: line.key }) : undefined}
+                  onMouseLeave={part.answer ? () => look(nowhere) : undefined}
+                >
+                  {part.text}
+                </span>
+              ) : (
+                part.text
+              )}
+              {part.answer !== null && (
+                <button
+                  type="button"
+                  className="source"
+                  aria-label={`from answer ${part.answer}`}
+                  onMouseEnter={() => look({ answer: part.answer, line: line.key })}
+                  onMouseLeave={() => look(nowhere)}
+                  onFocus={() => look({ answer: part.answer, line: line.key })}
+                  onBlur={() => look(nowhere)}
+                  onClick={() => show(part.answer)}
+                >
+                  {part.answer}
+                </button>
+              )}
+            </Fragment>
+          ))}
+        </p>
+        {line.note && <p className="second">{line.note}</p>}
+      </div>
+      {line.reason && <span className="line-reason">{line.reason}</span>}
+      {(line.choice ?? line.compared.length > 0) && (
+        <div className={line.compared.length > 0 ? 'line-more wider' : 'line-more'}>
+          {line.choice && (
+            <ChoiceBlocks
+              label={`Line ${line.number}`}
+              options={line.choice.options}
+              chosen={line.choice.chosen}
+              open={open}
+              onChoose={(value) => onDecide(line.choice?.key ?? '', value)}
+            />
+          )}
+          {line.compared.length > 0 && <Compared line={line} />}
+        </div>
+      )}
+    </li>
+  );
+}
+
+function Compared({ line }: { line: PlanLine }) {
+  const { look } = useLooking();
+  return (
+    <table className="compared">
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="unseen">Field</span>
+          </th>
+          <th scope="col">In this form</th>
+          <th scope="col">In your records</th>
+          <th scope="col">
+            <span className="unseen">Compared</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {line.compared.map((field) => (
+          <tr
+            key={field.field}
+            onMouseEnter={() => look({ answer: field.answer, line: line.key })}
+            onMouseLeave={() => look(nowhere)}
+          >
+            <th scope="row">{field.field}</th>
+            <td>
+              <Differing text={field.here} other={field.there} same={field.same} />
+              {field.answer !== null && <sup className="figures">{field.answer}</sup>}
+            </td>
+            <td>
+              <Differing text={field.there} other={field.here} same={field.same} />
+            </td>
+            <td>{field.same ? field.verdict : <b>{field.verdict}</b>}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Differing({ text, other, same }: { text: string; other: string; same: boolean }) {
+  if (same) return <Breakable text={text} />;
+  const { before, middle, after } = difference(text, other);
+  // Where hardly anything is shared, everything would be bold: the verdict says enough.
+  if (middle.length > text.length / 2) return <Breakable text={text} />;
+  return (
+    <>
+      {before}
+      <b>{middle}</b>
+      {after}
+    </>
+  );
+}
+
+/** A long mail address breaks after its @ before it breaks anywhere else. */
+function Breakable({ text }: { text: string }) {
+  const at = text.indexOf('@') + 1;
+  return (
+    <>
+      {text.slice(0, at)}
+      <wbr />
+      {text.slice(at)}
+    </>
+  );
+}
+
+function show(answer: number | null): void {
+  document.querySelector(`[data-answer="${answer}"]`)?.scrollIntoView({ block: 'nearest' });
+}
+
+/** Moves the eyes and the focus to the first line that waits for a choice. */
+export function useGoToDecision(plan: Plan | null): () => void {
+  const latest = useRef(plan);
+  useEffect(() => {
+    latest.current = plan;
+  });
+  return () => {
+    const line = latest.current?.lines.find((one) => one.choice?.open);
+    const element = line ? document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.key)}"]`) : null;
+    element?.scrollIntoView({ block: 'center' });
+    element?.querySelector<HTMLElement>('.choice button')?.focus();
+  };
+}

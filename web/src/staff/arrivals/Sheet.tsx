@@ -1,0 +1,79 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import { useState } from 'react';
+import { count, fileSize } from '../../shared/numbers';
+import { moment } from '../../shared/words';
+import { Pictures } from './Pictures';
+import { nowhere, useLooking } from './looking';
+import type { Submission } from './queries';
+import './sheet.css';
+
+const channels: Record<string, string> = { page: 'from its page', embed: 'from a page that holds it' };
+
+/** A submission as it was written, question by question. */
+export function Sheet({ submission }: { submission: Submission }) {
+  const [picture, setPicture] = useState<string | null>(null);
+  const { at, deciding, look } = useLooking();
+  const received = moment(submission.receivedAt);
+  const images = submission.answers.flatMap((answer) => answer.files).filter((file) => file.isImage);
+  return (
+    <article className="sheet-body">
+      <header className="sheet-head">
+        <h2>{submission.name}</h2>
+        <p>
+          {submission.form.title} {channels[submission.channel] ?? submission.channel}
+        </p>
+        <p>
+          {received.toFormat('cccc d LLLL, HH:mm')}. Number {submission.number}
+        </p>
+      </header>
+      <ol className="answers">
+        {submission.answers.map((answer) => (
+          <li
+            key={answer.key}
+            data-answer={answer.number}
+            className={answer.number === deciding ? 'deciding' : at.answer === answer.number ? 'looked-at' : undefined}
+            onMouseEnter={() => look({ answer: answer.number, line: null })}
+            onMouseLeave={() => look(nowhere)}
+          >
+            <span className="margin-number" aria-hidden="true">
+              {answer.number}
+            </span>
+            <div>
+              <h3>
+                <span className="unseen">Question {answer.number}: </span>
+                {answer.wording}
+              </h3>
+              {answer.files.length > 0 ? (
+                <ul className="thumbs">
+                  {answer.files.map((file) => (
+                    <li key={file.id}>
+                      {file.isImage ? (
+                        <ButtonBase onClick={() => setPicture(file.id)} aria-label={`Open ${file.name}`}>
+                          <img src={`/api/files/${file.id}`} alt={file.name} loading="lazy" />
+                        </ButtonBase>
+                      ) : (
+                        <a href={`/api/files/${file.id}`} download={file.name}>
+                          {file.name}, {fileSize(file.size)}
+                        </a>
+                      )}
+                    </li>
+                  ))}
+                </ul>
+              ) : (
+                <p className="answer-text">
+                  <span data-anchor>
+                    {answer.text || (
+                      <span className="second">{answer.type === 'files' ? 'None sent' : 'Left empty'}</span>
+                    )}
+                  </span>
+                </p>
+              )}
+            </div>
+          </li>
+        ))}
+      </ol>
+      <p className="unseen">{count(submission.answers.length, 'question')}</p>
+      <Pictures files={images} at={picture} onShow={setPicture} />
+    </article>
+  );
+}

@@ -1,0 +1,192 @@
+import { Link, useParams } from 'react-router';
+import { ProblemError, type Schema } from '../../shared/api';
+import { Mark } from '../../shared/Mark';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
+import { moment, shortDay, when } from '../../shared/words';
+import { MessageLines } from '../messages/MessageLines';
+import { Bricks } from '../projects/Bricks';
+import { useSignedIn } from '../session';
+import { useToday } from '../shell/day';
+import { Drawing } from '../../shared/Drawing';
+import { FileLines } from '../shell/FileLines';
+import { Journal } from '../shell/Journal';
+import { Pillars } from '../shell/Pillars';
+import { NotFound } from '../shell/Plain';
+import './client.css';
+import { useClient } from './queries';
+
+export function ClientScreen() {
+  const { id = '' } = useParams();
+  const client = useClient(id);
+  if (client.error instanceof ProblemError && client.error.status === 404) return <NotFound what="client" />;
+  if (!client.data) {
+    return (
+      <Pillars
+        title="Client"
+        pillars={[
+          {
+            name: 'Client',
+            width: '1fr',
+            content: client.error ? (
+              <Trouble title="Not loaded" again={() => void client.refetch()}>
+                {client.error.message}
+              </Trouble>
+            ) : (
+              <ComingRows rows={10} />
+            ),
+          },
+        ]}
+      />
+    );
+  }
+  return <ClientPage client={client.data} />;
+}
+
+function ClientPage({ client }: { client: Schema<'Client'> }) {
+  const today = useToday();
+  const { business } = useSignedIn();
+  const things = `${business.assetWord.charAt(0).toUpperCase()}${business.assetWord.slice(1)}s`;
+  const open = client.projects.filter((project) => project.tasksDone < project.tasks).length;
+  return (
+    <Pillars
+      title={client.name}
+      head={
+        <div className="record-head">
+          <Link to="/clients">All clients</Link>
+          <h1>{client.name}</h1>
+          <p>
+            client since <b>{moment(client.since).toFormat('LLLL yyyy')}</b>,{' '}
+            {count(client.assets.length, business.assetWord)}, {count(client.projects.length, 'project')}
+            {client.projects.length > 0 && `, ${open} under way`}
+          </p>
+        </div>
+      }
+      pillars={[
+        {
+          name: 'Facts',
+          width: '340px',
+          middling: '300px',
+          content: (
+            <>
+              <div className="section-head">
+                <h2>Facts</h2>
+              </div>
+              <dl className="facts">
+                {client.contactPoints.map((point) => (
+                  <div key={point.value}>
+                    <dt>{point.kind === 'email' ? 'Email' : 'Phone'}</dt>
+                    <dd>
+                      <a className="figures" href={`${point.kind === 'email' ? 'mailto' : 'tel'}:${point.value}`}>
+                        {point.text}
+                      </a>
+                    </dd>
+                  </div>
+                ))}
+                <div>
+                  <dt>Address</dt>
+                  <dd>{client.address || <span className="second">not known</span>}</dd>
+                </div>
+              </dl>
+              <div className="section-head">
+                <h2>Wrote to us</h2>
+                <small>{count(client.submissions.length, 'form')}</small>
+              </div>
+              {client.submissions.length === 0 && <p className="nothing second">Came on file without a form.</p>}
+              <ul className="rows lines">
+                {client.submissions.map((submission) => (
+                  <li key={submission.id}>
+                    <span className="line-top">
+                      <Link
+                        to={`/arrivals/${submission.id}${submission.state === 'waiting' ? '' : `?state=${submission.state}`}`}
+                      >
+                        {submission.form.title}
+                      </Link>
+                      <span className="second figures">{submission.number}</span>
+                    </span>
+                    <small>
+                      {when(submission.receivedAt, today)}, {submission.clock.words}
+                    </small>
+                  </li>
+                ))}
+              </ul>
+              <div className="section-head">
+                <h2>Files</h2>
+                <small>{client.files.length || ''}</small>
+              </div>
+              {client.files.length === 0 && (
+                <p className="nothing second">None yet. Photographs sent with a form land here.</p>
+              )}
+              <FileLines files={client.files} />
+            </>
+          ),
+        },
+        {
+          name: 'Work',
+          width: '372px',
+          middling: '1fr',
+          content: (
+            <>
+              <div className="section-head">
+                <h2>{things}</h2>
+              </div>
+              {client.assets.length === 0 && <p className="nothing second">None on file.</p>}
+              <ul className="rows">
+                {client.assets.map((asset) => (
+                  <li key={asset.id} className="asset">
+                    <Drawing name={business.drawing} width={40} />
+                    <div>
+                      <b className="serif">{asset.description}</b>
+                      {asset.place && <small>at {asset.place}</small>}
+                    </div>
+                  </li>
+                ))}
+              </ul>
+              <div className="section-head">
+                <h2>Projects</h2>
+              </div>
+              {client.projects.length === 0 && (
+                <Empty fact="No project yet.">One opens when you accept a plan for {client.name}.</Empty>
+              )}
+              <ul className="rows lines">
+                {client.projects.map((project) => (
+                  <li key={project.id}>
+                    <span className="line-top">
+                      <Link to={`/projects/${project.id}`}>{project.title}</Link>
+                      {project.tasks > 0 && project.tasksDone === project.tasks ? (
+                        <Mark kind="done">done</Mark>
+                      ) : (
+                        <span className="second">
+                          {project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}
+                        </span>
+                      )}
+                    </span>
+                    <small>
+                      {project.number}, {project.stage}, {project.tasksDone} of {project.tasks} tasks
+                    </small>
+                    <Bricks done={project.tasksDone} all={project.tasks} />
+                  </li>
+                ))}
+              </ul>
+            </>
+          ),
+        },
+        {
+          name: 'Story',
+          width: '1fr',
+          content: (
+            <>
+              <div className="section-head">
+                <h2>Messages</h2>
+                <small>newest first</small>
+              </div>
+              {client.messages.length === 0 && <p className="nothing second">Nothing has been sent yet.</p>}
+              <MessageLines messages={client.messages.slice(0, 8)} today={today} />
+              <Journal record={client.id} />
+            </>
+          ),
+        },
+      ]}
+    />
+  );
+}

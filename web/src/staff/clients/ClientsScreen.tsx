@@ -1,0 +1,92 @@
+import { useDeferredValue } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Schema } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
+import { moment } from '../../shared/words';
+import { Pillars } from '../shell/Pillars';
+import { RowTable, type Column } from '../shell/RowTable';
+import { StaffField } from '../shell/StaffField';
+import { useClients } from './queries';
+
+type Row = Schema<'ClientRow'>;
+
+const columns: Column<Row>[] = [
+  { name: 'Name', cell: (row) => <Link to={`/clients/${row.id}`}>{row.name}</Link> },
+  { name: 'Email', wide: true, cell: (row) => row.email ?? <span className="second">none</span> },
+  { name: 'Phone', wide: true, cell: (row) => <span className="figures">{row.phone ?? ''}</span> },
+  { name: 'Town', cell: (row) => row.locality },
+  { name: 'Client since', wide: true, right: true, cell: (row) => moment(row.since).toFormat('LLLL yyyy') },
+  { name: 'Projects', right: true, cell: (row) => row.projects || '' },
+];
+
+export function ClientsScreen() {
+  const [search, setSearch] = useSearchParams();
+  const q = search.get('q') ?? '';
+  const list = useClients(useDeferredValue(q.trim()));
+  const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
+  const total = list.data?.pages[0]?.total ?? 0;
+  return (
+    <Pillars
+      title="Clients"
+      pillars={[
+        {
+          name: 'Search',
+          width: '236px',
+          content: (
+            <>
+              <div className="pillar-head">
+                <h1>Clients</h1>
+                <small>by name</small>
+              </div>
+              <div className="filter">
+                <StaffField
+                  label="Name, email or phone"
+                  type="search"
+                  value={q}
+                  onChange={(event) =>
+                    setSearch(event.target.value ? { q: event.target.value } : {}, { replace: true })
+                  }
+                />
+                <p className="second" role="status">
+                  {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}
+                </p>
+              </div>
+            </>
+          ),
+        },
+        {
+          name: 'Clients',
+          width: '1fr',
+          content: (
+            <>
+              {list.isPending && <ComingRows rows={12} />}
+              {list.isError && (
+                <Trouble title="Not loaded" again={() => void list.refetch()}>
+                  {list.error.message}
+                </Trouble>
+              )}
+              {list.isSuccess && rows.length === 0 && (
+                <Empty fact={q ? 'Nobody by that name.' : 'No clients yet.'}>
+                  {q
+                    ? 'Try fewer letters, or a part of the address.'
+                    : 'A client comes on file when you accept the first plan.'}
+                </Empty>
+              )}
+              {rows.length > 0 && (
+                <RowTable
+                  label="Clients"
+                  rows={rows}
+                  columns={columns}
+                  id={(row) => row.id}
+                  path={(row) => `/clients/${row.id}`}
+                  onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
+                />
+              )}
+            </>
+          ),
+        },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,84 @@
+import { useEffect, useRef } from 'react';
+import { tinykeys } from 'tinykeys';
+
+/** Every key of the product. A letter means one thing everywhere. */
+export const keys = {
+  main: { binding: '$mod+Enter', shown: 'Ctrl Enter', words: 'the sea-coloured block: accept, finish, send' },
+  undo: { binding: 'u', shown: 'U', words: 'take back the last change' },
+  next: { binding: 'j', shown: 'J', words: 'next in the list' },
+  previous: { binding: 'k', shown: 'K', words: 'previous in the list' },
+  aside: { binding: 'a', shown: 'A', words: 'set aside' },
+  list: { binding: 'l', shown: 'L', words: 'open or fold the list' },
+  find: { binding: '/', shown: '/', words: 'find' },
+  download: { binding: 'd', shown: 'D', words: 'download' },
+  help: { binding: '?', shown: '?', words: 'all keys' },
+  goArrivals: { binding: 'g a', shown: 'G A', words: 'go to Arrivals' },
+  goClients: { binding: 'g c', shown: 'G C', words: 'go to Clients' },
+  goProjects: { binding: 'g p', shown: 'G P', words: 'go to Projects' },
+  goMessages: { binding: 'g m', shown: 'G M', words: 'go to Messages' },
+} as const;
+
+export const otherKeys = [
+  { shown: '1 to 5, S, N', words: 'make the choice that shows this key' },
+  { shown: 'Esc', words: 'close' },
+] as const;
+
+export type KeyName = keyof typeof keys;
+
+const off = 'telamon.keys-off';
+
+export function keysAreOff(): boolean {
+  return localStorage.getItem(off) === 'yes';
+}
+
+export function turnKeys(on: boolean): void {
+  if (on) localStorage.removeItem(off);
+  else localStorage.setItem(off, 'yes');
+}
+
+function typing(event: KeyboardEvent): boolean {
+  const target = event.target instanceof HTMLElement ? event.target : null;
+  return target !== null && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+}
+
+function listen(binding: string, act: () => void, whileTyping: boolean): () => void {
+  return tinykeys(window, {
+    [binding]: (event: KeyboardEvent) => {
+      const dialogOpen = document.querySelector('[role="dialog"]') !== null;
+      if (keysAreOff() || dialogOpen || (typing(event) && !whileTyping)) return;
+      event.preventDefault();
+      act();
+    },
+  });
+}
+
+/** Does something when a key of the table is pressed; not while somebody types, nor under a dialog. */
+export function useKey(name: KeyName, act: (() => void) | undefined): void {
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  });
+  const on = act !== undefined;
+  useEffect(() => {
+    if (!on) return undefined;
+    // Shift is part of how “?” is typed on most keyboards.
+    const binding = name === 'help' ? 'Shift+?' : keys[name].binding;
+    return listen(binding, () => latest.current?.(), name === 'main');
+  }, [name, on]);
+}
+
+/** Does something when one of these letters or figures is pressed. */
+export function useLetters(letters: string[], act: (letter: string) => void): void {
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  });
+  const all = letters.join(' ');
+  useEffect(() => {
+    const stops = all
+      .split(' ')
+      .filter(Boolean)
+      .map((letter) => listen(letter.toLowerCase(), () => latest.current(letter), false));
+    return () => stops.forEach((stop) => stop());
+  }, [all]);
+}

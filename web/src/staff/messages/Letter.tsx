@@ -1,0 +1,55 @@
+import type { Schema } from '../../shared/api';
+import { Trouble } from '../../shared/Notice';
+import { when } from '../../shared/words';
+import { RecordLink } from '../shell/RecordLink';
+import { MessageMark } from './state';
+
+/** A message as its reader gets it. */
+export function Letter({ message, today }: { message: Schema<'Message'>; today: string }) {
+  return (
+    <article className="letter-body">
+      <div className="pillar-head">
+        <h2>As it reads</h2>
+        <span>
+          <MessageMark state={message.state} />{' '}
+          <span className="second figures">{when(message.sentAt ?? message.queuedAt, today)}</span>
+        </span>
+      </div>
+      {message.state === 'failed' && (
+        <Trouble title="Not sent">
+          {message.failure || 'The mail server did not take it.'} Nothing else was lost.
+        </Trouble>
+      )}
+      {message.state === 'queued' && message.failure && (
+        <Trouble title="Not yet sent">{message.failure} It will be tried again by itself.</Trouble>
+      )}
+      <dl className="facts letter-facts">
+        <div>
+          <dt>From</dt>
+          <dd>{message.from}</dd>
+        </div>
+        <div>
+          <dt>To</dt>
+          <dd>
+            {message.toName} &lt;{message.to}&gt;
+          </dd>
+        </div>
+        <div>
+          <dt>Subject</dt>
+          <dd>
+            <b>{message.subject}</b>
+          </dd>
+        </div>
+        <div>
+          <dt>About</dt>
+          <dd className="about">
+            {message.client && <RecordLink record={message.client} />}
+            {message.project && <RecordLink record={message.project} />}
+            {message.submission && <RecordLink record={message.submission} />}
+          </dd>
+        </div>
+      </dl>
+      <div className="letter serif letter-text">{message.text}</div>
+    </article>
+  );
+}

@@ -1,0 +1,159 @@
+import { Navigate, NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
+import { ProblemError } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { when } from '../../shared/words';
+import { useKey } from '../keys';
+import { useToday } from '../shell/day';
+import { Pillars } from '../shell/Pillars';
+import { NotFound } from '../shell/Plain';
+import type { PlinthBlock } from '../shell/Plinth';
+import { useToast } from '../shell/Toast';
+import { Letter } from './Letter';
+import './messages.css';
+import { useMessage, useMessages, useSendAgain, type MessageState } from './queries';
+import { MessageMark } from './state';
+
+const views: { state: MessageState | ''; label: string }[] = [
+  { state: '', label: 'All' },
+  { state: 'queued', label: 'Queued' },
+  { state: 'sent', label: 'Sent' },
+  { state: 'failed', label: 'Not sent' },
+  { state: 'cancelled', label: 'Cancelled' },
+];
+
+export function MessagesScreen() {
+  const { id } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const state = views.find((view) => view.state === search.get('state'))?.state ?? '';
+  const list = useMessages(state);
+  const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
+  const one = useMessage(id);
+  const message = one.data;
+  const today = useToday();
+  const navigate = useNavigate();
+  const again = useSendAgain();
+  const toast = useToast();
+  const place = rows.findIndex((row) => row.id === id);
+  const go = (to: number) => {
+    const row = rows[to];
+    if (row) {
+      void navigate(`/messages/${row.id}${window.location.search}`);
+      document.querySelector(`[data-row="${row.id}"]`)?.scrollIntoView({ block: 'nearest' });
+    }
+  };
+  useKey('next', () => go(place + 1));
+  useKey('previous', () => go(place - 1));
+  const first = rows[0];
+  if (id === undefined && first) return <Navigate to={`/messages/${first.id}${window.location.search}`} replace />;
+  if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="message" />;
+  const blocks: PlinthBlock[] = message
+    ? [
+        ...(message.state === 'failed'
+          ? [
+              {
+                label: 'Send again',
+                keyName: 'main' as const,
+                main: true,
+                act: () =>
+                  again.mutate(message.id, {
+                    onSuccess: () => toast({ words: 'Queued again' }),
+                    onError: (error) => toast({ words: error.message }),
+                  }),
+              },
+            ]
+          : []),
+        {
+          label: 'Download',
+          keyName: 'download',
+          act: () => window.location.assign(`/api/messages/${message.id}/eml`),
+        },
+      ]
+    : [];
+  return (
+    <Pillars
+      title={message ? message.subject : 'Messages'}
+      pillars={[
+        {
+          name: 'List',
+          width: '460px',
+          middling: '360px',
+          folds: false,
+          content: (
+            <>
+              <div className="pillar-head">
+                <h1>Messages</h1>
+                <small>newest first</small>
+              </div>
+              <div className="views" role="group" aria-label="Which messages">
+                {views.map((view) => (
+                  <button
+                    key={view.state}
+                    type="button"
+                    aria-pressed={view.state === state}
+                    onClick={() => setSearch(view.state ? { state: view.state } : {})}
+                  >
+                    {view.label}
+                  </button>
+                ))}
+              </div>
+              {list.isPending && <ComingRows rows={10} />}
+              {list.isError && (
+                <Trouble title="Not loaded" again={() => void list.refetch()}>
+                  {list.error.message}
+                </Trouble>
+              )}
+              {list.isSuccess && rows.length === 0 && (
+                <Empty fact="No messages here.">A confirmation is queued when you accept a plan.</Empty>
+              )}
+              <ul className="message-list">
+                {rows.map((row) => (
+                  <li key={row.id}>
+                    <NavLink
+                      to={`/messages/${row.id}${window.location.search}`}
+                      data-row={row.id}
+                      className="message-row"
+                    >
+                      <span className="line-top">
+                        <b>{row.toName || row.to}</b>
+                        <MessageMark state={row.state} />
+                      </span>
+                      <span className="line-top">
+                        <span className="message-subject">{row.subject}</span>
+                        <span className="figures second">{when(row.sentAt ?? row.queuedAt, today)}</span>
+                      </span>
+                    </NavLink>
+                  </li>
+                ))}
+              </ul>
+              {list.hasNextPage && (
+                <button
+                  type="button"
+                  className="link-button more"
+                  disabled={list.isFetchingNextPage}
+                  onClick={() => void list.fetchNextPage()}
+                >
+                  Show more
+                </button>
+              )}
+            </>
+          ),
+        },
+        {
+          name: 'As it reads',
+          sheet: true,
+          width: '1fr',
+          content: message ? (
+            <Letter message={message} today={today} />
+          ) : one.error ? (
+            <Trouble title="Not loaded" again={() => void one.refetch()}>
+              {one.error.message}
+            </Trouble>
+          ) : id ? (
+            <ComingRows />
+          ) : null,
+          blocks,
+        },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,42 @@
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, need, type Schema } from '../../shared/api';
+import { queryKeys } from '../queryKeys';
+
+export type MessageState = Schema<'MessageState'>;
+
+/** Messages that went out or will; asked for again every five seconds, while the worker sends. */
+export function useMessages(state: MessageState | '') {
+  return useInfiniteQuery({
+    queryKey: queryKeys.messages(state),
+    queryFn: ({ pageParam }) =>
+      need(
+        api.GET('/api/messages', {
+          params: {
+            query: { direction: 'out', ...(state ? { state } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
+          },
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next,
+    refetchInterval: 5000,
+  });
+}
+
+export function useMessage(id: string | undefined) {
+  return useQuery({
+    queryKey: queryKeys.message(id ?? ''),
+    queryFn: () => need(api.GET('/api/messages/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+    refetchInterval: (query) =>
+      query.state.data?.state === 'queued' || query.state.data?.state === 'sending' ? 2000 : false,
+  });
+}
+
+export function useSendAgain() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) =>
+      need(api.POST('/api/messages/{id}/retry', { params: { path: { id } }, body: {} as never })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}

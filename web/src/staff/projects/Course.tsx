@@ -1,0 +1,32 @@
+import type { Schema } from '../../shared/api';
+import { Mark } from '../../shared/Mark';
+import { Bricks } from './Bricks';
+
+/** The stages of a project as a course of stones: what is done, where it stands, what comes. */
+export function Course({ project }: { project: Schema<'Project'> }) {
+  return (
+    <ol className="course" aria-label="Stages">
+      {project.stages.map((stage) => (
+        <li
+          key={stage.name}
+          className={`course-${stage.state}`}
+          aria-current={stage.state === 'now' ? 'step' : undefined}
+        >
+          {stage.state === 'now' ? (
+            <>
+              <span>
+                <b>{stage.name}, now</b>
+                <small>
+                  {project.tasksDone} of {project.tasks} tasks done
+                </small>
+              </span>
+              <Bricks done={project.tasksDone} all={project.tasks} />
+            </>
+          ) : (
+            <Mark kind={stage.state === 'done' ? 'done' : 'new'}>{stage.name}</Mark>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,188 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { ProblemError, type Schema } from '../../shared/api';
+import { Drawing } from '../../shared/Drawing';
+import { ComingRows, Trouble } from '../../shared/Notice';
+import { distance, shortDay } from '../../shared/words';
+import { MessageLines } from '../messages/MessageLines';
+import { useSignedIn } from '../session';
+import { useUndo } from '../shell/changes';
+import { useToday } from '../shell/day';
+import { FileLines } from '../shell/FileLines';
+import { Journal } from '../shell/Journal';
+import { Pillars } from '../shell/Pillars';
+import { NotFound } from '../shell/Plain';
+import { RecordLink } from '../shell/RecordLink';
+import { useToast } from '../shell/Toast';
+import { Course } from './Course';
+import './projects.css';
+import { useFinishTask, useProject, useTasks } from './queries';
+import { TaskList } from './TaskList';
+
+export function ProjectScreen() {
+  const { id = '' } = useParams();
+  const project = useProject(id);
+  if (project.error instanceof ProblemError && project.error.status === 404) return <NotFound what="project" />;
+  if (!project.data) {
+    return (
+      <Pillars
+        title="Project"
+        pillars={[
+          {
+            name: 'Project',
+            width: '1fr',
+            content: project.error ? (
+              <Trouble title="Not loaded" again={() => void project.refetch()}>
+                {project.error.message}
+              </Trouble>
+            ) : (
+              <ComingRows rows={10} />
+            ),
+          },
+        ]}
+      />
+    );
+  }
+  return <ProjectPage key={id} project={project.data} />;
+}
+
+function ProjectPage({ project }: { project: Schema<'Project'> }) {
+  const today = useToday();
+  const { business } = useSignedIn();
+  const tasks = useTasks(project.id);
+  const finish = useFinishTask();
+  const toast = useToast();
+  const undo = useUndo();
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const chosen =
+    tasks.data?.find((task) => task.id === chosenId) ??
+    tasks.data?.find((task) => task.state === 'to-do') ??
+    tasks.data?.[0];
+  const finishChosen = () => {
+    if (!chosen || chosen.state === 'done' || finish.isPending) return;
+    finish.mutate(chosen, {
+      onSuccess: (task) => {
+        setChosenId(null);
+        toast({ words: `Task ${task.position} finished: ${task.name}. U takes it back.` });
+      },
+      onError: (error) => toast({ words: error.message }),
+    });
+  };
+  return (
+    <Pillars
+      title={`${project.title}, ${project.client.label}`}
+      head={
+        <div className="project-head">
+          <div className="project-asset">
+            {project.asset && (
+              <>
+                <Drawing name={business.drawing} width={60} />
+                <div>
+                  <b className="serif">{project.asset.description}</b>
+                  {project.asset.place && <small>{project.asset.place}</small>}
+                </div>
+              </>
+            )}
+          </div>
+          <div className="project-title">
+            <div className="line-top">
+              <div className="project-name">
+                <h1>{project.title}</h1>
+                <p>
+                  for <RecordLink record={project.client} />
+                </p>
+                <p className="second">
+                  {project.number}, led by {project.lead}
+                </p>
+              </div>
+              {project.readyBy && (
+                <p>
+                  Ready by <b>{shortDay(project.readyBy, today)}</b>, {distance(project.readyBy, today)}
+                </p>
+              )}
+            </div>
+            <Course project={project} />
+          </div>
+        </div>
+      }
+      pillars={[
+        {
+          name: 'Tasks',
+          width: '548px',
+          wide: '620px',
+          middling: '1fr',
+          tally: project.tasks,
+          content: (
+            <>
+              <div className="pillar-head">
+                <h2>Tasks in order</h2>
+                <small>{tasks.data ? taskWords(tasks.data) : ''}</small>
+              </div>
+              {tasks.isPending && <ComingRows />}
+              {tasks.isError && (
+                <Trouble title="Not loaded" again={() => void tasks.refetch()}>
+                  {tasks.error.message}
+                </Trouble>
+              )}
+              {tasks.data?.length === 0 && <p className="nothing second">This project has no tasks.</p>}
+              {tasks.data && (
+                <TaskList tasks={tasks.data} chosen={chosen?.id ?? null} onChoose={setChosenId} today={today} />
+              )}
+            </>
+          ),
+          blocks: chosen
+            ? [
+                {
+                  label: chosen.state === 'done' ? `Task ${chosen.position} is done` : `Finish task ${chosen.position}`,
+                  keyName: 'main',
+                  main: true,
+                  act: finishChosen,
+                  disabled: chosen.state === 'done' || finish.isPending || undo.isPending,
+                },
+              ]
+            : [],
+        },
+        {
+          name: 'Papers',
+          width: '344px',
+          middling: '300px',
+          content: (
+            <>
+              <div className="section-head">
+                <h2>Notes</h2>
+                {project.submission && (
+                  <Link to={`/arrivals/${project.submission.id}?state=accepted`}>
+                    As written
+                    <span className="unseen">, {project.submission.label}</span>
+                  </Link>
+                )}
+              </div>
+              {project.notes ? (
+                <p className="letter serif notes">{project.notes}</p>
+              ) : (
+                <p className="nothing second">None.</p>
+              )}
+              <div className="section-head">
+                <h2>Files</h2>
+                <small>{project.files.length || ''}</small>
+              </div>
+              {project.files.length === 0 && <p className="nothing second">None came with the form.</p>}
+              <FileLines files={project.files} />
+              <div className="section-head">
+                <h2>Messages</h2>
+              </div>
+              {project.messages.length === 0 && <p className="nothing second">None yet.</p>}
+              <MessageLines messages={project.messages} today={today} />
+            </>
+          ),
+        },
+        { name: 'Journal', width: '1fr', middling: '260px', content: <Journal record={project.id} /> },
+      ]}
+    />
+  );
+}
+
+function taskWords(tasks: Schema<'Task'>[]): string {
+  const n = (state: Schema<'Task'>['state']) => tasks.filter((task) => task.state === state).length;
+  return `${n('done')} done, ${n('waiting')} waiting, ${n('to-do')} to do`;
+}

@@ -1,0 +1,108 @@
+import { useDeferredValue } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Schema } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { shortDay } from '../../shared/words';
+import { useToday } from '../shell/day';
+import { Pillars } from '../shell/Pillars';
+import { RowTable, type Column } from '../shell/RowTable';
+import { StaffField } from '../shell/StaffField';
+import { Bricks } from './Bricks';
+import './projects.css';
+import { useProjects } from './queries';
+
+type Row = Schema<'ProjectRow'>;
+
+function columns(today: string): Column<Row>[] {
+  return [
+    { name: 'Number', cell: (row) => <span className="figures">{row.number}</span> },
+    { name: 'Project', cell: (row) => <Link to={`/projects/${row.id}`}>{row.title}</Link> },
+    { name: 'Client', cell: (row) => <Link to={`/clients/${row.client.id}`}>{row.client.label}</Link> },
+    { name: 'Stage', wide: true, cell: (row) => row.stage },
+    { name: 'Tasks', wide: true, cell: (row) => <Bricks done={row.tasksDone} all={row.tasks} /> },
+    { name: 'Led by', wide: true, cell: (row) => row.lead },
+    { name: 'Ready by', wide: true, right: true, cell: (row) => (row.readyBy ? shortDay(row.readyBy, today) : '') },
+    { name: 'Opened', wide: true, right: true, cell: (row) => shortDay(row.openedOn, today) },
+  ];
+}
+
+export function ProjectsScreen() {
+  const [search, setSearch] = useSearchParams();
+  const today = useToday();
+  const q = search.get('q') ?? '';
+  const stage = search.get('stage') ?? '';
+  const list = useProjects(useDeferredValue(q.trim()), stage);
+  const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
+  const stages = list.data?.pages[0]?.stages ?? [];
+  const choose = (next: { q?: string; stage?: string }) => {
+    const to = { q, stage, ...next };
+    setSearch({ ...(to.q ? { q: to.q } : {}), ...(to.stage ? { stage: to.stage } : {}) }, { replace: true });
+  };
+  return (
+    <Pillars
+      title="Projects"
+      pillars={[
+        {
+          name: 'Search',
+          width: '236px',
+          content: (
+            <>
+              <div className="pillar-head">
+                <h1>Projects</h1>
+                <small>newest first</small>
+              </div>
+              <div className="filter">
+                <StaffField
+                  label="Project, number or client"
+                  type="search"
+                  value={q}
+                  onChange={(event) => choose({ q: event.target.value })}
+                />
+              </div>
+              <h2 className="group-label">Stage</h2>
+              <ul className="stage-list">
+                {[{ name: '', projects: stages.reduce((sum, one) => sum + one.projects, 0) }, ...stages].map((one) => (
+                  <li key={one.name}>
+                    <button type="button" aria-pressed={one.name === stage} onClick={() => choose({ stage: one.name })}>
+                      <span>{one.name || 'All stages'}</span>
+                      <span className="figures">{one.projects}</span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </>
+          ),
+        },
+        {
+          name: 'Projects',
+          width: '1fr',
+          content: (
+            <>
+              {list.isPending && <ComingRows rows={12} />}
+              {list.isError && (
+                <Trouble title="Not loaded" again={() => void list.refetch()}>
+                  {list.error.message}
+                </Trouble>
+              )}
+              {list.isSuccess && rows.length === 0 && (
+                <Empty fact={q || stage ? 'No project fits.' : 'No projects yet.'}>
+                  {q || stage ? 'Try fewer letters, or all stages.' : 'The first opens when you accept the first plan.'}
+                </Empty>
+              )}
+              {rows.length > 0 && (
+                <RowTable
+                  label="Projects"
+                  rows={rows}
+                  columns={columns(today)}
+                  id={(row) => row.id}
+                  path={(row) => `/projects/${row.id}`}
+                  onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
+                />
+              )}
+            </>
+          ),
+        },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,47 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, need, ProblemError, type Schema } from '../shared/api';
+import { queryKeys } from './queryKeys';
+
+export type Session = Schema<'Session'>;
+
+/** Who is signed in; null when nobody is. */
+export function useSession() {
+  return useQuery({
+    queryKey: queryKeys.session,
+    queryFn: async (): Promise<Session | null> => {
+      try {
+        return await need(api.GET('/api/session'));
+      } catch (error) {
+        if (error instanceof ProblemError && error.status === 401) return null;
+        throw error;
+      }
+    },
+    staleTime: Infinity,
+  });
+}
+
+/** The signed-in session, on screens that are only shown with one. */
+export function useSignedIn(): Session {
+  const { data } = useSession();
+  if (!data) throw new Error('this screen needs a session');
+  return data;
+}
+
+export function useSignIn() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { email: string; password: string }) => need(api.POST('/api/session', { body })),
+    onSuccess: (session) => queries.setQueryData(queryKeys.session, session),
+  });
+}
+
+export function useSignOut() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => need(api.DELETE('/api/session')),
+    onSuccess: () => {
+      queries.clear();
+      queries.setQueryData(queryKeys.session, null);
+    },
+  });
+}

@@ -1,0 +1,112 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
+import { NavLink, useLocation, useNavigate } from 'react-router';
+import { StoneFigure } from '../../shared/Figure';
+import { useSignedIn, useSignOut } from '../session';
+import { useDay } from './day';
+import { Find } from './Find';
+
+const words = [
+  { to: '/arrivals', label: 'Arrivals' },
+  { to: '/clients', label: 'Clients' },
+  { to: '/projects', label: 'Projects' },
+  { to: '/messages', label: 'Messages' },
+];
+
+export function Lintel({ onKeys }: { onKeys: () => void }) {
+  const { user } = useSignedIn();
+  const { data: day } = useDay();
+  const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
+  const signOut = useSignOut();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <header className="lintel">
+      <NavLink to="/arrivals" className="wordmark" aria-label="Telamon">
+        <StoneFigure size={24} />
+        <span>Telamon</span>
+      </NavLink>
+      <nav aria-label="Screens">
+        {(narrow ? words.slice(0, 2) : words).map(({ to, label }) => (
+          <NavLink key={to} to={to}>
+            {label}
+            {to === '/arrivals' && day && day.toAnswer > 0 && (
+              <span className="figures tally">
+                {' '}
+                {day.toAnswer}
+                <span className="unseen"> to answer</span>
+              </span>
+            )}
+          </NavLink>
+        ))}
+        {narrow && <MoreWords words={words.slice(2)} />}
+      </nav>
+      <Find />
+      <ButtonBase
+        className="initials"
+        aria-label={`${user.name}: keys, sign out`}
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {user.initials}
+      </ButtonBase>
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
+        <div className="menu-name">
+          {user.name}, {user.role === 'field' ? 'field staff' : user.role}
+        </div>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            onKeys();
+          }}
+        >
+          All keys <kbd>?</kbd>
+        </MenuItem>
+        <MenuItem onClick={() => signOut.mutate()}>Sign out</MenuItem>
+      </Menu>
+    </header>
+  );
+}
+
+/** The words that do not fit, one press away. */
+function MoreWords({ words: rest }: { words: typeof words }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const here = rest.find(({ to }) => pathname.startsWith(to));
+  return (
+    <>
+      <button
+        type="button"
+        className={here ? 'more-words active' : 'more-words'}
+        aria-haspopup="menu"
+        aria-expanded={anchor !== null}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        {here?.label ?? 'More'}
+      </button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {rest.map(({ to, label }) => (
+          <MenuItem
+            key={to}
+            onClick={() => {
+              setAnchor(null);
+              void navigate(to);
+            }}
+          >
+            {label}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,69 @@
+import Link from '@mui/material/Link';
+import { Link as RouterLink } from 'react-router';
+import { Empty } from '../../shared/Notice';
+import { StoneFigure } from '../../shared/Figure';
+import { Pillars } from './Pillars';
+import './plain.css';
+
+export function NotFound({ what = 'page' }: { what?: string }) {
+  return (
+    <Pillars
+      title="Not found"
+      pillars={[
+        {
+          name: 'Not found',
+          width: '1fr',
+          content: (
+            <div className="plain-body">
+              <h1>There is no such {what}</h1>
+              <Empty fact="Nothing stands at this address.">
+                It may have been taken back, or the address has a letter too many.{' '}
+                <RouterLink to="/arrivals">Go to Arrivals</RouterLink>
+              </Empty>
+            </div>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** The whole interface broke; nothing of it is left to stand in. */
+export function Broken() {
+  return (
+    <PlainPage title="This screen broke">
+      <p>It is not your fault. What was saved is saved; what you had typed here and not sent may be gone.</p>
+      <Link component="button" type="button" onClick={() => window.location.reload()}>
+        Load it again
+      </Link>
+    </PlainPage>
+  );
+}
+
+export function Unreached({ error, again }: { error: Error; again: () => void }) {
+  return (
+    <PlainPage title="Telamon cannot be reached">
+      <p>{error.message}</p>
+      <Link component="button" type="button" onClick={again}>
+        Try again
+      </Link>
+    </PlainPage>
+  );
+}
+
+function PlainPage({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <div className="plain">
+      <header className="lintel">
+        <span className="wordmark">
+          <StoneFigure size={24} />
+          <span>Telamon</span>
+        </span>
+      </header>
+      <main className="plain-body" role="alert">
+        <h1>{title}</h1>
+        {children}
+      </main>
+    </div>
+  );
+}

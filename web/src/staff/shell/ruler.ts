@@ -1,0 +1,34 @@
+const first = 7 * 60;
+const span = 12 * 60;
+
+/** Where a minute of the day stands on the ruler, 07:00 at 0 and 19:00 at 100. */
+export function percent(minute: number): number {
+  return ((minute - first) / span) * 100;
+}
+
+/** Keeps what came before or after the ruler's hours at its ends. */
+export function shares(at: number): number {
+  return Math.min(99.6, Math.max(0.4, at));
+}
+
+interface Span {
+  from: number;
+  to: number;
+}
+
+/** Puts spans into two lanes, in time order. What fits into neither is counted on the block that it lies under. */
+export function lanes<T extends Span>(spans: T[]): (T & { lane: 0 | 1; more: number })[] {
+  const placed: (T & { lane: 0 | 1; more: number })[] = [];
+  const last: [(typeof placed)[number] | undefined, (typeof placed)[number] | undefined] = [undefined, undefined];
+  for (const one of [...spans].sort((a, b) => a.from - b.from || a.to - b.to)) {
+    const lane = (last[0]?.to ?? 0) <= one.from ? 0 : (last[1]?.to ?? 0) <= one.from ? 1 : null;
+    if (lane === null) {
+      if (last[1]) last[1].more += 1;
+      continue;
+    }
+    const block = { ...one, lane: lane as 0 | 1, more: 0 };
+    last[lane] = block;
+    placed.push(block);
+  }
+  return placed;
+}
