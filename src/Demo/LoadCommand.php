@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Filesystem\Filesystem;
 use Telamon\Clients\Client;
@@ -42,6 +43,11 @@ final class LoadCommand extends Command
         parent::__construct();
     }
 
+    protected function configure(): void
+    {
+        $this->addOption('setup-only', null, InputOption::VALUE_NONE, 'Only the staff, setup and forms, without clients and history');
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         if (null !== $this->em->getRepository(Business::class)->findOneBy([])) {
@@ -51,11 +57,15 @@ final class LoadCommand extends Command
         }
         $drafts = "{$this->dataFolder}/demo";
         (new Filesystem())->mkdir($drafts);
-        $this->em->getConnection()->transactional(function () use ($drafts): void {
+        $setupOnly = true === $input->getOption('setup-only');
+        $this->em->getConnection()->transactional(function () use ($drafts, $setupOnly): void {
             $now = $this->clock->now();
             $today = new \DateTimeImmutable($now->setTimezone(new \DateTimeZone('Europe/Dublin'))->format('Y-m-d'), new \DateTimeZone('UTC'));
             $this->business->load($today);
             $this->forms->load($now->modify('-120 days'));
+            if ($setupOnly) {
+                return;
+            }
             $dice = new DemoDice(self::SEED);
             $people = new DemoPeople($dice);
             $persons = [];

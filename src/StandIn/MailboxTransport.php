@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\StandIn;
 
+use Symfony\Component\Mailer\Exception\TransportException;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
 use Symfony\Component\Mime\Message;
@@ -11,6 +12,9 @@ use Symfony\Component\Mime\Message;
 /** A mailer transport that delivers into the stand-in mailbox. */
 final class MailboxTransport extends AbstractTransport
 {
+    /** Mail to this domain is refused, so that failing can be tried out. */
+    public const REFUSED = 'refused.example';
+
     public function __construct(private readonly Mailbox $mailbox)
     {
         parent::__construct();
@@ -23,6 +27,12 @@ final class MailboxTransport extends AbstractTransport
 
     protected function doSend(SentMessage $message): void
     {
+        foreach ($message->getEnvelope()->getRecipients() as $recipient) {
+            // Stands in for what servers do with addresses that are none.
+            if (str_ends_with($recipient->getAddress(), '@'.self::REFUSED)) {
+                throw new TransportException("The address {$recipient->getAddress()} was refused.");
+            }
+        }
         $original = $message->getOriginalMessage();
         $header = $original instanceof Message ? $original->getHeaders()->getHeaderBody('Message-ID') : null;
         $id = explode('@', \is_array($header) && \is_string($header[0] ?? null) ? $header[0] : '')[0];

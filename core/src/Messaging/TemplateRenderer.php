@@ -13,7 +13,7 @@ final class TemplateRenderer
 
     public function __construct()
     {
-        $this->engine = new Mustache_Engine(['escape' => static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '']);
+        $this->engine = new Mustache_Engine(['delimiters' => '{{ }}', 'escape' => static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '']);
     }
 
     /** @param array<string, string> $fields by the name used in the template */

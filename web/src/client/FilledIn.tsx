@@ -171,7 +171,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
           key={question.key}
           question={question}
           register={fields.register}
-          error={(errors[question.key]?.message as string | undefined) ?? null}
+          error={errors[question.key]?.message ?? null}
           files={files[question.key] ?? []}
           onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
           onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}

@@ -1,7 +1,7 @@
 /** Cuts a text into what it shares with another at both ends, and what differs between. */
 export function difference(text: string, other: string): { before: string; middle: string; after: string } {
-  const a = [...text];
-  const b = [...other];
+  const a = letters(text);
+  const b = letters(other);
   const most = Math.min(a.length, b.length);
   let start = 0;
   while (start < most && a[start] === b[start]) start++;
@@ -12,4 +12,10 @@ export function difference(text: string, other: string): { before: string; middl
     middle: a.slice(start, a.length - end).join(''),
     after: a.slice(a.length - end).join(''),
   };
+}
+
+const cutter = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
+
+function letters(text: string): string[] {
+  return Array.from(cutter.segment(text), (part) => part.segment);
 }

@@ -18,14 +18,14 @@ export function Find() {
   const roomy = useMediaQuery('(min-width: 1180px)', { noSsr: true });
   const asked = deferred.length > 1;
   return (
-    <Autocomplete<Found, false, true>
+    <Autocomplete<Found>
       className="find"
       options={asked ? (found ?? []) : []}
       groupBy={(item) => item.group}
       getOptionLabel={(item) => item.label}
       getOptionKey={(item) => item.path}
       filterOptions={(options) => options}
-      value={null as unknown as Found}
+      value={null}
       inputValue={typed}
       onInputChange={(_, value, reason) => setTyped(reason === 'selectOption' ? '' : value)}
       onChange={(_, item) => {

@@ -26,7 +26,7 @@ export function lanes<T extends Span>(spans: T[]): (T & { lane: 0 | 1; more: num
       if (last[1]) last[1].more += 1;
       continue;
     }
-    const block = { ...one, lane: lane as 0 | 1, more: 0 };
+    const block: (typeof placed)[number] = { ...one, lane, more: 0 };
     last[lane] = block;
     placed.push(block);
   }

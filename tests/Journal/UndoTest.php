@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Journal;
+
+use Telamon\Tests\Support\AppTestCase;
+
+final class UndoTest extends AppTestCase
+{
+    private const TABLES = ['client', 'contact_point', 'asset', 'project', 'task'];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+    }
+
+    public function testEverythingGoesBeforeAnythingIsSent(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->accept($id)->ok();
+        $undone = $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame([], $undone->rows('kept'));
+        foreach (self::TABLES as $table) {
+            self::assertSame(0, $this->countRows($table), $table);
+        }
+        self::assertSame('waiting', $this->get("/api/submissions/$id")->ok()->text('state'));
+        self::assertSame(['cancelled', 'cancelled'], $this->get('/api/messages')->ok()->column('items', 'state'));
+        self::assertSame(0, $this->delivered(), 'a cancelled message must not go out');
+    }
+
+    public function testWhatWasSentStaysAndIsSaid(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->accept($id)->ok();
+        self::assertSame(2, $this->work());
+        $undone = $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame(['already sent, and stays sent', 'already sent, and stays sent'], $undone->column('kept', 'why'));
+        self::assertSame(0, $this->countRows('project'));
+        // The plan knows that it has gone out, and does not offer to send it again.
+        self::assertStringContainsString('Already sent', $this->get("/api/submissions/$id")->ok()->body);
+        $this->accept($id)->ok();
+        self::assertSame(0, $this->work());
+        self::assertSame(2, $this->delivered());
+    }
+
+    public function testWhatSomebodyChangedSinceStays(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->accept($id)->ok();
+        $task = $this->get('/api/tasks')->ok()->rows('items')[0];
+        self::assertIsString($task['id']);
+        $this->post("/api/tasks/{$task['id']}/finish", ['version' => $task['version']])->ok();
+        $kept = $this->post("/api/submissions/$id/undo")->ok()->column('kept', 'why');
+        self::assertContains('changed since by Nessa Quarle', $kept);
+        self::assertContains('needed by 1 First talk', $kept, 'the project stays under its task');
+        self::assertSame(1, $this->countRows('task'));
+        self::assertSame(1, $this->countRows('project'));
+        self::assertSame(1, $this->countRows('client'));
+    }
+
+    public function testAClientWhoHasComeAgainStays(): void
+    {
+        $this->inquire()->ok(201);
+        $first = $this->lastSubmission();
+        $this->accept($first)->ok();
+        $this->inquire(['phone' => '020 915 1111'])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->post("/api/submissions/$first/undo")->ok();
+        self::assertSame(1, $this->countRows('client'));
+        self::assertSame(1, $this->countRows('project'));
+    }
+
+    public function testAChangedClientGetsBackWhatItHad(): void
+    {
+        $this->inquire(['place' => null])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->inquire(['place' => '1 New Street, Marrowby'])->ok(201);
+        $second = $this->lastSubmission();
+        $this->accept($second)->ok();
+        self::assertSame('1 New Street, Marrowby', $this->db()->fetchOne('SELECT address FROM client'));
+        $this->post("/api/submissions/$second/undo")->ok();
+        self::assertSame('', $this->db()->fetchOne('SELECT address FROM client'));
+    }
+
+    public function testTheLastChangeIsOfferedAndGoesOnce(): void
+    {
+        self::assertNull($this->get('/api/changes/last')->ok()->at('change'));
+        $this->inquire()->ok(201);
+        $change = $this->accept($this->lastSubmission())->ok()->text('change.id');
+        self::assertSame($change, $this->get('/api/changes/last')->ok()->text('change.id'));
+        $this->post("/api/changes/$change/undo")->ok();
+        $this->post("/api/changes/$change/undo")->ok(409);
+        self::assertNull($this->get('/api/changes/last')->ok()->at('change'));
+        $this->post('/api/changes/01a21054-d09d-73f3-84e4-dfab4b5f669b/undo')->ok(404);
+    }
+
+    public function testNothingDecidedIsNothingToTakeBack(): void
+    {
+        $this->inquire()->ok(201);
+        $this->post('/api/submissions/'.$this->lastSubmission().'/undo')->ok(409);
+    }
+
+    public function testTheJournalTellsIt(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->accept($id)->ok();
+        $project = $this->get('/api/projects')->ok()->text('items.0.id');
+        $entries = $this->get("/api/journal?record=$project")->ok();
+        self::assertContains('made project P-0001 Repair', $entries->column('items', 'words'));
+        self::assertSame('Nessa Quarle', $entries->text('items.0.by'));
+        $this->post("/api/submissions/$id/undo")->ok();
+        $undone = array_filter($this->get("/api/journal?record=$project")->ok()->rows('items'), static fn (array $row): bool => true === $row['undone']);
+        self::assertContains('made project P-0001 Repair', array_column($undone, 'words'));
+        self::assertNotContains('took away project P-0001 Repair', array_column($undone, 'words'));
+    }
+
+    private function delivered(): int
+    {
+        return \count(glob("{$this->data}/mail/*.eml") ?: []);
+    }
+}
