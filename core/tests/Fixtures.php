@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests;
+
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Matching\ClientMatcher;
+use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Planning\ClientLines;
+use Telamon\Core\Planning\MessageLines;
+use Telamon\Core\Planning\Planner;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\ProjectLines;
+use Telamon\Core\Planning\ServiceFacts;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Reading\DayReader;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Reading\SubmissionReader;
+use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Tasks\ChecklistItem;
+use Telamon\Core\Tasks\Doer;
+use Telamon\Core\Tasks\DueFrom;
+use Telamon\Core\Tasks\WorkingDays;
+
+/** A small workshop to plan with. */
+final class Fixtures
+{
+    public static function form(string $dayOrder = 'unstated'): FormDefinition
+    {
+        return FormDefinition::fromArray(['title' => 'Inquiry', 'dayOrder' => $dayOrder, 'pages' => [['key' => 'one', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+            ['key' => 'phone', 'type' => 'phone', 'wording' => 'Phone', 'destination' => 'client.phone'],
+            ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'destination' => 'project.service', 'options' => [['value' => 'repair', 'label' => 'Repair it'], ['value' => 'other', 'label' => 'Something else']]],
+            ['key' => 'piano', 'type' => 'short-text', 'wording' => 'Which piano?', 'destination' => 'asset.description'],
+            ['key' => 'place', 'type' => 'address', 'wording' => 'Where is it?', 'destination' => 'asset.place'],
+            ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'By when?', 'destination' => 'project.ready_by'],
+            ['key' => 'matter', 'type' => 'long-text', 'wording' => 'What is the matter?', 'destination' => 'project.notes'],
+            ['key' => 'found_us', 'type' => 'short-text', 'wording' => 'How did you find us?'],
+            ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'destination' => 'files'],
+        ]]]]);
+    }
+
+    /** @return array<string, mixed> */
+    public static function answers(): array
+    {
+        return [
+            'name' => 'Orla Fennick', 'email' => 'orla@example.com', 'phone' => '020 914 3327', 'service' => 'repair',
+            'piano' => 'Pell & Thrane upright', 'place' => '7 Weir Cottages, Marrowby', 'matter' => 'Keys stick.',
+        ];
+    }
+
+    /**
+     * @param array<string, mixed>  $answers over the plain ones; null leaves one out
+     * @param list<KnownClient>     $candidates
+     * @param array<string, string> $sent
+     */
+    public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated'): PlanInput
+    {
+        $sorcha = new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example');
+        $answers = array_filter($answers + self::answers(), static fn (mixed $answer): bool => null !== $answer);
+
+        return new PlanInput(
+            self::reader()->read(self::form($dayOrder), $answers),
+            $candidates,
+            ['repair' => new ServiceFacts('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('Repair', [new ChecklistItem('parts', 'Order the parts', 30, Doer::Lead, -2, DueFrom::ReadyBy, ['talk'])]))],
+            new StaffMember('s2', 'Nessa Quarle', 'nessa@marrowby.example'),
+            new Checklist('Onboarding', [new ChecklistItem('talk', 'First talk', 10, Doer::Coordinator, 1), new ChecklistItem('deposit', 'Ask for the deposit', 40, Doer::Coordinator, 5, after: ['talk'])]),
+            new WorkingDays([1, 2, 3, 4, 5], []),
+            'piano',
+            ['confirmation' => 'We have your inquiry', 'notice' => 'New project'],
+            $sent,
+            new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')),
+        );
+    }
+
+    /** @param list<array{id: string, description: string}> $assets */
+    public static function known(string $id = 'c1', string $name = 'Orla Fennick', array $assets = [], string $phone = '+353209143327', string $address = '7 Weir Cottages, Marrowby'): KnownClient
+    {
+        return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets);
+    }
+
+    public static function reader(): SubmissionReader
+    {
+        return new SubmissionReader(new EmailReader(), new PhoneReader('IE'), new DayReader());
+    }
+
+    public static function matcher(): ClientMatcher
+    {
+        return new ClientMatcher(new EmailReader(), new PhoneReader('IE'));
+    }
+
+    public static function planner(): Planner
+    {
+        return new Planner(new ClientLines(self::matcher(), new NameReader(), new PhoneReader('IE')), new ProjectLines(), new MessageLines());
+    }
+}

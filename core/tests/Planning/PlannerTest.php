@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests\Planning;
+
+use PHPUnit\Framework\TestCase;
+use Telamon\Core\Planning\InvalidDecision;
+use Telamon\Core\Planning\Part;
+use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Tests\Fixtures;
+
+final class PlannerTest extends TestCase
+{
+    public function testAPlanReadsAsWhatWillHappen(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-12-18', 'photos' => ['u1', 'u2']]));
+        self::assertSame([
+            'Client: Make a client of Orla Fennick¹, orla@example.com², +353 20 914 3327³, at 7 Weir Cottages, Marrowby⁶ (nobody on file with this address)',
+            'Project: Open Repair⁴ for Sorcha Vell, with the note⁸ (Repairs go to Sorcha)',
+            'Project: Add piano Pell & Thrane upright⁵, at 7 Weir Cottages, Marrowby⁶',
+            'Project: Ready by Fri 18 December⁷, in 23 days',
+            'Tasks: First talk, Nessa, Thu 26 November (Onboarding)',
+            'Tasks: Order the parts, Sorcha, Wed 16 December (Repair)',
+            'Tasks: Ask for the deposit, Nessa, Wed 2 December (Onboarding)',
+            'Files: Put 2 files¹⁰ with the piano and the project',
+            'Messages: Send “We have your inquiry” to orla@example.com² (Confirm every inquiry)',
+            'Messages: Tell Sorcha Vell at sorcha@marrowby.example (Tell whoever leads)',
+        ], self::sentences($plan));
+        self::assertSame([], $plan->open());
+    }
+
+    public function testTheSameInputGivesTheSamePlanByteForByte(): void
+    {
+        $one = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], [Fixtures::known()]));
+        $two = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], [Fixtures::known()]));
+        self::assertSame(json_encode($one->toArray()), json_encode($two->toArray()));
+    }
+
+    public function testTheFingerprintChangesWithWhatIsPlannedNotWithChoices(): void
+    {
+        $planner = Fixtures::planner();
+        $input = Fixtures::input(['wanted_by' => '04/05/2027']);
+        $plan = $planner->plan($input);
+        self::assertSame($plan->fingerprint, $planner->plan($input, ['ready_by' => '2027-05-04'])->fingerprint);
+        self::assertNotSame($plan->fingerprint, $planner->plan(Fixtures::input(['wanted_by' => '04/06/2027']))->fingerprint);
+        self::assertNotSame($plan->fingerprint, $planner->plan(Fixtures::input(['wanted_by' => '04/05/2027'], [Fixtures::known()]))->fingerprint);
+        self::assertNotSame(
+            $planner->plan(Fixtures::input([], [Fixtures::known(phone: '+353209140000')]))->fingerprint,
+            $planner->plan(Fixtures::input([], [Fixtures::known(phone: '+353209140001')]))->fingerprint,
+        );
+    }
+
+    public function testAnAmbiguousDayIsAskedNeverGuessed(): void
+    {
+        $input = Fixtures::input(['wanted_by' => '04/05/2027']);
+        $open = Fixtures::planner()->plan($input)->open();
+        self::assertCount(1, $open);
+        self::assertNotNull($open[0]->choice);
+        self::assertNull($open[0]->choice->chosen);
+        self::assertSame(['2027-04-05', '2027-05-04'], array_column($open[0]->choice->options, 'value'));
+        self::assertSame('Tue 4 May 2027, in 160 days', $open[0]->choice->options[1]['label']);
+        $decided = Fixtures::planner()->plan($input, ['ready_by' => '2027-05-04']);
+        self::assertSame([], $decided->open());
+        self::assertSame('2027-05-04', self::line($decided, 'project')->effect?->text('ready_by'));
+        self::assertSame('2027-04-30', self::line($decided, 'task.parts')->effect?->text('due'), 'the date follows the choice');
+    }
+
+    public function testASourceThatSaysItsOrderIsNotAsked(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], dayOrder: 'month-first'));
+        self::assertSame('2027-04-05', self::line($plan, 'project')->effect?->text('ready_by'));
+    }
+
+    public function testAKnownClientIsTheSameUnlessSheSaysNew(): void
+    {
+        $input = Fixtures::input([], [Fixtures::known(phone: '+353209140000')]);
+        $line = self::line(Fixtures::planner()->plan($input), 'client');
+        self::assertSame('client.use', $line->effect?->kind->value);
+        self::assertSame('+353209143327', $line->effect->text('phone'), 'the new number is added');
+        self::assertSame('', $line->effect->text('address'), 'the address on file is kept');
+        $new = self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client');
+        self::assertSame('client.create', $new->effect?->kind->value);
+    }
+
+    public function testTwoClientsWithOneAddressAreAsked(): void
+    {
+        $input = Fixtures::input([], [Fixtures::known('c1'), Fixtures::known('c2', 'Dara Fennick')]);
+        $open = Fixtures::planner()->plan($input)->open();
+        self::assertSame(['c1', 'c2', 'new'], array_column($open[0]->choice->options ?? [], 'value'));
+        self::assertSame(['1', '2', 'N'], array_column($open[0]->choice->options ?? [], 'hotkey'));
+        self::assertSame('c2', self::line(Fixtures::planner()->plan($input, ['client' => 'c2']), 'client')->effect?->text('id'));
+        self::assertSame('client.create', self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client')->effect?->kind->value);
+    }
+
+    public function testAnAssetOnFileIsUsedAgain(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input([], [Fixtures::known(assets: [['id' => 'a1', 'description' => 'PELL & Thrane Upright']])]));
+        self::assertSame('asset.use', self::line($plan, 'asset')->effect?->kind->value);
+    }
+
+    public function testWithoutAServiceTheCoordinatorLeads(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(['service' => 'other']));
+        self::assertSame('s2', self::line($plan, 'project')->effect?->text('lead'));
+        self::assertCount(2, array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
+    }
+
+    public function testAnAnswerWithoutADestinationIsKeptInTheNotes(): void
+    {
+        $notes = self::line(Fixtures::planner()->plan(Fixtures::input(['found_us' => 'Your card'])), 'project')->effect?->text('notes');
+        self::assertSame("What is the matter?\nKeys stick.\n\nHow did you find us?\nYour card", $notes);
+    }
+
+    public function testWhatWasSentBeforeIsNotSentAgain(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input([], [], ['confirmation' => '2026-11-24']));
+        self::assertNull(self::line($plan, 'message.confirmation')->effect);
+        self::assertNotNull(self::line($plan, 'message.notice')->effect);
+    }
+
+    public function testADecisionThePlanDoesNotOfferIsRefused(): void
+    {
+        $this->expectException(InvalidDecision::class);
+        Fixtures::planner()->plan(Fixtures::input(), ['ready_by' => '2027-05-04']);
+    }
+
+    public function testAValueThatIsNotOfferedIsRefused(): void
+    {
+        $this->expectException(InvalidDecision::class);
+        Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027']), ['ready_by' => '2027-06-06']);
+    }
+
+    public function testTheLeastThatCanBeAnsweredMakesAPlan(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(['phone' => null, 'service' => null, 'piano' => null, 'place' => null, 'matter' => null]));
+        self::assertSame('Client: Make a client of Orla Fennick¹, orla@example.com² (nobody on file with this address)', self::sentences($plan)[0]);
+        self::assertSame('Project: Open Inquiry for Nessa Quarle (no service named, so it stays with the coordinator)', self::sentences($plan)[1]);
+    }
+
+    private static function line(Plan $plan, string $key): PlanLine
+    {
+        foreach ($plan->lines as $line) {
+            if ($line->key === $key) {
+                return $line;
+            }
+        }
+        self::fail("the plan has no line $key");
+    }
+
+    /** @return list<string> each line as it is read, with the numbers of the answers raised */
+    private static function sentences(Plan $plan): array
+    {
+        $raised = ['0' => '⁰', '1' => '¹', '2' => '²', '3' => '³', '4' => '⁴', '5' => '⁵', '6' => '⁶', '7' => '⁷', '8' => '⁸', '9' => '⁹'];
+
+        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text.strtr((string) $part->answer, $raised), $line->parts)).('' === $line->reason ? '' : " ({$line->reason})"), $plan->lines);
+    }
+}
