@@ -9,10 +9,10 @@ declare(strict_types=1);
 
 use Symfony\Component\Dotenv\Dotenv;
 
-require_once \dirname(__DIR__).'/vendor/autoload.php';
+require_once dirname(__DIR__).'/vendor/autoload.php';
 
 date_default_timezone_set('UTC');
-$root = \dirname(__DIR__);
+$root = dirname(__DIR__);
 (new Dotenv())->bootEnv("$root/.env", 'prod', ['test']);
 
 $set = static function (string $name, string $value): void {
@@ -30,7 +30,7 @@ $set('TELAMON_DATA', rtrim($data, '/'));
 if ('' === ($_SERVER['APP_SECRET'] ?? '')) {
     $file = rtrim($data, '/').'/secret';
     if (!is_file($file)) {
-        @mkdir(\dirname($file), 0o700, true);
+        @mkdir(dirname($file), 0o700, true);
         // A second process starting at the same moment keeps the first one's secret.
         $handle = @fopen($file, 'x');
         if (false !== $handle) {

@@ -7,7 +7,8 @@
 
 declare(strict_types=1);
 
-$path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], \PHP_URL_PATH));
+$header = static fn (string $name): string => is_string($_SERVER[$name] ?? null) ? $_SERVER[$name] : '';
+$path = rawurldecode((string) parse_url($header('REQUEST_URI'), \PHP_URL_PATH));
 $file = realpath(__DIR__.$path);
 if (false !== $file && str_starts_with($file, __DIR__.'/build/') && is_file($file)) {
     $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'json' => 'application/json'];
@@ -15,12 +16,12 @@ if (false !== $file && str_starts_with($file, __DIR__.'/build/') && is_file($fil
     header('X-Content-Type-Options: nosniff');
     header('Cache-Control: public, max-age=31536000, immutable');
     header('Vary: Accept-Encoding');
-    if (str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip') && is_file("$file.gz")) {
+    if (str_contains($header('HTTP_ACCEPT_ENCODING'), 'gzip') && is_file("$file.gz")) {
         header('Content-Encoding: gzip');
         $file .= '.gz';
     }
     header('Content-Length: '.filesize($file));
-    if ('HEAD' !== $_SERVER['REQUEST_METHOD']) {
+    if ('HEAD' !== $header('REQUEST_METHOD')) {
         readfile($file);
     }
 

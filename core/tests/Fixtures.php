@@ -9,8 +9,8 @@ use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Planning\MessageLines;
-use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\ProjectLines;
 use Telamon\Core\Planning\ServiceFacts;
 use Telamon\Core\Planning\StaffMember;
@@ -54,8 +54,8 @@ final class Fixtures
     }
 
     /**
-     * @param array<string, mixed>  $answers over the plain ones; null leaves one out
-     * @param list<KnownClient>     $candidates
+     * @param array<string, mixed> $answers over the plain ones; null leaves one out
+     * @param list<KnownClient> $candidates
      * @param array<string, string> $sent
      */
     public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated'): PlanInput

@@ -57,7 +57,7 @@ final readonly class ClientView
      * @template T of object
      *
      * @param class-string<T> $class
-     * @param 'ASC'|'DESC'    $direction
+     * @param 'ASC'|'DESC' $direction
      *
      * @return list<T>
      */

@@ -17,7 +17,7 @@ class ContactPoint implements Journaled
     public readonly string $id;
 
     /**
-     * @param string $value    a mail address as written, or E.164
+     * @param string $value a mail address as written, or E.164
      * @param string $matchKey what equal points share
      */
     public function __construct(

@@ -14,7 +14,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 /**
  * Brings the database's tables up to date in one transaction: all migrations that are due, or none. Two that
  * start at once wait for one another. (PDO cannot see a transaction begun in immediate mode, so the
- * migrations' own transaction handling is off.)
+ * migrations' own transaction handling is off.).
  */
 #[AsCommand('telamon:database:update', 'Bring the database up to date, all of it or nothing')]
 final class UpdateCommand extends Command

@@ -12,10 +12,10 @@ use Telamon\Tasks\Task;
 /** The submissions of the last 90 days and what came of them: 120 in all states. */
 final class DemoArrivals
 {
-    private const DECIDED = 104;
+    private const DECIDED = 103;
     private const STAFF = ['coordinator@marrowby.example', 'coordinator@marrowby.example', 'coordinator@marrowby.example', 'sorcha@marrowby.example'];
 
-    /** @var list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}> */
+    /** @var non-empty-list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}> */
     private array $known;
     private DemoDice $dice;
     private DemoPeople $people;
@@ -27,14 +27,16 @@ final class DemoArrivals
     {
     }
 
-    /** @param list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}> $known */
+    /** @param non-empty-list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}> $known */
     public function plan(array $known, DemoPeople $people, DemoDice $dice, DemoPictures $pictures, WorkingTime $time, \DateTimeImmutable $now): void
     {
         [$this->known, $this->people, $this->dice, $this->pictures, $this->time, $this->now] = [$known, $people, $dice, $pictures, $time, $now];
         for ($i = 0; $i < self::DECIDED; ++$i) {
-            $minutesAgo = intdiv(($i * 90 * 1440), self::DECIDED) + $dice->between(0, 900);
+            $minutesAgo = intdiv($i * 90 * 1440, self::DECIDED) + $dice->between(0, 900);
             $this->decided($now->modify("-$minutesAgo minutes")->modify('-1500 minutes'));
         }
+        // Somebody mistyped an address: her confirmation could not be sent.
+        $this->answered($this->ago(400), $this->letter(['given' => 'Ottoline', 'family' => 'Gorse', 'email' => 'ottoline.gorse@refused.example', 'phone' => '+353209118201', 'address' => '5 Ropewalk, Marrowby', 'piano' => $people->piano()]));
         foreach ([330, 250, 205, 160] as $ago) {
             $this->decided($this->ago($ago));
         }
@@ -48,7 +50,13 @@ final class DemoArrivals
 
             return;
         }
-        [$form, $answers, $files] = $this->dice->chance(82) ? $this->letter($this->dice->pick($this->known)) : $this->letter($this->people->person() + ['piano' => $this->people->piano()]);
+        $this->answered($at, $this->dice->chance(82) ? $this->letter($this->dice->pick($this->known)) : $this->letter($this->people->person() + ['piano' => $this->people->piano()]));
+    }
+
+    /** @param array{string, array<string, string>, list<array{path: string, name: string}>} $letter */
+    private function answered(\DateTimeImmutable $at, array $letter): void
+    {
+        [$form, $answers, $files] = $letter;
         $answered = $this->time->add($at, $this->dice->chance(88) ? $this->dice->between(4, 118) : $this->dice->between(125, 260));
         $by = $this->dice->pick(self::STAFF);
         $this->timeline->at($at, function () use ($form, $answers, $files, $answered, $by): void {
@@ -148,26 +156,34 @@ final class DemoArrivals
             $by[trim("{$who['given']} {$who['family']}")] = $who;
         }
         $year = (int) $this->now->format('Y') + 1;
-        $write = function (int $ago, string $form, array $answers, array $files = []): void {
-            $this->timeline->at($this->ago($ago), fn () => $this->office->receive($form, $answers, $files));
-        };
         $person = static fn (string $name): array => ['name' => $name, 'email' => $by[$name]['email'], 'phone' => '0'.substr($by[$name]['phone'], 4), 'piano' => $by[$name]['piano']];
         $photos = [['path' => $this->pictures->front(0), 'name' => 'front.jpg'], ['path' => $this->pictures->keys1(1), 'name' => 'keys.jpg'], ['path' => $this->pictures->strings(0), 'name' => 'strings.jpg']];
-        $write(142, 'piano-inquiry', ['service' => 'moving', 'place' => $by['Wilf Ambry']['address'], 'matter' => 'The delivery on Friday: could it be after three? The lane is closed in the morning.'] + $person('Wilf Ambry'));
-        $write(78, 'piano-inquiry', [
+        $this->write(142, 'piano-inquiry', ['service' => 'moving', 'place' => $by['Wilf Ambry']['address'], 'matter' => 'The delivery on Friday: could it be after three? The lane is closed in the morning.'] + $person('Wilf Ambry'));
+        $this->write(78, 'piano-inquiry', [
             'phone' => '020 914 3327', 'service' => 'repair', 'place' => '7 Weir Cottages, Marrowby. Three steps up.', 'piano' => 'Upright, Pell & Thrane, about 1924. 48217 is stamped inside the lid.',
             'matter' => DemoWords::MATTER['repair'][0], 'wanted_by' => "04/05/$year",
         ] + $person('Orla Fennick'), $photos);
-        $write(170, 'concert', ['service' => 'concert', 'place' => 'Lantern Street, Marrowby', 'matter' => DemoWords::MATTER['concert'][0], 'wanted_by' => $this->day(24)] + $person('Lantern Hall'));
-        $write(44, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(16)] + $person('Gable Lane School'));
-        $write(11, 'tuning', ['service' => 'tuning'] + $person('Rosheen Attley'));
-        $write(26, 'piano-inquiry', ['name' => 'Ida Dunmarl', 'service' => 'restoration', 'place' => '3 Chapel Bank, Dunmarl Bridge', 'matter' => DemoWords::MATTER['restoration'][0]] + $person('Colm Spindle'), [$photos[2]]);
-        $write(58, 'piano-inquiry', ['name' => 'Tamsin Oakhanger', 'email' => 'tamsin.oakhanger@example.org', 'phone' => '020 917 3140', 'service' => 'tuning', 'piano' => 'Ostermark upright, perhaps 1950', 'place' => '12 Mill Race, Saltfold', 'matter' => 'New to the area. Could somebody come and look it over?'], [$photos[0]]);
-        $write(65, 'piano-inquiry', ['service' => 'repair', 'place' => $by['Maeve Ó Garrow']['address'], 'matter' => DemoWords::MATTER['repair'][1], 'wanted_by' => "03/02/$year"] + $person('Maeve Ó Garrow'), [$photos[1]]);
-        $write(112, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(9)] + $person('Bryony Tesk'));
-        $write(90, 'piano-inquiry', ['name' => 'Jonty Wyreside', 'email' => 'jonty.wyreside@post.example', 'service' => 'other', 'piano' => '', 'matter' => DemoWords::MATTER['other'][1]]);
-        $write(33, 'piano-inquiry', ['service' => 'restoration', 'place' => $by['Hugh Orrin']['address'], 'matter' => DemoWords::MATTER['restoration'][2], 'wanted_by' => $this->day(80)] + $person('Hugh Orrin'), \array_slice($photos, 1));
-        $write(4, 'piano-inquiry', ['name' => 'Growth Desk', 'email' => 'growth@leads-now.example', 'service' => 'other', 'matter' => DemoWords::ADVERTS[1][2]]);
+        $this->write(170, 'concert', ['service' => 'concert', 'place' => 'Lantern Street, Marrowby', 'matter' => DemoWords::MATTER['concert'][0], 'wanted_by' => $this->day(24)] + $person('Lantern Hall'));
+        $this->write(44, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(16)] + $person('Gable Lane School'));
+        $this->write(11, 'tuning', ['service' => 'tuning'] + $person('Rosheen Attley'));
+        $this->write(26, 'piano-inquiry', ['name' => 'Ida Dunmarl', 'service' => 'restoration', 'place' => '3 Chapel Bank, Dunmarl Bridge', 'matter' => DemoWords::MATTER['restoration'][0]] + $person('Colm Spindle'), [$photos[2]]);
+        $this->write(58, 'piano-inquiry', ['name' => 'Tamsin Oakhanger', 'email' => 'tamsin.oakhanger@example.org', 'phone' => '020 917 3140', 'service' => 'tuning', 'piano' => 'Ostermark upright, perhaps 1950', 'place' => '12 Mill Race, Saltfold', 'matter' => 'New to the area. Could somebody come and look it over?'], [$photos[0]]);
+        $this->write(65, 'piano-inquiry', ['service' => 'repair', 'place' => $by['Maeve Ó Garrow']['address'], 'matter' => DemoWords::MATTER['repair'][1], 'wanted_by' => "03/02/$year"] + $person('Maeve Ó Garrow'), [$photos[1]]);
+        $this->write(112, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(9)] + $person('Bryony Tesk'));
+        $this->write(90, 'piano-inquiry', ['name' => 'Jonty Wyreside', 'email' => 'jonty.wyreside@post.example', 'service' => 'other', 'piano' => '', 'matter' => DemoWords::MATTER['other'][1]]);
+        $this->write(33, 'piano-inquiry', ['service' => 'restoration', 'place' => $by['Hugh Orrin']['address'], 'matter' => DemoWords::MATTER['restoration'][2], 'wanted_by' => $this->day(80)] + $person('Hugh Orrin'), \array_slice($photos, 1));
+        $this->write(4, 'piano-inquiry', ['name' => 'Growth Desk', 'email' => 'growth@leads-now.example', 'service' => 'other', 'matter' => DemoWords::ADVERTS[1][2]]);
+    }
+
+    /**
+     * @param array<string, string> $answers
+     * @param list<array{path: string, name: string}> $files
+     */
+    private function write(int $ago, string $form, array $answers, array $files = []): void
+    {
+        $this->timeline->at($this->ago($ago), function () use ($form, $answers, $files): void {
+            $this->office->receive($form, $answers, $files);
+        });
     }
 
     /** The moment that lies so many working minutes back. */

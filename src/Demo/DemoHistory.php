@@ -14,6 +14,7 @@ use Telamon\Diary\Appointment;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
 
 /** Who was on file before, and who goes where these days. */
@@ -24,25 +25,23 @@ final readonly class DemoHistory
     }
 
     /**
-     * @param list<array{given: string, family: string, email: string, phone: string, address: string}> $people
+     * @param non-empty-list<array{given: string, family: string, email: string, phone: string, address: string}> $people
      *
-     * @return list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}>
+     * @return non-empty-list<array{given: string, family: string, email: string, phone: string, address: string, piano: string}>
      */
     public function clients(array $people, DemoPeople $pool, DemoDice $dice, \DateTimeImmutable $today): array
     {
-        $known = [];
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $today->modify('-95 days')), function () use ($people, $pool, $dice, $today, &$known): void {
-            foreach ($people as $i => $person) {
+        $known = array_map(static fn (array $person): array => $person + ['piano' => $pool->piano()], $people);
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $today->modify('-95 days')), function () use ($known, $dice, $today): void {
+            foreach ($known as $i => $person) {
                 $client = new Client($person['given'], $person['family'], $person['address'], $today->modify('-'.$dice->between(200, 2200).' days'));
                 $this->em->persist($client);
                 $this->em->persist(new ContactPoint($client, ContactKind::Email, $person['email'], mb_strtolower($person['email'])));
                 // One card in five has no number.
-                if (0 !== $i % 5) {
+                if (4 !== $i % 5) {
                     $this->em->persist(new ContactPoint($client, ContactKind::Phone, $person['phone'], $person['phone']));
                 }
-                $piano = $pool->piano();
-                $this->em->persist(new Asset($client, $piano, $person['address']));
-                $known[] = $person + ['piano' => $piano];
+                $this->em->persist(new Asset($client, $person['piano'], $person['address']));
             }
         });
 
@@ -56,6 +55,10 @@ final readonly class DemoHistory
         foreach ($this->em->getRepository(Staff::class)->findAll() as $member) {
             $staff[$member->initials] = $member;
         }
+        $projects = [];
+        foreach ($staff as $initials => $member) {
+            $projects[$initials] = $this->em->getRepository(Project::class)->findBy(['lead' => $member], ['number' => 'DESC'], 9);
+        }
         $calendar = $this->facts->workingDays();
         $zone = $this->facts->zone();
         for ($offset = -5; $offset <= 7; ++$offset) {
@@ -64,10 +67,11 @@ final readonly class DemoHistory
                 continue;
             }
             foreach (DemoWords::VISITS as $i => [$who, $from, $to, $title, $place]) {
+                $project = $projects[$who][($offset + 5 + $i) % \count($projects[$who])];
                 // Today is full; other days have gaps.
                 if (0 === $offset || 0 !== ($i + $offset + 10) % 3) {
                     $date = $day->format('Y-m-d');
-                    $this->em->persist(new Appointment($title, $place, $staff[$who], null, new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 !== $i || $offset <= 0));
+                    $this->em->persist(new Appointment($title, $place, $staff[$who], $project, new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 !== $i || $offset <= 0));
                 }
             }
         }

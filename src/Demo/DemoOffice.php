@@ -6,7 +6,10 @@ namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+use Symfony\Component\Messenger\Envelope;
 use Symfony\Component\Messenger\Transport\Receiver\ReceiverInterface;
+use Symfony\Component\Messenger\Transport\Sender\SenderInterface;
 use Telamon\Access\Staff;
 use Telamon\Files\FileStore;
 use Telamon\Files\Upload;
@@ -18,6 +21,8 @@ use Telamon\Intake\Submission;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageState;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 use Telamon\Projects\Project;
@@ -37,12 +42,14 @@ final readonly class DemoOffice
         private FileStore $store,
         #[Autowire(service: 'messenger.transport.outbox')]
         private ReceiverInterface $outbox,
+        #[Autowire(service: 'messenger.transport.failed')]
+        private SenderInterface $failed,
         private DemoTimeline $timeline,
     ) {
     }
 
     /**
-     * @param array<string, string>                     $answers
+     * @param array<string, string> $answers
      * @param list<array{path: string, name: string}> $files
      *
      * @return string the submission's id
@@ -85,10 +92,24 @@ final readonly class DemoOffice
         foreach ($this->outbox->get() as $envelope) {
             $command = $envelope->getMessage();
             if ($command instanceof SendMessage) {
-                ($this->sender)($command);
+                try {
+                    ($this->sender)($command);
+                } catch (TransportExceptionInterface) {
+                    $this->giveUp($envelope, $command);
+                }
             }
             $this->outbox->ack($envelope);
         }
+    }
+
+    /** What the worker does after its last try. */
+    private function giveUp(Envelope $envelope, SendMessage $command): void
+    {
+        $this->failed->send($envelope);
+        $message = $this->em->find(Message::class, $command->messageId) ?? throw new \LogicException('it was about to be sent');
+        $this->changes->carryOut(new Change(ChangeKind::Send, 'gave up sending '.$message->recordLabel(), null, $this->timeline->now(), $message->submissionId, 'message', $message->id, $message->recordLabel()), static function () use ($message): void {
+            $message->state = MessageState::Failed;
+        });
     }
 
     public function finish(string $taskId): void

@@ -123,13 +123,13 @@ final class DemoPictures
         }
     }
 
-    /** @param array{int, int, int} $colour */
+    /** @param array{int<0, 255>, int<0, 255>, int<0, 255>} $colour */
     private function box(int $x1, int $y1, int $x2, int $y2, array $colour): void
     {
         imagefilledrectangle($this->image, $x1, $y1, $x2 - 1, $y2 - 1, $this->ink($colour));
     }
 
-    /** @param array{int, int, int} $colour */
+    /** @param array{int<0, 255>, int<0, 255>, int<0, 255>} $colour */
     private function ink(array $colour): int
     {
         $ink = imagecolorallocate($this->image, ...$colour);

@@ -13,7 +13,7 @@ use Telamon\Time\AppClock;
 /** Things that happened, carried out in their order at the time they happened. One may lead to others later. */
 final class DemoTimeline
 {
-    /** @var \SplPriorityQueue<array{int, int}, callable(): void> */
+    /** @var \SplPriorityQueue<array{int, int}, array{time: int, what: callable(): void}> */
     private \SplPriorityQueue $events;
     private int $added = 0;
 
@@ -25,7 +25,7 @@ final class DemoTimeline
     /** @param callable(): void $what */
     public function at(\DateTimeImmutable $when, callable $what): void
     {
-        $this->events->insert($what, [-$when->getTimestamp(), -$this->added++]);
+        $this->events->insert(['time' => $when->getTimestamp(), 'what' => $what], [-$when->getTimestamp(), -$this->added++]);
     }
 
     public function now(): \DateTimeImmutable
@@ -36,17 +36,16 @@ final class DemoTimeline
     /** Runs what happens before this moment; what would come later never happened. */
     public function runUntil(\DateTimeImmutable $end): void
     {
-        $this->events->setExtractFlags(\SplPriorityQueue::EXTR_BOTH);
         $real = Clock::get();
         try {
             while (!$this->events->isEmpty()) {
+                /** @var array{time: int, what: callable(): void} $event */
                 $event = $this->events->extract();
-                $time = -$event['priority'][0];
-                if ($time > $end->getTimestamp()) {
+                if ($event['time'] > $end->getTimestamp()) {
                     break;
                 }
-                Clock::set(new MockClock('@'.($time - $this->clock->shift)));
-                ($event['data'])();
+                Clock::set(new MockClock('@'.($event['time'] - $this->clock->shift)));
+                $event['what']();
                 $this->em->clear();
                 $this->facts->reset();
             }

@@ -68,17 +68,14 @@ final class LoadCommand extends Command
             }
             $dice = new DemoDice(self::SEED);
             $people = new DemoPeople($dice);
-            $persons = [];
-            for ($i = 0; $i < 38; ++$i) {
-                $persons[] = $people->person();
-            }
+            $persons = array_map(static fn (): array => $people->person(), range(1, 38));
             $known = $this->history->clients([...$persons, ...$people->halls()], $people, $dice, $today);
             $this->shareAnAddress($now);
-            $this->history->appointments($today);
             $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->facts->workingTime(), $now);
             $this->em->clear();
             $this->facts->reset();
             $this->timeline->runUntil($now);
+            $this->history->appointments($today);
         });
         (new Filesystem())->remove($drafts);
         $output->writeln(\sprintf('Loaded %d clients and %d submissions.', $this->em->getRepository(Client::class)->count(), $this->em->getRepository(Submission::class)->count()));

@@ -12,8 +12,8 @@ class StoredFile
 {
     /**
      * @param string $sha256 in hexadecimal; also names where it lies
-     * @param string $type   media type, found from the bytes
-     * @param int    $size   in bytes
+     * @param string $type media type, found from the bytes
+     * @param int $size in bytes
      */
     public function __construct(
         #[ORM\Id, ORM\Column(length: 64)]

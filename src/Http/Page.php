@@ -12,7 +12,7 @@ final class Page
     /**
      * @template T of object
      *
-     * @param list<T>             $found as many as fit and one more, to know whether there is a next page
+     * @param list<T> $found as many as fit and one more, to know whether there is a next page
      * @param callable(T): Cursor $cursor
      *
      * @return array{list<T>, string|null} the page, and the cursor of the next one

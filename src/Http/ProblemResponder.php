@@ -8,9 +8,9 @@ use Doctrine\ORM\OptimisticLockException;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\JsonException;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Symfony\Component\HttpFoundation\Response;
 
 /** Turns what is thrown under /api into problem documents. What was not foreseen tells nothing of the inside. */
 #[AsEventListener(priority: -10)]

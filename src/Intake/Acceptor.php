@@ -28,7 +28,7 @@ final readonly class Acceptor
     }
 
     /**
-     * @param string                  $fingerprint of the plan that was looked at
+     * @param string $fingerprint of the plan that was looked at
      * @param array<array-key, mixed> $decisions
      *
      * @return array<string, mixed> as Acceptance in the contract

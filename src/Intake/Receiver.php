@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\AnswerCheck;
@@ -39,7 +38,7 @@ final readonly class Receiver
 
     /**
      * @param array<array-key, mixed> $answers by question key
-     * @param string|null             $key     the same key again gives the same submission
+     * @param string|null $key the same key again gives the same submission
      *
      * @throws Problem 422 with a violation for each answer that needs another look
      */
@@ -61,15 +60,12 @@ final readonly class Receiver
             throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
         }
         $kept = self::kept($form, $answers);
-        try {
-            return $this->changes->carryOut(
-                new Change(ChangeKind::Receive, 'received a form', null, $now),
-                fn (): Submission => $this->file($version, $kept, $uploads, $channel, $key, $now),
-            );
-        } catch (UniqueConstraintViolationException $error) {
-            // The same key came twice at the same moment; the other one is on file.
-            return $this->known($version, $key) ?? throw $error;
-        }
+
+        return $this->changes->carryOut(
+            new Change(ChangeKind::Receive, 'received a form', null, $now),
+            // Looked for again under the write lock: the same key may have come twice at the same moment.
+            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $channel, $key, $now),
+        );
     }
 
     private function known(FormVersion $version, ?string $key): ?Submission
@@ -82,11 +78,11 @@ final readonly class Receiver
             [$version->form->id, $key],
         );
 
-        return \is_string($row) && $this->em->isOpen() ? $this->em->find(Submission::class, $row) : null;
+        return \is_string($row) ? $this->em->find(Submission::class, $row) : null;
     }
 
     /**
-     * @param array<array-key, mixed>                     $answers
+     * @param array<array-key, mixed> $answers
      * @param list<array{path: string, message: string}> $violations
      *
      * @return array<string, list<Upload>> by question key
@@ -113,7 +109,7 @@ final readonly class Receiver
     }
 
     /**
-     * @param array<string, mixed>        $answers
+     * @param array<string, mixed> $answers
      * @param array<string, list<Upload>> $uploads
      */
     private function file(FormVersion $version, array $answers, array $uploads, string $channel, ?string $key, \DateTimeImmutable $now): Submission

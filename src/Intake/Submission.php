@@ -48,10 +48,10 @@ class Submission implements Journaled
     public ?Project $project = null;
 
     /**
-     * @param array<string, mixed> $answers  by question key, as written
-     * @param string               $name     who wrote, for lists
-     * @param int                  $toDecide answers that can be read in more than one way
-     * @param \DateTimeImmutable   $dueAt    when the promised time to answer is over
+     * @param array<string, mixed> $answers by question key, as written
+     * @param string $name who wrote, for lists
+     * @param int $toDecide answers that can be read in more than one way
+     * @param \DateTimeImmutable $dueAt when the promised time to answer is over
      */
     public function __construct(
         #[ORM\Column(length: 20, unique: true)]

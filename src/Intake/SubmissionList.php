@@ -6,6 +6,7 @@ namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Forms\FormVersion;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
@@ -22,8 +23,9 @@ final readonly class SubmissionList
     {
         $state = SubmissionState::from(Query::oneOf($request, 'state', array_column(SubmissionState::cases(), 'value')) ?? SubmissionState::Waiting->value);
         [$column, $direction, $beyond] = SubmissionState::Waiting === $state ? ['dueAt', 'ASC', '>'] : ['receivedAt', 'DESC', '<'];
-        $query = $this->em->createQueryBuilder()->select('s', 'v', 'f')->from(Submission::class, 's')
-            ->join('s.formVersion', 'v')->join('v.form', 'f')
+        $query = $this->em->createQueryBuilder()
+            ->select('s.id', 's.number', 's.name', 'IDENTITY(s.formVersion) AS version', 's.state', 's.receivedAt', 's.dueAt', 's.toDecide', 's.decidedAt', 's.asideReason', 's.asideNote')
+            ->from(Submission::class, 's')
             ->where('s.state = :state')->setParameter('state', $state->value)
             ->orderBy("s.$column", $direction)->addOrderBy('s.id', $direction)->setMaxResults(Page::SIZE + 1);
         foreach (Query::words($request) as $i => $like) {
@@ -34,14 +36,42 @@ final readonly class SubmissionList
             $query->andWhere("s.$column $beyond :value OR (s.$column = :value AND s.id $beyond :id)")
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
-        /** @var list<Submission> $found */
-        $found = $query->getQuery()->getResult();
-        [$page, $next] = Page::cut($found, static fn (Submission $s): Cursor => new Cursor($s->{$column}->format('Y-m-d H:i:s'), $s->id));
+        /** @var list<array{id: string, number: string, name: string, version: string, state: SubmissionState, receivedAt: \DateTimeImmutable, dueAt: \DateTimeImmutable, toDecide: int, decidedAt: \DateTimeImmutable|null, asideReason: string, asideNote: string}> $rows */
+        $rows = $query->getQuery()->getArrayResult();
+        $versions = $this->versions(array_values(array_unique(array_column($rows, 'version'))));
+        $found = array_map(static fn (array $row): SubmissionFacts => new SubmissionFacts(
+            $row['id'],
+            $row['number'],
+            $row['name'],
+            $versions[$row['version']],
+            $row['state'],
+            $row['receivedAt'],
+            $row['dueAt'],
+            $row['toDecide'],
+            $row['decidedAt'],
+            $row['asideReason'],
+            $row['asideNote'],
+        ), $rows);
+        [$page, $next] = Page::cut($found, static fn (SubmissionFacts $s): Cursor => new Cursor((SubmissionState::Waiting === $state ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
 
         return [
-            'items' => array_map($this->view->row(...), $page),
+            'items' => array_map($this->view->facts(...), $page),
             'next' => $next,
             'counts' => ['waiting' => $this->arrivals->waiting()],
         ];
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, FormVersion> by id, with their forms
+     */
+    private function versions(array $ids): array
+    {
+        /** @var list<FormVersion> $found */
+        $found = $this->em->createQueryBuilder()->select('v', 'f')->from(FormVersion::class, 'v')->join('v.form', 'f')
+            ->where('v.id IN (:ids)')->setParameter('ids', $ids)->getQuery()->getResult();
+
+        return array_column($found, null, 'id');
     }
 }

@@ -33,6 +33,12 @@ final class SubmissionView
     /** @return array<string, mixed> as SubmissionRow */
     public function row(Submission $submission): array
     {
+        return $this->facts(SubmissionFacts::of($submission));
+    }
+
+    /** @return array<string, mixed> as SubmissionRow */
+    public function facts(SubmissionFacts $submission): array
+    {
         $this->time ??= $this->facts->workingTime();
         $zone = $this->facts->zone();
         $form = $submission->formVersion;

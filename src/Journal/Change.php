@@ -22,7 +22,7 @@ class Change
     public ?\DateTimeImmutable $undoneAt = null;
 
     /**
-     * @param string      $words      what was done, without its doer: “accepted the plan for Orla Fennick”
+     * @param string $words what was done, without its doer: “accepted the plan for Orla Fennick”
      * @param string|null $recordKind the record that it was mainly about
      */
     public function __construct(

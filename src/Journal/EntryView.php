@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Journal;
 
+use Telamon\Clients\ContactPoint;
 use Telamon\Setup\BusinessFacts;
 
 /** Tells a journal entry in words, as JournalEntry in the contract. */
@@ -26,10 +27,10 @@ final readonly class EntryView
             'at' => $change->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
             'by' => $change->by(),
             'words' => match ($entry->action) {
-                Action::Made => "made {$entry->recordKind} {$entry->recordLabel}",
-                Action::Changed => "changed {$entry->recordKind} {$entry->recordLabel}",
-                Action::Removed => "took away {$entry->recordKind} {$entry->recordLabel}",
-            },
+                Action::Made => 'made ',
+                Action::Changed => 'changed ',
+                Action::Removed => 'took away ',
+            }.(is_a($entry->recordClass, ContactPoint::class, true) ? 'contact point' : $entry->recordKind)." {$entry->recordLabel}",
             'record' => ['kind' => $entry->recordKind, 'id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId, 'label' => $entry->recordLabel],
             'change' => ['id' => $change->id, 'words' => $change->words],
             'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],

@@ -18,9 +18,9 @@ class JournalEntry
     public readonly string $id;
 
     /**
-     * @param class-string         $recordClass
-     * @param array<string, mixed> $before      by property; empty for a new record
-     * @param array<string, mixed> $after       by property; empty for a removed one
+     * @param class-string $recordClass
+     * @param array<string, mixed> $before by property; empty for a new record
+     * @param array<string, mixed> $after by property; empty for a removed one
      */
     public function __construct(
         #[ORM\ManyToOne]

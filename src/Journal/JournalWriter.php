@@ -55,7 +55,6 @@ final readonly class JournalWriter
     {
         $change = $this->current->get() ?? throw new \LogicException($record->recordLabel().' is written outside a change');
         $context = $record->recordContext();
-        /** @var ClassMetadata<object> $meta */
         $meta = $em->getClassMetadata($record::class);
 
         return new JournalEntry(
@@ -72,8 +71,8 @@ final readonly class JournalWriter
         );
     }
 
-    /** @param ClassMetadata<object> $meta */
-    private static function id(ClassMetadata $meta, object $record): string
+    /** @param ClassMetadata<Journaled> $meta */
+    private static function id(ClassMetadata $meta, Journaled $record): string
     {
         $id = $meta->getIdentifierValues($record)['id'] ?? null;
 

@@ -70,6 +70,7 @@ final readonly class ProjectView
     private function stages(Project $project): array
     {
         $stages = [];
+        /** @var 'done'|'later' $state */
         $state = 'done';
         foreach ($this->facts->stages() as $name) {
             if ($name === $project->stage) {

@@ -104,7 +104,7 @@ final readonly class TableTransport implements TransportInterface, ListableRecei
         try {
             $envelope = $this->serializer->decode([
                 'body' => \is_string($row['body']) ? $row['body'] : '',
-                'headers' => (array) json_decode(\is_string($row['headers']) ? $row['headers'] : '[]', true),
+                'headers' => array_filter((array) json_decode(\is_string($row['headers']) ? $row['headers'] : '[]', true), \is_string(...)),
             ]);
         } catch (MessageDecodingFailedException $error) {
             $this->db->delete('queued', ['id' => (int) $id]);

@@ -15,9 +15,9 @@ class Business
     public readonly string $id;
 
     /**
-     * @param string                                  $drawing name of a drawing that ships, for the public pages; empty for none
-     * @param string                                  $region ISO 3166-1, for phone numbers without a country
-     * @param array<int, list<array{string, string}>> $hours  local spans by ISO 8601 day of the week
+     * @param string $drawing name of a drawing that ships, for the public pages; empty for none
+     * @param string $region ISO 3166-1, for phone numbers without a country
+     * @param array<int, list<array{string, string}>> $hours local spans by ISO 8601 day of the week
      */
     public function __construct(
         #[ORM\Column(length: 200)]

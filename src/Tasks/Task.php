@@ -26,8 +26,8 @@ class Task implements Journaled
     public ?\DateTimeImmutable $finishedAt = null;
 
     /**
-     * @param list<int> $waitsFor  positions of the tasks of this project that come first
-     * @param string    $checklist where it came from
+     * @param list<int> $waitsFor positions of the tasks of this project that come first
+     * @param string $checklist where it came from
      */
     public function __construct(
         #[ORM\ManyToOne]

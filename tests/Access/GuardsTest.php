@@ -11,7 +11,7 @@ use Telamon\Tests\Support\AppTestCase;
 /** Every route is closed unless it is named here, and no state changes from another site. */
 final class GuardsTest extends AppTestCase
 {
-    private const PUBLIC = ['/api/health', '/api/session', '/api/public/forms/{slug}', '/api/public/uploads', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/{path}'];
+    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/uploads', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/{path}'];
 
     public function testEveryOtherRouteNeedsSomebodySignedIn(): void
     {
@@ -99,6 +99,7 @@ final class GuardsTest extends AppTestCase
         $this->get('/no-such-screen')->ok(404);
         $this->get('/f/no-such-form')->ok(404);
         $this->get('/api/no-such-thing')->ok(404);
+        $this->get('/api/empty')->ok(404);
         $this->call('PUT', '/api/clients', [])->ok(405);
     }
 }

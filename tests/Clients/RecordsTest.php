@@ -47,7 +47,7 @@ final class RecordsTest extends AppTestCase
             $cursor = $page->at('next');
         } while (\is_string($cursor));
         self::assertCount(120, $seen);
-        self::assertSame(array_unique($seen), $seen);
+        self::assertCount(120, array_count_values(array_filter($seen, \is_string(...))));
     }
 
     public function testProjectsAreFilteredAndFound(): void
@@ -128,7 +128,9 @@ final class RecordsTest extends AppTestCase
         $first = $this->get('/api/journal')->ok();
         self::assertCount(40, $first->rows('items'));
         $second = $this->get('/api/journal?cursor='.$first->text('next'))->ok();
-        self::assertSame([], array_intersect($first->column('items', 'id'), $second->column('items', 'id')));
+        foreach ($second->column('items', 'id') as $id) {
+            self::assertNotContains($id, $first->column('items', 'id'));
+        }
     }
 
     private function make(string $name, string $email, string $phone): void

@@ -26,7 +26,7 @@ final class LoadTest extends TestCase
     public function testTheDemoIsAliveAndLoadsOnce(): void
     {
         $this->console('telamon:database:update', '--quiet');
-        self::assertStringContainsString('59 clients and 120 submissions', $this->console('telamon:demo:load'));
+        self::assertStringContainsString('60 clients and 120 submissions', $this->console('telamon:demo:load'));
         self::assertStringContainsString('nothing was loaded', $this->console('telamon:demo:load'));
         $db = new \PDO("sqlite:{$this->data}/telamon.db");
         $count = static function (string $sql) use ($db): int {

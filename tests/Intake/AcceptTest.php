@@ -62,7 +62,7 @@ final class AcceptTest extends AppTestCase
         $row = $this->db()->fetchAssociative('SELECT client_id, project_id, asset_id FROM attachment');
         self::assertIsArray($row);
         self::assertNotContains(null, $row);
-        self::assertSame('keys.png', $this->get('/api/projects/'.(string) $row['project_id'])->ok()->text('files.0.name'));
+        self::assertSame('keys.png', $this->get('/api/projects/'.$this->get('/api/projects')->ok()->text('items.0.id'))->ok()->text('files.0.name'));
     }
 
     public function testTheSameAddressIsTheSameClient(): void

@@ -160,6 +160,6 @@ final class SendTest extends AppTestCase
     /** @return list<string> */
     private function deliveries(): array
     {
-        return array_values(array_filter(explode("\n", (string) @file_get_contents("{$this->data}/deliveries"))));
+        return preg_split('/\n/', (string) @file_get_contents("{$this->data}/deliveries"), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
     }
 }

@@ -47,8 +47,8 @@ abstract class AppTestCase extends WebTestCase
     /**
      * Asks the application, and holds its answer to the contract.
      *
-     * @param array<string, mixed>|null $json    the body
-     * @param array<string, string>     $headers in the way of $_SERVER
+     * @param array<string, mixed>|null $json the body
+     * @param array<string, string> $headers in the way of $_SERVER
      */
     protected function call(string $method, string $path, ?array $json = null, array $headers = []): Answer
     {
@@ -181,14 +181,14 @@ abstract class AppTestCase extends WebTestCase
     private function answer(string $method, string $path): Answer
     {
         $response = $this->browser->getResponse();
-        $body = (string) ($this->browser->getInternalResponse()->getContent());
+        $body = $this->browser->getInternalResponse()->getContent();
         $clean = explode('?', $path)[0];
         if (str_starts_with($clean, '/api/')) {
             Contract::load()->check($method, $clean, $response, $body);
         }
         $headers = [];
         foreach ($response->headers->all() as $name => $values) {
-            $headers[$name] = (string) ($values[0] ?? '');
+            $headers[$name] = $values[0] ?? '';
         }
 
         return new Answer($response->getStatusCode(), $body, $headers);

@@ -51,8 +51,9 @@ final class Contract
             Assert::assertContains($response->getStatusCode(), [404, 405, 403, 413], "$method $path is not in the contract");
             $operation = ['responses' => ['default' => ['$ref' => '#/components/responses/Problem']]];
         }
-        $responses = self::map($operation['responses']);
-        $promised = $responses[(string) $response->getStatusCode()] ?? $responses['default'] ?? null;
+        /** @var array<array-key, mixed> $responses */
+        $responses = $operation['responses'];
+        $promised = $responses[$response->getStatusCode()] ?? $responses['default'] ?? null;
         Assert::assertNotNull($promised, "$method $path answered {$response->getStatusCode()}, which the contract does not promise: $body");
         $promised = $this->resolve(self::map($promised));
         if (!isset($promised['content'])) {

@@ -20,7 +20,7 @@ final readonly class AnswerCheck
 
     /**
      * @param array<array-key, mixed> $answers by question key; files are a list of upload ids
-     * @param \DateTimeImmutable      $today   the day of sending, in the business's time zone
+     * @param \DateTimeImmutable $today the day of sending, in the business's time zone
      *
      * @return list<Violation> empty when everything can be kept
      */

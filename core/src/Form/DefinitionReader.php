@@ -28,7 +28,7 @@ final class DefinitionReader
         foreach (self::rows($data, 'pages') as $page) {
             $pages[] = $this->page($page);
         }
-        if (0 === $this->number) {
+        if ([] === array_filter($pages, static fn (Page $page): bool => [] !== $page->questions)) {
             throw new InvalidDefinition('pages: a form needs at least one question');
         }
         $steps = [];

@@ -8,9 +8,9 @@ namespace Telamon\Core\Form;
 final readonly class FormDefinition
 {
     /**
-     * @param list<array{when: string, what: string}> $steps          what happens after sending, for the public page
-     * @param list<Page>                              $pages
-     * @param int                                     $promiseMinutes working minutes until a person answers
+     * @param list<array{when: string, what: string}> $steps what happens after sending, for the public page
+     * @param list<Page> $pages
+     * @param int $promiseMinutes working minutes until a person answers
      */
     public function __construct(
         public string $title,

@@ -8,10 +8,10 @@ namespace Telamon\Core\Form;
 final readonly class Question
 {
     /**
-     * @param list<Option> $options   what a one-of question offers
-     * @param int          $maxLength in characters
-     * @param int          $maxFiles  how many files may be sent
-     * @param int          $maxBytes  how large each file may be
+     * @param list<Option> $options what a one-of question offers
+     * @param int $maxLength in characters
+     * @param int $maxFiles how many files may be sent
+     * @param int $maxBytes how large each file may be
      */
     public function __construct(
         public string $key,

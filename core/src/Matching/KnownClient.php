@@ -8,8 +8,8 @@ namespace Telamon\Core\Matching;
 final readonly class KnownClient
 {
     /**
-     * @param list<string>                                 $emails as written
-     * @param list<string>                                 $phones E.164
+     * @param list<string> $emails as written
+     * @param list<string> $phones E.164
      * @param list<array{id: string, description: string}> $assets
      */
     public function __construct(

@@ -8,7 +8,7 @@ namespace Telamon\Core\Planning;
 final readonly class Part
 {
     /**
-     * @param int|null                                            $answer the number of the answer it came from
+     * @param int|null $answer the number of the answer it came from
      * @param array{kind: string, id: string, label: string}|null $record the record it names
      */
     private function __construct(public string $text, public bool $value, public ?int $answer, public ?array $record)

@@ -9,8 +9,8 @@ final readonly class Plan
 {
     /**
      * @param list<PlanLine> $lines
-     * @param string         $fingerprint of the plan before any decision: it changes when what is planned changes,
-     *                                    not when a person chooses
+     * @param string $fingerprint of the plan before any decision: it changes when what is planned changes,
+     *                            not when a person chooses
      */
     public function __construct(public array $lines, public string $fingerprint)
     {

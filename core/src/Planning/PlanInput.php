@@ -13,12 +13,12 @@ use Telamon\Core\Tasks\WorkingDays;
 final readonly class PlanInput
 {
     /**
-     * @param list<KnownClient>           $candidates  clients on file that it may belong to
-     * @param array<string, ServiceFacts> $services    by key
-     * @param array<string, string>       $alreadySent ISO 8601 day by message template: what this submission has led
-     *                                                 to before, when a plan was accepted and taken back
-     * @param array<string, string>       $templates   subject by key of the message templates
-     * @param \DateTimeImmutable          $today       in the business's time zone
+     * @param list<KnownClient> $candidates clients on file that it may belong to
+     * @param array<string, ServiceFacts> $services by key
+     * @param array<string, string> $alreadySent ISO 8601 day by message template: what this submission has led
+     *                                           to before, when a plan was accepted and taken back
+     * @param array<string, string> $templates subject by key of the message templates
+     * @param \DateTimeImmutable $today in the business's time zone
      */
     public function __construct(
         public Readings $readings,

@@ -10,11 +10,11 @@ use Telamon\Core\Matching\ComparedField;
 final readonly class PlanLine
 {
     /**
-     * @param string               $key      stays the same when the plan is made again
-     * @param list<Part>           $parts    the sentence
-     * @param string               $reason   a rule's or checklist's name
-     * @param Effect|null          $effect   what to write; null where the line only tells or asks
-     * @param list<ComparedField>  $compared
+     * @param string $key stays the same when the plan is made again
+     * @param list<Part> $parts the sentence
+     * @param string $reason a rule's or checklist's name
+     * @param Effect|null $effect what to write; null where the line only tells or asks
+     * @param list<ComparedField> $compared
      */
     public function __construct(
         public string $key,

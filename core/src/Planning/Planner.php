@@ -45,7 +45,7 @@ final readonly class Planner
     }
 
     /**
-     * @param list<PlanLine>        $lines
+     * @param list<PlanLine> $lines
      * @param array<string, string> $decisions
      */
     private function refuseUnknown(array $lines, array $decisions): void

@@ -10,10 +10,10 @@ use Telamon\Core\Form\Question;
 final readonly class Reading
 {
     /**
-     * @param string                   $text     the answer as written, trimmed
-     * @param string|list<string>|null $value    normalised: E.164 phone, mail address, ISO 8601 day, option value,
-     *                                           upload ids, text; null where nothing was answered or it is in doubt
-     * @param list<string>             $possible the values it may have, where there is more than one
+     * @param string $text the answer as written, trimmed
+     * @param string|list<string>|null $value normalised: E.164 phone, mail address, ISO 8601 day, option value,
+     *                                        upload ids, text; null where nothing was answered or it is in doubt
+     * @param list<string> $possible the values it may have, where there is more than one
      */
     public function __construct(
         public Question $question,

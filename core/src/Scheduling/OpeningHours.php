@@ -8,8 +8,8 @@ namespace Telamon\Core\Scheduling;
 final readonly class OpeningHours
 {
     /**
-     * @param array<int, list<array{string, string}>> $spans    by ISO 8601 day of the week, “08:00” to “18:00”, in order
-     * @param list<string>                            $closures ISO 8601 days
+     * @param array<int, list<array{string, string}>> $spans by ISO 8601 day of the week, “08:00” to “18:00”, in order
+     * @param list<string> $closures ISO 8601 days
      */
     public function __construct(private array $spans, private array $closures, public \DateTimeZone $zone)
     {

@@ -17,7 +17,7 @@ final readonly class ReplyClock
     }
 
     /**
-     * @param int                     $promise  working minutes promised
+     * @param int $promise working minutes promised
      * @param \DateTimeImmutable|null $answered when a person answered, or null while nobody has
      */
     public static function read(WorkingTime $time, \DateTimeImmutable $received, \DateTimeImmutable $dueAt, int $promise, ?\DateTimeImmutable $answered, \DateTimeImmutable $now): self

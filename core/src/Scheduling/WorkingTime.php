@@ -9,8 +9,11 @@ final readonly class WorkingTime
 {
     private const HORIZON_DAYS = 400;
 
+    private DayTotals $totals;
+
     public function __construct(private OpeningHours $hours)
     {
+        $this->totals = new DayTotals($hours);
     }
 
     /**
@@ -42,15 +45,30 @@ final readonly class WorkingTime
     /** Whole working minutes from one moment to a later one; 0 where there are none. */
     public function between(\DateTimeImmutable $from, \DateTimeImmutable $to): int
     {
-        $seconds = 0;
+        if ($to <= $from) {
+            return 0;
+        }
+        $first = $this->noon($from);
         $last = $this->noon($to);
-        for ($day = $this->noon($from); $day <= $last; $day = $day->modify('+1 day')) {
-            foreach ($this->hours->on($day) as [$start, $end]) {
-                $seconds += max(0, min($end, $to)->getTimestamp() - max($start, $from)->getTimestamp());
-            }
+        if ($first->format('Y-m-d') === $last->format('Y-m-d')) {
+            return intdiv($this->openSeconds($first, $from, $to), 60);
+        }
+        $seconds = $this->openSeconds($first, $from, null) + $this->openSeconds($last, null, $to);
+
+        return intdiv($seconds + $this->totals->between($first->modify('+1 day'), $last->modify('-1 day')), 60);
+    }
+
+    /** Seconds open on a day, from one moment of it to another, or from its beginning, or to its end. */
+    private function openSeconds(\DateTimeImmutable $day, ?\DateTimeImmutable $from, ?\DateTimeImmutable $to): int
+    {
+        $seconds = 0;
+        foreach ($this->hours->on($day) as [$start, $end]) {
+            $start = null === $from ? $start : max($start, $from);
+            $end = null === $to ? $end : min($end, $to);
+            $seconds += max(0, $end->getTimestamp() - $start->getTimestamp());
         }
 
-        return intdiv($seconds, 60);
+        return $seconds;
     }
 
     private function noon(\DateTimeImmutable $moment): \DateTimeImmutable

@@ -8,9 +8,9 @@ namespace Telamon\Core\Tasks;
 final readonly class ChecklistItem
 {
     /**
-     * @param int          $position where it stands among all items of merged checklists
-     * @param list<string> $after    keys of the items that come first
-     * @param int          $days     working days from the day named by $from; negative is before it
+     * @param int $position where it stands among all items of merged checklists
+     * @param list<string> $after keys of the items that come first
+     * @param int $days working days from the day named by $from; negative is before it
      */
     public function __construct(
         public string $key,

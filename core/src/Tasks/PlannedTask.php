@@ -8,7 +8,7 @@ namespace Telamon\Core\Tasks;
 final readonly class PlannedTask
 {
     /**
-     * @param int       $number   from 1, in order
+     * @param int $number from 1, in order
      * @param list<int> $waitsFor numbers of the tasks that come first
      */
     public function __construct(

@@ -13,7 +13,7 @@ final readonly class WorkingDays
     private array $closed;
 
     /**
-     * @param list<int>    $weekdays ISO 8601 days of the week that are worked, Monday 1 to Sunday 7
+     * @param list<int> $weekdays ISO 8601 days of the week that are worked, Monday 1 to Sunday 7
      * @param list<string> $closures ISO 8601 days that are not worked
      */
     public function __construct(private array $weekdays, array $closures)

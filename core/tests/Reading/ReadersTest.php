@@ -21,7 +21,11 @@ final class ReadersTest extends TestCase
         self::assertSame($expected, array_map(static fn (\DateTimeImmutable $day): string => $day->format('Y-m-d'), (new DayReader())->read($text, $order)));
     }
 
-    /** ISO 8601 days, and 04/05/2027, which is 4 May day first and 5 April month first. @return iterable<string, array{string, DayOrder, list<string>}> */
+    /**
+     * ISO 8601 days, and 04/05/2027, which is 4 May day first and 5 April month first.
+     *
+     * @return iterable<string, array{string, DayOrder, list<string>}>
+     */
     public static function days(): iterable
     {
         yield 'ISO 8601' => ['2027-05-04', DayOrder::Unstated, ['2027-05-04']];

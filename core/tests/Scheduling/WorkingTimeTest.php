@@ -65,6 +65,36 @@ final class WorkingTimeTest extends TestCase
         self::assertSame(75, self::office()->between($from, $to));
     }
 
+    /** Against the plain count, day by day, over spans of up to a year in zones far apart. */
+    #[DataProvider('zones')]
+    public function testLongSpansCountAsDayByDay(string $zone): void
+    {
+        $zone = new \DateTimeZone($zone);
+        $day = [['08:00', '12:00'], ['13:00', '18:00']];
+        $hours = new OpeningHours([1 => $day, 2 => $day, 3 => $day, 4 => $day, 5 => $day, 7 => [['00:00', '06:00']]], ['2026-12-25', '2027-03-17'], $zone);
+        $time = new WorkingTime($hours);
+        mt_srand(5);
+        for ($i = 0; $i < 60; ++$i) {
+            $from = (new \DateTimeImmutable('@'.(1_790_000_000 + mt_rand(0, 40_000_000))))->setTimezone($zone);
+            $to = $from->modify('+'.mt_rand(0, 30_000_000).' seconds');
+            $seconds = 0;
+            for ($noon = $from->setTime(12, 0); $noon <= $to->setTime(12, 0); $noon = $noon->modify('+1 day')) {
+                foreach ($hours->on($noon) as [$start, $end]) {
+                    $seconds += max(0, min($end, $to)->getTimestamp() - max($start, $from)->getTimestamp());
+                }
+            }
+            self::assertSame(intdiv($seconds, 60), $time->between($from, $to), $from->format('c').' to '.$to->format('c'));
+        }
+    }
+
+    /** @return iterable<array{string}> */
+    public static function zones(): iterable
+    {
+        yield ['Europe/Dublin'];
+        yield ['Pacific/Kiritimati'];
+        yield ['America/Los_Angeles'];
+    }
+
     public function testABusinessThatNeverOpensIsRefused(): void
     {
         $this->expectException(\OverflowException::class);

@@ -25,7 +25,10 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const [at, setAt] = useState(0);
   const [going, setGoing] = useState<Record<string, boolean>>({});
   const [summed, setSummed] = useState(false);
+  const [lookAt, setLookAt] = useState<string | null>(null);
   const send = useSend(slug);
+  // Known at once, unlike state, which a second click in the same moment would not see.
+  const sending = useRef(false);
   const heading = useRef<HTMLOListElement>(null);
   const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
   const { errors } = fields.formState;
@@ -50,6 +53,13 @@ export function FilledIn({ slug, form, onSent }: Props) {
     return () => window.removeEventListener('beforeunload', warn);
   }, [dirty]);
 
+  // The field may be on a page that has yet to be drawn.
+  useEffect(() => {
+    if (lookAt === null) return;
+    document.getElementById(`q-${lookAt}`)?.focus();
+    setLookAt(null);
+  }, [lookAt]);
+
   if (!page) return null;
 
   const complain = (violations: { path: string; message: string }[]) => {
@@ -58,7 +68,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
     setSummed(violations.length > 1);
     const first = form.pages.findIndex((one) => one.questions.some((question) => question.key === violations[0]?.path));
     if (first >= 0) setAt(first);
-    setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+    setLookAt(violations[0]?.path ?? null);
   };
 
   const faults = (pages: PublicForm['pages']) =>
@@ -79,7 +89,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   };
 
   const onward = () => {
-    if (send.isPending) return;
+    if (sending.current) return;
     const found = faults(last ? form.pages : [page]);
     if (found.length > 0) {
       complain(found);
@@ -97,6 +107,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
       if (question.type === 'files' && list.length > 0) answers[question.key] = list.map((file) => file.id);
       else if (text.trim() !== '') answers[question.key] = text;
     }
+    sending.current = true;
     send.mutate(
       { answers, key },
       {
@@ -106,6 +117,9 @@ export function FilledIn({ slug, form, onSent }: Props) {
           setFiles({});
           setKey(emptyDraft().key);
           onSent(receipt);
+        },
+        onSettled: () => {
+          sending.current = false;
         },
         onError: (error) => {
           if (error instanceof ProblemError && error.status === 422) complain(error.violations);
@@ -155,7 +169,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
                     onClick={() => {
                       const to = form.pages.findIndex((one) => one.questions.includes(question));
                       setAt(to);
-                      setTimeout(() => document.getElementById(`q-${question.key}`)?.focus());
+                      setLookAt(question.key);
                     }}
                   >
                     {question.wording}

@@ -23,7 +23,11 @@ export function show(app: ReactNode): void {
   const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute('content') ?? '';
   const styles = createCache({ key: 't', nonce, prepend: true });
   const queries = new QueryClient({
-    defaultOptions: { queries: { retry: worthRetrying, staleTime: 2000, refetchOnWindowFocus: true } },
+    defaultOptions: {
+      // Without a connection a call fails and says so; it does not wait unseen.
+      queries: { retry: worthRetrying, staleTime: 2000, refetchOnWindowFocus: true, networkMode: 'always' },
+      mutations: { networkMode: 'always' },
+    },
   });
   const root = document.getElementById('root');
   if (!root) throw new Error('the page has no root');

@@ -26,7 +26,7 @@ export function unreachable(): ProblemError {
 }
 
 export const api = createClient<paths>({
-  baseUrl: '/',
+  baseUrl: window.location.origin,
   fetch: async (request) => {
     try {
       return await fetch(request);

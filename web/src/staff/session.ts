@@ -36,12 +36,9 @@ export function useSignIn() {
 }
 
 export function useSignOut() {
-  const queries = useQueryClient();
   return useMutation({
     mutationFn: () => need(api.DELETE('/api/session')),
-    onSuccess: () => {
-      queries.clear();
-      queries.setQueryData(queryKeys.session, null);
-    },
+    // Leaving the page forgets everything that it held.
+    onSuccess: () => window.location.assign('/sign-in'),
   });
 }

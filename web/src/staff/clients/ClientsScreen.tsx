@@ -1,4 +1,3 @@
-import { useDeferredValue } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -7,6 +6,7 @@ import { moment } from '../../shared/words';
 import { Pillars } from '../shell/Pillars';
 import { RowTable, type Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
+import { useTyped } from '../shell/useTyped';
 import { useClients } from './queries';
 
 type Row = Schema<'ClientRow'>;
@@ -23,7 +23,8 @@ const columns: Column<Row>[] = [
 export function ClientsScreen() {
   const [search, setSearch] = useSearchParams();
   const q = search.get('q') ?? '';
-  const list = useClients(useDeferredValue(q.trim()));
+  const [typed, setTyped] = useTyped(q, (text) => setSearch(text ? { q: text } : {}, { replace: true }));
+  const list = useClients(q.trim());
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const total = list.data?.pages[0]?.total ?? 0;
   return (
@@ -43,10 +44,8 @@ export function ClientsScreen() {
                 <StaffField
                   label="Name, email or phone"
                   type="search"
-                  value={q}
-                  onChange={(event) =>
-                    setSearch(event.target.value ? { q: event.target.value } : {}, { replace: true })
-                  }
+                  value={typed}
+                  onChange={(event) => setTyped(event.target.value)}
                 />
                 <p className="second" role="status">
                   {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}

@@ -1,4 +1,3 @@
-import { useDeferredValue } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -7,6 +6,7 @@ import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { RowTable, type Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
+import { useTyped } from '../shell/useTyped';
 import { Bricks } from './Bricks';
 import './projects.css';
 import { useProjects } from './queries';
@@ -31,13 +31,14 @@ export function ProjectsScreen() {
   const today = useToday();
   const q = search.get('q') ?? '';
   const stage = search.get('stage') ?? '';
-  const list = useProjects(useDeferredValue(q.trim()), stage);
+  const list = useProjects(q.trim(), stage);
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const stages = list.data?.pages[0]?.stages ?? [];
   const choose = (next: { q?: string; stage?: string }) => {
     const to = { q, stage, ...next };
     setSearch({ ...(to.q ? { q: to.q } : {}), ...(to.stage ? { stage: to.stage } : {}) }, { replace: true });
   };
+  const [typed, setTyped] = useTyped(q, (text) => choose({ q: text }));
   return (
     <Pillars
       title="Projects"
@@ -55,8 +56,8 @@ export function ProjectsScreen() {
                 <StaffField
                   label="Project, number or client"
                   type="search"
-                  value={q}
-                  onChange={(event) => choose({ q: event.target.value })}
+                  value={typed}
+                  onChange={(event) => setTyped(event.target.value)}
                 />
               </div>
               <h2 className="group-label">Stage</h2>

@@ -79,7 +79,7 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
           const state = { done: 'done', 'under-way': 'under way', waiting: 'not confirmed', 'to-come': 'to come' }[
             block.state
           ];
-          const name = `${block.staff}, ${block.title}, ${block.place}, ${clockTime(block.startsAt)} to ${clockTime(block.endsAt)}, ${state}`;
+          const name = `${block.initials} ${block.title}, ${block.staff}, ${block.place}, ${clockTime(block.startsAt)} to ${clockTime(block.endsAt)}, ${state}`;
           const open = block.projectId;
           return (
             <li key={block.id}>

@@ -46,7 +46,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
       <Find />
       <ButtonBase
         className="initials"
-        aria-label={`${user.name}: keys, sign out`}
+        aria-label={`${user.initials}, ${user.name}: keys, sign out`}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}

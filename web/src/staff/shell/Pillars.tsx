@@ -5,7 +5,7 @@ import { MarkShape } from '../../shared/Mark';
 import { useKey } from '../keys';
 import { Plinth, type PlinthBlock } from './Plinth';
 
-export interface Pillar {
+interface Pillar {
   name: string;
   /** For the course of stones on a narrow screen. */
   tally?: ReactNode;

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Bench;
+
+use Symfony\Component\Uid\Uuid;
+
+/** Fills a data folder with many clients and submissions, straight into the tables. */
+final readonly class Filler
+{
+    public function __construct(private \PDO $db)
+    {
+    }
+
+    public function fill(int $clients, int $submissions): void
+    {
+        $this->db->beginTransaction();
+        $client = $this->db->prepare('INSERT INTO client (id, version, sort_name, given_name, family_name, address, since) VALUES (?, 1, ?, ?, ?, ?, ?)');
+        $point = $this->db->prepare("INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, 'email', ?, ?, ?)");
+        for ($i = 0; $i < $clients; ++$i) {
+            $id = Uuid::v7()->toRfc4122();
+            $client->execute([$id, "family$i given$i", "Given$i", "Family$i", "$i Mill Race, Saltfold", '2025-01-01']);
+            $point->execute([Uuid::v7()->toRfc4122(), "person$i@example.net", "person$i@example.net", $id]);
+        }
+        $version = $this->one("SELECT v.id FROM form_version v JOIN form f ON f.id = v.form_id WHERE f.slug = 'piano-inquiry'");
+        $staff = $this->one("SELECT id FROM staff WHERE initials = 'NQ'");
+        $row = $this->db->prepare('INSERT INTO submission (id, version, state, aside_reason, aside_note, decided_at, number, answers, name, to_decide, channel, received_at, due_at, idempotency_key, decided_by_id, client_id, project_id, form_version_id) VALUES (?, 1, ?, ?, \'\', ?, ?, ?, ?, 0, \'page\', ?, ?, ?, ?, NULL, NULL, ?)');
+        for ($i = 0; $i < $submissions; ++$i) {
+            // The newest 250 still wait, as they would after a night and a morning of this traffic.
+            $waiting = $i >= $submissions - 250;
+            $at = gmdate('Y-m-d H:i:s', time() - ($submissions - $i) * 300);
+            $row->execute([
+                Uuid::v7()->toRfc4122(), $waiting ? 'waiting' : 'set-aside', $waiting ? '' : 'test', $waiting ? null : $at, "B-$i",
+                json_encode(['name' => "Given$i Family$i", 'email' => "person$i@example.net", 'service' => 'repair', 'matter' => str_repeat('It squeaks. ', 20)], \JSON_THROW_ON_ERROR),
+                "Given$i Family$i", $at, $at, null, $waiting ? null : $staff, $version,
+            ]);
+        }
+        $this->db->commit();
+        $this->db->exec('ANALYZE');
+    }
+
+    private function one(string $sql): string
+    {
+        $result = $this->db->query($sql);
+        $value = false === $result ? null : $result->fetchColumn();
+
+        return \is_string($value) ? $value : throw new \RuntimeException("nothing found: $sql");
+    }
+}

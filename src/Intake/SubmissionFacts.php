@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Telamon\Forms\FormVersion;
+
+/** What a list tells of a submission, without its answers. */
+final readonly class SubmissionFacts
+{
+    public function __construct(
+        public string $id,
+        public string $number,
+        public string $name,
+        public FormVersion $formVersion,
+        public SubmissionState $state,
+        public \DateTimeImmutable $receivedAt,
+        public \DateTimeImmutable $dueAt,
+        public int $toDecide,
+        public ?\DateTimeImmutable $decidedAt,
+        public string $asideReason,
+        public string $asideNote,
+    ) {
+    }
+
+    public static function of(Submission $s): self
+    {
+        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Telamon\Tests\Browser\Support\BrowserTestCase;
+
+/** No violation of WCAG 2.2 at levels A and AA that axe-core can find, on any screen. */
+final class AccessibilityTest extends BrowserTestCase
+{
+    public function testStaffScreens(): void
+    {
+        $this->signIn();
+        foreach ([
+            ['/arrivals', '.plan .line', 1280],
+            ['/arrivals', '.plan .line', 1024],
+            ['/arrivals', '.stone', 390],
+            ['/arrivals?state=set-aside', '.arrival', 1280],
+            ['/clients', '.row-table a', 1280],
+            ['/clients?q=zzzz', '.empty', 1280],
+            ['/projects', '.row-table a', 1280],
+            ['/messages', '.letter-text', 1280],
+            ['/messages', '.message-row', 390],
+            ['/nowhere', '.empty', 1280],
+        ] as [$path, $sign, $width]) {
+            $this->resize($this->driver, $width, 800);
+            $this->go($path);
+            $this->find($sign);
+            $this->assertAccessible("$path at $width");
+        }
+    }
+
+    public function testAClientAndAProject(): void
+    {
+        $this->signIn();
+        $this->go('/clients?q=wilf');
+        $this->findWith('.row-table a', 'Wilf Ambry')->click();
+        $this->find('.journal-act');
+        $this->assertAccessible();
+        $this->find('.lines a[href^="/projects/"]')->click();
+        $this->find('.task');
+        $this->assertAccessible();
+    }
+
+    public function testAnOpenDecisionAndTheSlabs(): void
+    {
+        $this->signIn();
+        $this->findWith('.arrival', 'Maeve')->click();
+        $this->find('.line.decide');
+        $this->assertAccessible();
+        $this->press('a');
+        $this->find('.aside-panel');
+        $this->assertAccessible();
+        $this->press(\Facebook\WebDriver\WebDriverKeys::ESCAPE);
+        $this->press('?');
+        $this->findWith('[role=dialog]', 'take back the last change');
+        $this->assertAccessible();
+    }
+
+    public function testSignIn(): void
+    {
+        $this->go('/sign-in');
+        $this->find('input[type=password]');
+        $this->assertAccessible();
+    }
+
+    #[DataProvider('widths')]
+    public function testThePublicForm(int $width, int $height): void
+    {
+        $this->resize($this->driver, $width, $height);
+        $this->go('/f/piano-inquiry');
+        $this->find('#q-name');
+        $this->assertAccessible();
+        $this->find('button[type=submit]')->click();
+        $this->findWith('.question-error', 'Tell us your name');
+        $this->assertAccessible();
+        $this->find('#q-name')->sendKeys('Axel Reader');
+        $this->find('#q-email')->sendKeys('axel@example.com');
+        $this->find('button[type=submit]')->click();
+        $this->findWith('.option', 'Something else')->click();
+        $this->assertAccessible();
+        self::assertSame(0, $this->driver->executeScript('return Math.max(0, document.documentElement.scrollWidth - document.documentElement.clientWidth)'), 'nothing to scroll sideways for');
+        $this->find('button[type=submit]')->click();
+        $this->see('We have it');
+        $this->assertAccessible();
+        $this->go('/f/no-such-form');
+        $this->see('There is no such form');
+        $this->assertAccessible();
+    }
+
+    /** @return iterable<string, array{int, int}> */
+    public static function widths(): iterable
+    {
+        yield 'desktop' => [1280, 800];
+        yield 'phone' => [390, 844];
+        yield 'the narrowest' => [320, 640];
+    }
+
+    private function assertAccessible(string $where = ''): void
+    {
+        $axe = (string) file_get_contents(\dirname(__DIR__, 2).'/web/node_modules/axe-core/axe.min.js');
+        $this->driver->executeScript($axe);
+        $this->driver->manage()->timeouts()->setScriptTimeout(30);
+        $found = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+                .then((r) => done(r.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' ' + (n.any[0] ? n.any[0].message : n.failureSummary)))));
+            JS);
+        self::assertSame([], $found, $where);
+        self::assertSame([], $this->complaints());
+    }
+}

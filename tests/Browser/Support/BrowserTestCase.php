@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser\Support;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Telamon\Tests\Support\DataFolder;
+
+/** A test of the real interface, in a real browser that starts empty. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const WAIT = 12;
+    private static ?Process $chromedriver = null;
+    private static int $port = 0;
+
+    protected RemoteWebDriver $driver;
+    protected string $address;
+
+    /** @var list<RemoteWebDriver> */
+    private array $drivers = [];
+
+    protected function setUp(): void
+    {
+        $this->address = Installation::running()->address;
+        $this->driver = $this->open();
+    }
+
+    protected function tearDown(): void
+    {
+        if ($this->status()->isFailure() || $this->status()->isError()) {
+            @mkdir(\dirname(__DIR__, 3).'/var/failed', 0o777, true);
+            $this->driver->takeScreenshot(\dirname(__DIR__, 3).'/var/failed/'.preg_replace('/\W+/', '-', $this->nameWithDataSet()).'.png');
+        }
+        foreach ($this->drivers as $driver) {
+            $driver->quit();
+        }
+    }
+
+    /** A browser with nothing in it. */
+    protected function open(int $width = 1280, int $height = 800): RemoteWebDriver
+    {
+        self::startChromeDriver();
+        $options = new ChromeOptions();
+        $options->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+            '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB', '--user-data-dir='.DataFolder::root().'/chrome-'.bin2hex(random_bytes(4)),
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 20_000, 60_000);
+        $this->drivers[] = $driver;
+        $this->resize($driver, $width, $height);
+
+        return $driver;
+    }
+
+    protected function resize(RemoteWebDriver $driver, int $width, int $height): void
+    {
+        self::devTools($driver, 'Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+    }
+
+    /** @param array<string, mixed> $parameters */
+    protected static function devTools(RemoteWebDriver $driver, string $command, array $parameters): void
+    {
+        $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $command, 'params' => (object) $parameters]);
+    }
+
+    protected function go(string $path): void
+    {
+        $this->driver->get($this->address.$path);
+    }
+
+    protected function signIn(): void
+    {
+        $this->go('/sign-in');
+        $this->find('input[type=email]')->sendKeys('coordinator@marrowby.example');
+        $this->find('input[type=password]')->sendKeys('telamon-demo'.WebDriverKeys::ENTER);
+        $this->find('.lintel nav');
+    }
+
+    /** The first element that fits, once it is there. */
+    protected function find(string $css): RemoteWebElement
+    {
+        $found = [];
+        $this->until(function () use ($css, &$found): bool {
+            $found = $this->all($css);
+
+            return [] !== $found;
+        }, "nothing fits $css");
+
+        return $found[0] ?? self::fail("nothing fits $css");
+    }
+
+    /** @return list<RemoteWebElement> */
+    protected function all(string $css): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+
+    /** The first element that fits and holds these words, once it is there. */
+    protected function findWith(string $css, string $words): RemoteWebElement
+    {
+        $found = null;
+        $this->until(function () use ($css, $words, &$found): bool {
+            foreach ($this->all($css) as $element) {
+                if (str_contains($element->getText(), $words)) {
+                    $found = $element;
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "no $css with “{$words}”");
+        self::assertInstanceOf(RemoteWebElement::class, $found);
+
+        return $found;
+    }
+
+    protected function see(string $words): void
+    {
+        $this->until(fn (): bool => str_contains($this->find('body')->getText(), $words), "“{$words}” is not to be seen");
+        $this->addToAssertionCount(1);
+    }
+
+    protected function press(string ...$keys): void
+    {
+        $this->driver->switchTo()->activeElement()->sendKeys($keys);
+    }
+
+    protected function pressMain(): void
+    {
+        $this->press(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
+    }
+
+    /** @param callable(): bool $condition */
+    protected function until(callable $condition, string $otherwise): void
+    {
+        $this->driver->wait(self::WAIT, 60)->until(static function () use ($condition): bool {
+            try {
+                return $condition();
+            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException|\Facebook\WebDriver\Exception\NoSuchElementException) {
+                // It was drawn anew just now; look again.
+                return false;
+            }
+        }, $otherwise);
+    }
+
+    /**
+     * What the browser complained of, without the answers that a test asked for.
+     *
+     * @return list<string>
+     */
+    protected function complaints(): array
+    {
+        $found = [];
+        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+            if (\is_array($entry) && 'SEVERE' === ($entry['level'] ?? '') && \is_string($entry['message'] ?? null) && !str_contains($entry['message'], 'Failed to load resource')) {
+                $found[] = $entry['message'];
+            }
+        }
+
+        return $found;
+    }
+
+    private static function startChromeDriver(): void
+    {
+        if (null !== self::$chromedriver && self::$chromedriver->isRunning()) {
+            return;
+        }
+        self::$port = Installation::freePort();
+        self::$chromedriver = new Process(['chromedriver', '--port='.self::$port], null, null, null, null);
+        self::$chromedriver->start();
+        self::$chromedriver->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'started successfully'));
+        $process = self::$chromedriver;
+        register_shutdown_function(static function () use ($process): void {
+            $process->stop(2);
+        });
+    }
+}

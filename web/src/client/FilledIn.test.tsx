@@ -1,0 +1,150 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { FilledIn } from './FilledIn';
+import type { PublicForm } from './queries';
+
+const base = { hint: '', example: '', options: [], maxLength: 200, maxFiles: 0, maxBytes: 0 };
+const form: PublicForm = {
+  slug: 'inquiry',
+  title: 'Write to us',
+  intro: '',
+  privacy: '',
+  steps: [],
+  business: { name: 'Workshop', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
+  pages: [
+    {
+      key: 'you',
+      title: 'You',
+      next: 'On',
+      questions: [
+        { ...base, key: 'name', number: 1, type: 'person-name', wording: 'Your name', required: true },
+        { ...base, key: 'email', number: 2, type: 'email', wording: 'Email', required: true },
+      ],
+    },
+    {
+      key: 'wish',
+      title: 'Your wish',
+      next: 'Send',
+      questions: [{ ...base, key: 'matter', number: 3, type: 'long-text', wording: 'What is it?', required: false }],
+    },
+  ],
+};
+
+interface Sent {
+  answers: Record<string, string>;
+  key: string | null;
+}
+
+function answers(...responses: (Response | Error)[]): Sent[] {
+  const sent: Sent[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const body = (await request.clone().json()) as { answers: Record<string, string> };
+    sent.push({ answers: body.answers, key: request.headers.get('Idempotency-Key') });
+    const response = responses[sent.length - 1];
+    if (!response || response instanceof Error) throw response ?? new Error('not expected');
+    return response;
+  });
+  return sent;
+}
+
+function json(status: number, body: unknown): Response {
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'Content-Type': status < 400 ? 'application/json' : 'application/problem+json' },
+  });
+}
+
+function show() {
+  const onSent = vi.fn();
+  const queries = new QueryClient({ defaultOptions: { mutations: { networkMode: 'always' } } });
+  render(
+    <QueryClientProvider client={queries}>
+      <FilledIn slug="inquiry" form={form} onSent={onSent} />
+    </QueryClientProvider>,
+  );
+  return onSent;
+}
+
+async function fillIn() {
+  const user = userEvent.setup();
+  await user.type(screen.getByLabelText(/Your name/), 'Orla Fennick');
+  await user.type(screen.getByLabelText(/Email/), 'orla@example.com');
+  await user.click(screen.getByRole('button', { name: 'On' }));
+  await user.type(await screen.findByLabelText(/What is it/), 'It squeaks.');
+  return user;
+}
+
+describe('a form being filled in', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    vi.stubGlobal('scrollTo', () => undefined);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+
+  it('goes on only when the page is right', async () => {
+    const user = userEvent.setup();
+    show();
+    await user.click(screen.getByRole('button', { name: 'On' }));
+    expect(await screen.findByText('Tell us your name.')).toBeTruthy();
+    expect(screen.getByText('2 answers need another look')).toBeTruthy();
+    expect(screen.queryByLabelText(/What is it/)).toBeNull();
+  });
+
+  it('sends all pages at once, with one key', async () => {
+    const sent = answers(json(201, { reference: 'A-0001', message: 'Thank you.' }));
+    const onSent = show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(onSent).toHaveBeenCalledWith({ reference: 'A-0001', message: 'Thank you.' }));
+    expect(sent[0]?.answers).toEqual({ name: 'Orla Fennick', email: 'orla@example.com', matter: 'It squeaks.' });
+    expect(sent[0]?.key).toMatch(/^[0-9a-f]{32}$/);
+    await waitFor(() =>
+      expect(JSON.parse(localStorage.getItem('telamon.form.inquiry') ?? '{"answers":{}}')).toMatchObject({
+        answers: {},
+      }),
+    );
+  });
+
+  it('keeps everything when sending fails, and tries again with the same key', async () => {
+    const sent = answers(new TypeError('offline'), json(201, { reference: 'A-0001', message: '' }));
+    const onSent = show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    expect(await screen.findByText(/cannot be reached/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLTextAreaElement>(/What is it/).value).toBe('It squeaks.');
+    await user.click(screen.getByRole('button', { name: 'Try again' }));
+    await waitFor(() => expect(onSent).toHaveBeenCalled());
+    expect(sent[1]?.key).toBe(sent[0]?.key);
+  });
+
+  it('leads back to the page where the server found fault', async () => {
+    answers(
+      json(422, {
+        type: 'about:blank',
+        title: 'No',
+        status: 422,
+        violations: [{ path: 'email', message: 'Check for blanks.' }],
+      }),
+    );
+    show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    expect(await screen.findByText('Check for blanks.')).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>(/Email/).value).toBe('orla@example.com');
+    await waitFor(() => expect(document.activeElement?.id).toBe('q-email'));
+  });
+
+  it('goes back without loss', async () => {
+    show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Back' }));
+    expect(screen.getByLabelText<HTMLInputElement>(/Your name/).value).toBe('Orla Fennick');
+    await user.click(screen.getByRole('button', { name: 'On' }));
+    expect((await screen.findByLabelText<HTMLTextAreaElement>(/What is it/)).value).toBe('It squeaks.');
+  });
+});
