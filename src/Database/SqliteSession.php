@@ -9,7 +9,7 @@ use Doctrine\DBAL\Driver\Connection;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
-/** Sets every SQLite connection up: write-ahead log, waiting for locks, foreign keys, durable commits. */
+/** Sets every SQLite connection up: waiting for locks, foreign keys, durable commits. */
 final class SqliteSession implements Middleware
 {
     public function wrap(Driver $driver): Driver
@@ -18,9 +18,8 @@ final class SqliteSession implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 $connection = parent::connect($params);
-                foreach (['busy_timeout = 10000', 'journal_mode = WAL', 'foreign_keys = ON', 'synchronous = FULL'] as $pragma) {
-                    $connection->exec("PRAGMA $pragma");
-                }
+                // The write-ahead log is a property of the file; telamon:database:update turns it on.
+                $connection->exec('PRAGMA busy_timeout = 10000; PRAGMA foreign_keys = ON; PRAGMA synchronous = FULL');
 
                 $native = $connection->getNativeConnection();
                 if ($native instanceof \PDO) {

@@ -30,6 +30,8 @@ final class UpdateCommand extends Command
         $arguments = new ArrayInput(['--allow-no-migration' => true]);
         $arguments->setInteractive(false);
 
+        $this->db->executeStatement('PRAGMA journal_mode = WAL');
+
         return $this->db->transactional(static function () use ($migrate, $arguments, $output): int {
             $code = $migrate->run($arguments, $output);
 

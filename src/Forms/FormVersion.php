@@ -33,6 +33,14 @@ class FormVersion
         $this->id = Ids::next();
     }
 
+    /** Working minutes until a person answers; told without reading the rest of the definition. */
+    public function promiseMinutes(): int
+    {
+        $minutes = $this->definition['promiseMinutes'] ?? null;
+
+        return \is_int($minutes) ? $minutes : $this->definition()->promiseMinutes;
+    }
+
     public function definition(): FormDefinition
     {
         return $this->read ??= FormDefinition::fromArray($this->definition);

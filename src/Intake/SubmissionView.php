@@ -42,7 +42,7 @@ final class SubmissionView
         $this->time ??= $this->facts->workingTime();
         $zone = $this->facts->zone();
         $form = $submission->formVersion;
-        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->definition()->promiseMinutes, $submission->decidedAt, $this->clock->now());
+        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->decidedAt, $this->clock->now());
 
         return [
             'id' => $submission->id,

@@ -96,10 +96,10 @@ final class BusinessFacts implements ResetInterface
     /** @return list<string> ISO 8601 days */
     private function closures(): array
     {
-        return $this->closures ??= array_map(
-            static fn (Closure $closure): string => $closure->day->format('Y-m-d'),
-            $this->em->getRepository(Closure::class)->findAll(),
-        );
+        /** @var list<string> $days */
+        $days = $this->closures ?? $this->em->getConnection()->fetchFirstColumn('SELECT day FROM closure');
+
+        return $this->closures = $days;
     }
 
     private static function member(Staff $staff): StaffMember

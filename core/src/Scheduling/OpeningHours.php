@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Core\Scheduling;
 
 /** When the business answers: spans of local time by day of the week, less closures. */
-final readonly class OpeningHours
+final class OpeningHours
 {
+    /** @var array<string, list<array{\DateTimeImmutable, \DateTimeImmutable}>> what was worked out before, by local date */
+    private array $days = [];
+
     /**
      * @param array<int, list<array{string, string}>> $spans by ISO 8601 day of the week, “08:00” to “18:00”, in order
      * @param list<string> $closures ISO 8601 days
      */
-    public function __construct(private array $spans, private array $closures, public \DateTimeZone $zone)
+    public function __construct(private readonly array $spans, private readonly array $closures, public readonly \DateTimeZone $zone)
     {
     }
 
@@ -22,11 +25,18 @@ final readonly class OpeningHours
      */
     public function on(\DateTimeImmutable $day): array
     {
-        $date = $day->setTimezone($this->zone)->format('Y-m-d');
+        $local = $day->setTimezone($this->zone);
+        $date = $local->format('Y-m-d');
+
+        return $this->days[$date] ??= $this->spansOn($date, (int) $local->format('N'));
+    }
+
+    /** @return list<array{\DateTimeImmutable, \DateTimeImmutable}> */
+    private function spansOn(string $date, int $weekday): array
+    {
         if (\in_array($date, $this->closures, true)) {
             return [];
         }
-        $weekday = (int) $day->setTimezone($this->zone)->format('N');
 
         return array_map(fn (array $span): array => [
             new \DateTimeImmutable("$date {$span[0]}", $this->zone),

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser\Support;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Not a check: walks through the demo and takes the pictures of docs/screenshots/. Run by bin/pictures. */
+final class Pictures extends BrowserTestCase
+{
+    public function testPictures(): void
+    {
+        $this->go('/sign-in');
+        $this->find('input[type=password]');
+        $this->take('sign-in');
+        $this->signIn();
+        $this->findWith('.arrival', 'Orla Fennick')->click();
+        $this->find('.thumbs img');
+        $this->findWith('.sheet-head', 'Orla Fennick');
+        $this->find('.string path');
+        $this->take('arrivals');
+        $this->resize($this->driver, 390, 844);
+        $this->findWith('.stone', 'Plan')->click();
+        $this->take('arrivals-phone');
+        $this->resize($this->driver, 1280, 800);
+        $this->go('/clients');
+        $this->find('.row-table a');
+        $this->take('clients');
+        $this->findWith('.row-table a', 'Wilf Ambry')->click();
+        $this->find('.journal-act');
+        $this->take('client');
+        $this->go('/projects?stage=Quote');
+        $this->find('.row-table a');
+        $this->take('projects');
+        $this->find('.row-table tbody a')->click();
+        $this->find('.task');
+        $this->find('.journal-act');
+        $this->take('project');
+        $this->go('/messages');
+        $this->findWith('.message-row', 'we have your inquiry')->click();
+        $this->findWith('.letter-text', 'thank you for writing');
+        $this->take('messages');
+        $this->go('/f/piano-inquiry');
+        $this->find('#q-name')->sendKeys('Orla Fennick');
+        $this->find('#q-email')->sendKeys('orla.fennick@example.com');
+        $this->find('#q-phone')->sendKeys('020 914 3327'.WebDriverKeys::ENTER);
+        $this->findWith('.option', 'Repair it')->click();
+        $this->find('#q-piano')->sendKeys('Upright, Pell & Thrane, about 1924');
+        $this->find('#q-place')->sendKeys('7 Weir Cottages, Marrowby. Three steps up.');
+        $this->take('public-form');
+        $this->resize($this->driver, 390, 844);
+        $this->driver->executeScript('window.scrollTo(0, 0)');
+        $this->take('public-form-phone');
+        $this->resize($this->driver, 1280, 800);
+        $this->find('button[type=submit]')->click();
+        $this->see('We have it');
+        $this->take('thanks');
+    }
+
+    private function take(string $name): void
+    {
+        $this->until(fn (): bool => true === $this->driver->executeScript('return document.fonts.status === "loaded" && [...document.images].every((i) => i.complete)'), 'fonts and pictures are there');
+        $this->driver->executeScript('document.activeElement?.blur()');
+        $this->driver->takeScreenshot(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");
+        self::assertFileExists(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");
+    }
+}
