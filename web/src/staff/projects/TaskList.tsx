@@ -83,7 +83,7 @@ export function TaskList({ tasks, chosen, onChoose, today }: Props) {
 
 function dueWords(task: Task, today: string): string {
   if (task.due === today) return 'today';
-  if (task.late) return `since ${moment(task.due).toFormat('ccc d LLL')}`;
+  if (task.late) return `since ${moment(task.due).toFormat('d LLL')}`;
   return shortDay(task.due, today).replace(/^\w+ /, '');
 }
 

@@ -1,0 +1,221 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { problem, showScreen, standInForTheBrowser } from '../testing/server.test-helper';
+import { ArrivalsScreen } from './ArrivalsScreen';
+import type { Plan, Submission, SubmissionRow } from './queries';
+
+const row: SubmissionRow = {
+  id: 'a1',
+  number: 'A-0001',
+  name: 'Orla Fennick',
+  form: { slug: 'inquiry', title: 'Piano inquiry' },
+  state: 'waiting',
+  receivedAt: '2026-11-25T09:24:00+00:00',
+  toDecide: 1,
+  clock: {
+    promiseMinutes: 120,
+    usedMinutes: 78,
+    dueAt: '2026-11-25T11:24:00+00:00',
+    state: 'running',
+    words: '42 min left',
+  },
+  aside: null,
+};
+
+function plan(chosen: string | null): Plan {
+  return {
+    fingerprint: 'f1',
+    open: chosen === null ? 1 : 0,
+    lines: [
+      {
+        number: 1,
+        key: 'ready_by',
+        group: 'Project',
+        parts: [{ text: 'which day is meant?', value: true, answer: 1, record: null }],
+        note: '',
+        reason: '',
+        choice: {
+          key: 'ready_by',
+          open: chosen === null,
+          chosen,
+          options: [
+            { value: '2027-04-05', hotkey: '1', label: 'Mon 5 April' },
+            { value: '2027-05-04', hotkey: '2', label: 'Tue 4 May' },
+          ],
+        },
+        compared: [],
+      },
+    ],
+  };
+}
+
+const submission: Submission = {
+  ...row,
+  channel: 'page',
+  answers: [{ key: 'wanted_by', number: 1, wording: 'By when?', type: 'day', text: '04/05/2027', files: [] }],
+  plan: plan(null),
+  made: [],
+  decidedBy: null,
+  decidedAt: null,
+};
+
+const waiting = {
+  'GET /api/submissions': { items: [row], next: null, counts: { waiting: 1 } },
+  'GET /api/submissions/a1': submission,
+};
+const accepted = { change: { id: 'c1', words: 'accepted', at: '2026-11-25T10:42:00+00:00', record: null }, made: [] };
+
+function show(replies: Parameters<typeof showScreen>[3], path = '/arrivals') {
+  return showScreen(path, '/arrivals/:id?', <ArrivalsScreen />, replies);
+}
+
+const pressMain = () => fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+
+describe('Arrivals', () => {
+  beforeEach(() => {
+    sessionStorage.clear();
+    standInForTheBrowser();
+  });
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+
+  it('opens the first arrival, with its sheet and its plan', async () => {
+    show(waiting);
+    expect(await screen.findByText('04/05/2027')).toBeTruthy();
+    expect(screen.getByText('42 min left')).toBeTruthy();
+    expect(screen.getByText('1 to decide')).toBeTruthy();
+    expect(screen.getByText('This morning')).toBeTruthy();
+    expect(screen.getByText('which day is meant?')).toBeTruthy();
+  });
+
+  it('says when everything is answered', async () => {
+    show({ 'GET /api/submissions': { items: [], next: null, counts: { waiting: 0 } } });
+    expect(await screen.findByText('All arrivals are answered.')).toBeTruthy();
+  });
+
+  it('says when the list could not be loaded, and tries again', async () => {
+    let times = 0;
+    show({
+      'GET /api/submissions': () =>
+        times++ === 0
+          ? problem(503, 'The database does not answer.')
+          : { items: [], next: null, counts: { waiting: 0 } },
+    });
+    expect(await screen.findByText('The database does not answer.')).toBeTruthy();
+    fireEvent.click(screen.getByText('Try again'));
+    expect(await screen.findByText('All arrivals are answered.')).toBeTruthy();
+  });
+
+  it('does not accept while a choice is open, and leads there', async () => {
+    const calls = show(waiting);
+    await screen.findByText('which day is meant?');
+    pressMain();
+    await waitFor(() => expect(document.activeElement?.textContent).toContain('Mon 5 April'));
+    expect(calls.some((call) => call.path.endsWith('/accept'))).toBe(false);
+  });
+
+  it('accepts what was looked at, with the choices made, and offers the way back', async () => {
+    const calls = show({
+      ...waiting,
+      'POST /api/submissions/a1/plan': plan('2027-05-04'),
+      'POST /api/submissions/a1/accept': accepted,
+      'POST /api/changes/c1/undo': { words: 'Took back', undone: 1, kept: [] },
+    });
+    await screen.findByText('which day is meant?');
+    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
+    await waitFor(() => expect(screen.queryByText('Decide')).toBeNull());
+    pressMain();
+    expect(await screen.findByText(/Plan accepted for Orla Fennick/)).toBeTruthy();
+    expect(calls.find((call) => call.path.endsWith('/accept'))?.body).toEqual({
+      fingerprint: 'f1',
+      decisions: { ready_by: '2027-05-04' },
+    });
+    fireEvent.click(screen.getByText('Undo', { selector: 'button' }));
+    await waitFor(() => expect(calls.some((call) => call.path === '/api/changes/c1/undo')).toBe(true));
+  });
+
+  it('says when the plan has changed, and keeps the choice', async () => {
+    show({
+      ...waiting,
+      'POST /api/submissions/a1/plan': plan('2027-05-04'),
+      'POST /api/submissions/a1/accept': () => problem(409, 'Something it rests on has changed.'),
+    });
+    await screen.findByText('which day is meant?');
+    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
+    await waitFor(() => expect(screen.queryByText('Decide')).toBeNull());
+    pressMain();
+    expect(await screen.findByText('Something it rests on has changed.')).toBeTruthy();
+    expect(JSON.parse(sessionStorage.getItem('telamon.decisions.a1') ?? '')).toEqual({ ready_by: '2027-05-04' });
+  });
+
+  it('takes up choices made before', async () => {
+    sessionStorage.setItem('telamon.decisions.a1', '{"ready_by":"2027-04-05"}');
+    const calls = show({ ...waiting, 'POST /api/submissions/a1/plan': plan('2027-04-05') });
+    await waitFor(() =>
+      expect(calls.find((call) => call.path.endsWith('/plan'))?.body).toEqual({
+        decisions: { ready_by: '2027-04-05' },
+      }),
+    );
+  });
+
+  it('lets go of a choice that is no longer offered', async () => {
+    sessionStorage.setItem('telamon.decisions.a1', '{"gone":"x"}');
+    show({ ...waiting, 'POST /api/submissions/a1/plan': () => problem(422, 'The plan has no such choice.') });
+    await waitFor(() => expect(sessionStorage.getItem('telamon.decisions.a1')).toBe('{}'));
+  });
+
+  it('sets aside with a reason and a note, and not when it is left', async () => {
+    const calls = show({ ...waiting, 'POST /api/submissions/a1/set-aside': { ...row, state: 'set-aside' } });
+    await screen.findByText('which day is meant?');
+    fireEvent.keyDown(window, { key: 'a', code: 'KeyA' });
+    expect(await screen.findByText('Why is Orla Fennick set aside?')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Escape', code: 'Escape' });
+    await waitFor(() => expect(screen.queryByText('Why is Orla Fennick set aside?')).toBeNull());
+    fireEvent.keyDown(window, { key: 'a', code: 'KeyA' });
+    fireEvent.change(await screen.findByLabelText(/Note/), { target: { value: 'twice this week' } });
+    fireEvent.click(screen.getByText('Advertising'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path.endsWith('/set-aside'))?.body).toEqual({
+        reason: 'advertising',
+        note: 'twice this week',
+      }),
+    );
+  });
+
+  it('shows what was made of an accepted one', async () => {
+    const done: Submission = {
+      ...submission,
+      state: 'accepted',
+      plan: null,
+      made: [{ kind: 'project', id: 'p1', label: 'P-0001 Repair' }],
+      decidedBy: 'Nessa Quarle',
+      decidedAt: '2026-11-25T10:30:00+00:00',
+    };
+    show(
+      {
+        'GET /api/submissions': { items: [done], next: null, counts: { waiting: 0 } },
+        'GET /api/submissions/a1': done,
+      },
+      '/arrivals/a1?state=accepted',
+    );
+    expect((await screen.findByRole('link', { name: 'P-0001 Repair' })).getAttribute('href')).toBe('/projects/p1');
+    expect(screen.getByText('Take the plan back')).toBeTruthy();
+  });
+
+  it('stands one part at a time on a narrow screen', async () => {
+    standInForTheBrowser(390);
+    show(waiting);
+    const stones = await screen.findAllByRole('tab');
+    await waitFor(() => expect(stones.map((stone) => stone.textContent)).toEqual(['List 1', 'Sheet 1', 'Plan 1']));
+    fireEvent.click(stones[1] as Element);
+    expect(screen.getByRole('region', { name: 'Sheet' }).hidden).toBe(false);
+    expect(screen.queryByRole('region', { name: 'List' })).toBeNull();
+  });
+
+  it('says that there is no such submission', async () => {
+    show({ ...waiting, 'GET /api/submissions/zz': () => problem(404, 'There is no such submission.') }, '/arrivals/zz');
+    expect(await screen.findByText('There is no such submission')).toBeTruthy();
+  });
+});

@@ -1,0 +1,188 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schema } from '../shared/api';
+import { ClientsScreen } from './clients/ClientsScreen';
+import { MessagesScreen } from './messages/MessagesScreen';
+import { ProjectScreen } from './projects/ProjectScreen';
+import { problem, showScreen, standInForTheBrowser } from './testing/server.test-helper';
+
+const client = {
+  id: 'c1',
+  name: 'Orla Fennick',
+  email: 'orla@example.com',
+  phone: null,
+  locality: 'Marrowby',
+  since: '2024-08-01',
+  projects: 1,
+};
+
+const message: Schema<'Message'> = {
+  id: 'm1',
+  direction: 'out',
+  kind: 'confirmation',
+  to: 'orla@refused.example',
+  toName: 'Orla Fennick',
+  subject: 'We have your inquiry',
+  state: 'failed',
+  queuedAt: '2026-11-25T10:00:00+00:00',
+  sentAt: null,
+  client: { kind: 'client', id: 'c1', label: 'Orla Fennick' },
+  from: 'Workshop <hello@example.com>',
+  text: 'Hello Orla.',
+  failure: 'The address was refused.',
+  template: 'confirmation',
+  project: null,
+  submission: null,
+  canDownload: true,
+};
+
+function task(position: number, state: Schema<'Task'>['state'], waitsFor: number[] = []): Schema<'Task'> {
+  return {
+    id: `t${position}`,
+    position,
+    name: `Task ${position}`,
+    state,
+    assignee: 'Nessa Quarle',
+    due: position === 1 ? '2026-11-20' : '2026-11-25',
+    late: position === 1 && state !== 'done',
+    waitsFor,
+    project: { kind: 'project', id: 'p1', label: 'P-0001 Repair' },
+    version: 3,
+    finishedAt: null,
+    reason: 'Onboarding',
+  };
+}
+
+const project: Schema<'Project'> = {
+  id: 'p1',
+  number: 'P-0001',
+  title: 'Repair',
+  client: { kind: 'client', id: 'c1', label: 'Orla Fennick' },
+  stage: 'Visit',
+  lead: 'Sorcha Vell',
+  readyBy: '2026-12-25',
+  tasksDone: 0,
+  tasks: 2,
+  openedOn: '2026-11-20',
+  notes: 'It squeaks.',
+  asset: { id: 'i1', description: 'Upright', place: 'Marrowby' },
+  stages: [
+    { name: 'Inquiry', state: 'done' },
+    { name: 'Visit', state: 'now' },
+    { name: 'Quote', state: 'later' },
+  ],
+  submission: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick' },
+  files: [{ id: 'f1', name: 'report.pdf', size: 2048, type: 'application/pdf', isImage: false }],
+  messages: [],
+  version: 1,
+};
+
+const entry: Schema<'JournalEntry'> = {
+  id: 'j1',
+  at: '2026-11-25T10:30:00+00:00',
+  by: 'Nessa Quarle',
+  words: 'made task 1 Task 1',
+  record: { kind: 'task', id: 't1', label: '1 Task 1' },
+  change: { id: 'h1', words: 'accepted the plan for Orla Fennick' },
+  changes: [],
+  submission: { kind: 'submission', id: 'a1', label: 'the submission' },
+  undone: false,
+};
+
+describe('records', () => {
+  beforeEach(() => standInForTheBrowser());
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+
+  it('Clients lists, and finds what is typed', async () => {
+    const calls = showScreen('/clients', '/clients', <ClientsScreen />, {
+      'GET /api/clients': { items: [client], next: null, total: 1 },
+      'GET /api/clients?q=zz': { items: [], next: null, total: 0 },
+    });
+    expect((await screen.findByRole('link', { name: 'Orla Fennick' })).getAttribute('href')).toBe('/clients/c1');
+    expect(screen.getByText('1 client on file')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Name, email or phone'), { target: { value: 'zz' } });
+    expect(await screen.findByText('Nobody by that name.')).toBeTruthy();
+    expect(calls.some((call) => call.path === '/api/clients?q=zz')).toBe(true);
+  });
+
+  it('Clients walks with J and K', async () => {
+    showScreen('/clients', '/clients', <ClientsScreen />, {
+      'GET /api/clients': { items: [client, { ...client, id: 'c2', name: 'Wilf Ambry' }], next: null, total: 2 },
+    });
+    await screen.findByRole('link', { name: 'Wilf Ambry' });
+    fireEvent.keyDown(window, { key: 'j', code: 'KeyJ' });
+    expect(document.activeElement?.textContent).toBe('Orla Fennick');
+    fireEvent.keyDown(window, { key: 'j', code: 'KeyJ' });
+    expect(document.activeElement?.textContent).toBe('Wilf Ambry');
+    fireEvent.keyDown(window, { key: 'k', code: 'KeyK' });
+    expect(document.activeElement?.textContent).toBe('Orla Fennick');
+  });
+
+  it('Messages tells why one was not sent, and sends it again', async () => {
+    const calls = showScreen('/messages/m1', '/messages/:id?', <MessagesScreen />, {
+      'GET /api/messages': { items: [message], next: null },
+      'GET /api/messages/m1': message,
+      'POST /api/messages/m1/retry': { ...message, state: 'queued' },
+    });
+    expect(await screen.findByText(/The address was refused\./)).toBeTruthy();
+    expect(screen.getByText('Hello Orla.')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText('Queued again')).toBeTruthy();
+    expect(calls.some((call) => call.method === 'POST' && call.path === '/api/messages/m1/retry')).toBe(true);
+  });
+
+  it('Messages says when there are none', async () => {
+    showScreen('/messages', '/messages/:id?', <MessagesScreen />, { 'GET /api/messages': { items: [], next: null } });
+    expect(await screen.findByText('No messages here.')).toBeTruthy();
+  });
+
+  it('a project shows its stages, tasks in order, papers and journal', async () => {
+    showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [task(1, 'to-do'), task(2, 'waiting', [1])], next: null },
+      'GET /api/journal': { items: [entry], next: null },
+    });
+    expect(await screen.findByText('Task 2')).toBeTruthy();
+    expect(screen.getByText('Visit, now')).toBeTruthy();
+    expect(screen.getByText('after 1')).toBeTruthy();
+    expect(screen.getByText('since 20 Nov')).toBeTruthy();
+    expect(screen.getByText('in 30 days', { exact: false })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'report.pdf' }).getAttribute('href')).toBe('/api/files/f1');
+    expect(await screen.findByText(/accepted the plan for Orla Fennick/)).toBeTruthy();
+  });
+
+  it('a task is finished as it was seen', async () => {
+    const calls = showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [task(1, 'to-do'), task(2, 'waiting', [1])], next: null },
+      'GET /api/journal': { items: [], next: null },
+      'POST /api/tasks/t1/finish': task(1, 'done'),
+    });
+    await screen.findByText('Finish task 1');
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText(/Task 1 finished/)).toBeTruthy();
+    expect(calls.find((call) => call.path === '/api/tasks/t1/finish')?.body).toEqual({ version: 3 });
+  });
+
+  it('a task that somebody else changed is said', async () => {
+    showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [task(1, 'to-do')], next: null },
+      'GET /api/journal': { items: [], next: null },
+      'POST /api/tasks/t1/finish': () => problem(409, 'Somebody else changed this.'),
+    });
+    await screen.findByText('Finish task 1');
+    fireEvent.click(screen.getByText('Finish task 1'));
+    expect(await screen.findByText('Somebody else changed this.')).toBeTruthy();
+  });
+
+  it('a project that is not there is said', async () => {
+    showScreen('/projects/zz', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/zz': () => problem(404, 'No.'),
+    });
+    await waitFor(() => expect(screen.getByText('There is no such project')).toBeTruthy());
+  });
+});
