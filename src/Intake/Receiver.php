@@ -59,7 +59,7 @@ final readonly class Receiver
         if ([] !== $violations) {
             throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
         }
-        $kept = self::kept($form, $answers);
+        $kept = self::kept($form, $answers, $now->setTimezone($this->facts->zone())->format('Y-m-d'));
 
         return $this->changes->carryOut(
             new Change(ChangeKind::Receive, 'received a form', null, $now),
@@ -136,16 +136,16 @@ final readonly class Receiver
     }
 
     /**
-     * The answers as written, without the empty ones.
+     * The answers as written, without empty ones and those to questions that were not shown.
      *
      * @param array<array-key, mixed> $answers
      *
      * @return array<string, mixed>
      */
-    private static function kept(FormDefinition $form, array $answers): array
+    private static function kept(FormDefinition $form, array $answers, string $today): array
     {
         $kept = [];
-        foreach ($form->questions() as $question) {
+        foreach ($form->shown($answers, $today) as $question) {
             $answer = $answers[$question->key] ?? null;
             if (\is_string($answer) && '' !== trim($answer)) {
                 $kept[$question->key] = $answer;

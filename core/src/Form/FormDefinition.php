@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
+use Telamon\Core\Condition\Facts;
+
 /** A published form as data: what it asks, and how soon it promises an answer. */
 final readonly class FormDefinition
 {
     /**
      * @param list<array{when: string, what: string}> $steps what happens after sending, for the public page
      * @param list<Page> $pages
+     * @param list<Ending> $endings the first that holds counts
+     * @param bool $checkPage whether all answers are shown once more before sending
      * @param int $promiseMinutes working minutes until a person answers
      */
     public function __construct(
@@ -21,6 +25,8 @@ final readonly class FormDefinition
         public array $pages,
         public int $promiseMinutes,
         public DayOrder $dayOrder,
+        public array $endings = [],
+        public bool $checkPage = false,
     ) {
     }
 
@@ -57,6 +63,46 @@ final readonly class FormDefinition
         foreach ($this->questions() as $question) {
             if ($question->destination === $destination) {
                 return $question;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The questions that are asked, given the answers: a condition never sees the answer to a question that
+     * is not shown itself.
+     *
+     * @param array<array-key, mixed> $answers
+     * @param bool $staff whether staff fill it in, who are asked more
+     *
+     * @return list<Question> in the order asked
+     */
+    public function shown(array $answers, string $today, bool $staff = false): array
+    {
+        $shown = [];
+        $seen = [];
+        foreach ($this->questions() as $question) {
+            if (($question->staffOnly && !$staff) || false === $question->showIf?->holds(new Facts($seen, $today, $this->dayOrder))) {
+                continue;
+            }
+            $shown[] = $question;
+            $seen[$question->key] = $answers[$question->key] ?? null;
+        }
+
+        return $shown;
+    }
+
+    /**
+     * @param array<array-key, mixed> $answers of the questions shown
+     *
+     * @return Ending|null null for the form's own thanks
+     */
+    public function ending(array $answers, string $today): ?Ending
+    {
+        foreach ($this->endings as $ending) {
+            if (false !== $ending->when?->holds(new Facts($answers, $today, $this->dayOrder))) {
+                return $ending;
             }
         }
 

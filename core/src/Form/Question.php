@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
+use Telamon\Core\Condition\Condition;
+
 /** One thing asked. Numbered from 1 through all pages of its form. */
 final readonly class Question
 {
@@ -12,6 +14,12 @@ final readonly class Question
      * @param int $maxLength in characters
      * @param int $maxFiles how many files may be sent
      * @param int $maxBytes how large each file may be
+     * @param Condition|null $showIf asked only when this holds of the questions before
+     * @param Condition|null $requiredIf needed also when this holds
+     * @param bool $half may stand beside another on one line
+     * @param bool $staffOnly never sent to the public
+     * @param string $parameter the address parameter that a hidden value comes from
+     * @param array{showIf?: array<mixed>, requiredIf?: array<mixed>} $raw the conditions as stored, for the browser
      */
     public function __construct(
         public string $key,
@@ -26,6 +34,13 @@ final readonly class Question
         public int $maxFiles,
         public int $maxBytes,
         public ?Destination $destination,
+        public Checks $checks = new Checks(),
+        public ?Condition $showIf = null,
+        public ?Condition $requiredIf = null,
+        public bool $half = false,
+        public bool $staffOnly = false,
+        public string $parameter = '',
+        public array $raw = [],
     ) {
     }
 

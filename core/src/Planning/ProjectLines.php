@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Reading\Reading;
 use Telamon\Core\Tasks\ChecklistMerge;
@@ -160,7 +161,7 @@ final readonly class ProjectLines
     {
         $lines = [];
         foreach ($input->readings->all as $reading) {
-            if (\is_array($reading->value)) {
+            if (QuestionType::Files === $reading->question->type && \is_array($reading->value)) {
                 $count = \count($reading->value);
                 $lines[] = new PlanLine("files.{$reading->question->key}", 'Files', [
                     Part::words('Put '),

@@ -40,6 +40,11 @@ final readonly class SubmissionReader
 
             return [] === $ids ? null : new Reading($question, '', $ids);
         }
+        if (QuestionType::AnyOf === $question->type) {
+            $chosen = \is_array($answer) ? array_values(array_filter($answer, \is_string(...))) : [];
+
+            return [] === $chosen ? null : new Reading($question, implode(', ', array_map($question->labelOf(...), $chosen)), $chosen);
+        }
         $text = \is_string($answer) ? trim($answer) : '';
         if ('' === $text) {
             return null;
