@@ -7,6 +7,9 @@ namespace Telamon\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
 
 /** The forms that the workshop has published. */
 final readonly class DemoForms
@@ -23,16 +26,17 @@ final readonly class DemoForms
         ['key' => 'phone', 'type' => 'phone', 'wording' => 'Phone', 'hint' => 'if you would like a call', 'destination' => 'client.phone'],
     ]];
 
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->publish('piano-inquiry', $this->inquiry(), $now);
-        $this->publish('tuning', $this->tuning(), $now);
-        $this->publish('concert', $this->concert(), $now);
-        $this->em->flush();
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'published the first forms', null, $now), function () use ($now): void {
+            $this->publish('piano-inquiry', $this->inquiry(), $now);
+            $this->publish('tuning', $this->tuning(), $now);
+            $this->publish('concert', $this->concert(), $now);
+        });
     }
 
     /** @return array<string, mixed> */

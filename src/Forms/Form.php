@@ -6,10 +6,11 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
 
 /** A form, found by the ending of its address. */
 #[ORM\Entity]
-class Form
+class Form implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -18,6 +19,21 @@ class Form
     #[ORM\ManyToOne]
     public ?FormVersion $published = null;
 
+    /** The first and the last day on which it takes submissions, at the business. */
+    #[ORM\Column(type: 'date_immutable', nullable: true)]
+    public ?\DateTimeImmutable $opensOn = null;
+
+    #[ORM\Column(type: 'date_immutable', nullable: true)]
+    public ?\DateTimeImmutable $closesOn = null;
+
+    /** How many submissions it takes in all. */
+    #[ORM\Column(name: 'most', nullable: true)]
+    public ?int $limit = null;
+
+    /** What is shown instead of the form while it is closed. */
+    #[ORM\Column(length: 1000, options: ['default' => ''])]
+    public string $closedText = '';
+
     public function __construct(
         #[ORM\Column(length: 60, unique: true)]
         public string $slug,
@@ -25,5 +41,20 @@ class Form
         public string $title,
     ) {
         $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'form';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->title;
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => null, 'project' => null];
     }
 }

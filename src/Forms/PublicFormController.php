@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Forms;
 
+use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -14,7 +15,7 @@ use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicFormController
 {
-    public function __construct(private PublishedForms $forms, private BusinessFacts $facts)
+    public function __construct(private PublishedForms $forms, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
@@ -31,13 +32,16 @@ final readonly class PublicFormController
             'intro' => $form->intro,
             'privacy' => $form->privacy,
             'steps' => $form->steps,
+            'dayOrder' => $form->dayOrder->value,
+            'today' => $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'),
+            'checkPage' => $form->checkPage,
             'business' => [
                 'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->facts->phoneReader()->format($business->phone),
                 'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,
             ],
             'pages' => array_map(static fn (Page $page): array => [
                 'key' => $page->key, 'title' => $page->title, 'next' => $page->next,
-                'questions' => array_map(self::question(...), $page->questions),
+                'questions' => array_map(self::question(...), array_values(array_filter($page->questions, static fn (Question $question): bool => !$question->staffOnly))),
             ], $form->pages),
         ]);
     }
@@ -50,6 +54,8 @@ final readonly class PublicFormController
             'wording' => $question->wording, 'hint' => $question->hint, 'example' => $question->example, 'required' => $question->required,
             'options' => array_map(static fn (Option $option): array => ['value' => $option->value, 'label' => $option->label], $question->options),
             'maxLength' => $question->maxLength, 'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes,
+            'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'parameter' => $question->parameter,
+            'showIf' => $question->raw['showIf'] ?? null, 'requiredIf' => $question->raw['requiredIf'] ?? null,
         ];
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Telamon\Http\Problem;
+use Telamon\Setup\BusinessFacts;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
@@ -19,9 +21,35 @@ final readonly class PublishedForms
         return null !== $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])?->published;
     }
 
-    /** @throws Problem 404 */
+    /** @throws Problem 404, or 410 while the form is closed */
     public function get(string $slug): FormVersion
     {
-        return $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])->published ?? throw Problem::notFound('form');
+        $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
+        $version = $form?->published;
+        if (null === $form || null === $version) {
+            throw Problem::notFound('form');
+        }
+        if (!$this->isOpen($form, $this->clock->now())) {
+            throw new Problem(410, 'Closed', '' === $form->closedText ? 'This form is closed at the moment.' : $form->closedText);
+        }
+
+        return $version;
+    }
+
+    public function isOpen(Form $form, \DateTimeImmutable $now): bool
+    {
+        $today = $now->setTimezone($this->facts->zone())->format('Y-m-d');
+        if ((null !== $form->opensOn && $today < $form->opensOn->format('Y-m-d')) || (null !== $form->closesOn && $today > $form->closesOn->format('Y-m-d'))) {
+            return false;
+        }
+
+        return null === $form->limit || $this->submissions($form) < $form->limit;
+    }
+
+    private function submissions(Form $form): int
+    {
+        $count = $this->em->getConnection()->fetchOne('SELECT COUNT(*) FROM submission s JOIN form_version v ON v.id = s.form_version_id WHERE v.form_id = ?', [$form->id]);
+
+        return is_numeric($count) ? (int) $count : 0;
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Telamon\Intake;
 
 use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Planning\InvalidDecision;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
+use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
@@ -42,7 +44,31 @@ final readonly class PlanMaker
             $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
         }
         $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
-        $input = new PlanInput(
+        try {
+            return $this->planner->plan($this->input($readings, $submission->id), $chosen);
+        } catch (InvalidDecision $error) {
+            throw Problem::invalid($error->path, $error->getMessage());
+        }
+    }
+
+    /**
+     * The plan that a form would give for answers that nobody has sent. Nothing is saved.
+     *
+     * @param array<array-key, mixed> $answers
+     */
+    public function dryRun(FormDefinition $form, array $answers): Plan
+    {
+        $kept = [];
+        foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), true) as $question) {
+            $kept[$question->key] = $answers[$question->key] ?? null;
+        }
+
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null));
+    }
+
+    private function input(Readings $readings, ?string $submissionId): PlanInput
+    {
+        return new PlanInput(
             $readings,
             $this->matcher->candidates($readings, $this->directory),
             $this->facts->services(),
@@ -51,13 +77,8 @@ final readonly class PlanMaker
             $this->facts->workingDays(),
             $this->facts->business()->assetWord,
             $this->messages->templateNames(),
-            $this->messages->alreadySent($submission->id),
+            null === $submissionId ? [] : $this->messages->alreadySent($submissionId),
             $this->clock->now()->setTimezone($this->facts->zone()),
         );
-        try {
-            return $this->planner->plan($input, $chosen);
-        } catch (InvalidDecision $error) {
-            throw Problem::invalid($error->path, $error->getMessage());
-        }
     }
 }

@@ -8,6 +8,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Messaging\TemplateRenderer;
 use Telamon\Forms\FormVersion;
@@ -15,10 +16,11 @@ use Telamon\Forms\PublishedForms;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Http\PublicLimits;
+use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicSubmissionController
 {
-    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer)
+    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer, private BusinessFacts $facts)
     {
     }
 
@@ -40,9 +42,13 @@ final readonly class PublicSubmissionController
         $channel = JsonBody::text($body, 'channel', 20);
         $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key);
 
+        $form = $version->definition();
+        $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'));
+
         return new JsonResponse([
             'reference' => $submission->number,
-            'message' => $this->renderer->body($version->definition()->thanks, ['reference' => $submission->number]),
+            'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, ['reference' => $submission->number, 'name' => $submission->name]),
+            'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
     }
 

@@ -7,6 +7,7 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Scheduling\ReplyClock;
 use Telamon\Core\Scheduling\WorkingTime;
 use Telamon\Files\AttachmentShelf;
@@ -91,10 +92,19 @@ final class SubmissionView
                 'number' => $question->number,
                 'wording' => $question->wording,
                 'type' => $question->type->value,
-                'text' => \is_string($answer) ? $question->labelOf($answer) : '',
+                'text' => self::text($question, $answer),
                 'files' => $files[$question->key] ?? [],
             ];
         }, $submission->formVersion->definition()->questions());
+    }
+
+    private static function text(Question $question, mixed $answer): string
+    {
+        if (\is_string($answer)) {
+            return $question->labelOf($answer);
+        }
+
+        return QuestionType::AnyOf === $question->type && \is_array($answer) ? implode(', ', array_map($question->labelOf(...), array_filter($answer, \is_string(...)))) : '';
     }
 
     /** @return list<array{kind: string, id: string, label: string}> */

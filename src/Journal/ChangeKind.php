@@ -13,13 +13,14 @@ enum ChangeKind: string
     case Send = 'send';
     case Undo = 'undo';
     case Setup = 'setup';
+    case Publish = 'publish';
     case MoveStage = 'move-stage';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish => true,
             default => false,
         };
     }

@@ -16,6 +16,9 @@ use Telamon\Access\Role;
 use Telamon\Access\Staff;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
 
 /** Prepares an installation without the demo: one business, one owner, one inquiry form. */
 #[AsCommand('telamon:set-up', 'Set an empty installation up: a business, its owner, a first form')]
@@ -25,6 +28,7 @@ final class SetUpCommand extends Command
         private readonly EntityManagerInterface $em,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly StarterKit $kit,
+        private readonly Changes $changes,
         private readonly ClockInterface $clock,
     ) {
         parent::__construct();
@@ -56,7 +60,7 @@ final class SetUpCommand extends Command
             return Command::FAILURE;
         }
         $password = bin2hex(random_bytes(8));
-        $this->em->wrapInTransaction(function () use ($given, $password): void {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the installation up', null, $this->clock->now()), function () use ($given, $password): void {
             $words = explode(' ', $given('owner'));
             $owner = new Staff($given('email'), $given('owner'), mb_strtoupper(mb_substr($words[0], 0, 1).mb_substr(end($words), 0, 1)), Role::Owner);
             $owner->passwordHash = $this->hasher->hashPassword($owner, $password);

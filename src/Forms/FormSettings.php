@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Forms;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** Changes where and when a form stands: the ending of its address, its days, its limit. */
+final readonly class FormSettings
+{
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param array<array-key, mixed> $body as FormSettings in the contract, with the slug
+     *
+     * @throws Problem 422
+     */
+    public function change(Form $form, array $body, Staff $staff): void
+    {
+        $slug = JsonBody::text($body, 'slug', 60);
+        if (1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,59}$/', $slug)) {
+            throw Problem::invalid('slug', 'Use small letters, figures and hyphens, and begin with a letter or figure.');
+        }
+        $other = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
+        if (null !== $other && $other !== $form) {
+            throw Problem::invalid('slug', "“{$other->title}” has this address already.");
+        }
+        [$opens, $closes] = [self::day($body, 'opensOn'), self::day($body, 'closesOn')];
+        if (null !== $opens && null !== $closes && $closes < $opens) {
+            throw Problem::invalid('closesOn', 'It would close before it opens.');
+        }
+        $limit = $body['limit'] ?? null;
+        if (null !== $limit && (!\is_int($limit) || $limit < 1 || $limit > 1_000_000)) {
+            throw Problem::invalid('limit', 'Write a whole number from 1, or leave it empty.');
+        }
+        $closedText = JsonBody::text($body, 'closedText', 1000);
+        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr("changed where and when {$form->title} stands", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title), static function () use ($form, $slug, $opens, $closes, $limit, $closedText): void {
+            $form->slug = $slug;
+            $form->opensOn = $opens;
+            $form->closesOn = $closes;
+            $form->limit = $limit;
+            $form->closedText = $closedText;
+        });
+    }
+
+    /** @param array<array-key, mixed> $body */
+    private static function day(array $body, string $key): ?\DateTimeImmutable
+    {
+        $text = JsonBody::text($body, $key, 10);
+        if ('' === $text) {
+            return null;
+        }
+        if (1 !== preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $m) || !checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
+            throw Problem::invalid($key, 'There is no such day. Write it like 2027-06-12.');
+        }
+
+        return new \DateTimeImmutable($text, new \DateTimeZone('UTC'));
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Forms;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\Advice;
+use Telamon\Core\Form\Difference;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\InvalidDefinition;
+use Telamon\Setup\BusinessFacts;
+
+/** Shows forms to those who design them, as the contract has it. */
+final readonly class FormView
+{
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private BusinessFacts $facts, private ClockInterface $clock)
+    {
+    }
+
+    /** @return list<array<string, mixed>> as FormRow */
+    public function rows(): array
+    {
+        /** @var list<array{id: string, n: int|string}> $counts */
+        $counts = $this->em->getConnection()->fetchAllAssociative('SELECT v.form_id AS id, COUNT(*) AS n FROM submission s JOIN form_version v ON v.id = s.form_version_id GROUP BY v.form_id');
+        $submissions = array_column($counts, 'n', 'id');
+
+        return array_map(fn (Form $form): array => [
+            'id' => $form->id,
+            'slug' => $form->slug,
+            'title' => $form->title,
+            'state' => $this->state($form),
+            'publishedVersion' => $form->published?->number,
+            'submissions' => (int) ($submissions[$form->id] ?? 0),
+        ], $this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']));
+    }
+
+    /** @return array<string, mixed> as Form */
+    public function whole(FormDraft $draft): array
+    {
+        $form = $draft->form;
+        $zone = $this->facts->zone();
+        [$problems, $advice, $changes] = $this->judge($draft);
+
+        return [
+            'id' => $form->id,
+            'slug' => $form->slug,
+            'title' => $form->title,
+            'state' => $this->state($form),
+            'version' => $draft->version,
+            'definition' => (object) $draft->definition,
+            'published' => null === $form->published ? null : ['number' => $form->published->number, 'at' => $form->published->publishedAt->setTimezone($zone)->format(\DATE_RFC3339)],
+            'savedAt' => $draft->savedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'savedBy' => $draft->savedBy?->name,
+            'problems' => $problems,
+            'advice' => $advice,
+            'changes' => $changes,
+            'settings' => [
+                'opensOn' => $form->opensOn?->format('Y-m-d'),
+                'closesOn' => $form->closesOn?->format('Y-m-d'),
+                'limit' => $form->limit,
+                'closedText' => $form->closedText,
+            ],
+        ];
+    }
+
+    private function state(Form $form): string
+    {
+        return null === $form->published ? 'draft' : ($this->published->isOpen($form, $this->clock->now()) ? 'live' : 'closed');
+    }
+
+    /** @return array{list<string>, list<string>, list<string>} what hinders publishing, what is advised, what would change */
+    private function judge(FormDraft $draft): array
+    {
+        try {
+            $definition = FormDefinition::fromArray($draft->definition);
+        } catch (InvalidDefinition $error) {
+            return [[$error->getMessage()], [], []];
+        }
+        $published = $draft->form->published;
+
+        return [[], Advice::for($definition), null === $published ? [] : Difference::words($published->definition(), $definition)];
+    }
+}
