@@ -65,6 +65,16 @@ final readonly class Answer
         return $rows;
     }
 
+    /** @return array<string, mixed> */
+    public function map(string $path): array
+    {
+        $value = $this->at($path);
+        Assert::assertIsArray($value, $path);
+        /** @var array<string, mixed> $value */
+
+        return $value;
+    }
+
     /** @return list<mixed> one field of every row */
     public function column(string $path, string $field): array
     {
