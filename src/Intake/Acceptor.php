@@ -75,6 +75,24 @@ final readonly class Acceptor
         });
     }
 
+    /**
+     * Puts what was set aside by itself back among the arrivals.
+     *
+     * @return array{words: string, undone: int, kept: list<never>} as Undone in the contract
+     */
+    public function putBack(Submission $submission, Staff $staff): array
+    {
+        $words = "put {$submission->name} back among the arrivals";
+        $change = new Change(ChangeKind::Setup, $words, $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $this->changes->carryOut($change, static function () use ($submission): void {
+            $submission->state = SubmissionState::Waiting;
+            $submission->asideReason = $submission->asideNote = '';
+            $submission->decidedAt = null;
+        });
+
+        return ['words' => ucfirst($words), 'undone' => 1, 'kept' => []];
+    }
+
     private function refuseDecided(Submission $submission): void
     {
         if (SubmissionState::Waiting === $submission->state) {

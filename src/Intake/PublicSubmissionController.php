@@ -20,6 +20,9 @@ use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicSubmissionController
 {
+    /** Nobody reads and answers a form in less. */
+    private const LEAST_SECONDS = 2;
+
     public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer, private BusinessFacts $facts)
     {
     }
@@ -40,7 +43,7 @@ final readonly class PublicSubmissionController
             throw Problem::invalid('Idempotency-Key', 'Shorten this to 200 characters.');
         }
         $channel = JsonBody::text($body, 'channel', 20);
-        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key);
+        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key, self::suspicion($body));
 
         $form = $version->definition();
         $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'));
@@ -50,6 +53,22 @@ final readonly class PublicSubmissionController
             'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, ['reference' => $submission->number, 'name' => $submission->name]),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
+    }
+
+    /**
+     * What makes a submission look as if no person had filled it in, in words; null where nothing does.
+     *
+     * @param array<array-key, mixed> $body
+     */
+    private static function suspicion(array $body): ?string
+    {
+        $seconds = $body['seconds'] ?? null;
+
+        return match (true) {
+            '' !== trim(JsonBody::text($body, 'unseen', 4000)) => 'Looks machine-made: a field was filled in that no person sees.',
+            \is_int($seconds) && $seconds < self::LEAST_SECONDS => 'Looks machine-made: it was filled in faster than anybody reads.',
+            default => null,
+        };
     }
 
     /**

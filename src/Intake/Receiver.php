@@ -40,9 +40,11 @@ final readonly class Receiver
      * @param array<array-key, mixed> $answers by question key
      * @param string|null $key the same key again gives the same submission
      *
+     * @param string|null $suspicion why it is set aside at once, as what looks unwanted
+     *
      * @throws Problem 422 with a violation for each answer that needs another look
      */
-    public function receive(FormVersion $version, array $answers, string $channel, ?string $key): Submission
+    public function receive(FormVersion $version, array $answers, string $channel, ?string $key, ?string $suspicion = null): Submission
     {
         $key = null === $key || '' === $key ? null : hash('sha256', $key);
         $known = $this->known($version, $key);
@@ -64,7 +66,7 @@ final readonly class Receiver
         return $this->changes->carryOut(
             new Change(ChangeKind::Receive, 'received a form', null, $now),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
-            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $channel, $key, $now),
+            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $channel, $key, $now, $suspicion),
         );
     }
 
@@ -112,7 +114,7 @@ final readonly class Receiver
      * @param array<string, mixed> $answers
      * @param array<string, list<Upload>> $uploads
      */
-    private function file(FormVersion $version, array $answers, array $uploads, string $channel, ?string $key, \DateTimeImmutable $now): Submission
+    private function file(FormVersion $version, array $answers, array $uploads, string $channel, ?string $key, \DateTimeImmutable $now, ?string $suspicion): Submission
     {
         $form = $version->definition();
         $readings = $this->reader->read($form, $answers);
@@ -127,6 +129,13 @@ final readonly class Receiver
             $this->facts->workingTime()->add($now, $form->promiseMinutes),
             $key,
         );
+        if (null !== $suspicion) {
+            // Out of the way, never thrown away: she can put it back.
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = 'advertising';
+            $submission->asideNote = $suspicion;
+            $submission->decidedAt = $now;
+        }
         $this->em->persist($submission);
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);

@@ -83,6 +83,9 @@ final readonly class SubmissionController
     public function undo(string $id, #[CurrentUser] Staff $staff): Response
     {
         $submission = $this->get($id);
+        if (SubmissionState::SetAside === $submission->state && null === $submission->decidedBy) {
+            return new JsonResponse($this->acceptor->putBack($submission, $staff));
+        }
         $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['at' => 'DESC', 'id' => 'DESC'])
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
 

@@ -81,6 +81,22 @@ final class SubmitTest extends AppTestCase
         $this->get('/api/public/forms/no-such-form')->ok(404);
     }
 
+    public function testWhatLooksMachineMadeIsSetAsideAndCanBePutBack(): void
+    {
+        $answers = ['name' => 'Orla', 'email' => 'o@example.com', 'service' => 'repair'];
+        foreach ([['unseen' => 'https://spam.example'], ['seconds' => 1]] as $sign) {
+            $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => $answers] + $sign)->ok(201);
+        }
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => $answers, 'seconds' => 40, 'unseen' => ''])->ok(201);
+        $this->signIn();
+        self::assertCount(1, $this->get('/api/submissions')->ok()->rows('items'));
+        $aside = $this->get('/api/submissions?state=set-aside')->ok();
+        self::assertCount(2, $aside->rows('items'));
+        self::assertStringContainsString('machine-made', $aside->text('items.0.aside.note'));
+        $this->post('/api/submissions/'.$aside->text('items.0.id').'/undo')->ok();
+        self::assertCount(2, $this->get('/api/submissions')->ok()->rows('items'));
+    }
+
     public function testTheSameKeyTwiceIsOneSubmission(): void
     {
         $first = $this->inquire([], 'one-sending')->ok(201);

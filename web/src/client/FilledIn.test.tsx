@@ -5,13 +5,16 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FilledIn } from './FilledIn';
 import type { PublicForm } from './queries';
 
-const base = { hint: '', example: '', options: [], maxLength: 200, maxFiles: 0, maxBytes: 0 };
+const base = { hint: '', example: '', options: [], maxLength: 200, maxFiles: 0, maxBytes: 0, min: '', max: '', half: false, parameter: '', showIf: null, requiredIf: null };
 const form: PublicForm = {
   slug: 'inquiry',
   title: 'Write to us',
   intro: '',
   privacy: '',
   steps: [],
+  dayOrder: 'unstated',
+  today: '2026-11-25',
+  checkPage: false,
   business: { name: 'Workshop', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
   pages: [
     {

@@ -8,6 +8,8 @@ import { Trouble } from '../shared/Notice';
 import { fault } from './checks';
 import { emptyDraft, forgetDraft, keepDraft, keptDraft } from './draft';
 import { QuestionField } from './QuestionField';
+import { isNeeded, listOf, shownPages, textOf } from './answers';
+import { carriedKeys, carryOn, withHidden } from './carry';
 import { useSend, type Answers, type PublicForm } from './queries';
 import type { KeptFile } from './uploads';
 
@@ -19,7 +21,10 @@ interface Props {
 
 /** The pages of a form. What is typed is kept in the browser until it has been sent. */
 export function FilledIn({ slug, form, onSent }: Props) {
-  const [draft] = useState(() => keptDraft(slug));
+  const [draft] = useState(() => withHidden(form, keptDraft(slug)));
+  const [carried] = useState(() => carriedKeys(slug));
+  const [began] = useState(() => Date.now());
+  const [unseen, setUnseen] = useState('');
   const [files, setFiles] = useState(draft.files);
   const [key, setKey] = useState(draft.key);
   const [at, setAt] = useState(0);
@@ -32,8 +37,14 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const heading = useRef<HTMLOListElement>(null);
   const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
   const { errors } = fields.formState;
-  const page = form.pages[at];
-  const last = at === form.pages.length - 1;
+  const answers = fields.watch();
+  const shown = shownPages(form, answers);
+  const page = shown[at];
+  // Pages on which nothing is asked are passed over.
+  const asked = (one: (typeof shown)[number] | undefined) =>
+    (one?.questions ?? []).some((question) => question.type !== 'hidden' && !carried.includes(question.key));
+  const onwardTo = shown.findIndex((one, i) => i > at && asked(one));
+  const last = onwardTo < 0;
 
   const keep = useCallback(
     () => keepDraft(slug, { answers: fields.getValues(), files, key }),
@@ -71,10 +82,10 @@ export function FilledIn({ slug, form, onSent }: Props) {
     setLookAt(violations[0]?.path ?? null);
   };
 
-  const faults = (pages: PublicForm['pages']) =>
+  const faults = (pages: typeof shown) =>
     pages.flatMap((one) =>
       one.questions.flatMap((question) => {
-        const message = fault(question, fields.getValues(), files[question.key]?.length ?? 0);
+        const message = fault(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers));
         return message ? [{ path: question.key, message }] : [];
       }),
     );
@@ -90,32 +101,38 @@ export function FilledIn({ slug, form, onSent }: Props) {
 
   const onward = () => {
     if (sending.current) return;
-    const found = faults(last ? form.pages : [page]);
+    const found = faults(last ? shown : [page]);
     if (found.length > 0) {
       complain(found);
       return;
     }
     fields.clearErrors();
     if (!last) {
-      turn(at + 1);
+      turn(onwardTo);
       return;
     }
-    const answers: Record<string, string | string[]> = {};
-    for (const question of form.pages.flatMap((one) => one.questions)) {
-      const list = files[question.key] ?? [];
-      const text = (fields.getValues(question.key) as string | undefined) ?? '';
-      if (question.type === 'files' && list.length > 0) answers[question.key] = list.map((file) => file.id);
-      else if (text.trim() !== '') answers[question.key] = text;
+    const sent: Record<string, string | string[]> = {};
+    for (const question of shown.flatMap((one) => one.questions)) {
+      const list =
+        question.type === 'files'
+          ? (files[question.key] ?? []).map((file) => file.id)
+          : question.type === 'any-of'
+            ? listOf(answers, question.key)
+            : [];
+      const text = textOf(answers, question.key);
+      if (list.length > 0) sent[question.key] = list;
+      else if (text.trim() !== '') sent[question.key] = text;
     }
     sending.current = true;
     send.mutate(
-      { answers, key },
+      { answers: sent, key, seconds: Math.round((Date.now() - began) / 1000), unseen },
       {
         onSuccess: (receipt) => {
           forgetDraft(slug);
           fields.reset({});
           setFiles({});
           setKey(emptyDraft().key);
+          if (receipt.next?.kind === 'form') carryOn(receipt.next.to, sent);
           onSent(receipt);
         },
         onSettled: () => {
@@ -128,8 +145,9 @@ export function FilledIn({ slug, form, onSent }: Props) {
     );
   };
 
+  const sendWords = form.pages.at(-1)?.next ?? 'Send';
   const busy = Object.values(going).some(Boolean);
-  const known = form.pages.flatMap((one) => one.questions);
+  const known = shown.flatMap((one) => one.questions);
   const wrong = known.filter((question) => errors[question.key]);
   return (
     <form
@@ -180,23 +198,48 @@ export function FilledIn({ slug, form, onSent }: Props) {
           </div>
         </div>
       )}
-      {page.questions.map((question) => (
-        <QuestionField
-          key={question.key}
-          question={question}
-          register={fields.register}
-          error={errors[question.key]?.message ?? null}
-          files={files[question.key] ?? []}
-          onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
-          onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}
-        />
-      ))}
+      {carried.length > 0 && at === 0 && (
+        <p className="carried second">What you told us just now is here already, and not asked again.</p>
+      )}
+      <p className="unseen" aria-hidden="true">
+        <label>
+          Leave this empty{' '}
+          <input tabIndex={-1} autoComplete="off" value={unseen} onChange={(event) => setUnseen(event.target.value)} />
+        </label>
+      </p>
+      <div className="questions">
+        {page.questions
+          .filter((question) => question.type !== 'hidden' && !carried.includes(question.key))
+          .map((question) => (
+            <QuestionField
+              key={question.key}
+              question={question}
+              needed={isNeeded(form, question, answers)}
+              register={fields.register}
+              error={errors[question.key]?.message ?? null}
+              files={files[question.key] ?? []}
+              onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
+              onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}
+            />
+          ))}
+      </div>
       <div className="public-foot">
         <Button type="submit" variant="contained" disabled={send.isPending || (last && busy)}>
-          {send.isPending ? 'Sending…' : page.next}
+          {send.isPending ? 'Sending…' : last ? sendWords : page.page.next}
         </Button>
         {at > 0 && (
-          <Link component="button" type="button" onClick={() => turn(at - 1)}>
+          <Link
+            component="button"
+            type="button"
+            onClick={() =>
+              turn(
+                Math.max(
+                  0,
+                  shown.findLastIndex((one, i) => i < at && asked(one)),
+                ),
+              )
+            }
+          >
             Back
           </Link>
         )}

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { ProblemError, type Schema } from '../shared/api';
 import { ComingRows, Trouble } from '../shared/Notice';
 import './client.css';
+import { forgetCarried } from './carry';
 import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
 import { usePublicForm } from './queries';
@@ -26,7 +27,16 @@ export function FormApp({ slug }: { slug: string }) {
   if (form.data) {
     return (
       <PublicFrame form={form.data}>
-        <FilledIn slug={slug} form={form.data} onSent={setReceipt} />
+        <FilledIn
+          slug={slug}
+          form={form.data}
+          onSent={(sent) => {
+            forgetCarried(slug);
+            if (sent.next?.kind === 'address') window.location.assign(sent.next.to);
+            else if (sent.next?.kind === 'form') window.location.assign(`/f/${encodeURIComponent(sent.next.to)}`);
+            else setReceipt(sent);
+          }}
+        />
       </PublicFrame>
     );
   }
@@ -35,6 +45,14 @@ export function FormApp({ slug }: { slug: string }) {
       <main className="public-plain">
         <h1>There is no such form</h1>
         <p>It may have been closed, or the address has a letter too many. Ask whoever gave it to you.</p>
+      </main>
+    );
+  }
+  if (form.error instanceof ProblemError && form.error.status === 410) {
+    return (
+      <main className="public-plain">
+        <h1>This form is closed</h1>
+        <p>{form.error.message}</p>
       </main>
     );
   }

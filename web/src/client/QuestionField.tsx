@@ -2,12 +2,14 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import type { InputHTMLAttributes } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { MarkShape } from '../shared/Mark';
+import { ChoiceField } from './ChoiceField';
 import { FilesField } from './FilesField';
 import type { Answers, Question } from './queries';
 import type { KeptFile } from './uploads';
 
 interface Props {
   question: Question;
+  needed: boolean;
   register: UseFormRegister<Answers>;
   error: string | null;
   files: KeptFile[];
@@ -21,19 +23,24 @@ const help: Partial<Record<Question['type'], InputHTMLAttributes<HTMLInputElemen
   email: { type: 'email', autoComplete: 'email', inputMode: 'email', autoCapitalize: 'none' },
   phone: { type: 'tel', autoComplete: 'tel', inputMode: 'tel' },
   address: { autoComplete: 'street-address' },
+  organisation: { autoComplete: 'organization' },
+  number: { inputMode: 'decimal' },
+  money: { inputMode: 'decimal' },
+  time: { inputMode: 'numeric' },
 };
 
 /** One question: its number in the margin, its wording, the field, and what is wrong with the answer. */
-export function QuestionField({ question, register, error, files, onFiles, onGoing }: Props) {
+export function QuestionField({ question, needed, register, error, files, onFiles, onGoing }: Props) {
   const id = `q-${question.key}`;
   const described =
     [question.hint ? `${id}-hint` : '', error ? `${id}-error` : ''].filter(Boolean).join(' ') || undefined;
-  const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': question.required };
-  const grouped = question.type === 'one-of' || question.type === 'files';
+  const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': needed };
+  const chosen = ['one-of', 'any-of', 'yes-no', 'scale', 'rating', 'consent'].includes(question.type);
+  const grouped = chosen || question.type === 'files';
   const label = (
     <>
-      {question.wording}
-      {question.required && <span className="unseen"> (needed)</span>}
+      {question.type === 'consent' ? 'Your consent' : question.wording}
+      {needed && <span className="unseen"> (needed)</span>}
     </>
   );
   const hint = question.hint && (
@@ -41,8 +48,16 @@ export function QuestionField({ question, register, error, files, onFiles, onGoi
       {question.hint}
     </span>
   );
+  if (question.type === 'statement') {
+    return (
+      <div className="question">
+        <span />
+        <p className="statement">{question.wording}</p>
+      </div>
+    );
+  }
   return (
-    <div className={error ? 'question wrong' : 'question'}>
+    <div className={['question', error ? 'wrong' : '', question.half ? 'half' : ''].filter(Boolean).join(' ')}>
       <span className="question-number serif" aria-hidden="true">
         {question.number}
       </span>
@@ -50,21 +65,16 @@ export function QuestionField({ question, register, error, files, onFiles, onGoi
         <fieldset
           id={id}
           tabIndex={-1}
-          {...(question.type === 'files' ? { 'aria-describedby': described } : aria)}
-          role={question.type === 'one-of' ? 'radiogroup' : undefined}
+          {...(question.type === 'files' || question.type === 'any-of' || question.type === 'consent'
+            ? { 'aria-describedby': described }
+            : aria)}
+          role={chosen && question.type !== 'any-of' && question.type !== 'consent' ? 'radiogroup' : undefined}
         >
           <legend className="question-label">
             {label} {hint}
           </legend>
-          {question.type === 'one-of' ? (
-            <div className="options">
-              {question.options.map((option) => (
-                <label key={option.value} className="option">
-                  <input type="radio" value={option.value} {...register(question.key)} />
-                  <span>{option.label}</span>
-                </label>
-              ))}
-            </div>
+          {chosen ? (
+            <ChoiceField question={question} register={register} />
           ) : (
             <FilesField question={question} files={files} onFiles={onFiles} onGoing={onGoing} />
           )}

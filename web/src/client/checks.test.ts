@@ -15,6 +15,12 @@ function question(part: Partial<Question>): Question {
     maxLength: 20,
     maxFiles: 0,
     maxBytes: 0,
+    min: '',
+    max: '',
+    half: false,
+    parameter: '',
+    showIf: null,
+    requiredIf: null,
     ...part,
   };
 }

@@ -3,7 +3,8 @@ import { api, need, type Schema } from '../shared/api';
 
 export type PublicForm = Schema<'PublicForm'>;
 export type Question = Schema<'Question'>;
-export type Answers = Record<string, string>;
+/** By question key; a list where several may be chosen. An unticked box may come as false. */
+export type Answers = Record<string, string | string[] | boolean | undefined>;
 
 export function usePublicForm(slug: string) {
   return useQuery({
@@ -16,11 +17,21 @@ export function usePublicForm(slug: string) {
 /** Sends a filled-in form. The same key sent twice is one submission. */
 export function useSend(slug: string) {
   return useMutation({
-    mutationFn: ({ answers, key }: { answers: Record<string, string | string[]>; key: string }) =>
+    mutationFn: ({
+      answers,
+      key,
+      seconds,
+      unseen,
+    }: {
+      answers: Record<string, string | string[]>;
+      key: string;
+      seconds: number;
+      unseen: string;
+    }) =>
       need(
         api.POST('/api/public/forms/{slug}/submissions', {
           params: { path: { slug }, header: { 'Idempotency-Key': key } },
-          body: { answers, channel: 'page' },
+          body: { answers, channel: 'page', seconds, unseen },
         }),
       ),
   });
