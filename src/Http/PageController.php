@@ -12,7 +12,7 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'sign-in'];
+    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'forms', 'sign-in'];
 
     public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms)
     {

@@ -5,7 +5,20 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FilledIn } from './FilledIn';
 import type { PublicForm } from './queries';
 
-const base = { hint: '', example: '', options: [], maxLength: 200, maxFiles: 0, maxBytes: 0, min: '', max: '', half: false, parameter: '', showIf: null, requiredIf: null };
+const base = {
+  hint: '',
+  example: '',
+  options: [],
+  maxLength: 200,
+  maxFiles: 0,
+  maxBytes: 0,
+  min: '',
+  max: '',
+  half: false,
+  parameter: '',
+  showIf: null,
+  requiredIf: null,
+};
 const form: PublicForm = {
   slug: 'inquiry',
   title: 'Write to us',

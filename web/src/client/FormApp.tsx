@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { ProblemError, type Schema } from '../shared/api';
 import { ComingRows, Trouble } from '../shared/Notice';
 import './client.css';
+import './page.css';
 import { forgetCarried } from './carry';
 import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';

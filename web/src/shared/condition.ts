@@ -7,7 +7,7 @@ export type Condition =
   | { not: Condition }
   | { question: string; op: Operator; value?: string; values?: string[] };
 
-export type Operator =
+type Operator =
   | 'is'
   | 'is-one-of'
   | 'contains'

@@ -10,11 +10,17 @@ export const keys = {
   aside: { binding: 'a', shown: 'A', words: 'set aside' },
   list: { binding: 'l', shown: 'L', words: 'open or fold the list' },
   find: { binding: '/', shown: '/', words: 'find' },
+  tryIt: { binding: 't', shown: 'T', words: 'try the form' },
+  add: { binding: '+', shown: '+', words: 'add a question' },
+  up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question up' },
+  down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question down' },
+  takeOut: { binding: 'Delete', shown: 'Del', words: 'take the question out' },
   download: { binding: 'd', shown: 'D', words: 'download' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   goArrivals: { binding: 'g a', shown: 'G A', words: 'go to Arrivals' },
   goClients: { binding: 'g c', shown: 'G C', words: 'go to Clients' },
   goProjects: { binding: 'g p', shown: 'G P', words: 'go to Projects' },
+  goForms: { binding: 'g f', shown: 'G F', words: 'go to Forms' },
   goMessages: { binding: 'g m', shown: 'G M', words: 'go to Messages' },
 } as const;
 
@@ -63,7 +69,9 @@ export function useKey(name: KeyName, act: (() => void) | undefined): void {
     if (!on) return undefined;
     // Shift is part of how “?” is typed on most keyboards.
     const binding = name === 'help' ? 'Shift+?' : keys[name].binding;
-    return listen(binding, () => latest.current?.(), name === 'main');
+    const act = () => latest.current?.();
+    const stops = [listen(binding, act, name === 'main'), ...(name === 'add' ? [listen('Shift++', act, false)] : [])];
+    return () => stops.forEach((stop) => stop());
   }, [name, on]);
 }
 

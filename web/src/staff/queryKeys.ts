@@ -14,5 +14,8 @@ export const queryKeys = {
   messages: (state: string) => ['messages', 'list', state],
   message: (id: string) => ['messages', 'one', id],
   journal: (record: string) => ['journal', record],
+  forms: ['forms', 'list'],
+  starters: ['forms', 'starters'],
+  form: (id: string) => ['forms', 'one', id],
   find: (q: string) => ['find', q],
 } as const;

@@ -14,6 +14,7 @@ const words = [
   { to: '/clients', label: 'Clients' },
   { to: '/projects', label: 'Projects' },
   { to: '/messages', label: 'Messages' },
+  { to: '/forms', label: 'Forms' },
 ];
 
 export function Lintel({ onKeys }: { onKeys: () => void }) {

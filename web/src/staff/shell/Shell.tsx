@@ -15,6 +15,7 @@ export function Shell() {
   useKey('goArrivals', () => void navigate('/arrivals'));
   useKey('goClients', () => void navigate('/clients'));
   useKey('goProjects', () => void navigate('/projects'));
+  useKey('goForms', () => void navigate('/forms'));
   useKey('goMessages', () => void navigate('/messages'));
   return (
     <ToastStand>

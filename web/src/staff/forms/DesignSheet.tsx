@@ -1,0 +1,145 @@
+import { Trouble } from '../../shared/Notice';
+import { conditionWords, dependents, destinations, kinds, type Definition, type DraftQuestion } from './design';
+import type { Form } from './queries';
+
+interface Props {
+  form: Form;
+  definition: Definition;
+  chosen: string | null;
+  onChoose: (key: string | null) => void;
+  onPage: (key: string, title: string) => void;
+  onRemovePage: (key: string) => void;
+  removing: string | null;
+  onRemove: (key: string | null) => void;
+  overtaken: boolean;
+  trouble: Error | null;
+}
+
+/** The form as people read it; each question can be chosen. */
+export function DesignSheet({
+  form,
+  definition,
+  chosen,
+  onChoose,
+  onPage,
+  onRemovePage,
+  removing,
+  onRemove,
+  overtaken,
+  trouble,
+}: Props) {
+  let number = 0;
+  return (
+    <article className="sheet-body design">
+      <header className="sheet-head">
+        <button type="button" className="design-title" aria-pressed={chosen === null} onClick={() => onChoose(null)}>
+          <h2>{definition.title || 'Without a name'}</h2>
+          <span className="second">
+            {form.published
+              ? `Draft beside version ${form.published.number}, which is live.`
+              : 'Draft. Nobody sees it before you publish.'}
+          </span>
+        </button>
+      </header>
+      {overtaken ? (
+        <Trouble title="Not kept" again={() => window.location.reload()}>
+          Somebody else changed this form meanwhile. Load it again to see theirs; yours stands here until then.
+        </Trouble>
+      ) : (
+        trouble && <Trouble title="Not kept yet">{trouble.message} It is tried again with your next change.</Trouble>
+      )}
+      {definition.pages.map((page, i) => (
+        <section key={page.key} className="design-page">
+          <div className="design-page-head">
+            <span className="group-label">Page {i + 1}</span>
+            <input
+              aria-label={`Title of page ${i + 1}`}
+              value={page.title}
+              maxLength={80}
+              onChange={(event) => onPage(page.key, event.target.value)}
+            />
+            {page.questions.length === 0 && definition.pages.length > 1 && (
+              <button type="button" className="link-button" onClick={() => onRemovePage(page.key)}>
+                take out
+              </button>
+            )}
+          </div>
+          <ol>
+            {page.questions.map((question) => (
+              <Line
+                key={question.key}
+                question={question}
+                number={++number}
+                definition={definition}
+                chosen={chosen === question.key}
+                onChoose={onChoose}
+                removing={removing === question.key}
+                onRemove={onRemove}
+              />
+            ))}
+          </ol>
+        </section>
+      ))}
+    </article>
+  );
+}
+
+interface LineProps {
+  question: DraftQuestion;
+  number: number;
+  definition: Definition;
+  chosen: boolean;
+  onChoose: (key: string) => void;
+  removing: boolean;
+  onRemove: (key: string | null) => void;
+}
+
+function Line({ question, number, definition, chosen, onChoose, removing, onRemove }: LineProps) {
+  const held = removing ? dependents(definition, question.key) : [];
+  const must = question.required
+    ? 'must'
+    : question.requiredIf
+      ? 'sometimes must'
+      : question.type === 'statement'
+        ? ''
+        : 'may be empty';
+  return (
+    <li className={chosen ? 'design-line chosen' : 'design-line'} data-question={question.key}>
+      <button type="button" aria-pressed={chosen} onClick={() => onChoose(question.key)}>
+        <span className="margin-number">{number}</span>
+        <span className="design-words">
+          <span>
+            <b>{question.wording || 'Without wording'}</b>{' '}
+            {question.hint && <span className="second">{question.hint}</span>}
+          </span>
+          <span className="design-answer second">
+            <span>
+              {kinds[question.type]}
+              {question.options &&
+                question.options.length > 0 &&
+                `: ${question.options.map((option) => option.label).join(', ')}`}
+              {question.showIf && <em>, only if {conditionWords(question.showIf, definition)}</em>}
+              {question.staffOnly && ', staff only'}
+              {question.destination && ` → ${destinations[question.destination] ?? question.destination}`}
+            </span>
+            <span>{must}</span>
+          </span>
+        </span>
+      </button>
+      {held.length > 0 && (
+        <div className="trouble" role="alert">
+          <span>
+            {held.map((one) => `“${one.wording}”`).join(' and ')} {held.length === 1 ? 'asks' : 'ask'} about this.
+            Taking it out lets go of {held.length === 1 ? 'that condition' : 'those conditions'}.
+          </span>
+          <button type="button" className="link-button" onClick={() => onRemove(question.key)}>
+            Take out both
+          </button>
+          <button type="button" className="link-button" onClick={() => onRemove(null)}>
+            Leave it
+          </button>
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,215 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { ProblemError } from '../../shared/api';
+import { StaffField } from '../shell/StaffField';
+import { useToast } from '../shell/Toast';
+import { ConditionEditor } from './ConditionEditor';
+import type { Definition } from './design';
+import { useSettings, type Form, type Settings } from './queries';
+
+interface Props {
+  form: Form;
+  definition: Definition;
+  onChange: (part: Partial<Definition>) => void;
+}
+
+/** What the form as a whole says and promises, how it ends, where and when it stands. */
+export function FormPane({ form, definition, onChange }: Props) {
+  const endings = definition.endings ?? [];
+  const setEnding = (i: number, part: Partial<(typeof endings)[number]>) =>
+    onChange({ endings: endings.map((ending, n) => (n === i ? { ...ending, ...part } : ending)) });
+  return (
+    <>
+      <div className="pillar-head">
+        <h2>The form</h2>
+        <small>choose a question to change it</small>
+      </div>
+      <div className="particulars">
+        <StaffField
+          label="Title"
+          value={definition.title}
+          maxLength={200}
+          onChange={(event) => onChange({ title: event.target.value })}
+        />
+        <StaffField
+          label="Introduction"
+          value={definition.intro}
+          maxLength={500}
+          onChange={(event) => onChange({ intro: event.target.value })}
+        />
+        <StaffField
+          label="On privacy"
+          value={definition.privacy}
+          maxLength={500}
+          onChange={(event) => onChange({ privacy: event.target.value })}
+        />
+        <StaffField
+          label="Thanks; {{reference}} and {{name}} are filled in"
+          value={definition.thanks}
+          maxLength={1000}
+          onChange={(event) => onChange({ thanks: event.target.value })}
+        />
+        <dl>
+          <div>
+            <dt>Promises</dt>
+            <dd>
+              an answer within{' '}
+              <input
+                aria-label="Working minutes until an answer"
+                type="number"
+                min={1}
+                max={10_000}
+                value={definition.promiseMinutes}
+                onChange={(event) =>
+                  onChange({
+                    promiseMinutes: Math.max(1, Math.min(10_000, Math.round(Number(event.target.value)) || 1)),
+                  })
+                }
+              />{' '}
+              working minutes
+            </dd>
+          </div>
+          <div>
+            <dt>Days</dt>
+            <dd>
+              <select
+                aria-label="How days in figures are written"
+                value={definition.dayOrder}
+                onChange={(event) => onChange({ dayOrder: event.target.value as Definition['dayOrder'] })}
+              >
+                <option value="day-first">04/05 is 4 May</option>
+                <option value="month-first">04/05 is 5 April</option>
+                <option value="unstated">04/05 may be either: ask in the plan</option>
+              </select>
+            </dd>
+          </div>
+          <div>
+            <dt>Ends</dt>
+            <dd>
+              {endings.map((ending, i) => (
+                <div key={i} className="ending">
+                  <select
+                    aria-label="How it ends"
+                    value={ending.kind}
+                    onChange={(event) => setEnding(i, { kind: event.target.value as typeof ending.kind, text: '' })}
+                  >
+                    <option value="thanks">with other thanks</option>
+                    <option value="address">at another address</option>
+                    <option value="form">in another form</option>
+                  </select>{' '}
+                  <input
+                    aria-label="Text, address or form"
+                    value={ending.text}
+                    placeholder={
+                      { thanks: 'Thank you.', address: 'https://…', form: 'ending of its address' }[ending.kind]
+                    }
+                    onChange={(event) => setEnding(i, { text: event.target.value })}
+                  />
+                  <ConditionEditor
+                    words="if"
+                    definition={definition}
+                    before=""
+                    condition={ending.when}
+                    onChange={(when) => setEnding(i, { when })}
+                  />
+                  <button
+                    type="button"
+                    className="link-button"
+                    onClick={() => onChange({ endings: endings.filter((_, n) => n !== i) })}
+                  >
+                    take out
+                  </button>
+                </div>
+              ))}
+              <button
+                type="button"
+                className="link-button"
+                onClick={() => onChange({ endings: [...endings, { kind: 'thanks', text: '' }] })}
+              >
+                {endings.length === 0 ? 'with thanks; end otherwise …' : 'and also'}
+              </button>
+            </dd>
+          </div>
+        </dl>
+        <SettingsFields
+          key={`${form.slug} ${form.settings.opensOn} ${form.settings.closesOn} ${form.settings.limit}`}
+          form={form}
+        />
+      </div>
+    </>
+  );
+}
+
+function SettingsFields({ form }: { form: Form }) {
+  const [settings, setSettings] = useState<Settings>({
+    slug: form.slug,
+    opensOn: form.settings.opensOn ?? '',
+    closesOn: form.settings.closesOn ?? '',
+    limit: form.settings.limit,
+    closedText: form.settings.closedText,
+  });
+  const save = useSettings();
+  const toast = useToast();
+  const fault = (field: string) =>
+    save.error instanceof ProblemError
+      ? save.error.violations.find((violation) => violation.path === field)?.message
+      : undefined;
+  const set = (part: Partial<Settings>) => setSettings((before) => ({ ...before, ...part }));
+  return (
+    <form
+      className="where"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate({ id: form.id, settings }, { onSuccess: () => toast({ words: 'Kept where and when it stands.' }) });
+      }}
+    >
+      <h3 className="group-label">Where and when</h3>
+      <StaffField
+        label="Ending of its address, after /f/"
+        value={settings.slug}
+        error={fault('slug')}
+        onChange={(event) => set({ slug: event.target.value })}
+      />
+      <StaffField
+        label="Opens on"
+        placeholder="2027-06-12"
+        value={settings.opensOn}
+        error={fault('opensOn')}
+        onChange={(event) => set({ opensOn: event.target.value })}
+      />
+      <StaffField
+        label="Closes after"
+        placeholder="2027-06-12"
+        value={settings.closesOn}
+        error={fault('closesOn')}
+        onChange={(event) => set({ closesOn: event.target.value })}
+      />
+      <StaffField
+        label="Submissions at most"
+        type="number"
+        min={1}
+        value={settings.limit ?? ''}
+        error={fault('limit')}
+        onChange={(event) => set({ limit: event.target.value === '' ? null : Number(event.target.value) })}
+      />
+      <StaffField
+        label="What it says while it is closed"
+        value={settings.closedText}
+        maxLength={1000}
+        error={fault('closedText')}
+        onChange={(event) => set({ closedText: event.target.value })}
+      />
+      <p>
+        <Button type="submit" variant="outlined" size="small" disabled={save.isPending}>
+          Keep these
+        </Button>{' '}
+        {form.published && (
+          <a href={`/f/${form.slug}`} target="_blank" rel="noreferrer">
+            Open the page
+          </a>
+        )}{' '}
+        <a href={`/api/forms/${form.id}/export`}>Save as a file</a>
+      </p>
+    </form>
+  );
+}

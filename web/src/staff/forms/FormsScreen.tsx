@@ -1,0 +1,248 @@
+import { useEffect, useRef, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { ProblemError } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { useToday } from '../shell/day';
+import { Pillars } from '../shell/Pillars';
+import { NotFound } from '../shell/Plain';
+import { useToast } from '../shell/Toast';
+import '../arrivals/arrival-list.css';
+import '../arrivals/sheet.css';
+import {
+  addPage,
+  addQuestion,
+  changePage,
+  changeQuestion,
+  dependents,
+  moveQuestion,
+  questionsOf,
+  removePage,
+  removeQuestion,
+} from './design';
+import { DesignSheet } from './DesignSheet';
+import { useDraft } from './draftState';
+import { FormList } from './FormList';
+import { FormPane } from './FormPane';
+import './forms.css';
+import { Preview } from './Preview';
+import { usePublish, useForm, useForms, type Form } from './queries';
+import { QuestionPane } from './QuestionPane';
+import { TryIt } from './TryIt';
+
+export function FormsScreen() {
+  const { id } = useParams();
+  const forms = useForms();
+  const form = useForm(id);
+  const navigate = useNavigate();
+  const [beginning, setBeginning] = useState(false);
+  const first = forms.data?.[0];
+  if (id === undefined && first) return <Navigate to={`/forms/${first.id}`} replace />;
+  if (form.error instanceof ProblemError && form.error.status === 404) return <NotFound what="form" />;
+  const begun = (to: string) => {
+    setBeginning(false);
+    void navigate(`/forms/${to}`);
+  };
+  if (form.data)
+    return (
+      <Designer key={form.data.id} form={form.data} beginning={beginning} onBegin={setBeginning} onBegun={begun} />
+    );
+  return (
+    <Pillars
+      title="Forms"
+      pillars={[
+        {
+          name: 'Forms',
+          width: '236px',
+          content: (
+            <FormList
+              form={undefined}
+              beginning={beginning || forms.data?.length === 0}
+              onBegun={begun}
+              onLeave={() => setBeginning(false)}
+            />
+          ),
+        },
+        {
+          name: 'Sheet',
+          sheet: true,
+          width: '1fr',
+          content: form.error ? (
+            <Trouble title="Not loaded" again={() => void form.refetch()}>
+              {form.error.message}
+            </Trouble>
+          ) : forms.data?.length === 0 ? (
+            <Empty fact="No forms yet.">Begin one at the left, from a starter or with three questions.</Empty>
+          ) : (
+            <ComingRows rows={9} />
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+interface Props {
+  form: Form;
+  beginning: boolean;
+  onBegin: (is: boolean) => void;
+  onBegun: (id: string) => void;
+}
+
+function Designer({ form, beginning, onBegin, onBegun }: Props) {
+  const draft = useDraft(form);
+  const { definition, change } = draft;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [removing, setRemoving] = useState<string | null>(null);
+  const [trying, setTrying] = useState(false);
+  const [part, setPart] = useState(1);
+  const publish = usePublish();
+  const toast = useToast();
+  const today = useToday();
+  const wording = useRef<HTMLInputElement>(null);
+  const questions = questionsOf(definition);
+  const question = questions.find((one) => one.key === chosen);
+
+  useEffect(() => {
+    if (chosen) document.querySelector(`[data-question="${chosen}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
+
+  const add = () => {
+    const added = addQuestion(definition, chosen);
+    change(added.definition);
+    setChosen(added.key);
+    setTimeout(() => wording.current?.focus());
+  };
+  const remove = (key: string | null, sure = false) => {
+    if (key === null) {
+      setRemoving(null);
+    } else if (!sure && dependents(definition, key).length > 0) {
+      setRemoving(key);
+    } else {
+      const place = questions.findIndex((one) => one.key === key);
+      change(removeQuestion(definition, key));
+      setRemoving(null);
+      setChosen((questions[place + 1] ?? questions[place - 1])?.key ?? null);
+    }
+  };
+  const carryOut = async () => {
+    const version = await draft.settle();
+    publish.mutate(
+      { id: form.id, version },
+      {
+        onSuccess: (done) =>
+          toast({ words: `Version ${done.published?.number ?? ''} is live at /f/${done.slug}. U takes it back.` }),
+        onError: (error) => toast({ words: error.message }),
+      },
+    );
+  };
+  const next = (form.published?.number ?? 0) + 1;
+  return (
+    <>
+      <Pillars
+        title={`${definition.title}, Forms`}
+        shown={part}
+        onShow={setPart}
+        pillars={[
+          {
+            name: 'Forms',
+            width: '236px',
+            folds: true,
+            content: <FormList form={form} beginning={beginning} onBegun={onBegun} onLeave={() => onBegin(false)} />,
+          },
+          {
+            name: 'Sheet',
+            sheet: true,
+            width: '444px',
+            middling: '1fr',
+            tally: questions.length,
+            content: (
+              <DesignSheet
+                form={form}
+                definition={definition}
+                chosen={chosen}
+                onChoose={setChosen}
+                onPage={(key, title) => change(changePage(definition, key, { title }))}
+                onRemovePage={(key) => change(removePage(definition, key))}
+                removing={removing}
+                onRemove={(key) => remove(key, true)}
+                overtaken={draft.overtaken}
+                trouble={draft.trouble}
+              />
+            ),
+            blocks: [
+              {
+                label: publish.isPending ? 'Publishing…' : `Publish version ${next}`,
+                keyName: 'main',
+                main: true,
+                act: () => void carryOut(),
+                disabled: publish.isPending || form.problems.length > 0,
+              },
+              { label: 'Try it', keyName: 'tryIt', act: () => void draft.settle().then(() => setTrying(true)) },
+            ],
+          },
+          {
+            name: 'Question',
+            width: '336px',
+            content: question ? (
+              <QuestionPane
+                key={question.key}
+                definition={definition}
+                question={question}
+                number={questions.indexOf(question) + 1}
+                onChange={(change_) => change(changeQuestion(definition, question.key, change_))}
+                wordingRef={wording}
+              />
+            ) : (
+              <FormPane
+                form={form}
+                definition={definition}
+                onChange={(change_) => change({ ...definition, ...change_ })}
+              />
+            ),
+            blocks: [
+              { label: 'Add', keyName: 'add', act: add },
+              ...(question
+                ? [{ label: 'Take out', keyName: 'takeOut' as const, act: () => remove(question.key) }]
+                : []),
+            ],
+          },
+          {
+            name: 'On a phone',
+            width: '1fr',
+            folds: true,
+            content: (
+              <>
+                <div className="pillar-head">
+                  <h2>On a phone</h2>
+                  <small>{draft.isKept ? 'kept' : 'keeping …'}</small>
+                </div>
+                <Preview definition={definition} today={today} chosen={chosen} />
+                <p className="design-tools">
+                  <button type="button" className="link-button" disabled={!draft.undo} onClick={draft.undo}>
+                    Undo typing
+                  </button>{' '}
+                  <button type="button" className="link-button" disabled={!draft.redo} onClick={draft.redo}>
+                    Redo
+                  </button>{' '}
+                  <button type="button" className="link-button" onClick={() => change(addPage(definition))}>
+                    Add a page
+                  </button>{' '}
+                  <button type="button" className="link-button" onClick={() => onBegin(true)}>
+                    New form
+                  </button>
+                </p>
+              </>
+            ),
+            blocks: question
+              ? [
+                  { label: 'Up', keyName: 'up', act: () => change(moveQuestion(definition, question.key, -1)) },
+                  { label: 'Down', keyName: 'down', act: () => change(moveQuestion(definition, question.key, 1)) },
+                ]
+              : [],
+          },
+        ]}
+      />
+      {trying && <TryIt id={form.id} definition={definition} today={today} onClose={() => setTrying(false)} />}
+    </>
+  );
+}

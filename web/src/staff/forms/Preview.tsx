@@ -1,0 +1,46 @@
+import { useDeferredValue } from 'react';
+import { useForm } from 'react-hook-form';
+import { QuestionField } from '../../client/QuestionField';
+import type { Answers } from '../../client/queries';
+import '../../client/client.css';
+import { asPublic, type Definition } from './design';
+
+/** The public page as it would look on a phone. To look at only: “Try it” is for filling in. */
+export function Preview({
+  definition,
+  today,
+  chosen,
+}: {
+  definition: Definition;
+  today: string;
+  chosen: string | null;
+}) {
+  const form = asPublic(useDeferredValue(definition), today);
+  const { register } = useForm<Answers>();
+  const page = form.pages.find((one) => one.questions.some((question) => question.key === chosen)) ?? form.pages[0];
+  return (
+    <div className="preview" inert aria-hidden="true">
+      <div className="preview-page">
+        <p className="preview-title serif">{form.title}</p>
+        <div className="questions">
+          {page?.questions
+            .filter((question) => question.type !== 'hidden')
+            .map((question) => (
+              <div key={question.key} className={question.key === chosen ? 'previewed chosen' : 'previewed'}>
+                <QuestionField
+                  question={question}
+                  needed={question.required}
+                  register={register}
+                  error={null}
+                  files={[]}
+                  onFiles={() => undefined}
+                  onGoing={() => undefined}
+                />
+              </div>
+            ))}
+        </div>
+        <p className="preview-button">{page?.next}</p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import Dialog from '@mui/material/Dialog';
+import { useForm, useWatch } from 'react-hook-form';
+import { isNeeded, listOf, shownPages, textOf } from '../../client/answers';
+import { QuestionField } from '../../client/QuestionField';
+import type { Answers } from '../../client/queries';
+import { ProblemError } from '../../shared/api';
+import { Trouble } from '../../shared/Notice';
+import { PlanView } from '../arrivals/PlanView';
+import { Slab } from '../shell/Slab';
+import { asPublic, type Definition } from './design';
+import { useTry } from './queries';
+
+interface Props {
+  id: string;
+  definition: Definition;
+  today: string;
+  onClose: () => void;
+}
+
+/** The whole form to fill in, and the plan that it would give. Nothing is saved, nothing is sent. */
+export function TryIt({ id, definition, today, onClose }: Props) {
+  const form = asPublic(definition, today);
+  const { register, control, getValues } = useForm<Answers>();
+  const attempt = useTry(id);
+  const answers: Answers = useWatch({ control });
+  const shown = shownPages(form, answers).flatMap((page) => page.questions);
+  const faults = attempt.error instanceof ProblemError ? attempt.error.violations : [];
+  const go = () => {
+    const given = getValues();
+    const sent: Record<string, string | string[]> = {};
+    for (const question of shown) {
+      const list = question.type === 'any-of' ? listOf(given, question.key) : [];
+      const text = textOf(given, question.key);
+      if (list.length > 0) sent[question.key] = list;
+      else if (text.trim() !== '') sent[question.key] = text;
+    }
+    attempt.mutate(sent);
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="try-title">
+      <Slab
+        titleId="try-title"
+        title={`Try ${definition.title}`}
+        blocks={[
+          { label: 'Show the plan', act: go, main: true, disabled: attempt.isPending },
+          { label: 'Close', shown: 'Esc', act: onClose },
+        ]}
+      >
+        <div className="try">
+          <div className="questions">
+            {shown
+              .filter((question) => question.type !== 'hidden' && question.type !== 'files')
+              .map((question) => (
+                <QuestionField
+                  key={question.key}
+                  question={question}
+                  needed={isNeeded(form, question, answers)}
+                  register={register}
+                  error={faults.find((fault) => fault.path === question.key)?.message ?? null}
+                  files={[]}
+                  onFiles={() => undefined}
+                  onGoing={() => undefined}
+                />
+              ))}
+          </div>
+          <div>
+            {attempt.error && faults.every((fault) => !shown.some((question) => question.key === fault.path)) && (
+              <Trouble title="No plan">{attempt.error.message}</Trouble>
+            )}
+            {attempt.data ? (
+              <PlanView plan={attempt.data} onDecide={() => undefined} />
+            ) : (
+              <p className="second">
+                Fill in what you like, then show the plan. Nothing is saved, and nothing is sent.
+              </p>
+            )}
+          </div>
+        </div>
+      </Slab>
+    </Dialog>
+  );
+}

@@ -1,0 +1,89 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, need, type Schema } from '../../shared/api';
+import { queryKeys } from '../queryKeys';
+import type { Definition } from './design';
+
+export type Form = Schema<'Form'>;
+
+export function useForms() {
+  return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
+}
+
+export function useStarters() {
+  return useQuery({
+    queryKey: queryKeys.starters,
+    queryFn: async () => (await need(api.GET('/api/forms/starters'))).items,
+    staleTime: Infinity,
+  });
+}
+
+export function useForm(id: string | undefined) {
+  return useQuery({
+    queryKey: queryKeys.form(id ?? ''),
+    queryFn: () => need(api.GET('/api/forms/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+    // What is being typed is newer than what the server has.
+    refetchOnWindowFocus: false,
+    staleTime: Infinity,
+  });
+}
+
+function useFormMutation<T>(mutationFn: (input: T) => Promise<Form>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn,
+    onSuccess: (form) => {
+      queries.setQueryData(queryKeys.form(form.id), form);
+      void queries.invalidateQueries({ queryKey: queryKeys.forms });
+      void queries.invalidateQueries({ queryKey: queryKeys.lastChange });
+    },
+  });
+}
+
+export const useBegin = () =>
+  useFormMutation((body: { title: string; starter?: string; copyOf?: string }) =>
+    need(api.POST('/api/forms', { body })),
+  );
+
+export const useImport = () =>
+  useFormMutation((file: Record<string, never>) => need(api.POST('/api/forms/import', { body: { file } })));
+
+export const useKeep = () =>
+  useFormMutation(({ id, version, definition }: { id: string; version: number; definition: Definition }) =>
+    need(
+      api.PUT('/api/forms/{id}', {
+        params: { path: { id } },
+        body: { version, definition: definition as unknown as Record<string, never> },
+      }),
+    ),
+  );
+
+export const usePublish = () =>
+  useFormMutation(({ id, version }: { id: string; version: number }) =>
+    need(api.POST('/api/forms/{id}/publish', { params: { path: { id } }, body: { version } })),
+  );
+
+export interface Settings {
+  slug: string;
+  opensOn: string;
+  closesOn: string;
+  limit: number | null;
+  closedText: string;
+}
+
+export const useSettings = () =>
+  useFormMutation(({ id, settings }: { id: string; settings: Settings }) =>
+    need(api.PUT('/api/forms/{id}/settings', { params: { path: { id } }, body: settings })),
+  );
+
+export function useTry(id: string) {
+  return useMutation({
+    mutationFn: (answers: Record<string, string | string[]>) =>
+      need(
+        api.POST('/api/forms/{id}/try', {
+          params: { path: { id } },
+          body: { answers: answers as unknown as Record<string, never> },
+        }),
+      ),
+  });
+}
