@@ -23,6 +23,8 @@ final class AccessibilityTest extends BrowserTestCase
             ['/projects', '.row-table a', 1280],
             ['/messages', '.letter-text', 1280],
             ['/messages', '.message-row', 390],
+            ['/forms', '.design-line', 1280],
+            ['/forms', '.design-line', 1024],
             ['/nowhere', '.empty', 1280],
         ] as [$path, $sign, $width]) {
             $this->resize($this->driver, $width, 800);
@@ -96,19 +98,5 @@ final class AccessibilityTest extends BrowserTestCase
         yield 'desktop' => [1280, 800];
         yield 'phone' => [390, 844];
         yield 'the narrowest' => [320, 640];
-    }
-
-    private function assertAccessible(string $where = ''): void
-    {
-        $axe = (string) file_get_contents(\dirname(__DIR__, 2).'/web/node_modules/axe-core/axe.min.js');
-        $this->driver->executeScript($axe);
-        $this->driver->manage()->timeouts()->setScriptTimeout(30);
-        $found = $this->driver->executeAsyncScript(<<<'JS'
-            const done = arguments[arguments.length - 1];
-            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
-                .then((r) => done(r.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' ' + (n.any[0] ? n.any[0].message : n.failureSummary)))));
-            JS);
-        self::assertSame([], $found, $where);
-        self::assertSame([], $this->complaints());
     }
 }

@@ -172,6 +172,21 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
+    /** No violation of WCAG 2.2 at levels A and AA that axe-core can find, and no complaint of the browser. */
+    protected function assertAccessible(string $where = ''): void
+    {
+        $axe = (string) file_get_contents(\dirname(__DIR__, 3).'/web/node_modules/axe-core/axe.min.js');
+        $this->driver->executeScript($axe);
+        $this->driver->manage()->timeouts()->setScriptTimeout(30);
+        $found = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+                .then((r) => done(r.violations.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.target.join(' ') + ' ' + (n.any[0] ? n.any[0].message : n.failureSummary)))));
+            JS);
+        self::assertSame([], $found, $where);
+        self::assertSame([], $this->complaints());
+    }
+
     private static function startChromeDriver(): void
     {
         if (null !== self::$chromedriver && self::$chromedriver->isRunning()) {

@@ -41,6 +41,11 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.message-row', 'we have your inquiry')->click();
         $this->findWith('.letter-text', 'thank you for writing');
         $this->take('messages');
+        $this->go('/forms');
+        $this->findWith('.arrival', 'Piano inquiry')->click();
+        $this->findWith('.design-line button', 'Must it be ready')->click();
+        $this->findWith('.pillar-head', 'Question 7');
+        $this->take('forms');
         $this->go('/f/piano-inquiry');
         $this->find('#q-name')->sendKeys('Orla Fennick');
         $this->find('#q-email')->sendKeys('orla.fennick@example.com');

@@ -172,7 +172,7 @@ function TestLine({ word, test, earlier, all, onChange, onRemove }: LineProps) {
             }}
           />
         ))}
-      <button type="button" className="link-button" onClick={onRemove} aria-label="Take this condition out">
+      <button type="button" className="link-button" onClick={onRemove} aria-label="take out this condition">
         take out
       </button>
     </p>

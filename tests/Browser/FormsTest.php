@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use Telamon\Tests\Browser\Support\BrowserTestCase;
+
+/** A form is designed, tried, published, filled in on a phone, and read in Arrivals. */
+final class FormsTest extends BrowserTestCase
+{
+    public function testFromAStarterToTheFirstArrival(): void
+    {
+        $this->signIn();
+        $this->go('/forms');
+        $this->findWith('.design-tools button', 'New form')->click();
+        $this->find('.begin input')->sendKeys('Harp inquiry');
+        $this->findWith('.begin option', 'Short inquiry')->click();
+        $this->findWith('.begin button', 'Begin')->click();
+        $this->findWith('.sheet-head', 'Harp inquiry');
+        $this->findWith('.would', 'make the form public for the first time');
+
+        // A question behind the last, shown on a condition.
+        $this->findWith('.design-line button', 'What is it about?')->click();
+        $this->press('+');
+        $this->until(fn (): bool => 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
+        $this->driver->switchTo()->activeElement()->sendKeys('How many strings?');
+        $this->findWith('select[aria-label="Kind"] option', 'a number')->click();
+        $this->findWith('.particulars button', 'only if')->click();
+        $this->findWith('select[aria-label="Question"] option', 'What is it about?')->click();
+        $this->find('input[aria-label="Value"]')->sendKeys('harp');
+        $this->findWith('.design-line.chosen', 'only if 3 contains harp');
+        $this->findWith('.pillar-head', 'kept');
+        $this->assertAccessible();
+
+        // Tried, and nothing made.
+        $this->findWith('.plinth button', 'Try it')->click();
+        $this->find('.try #q-name')->sendKeys('Trial Person');
+        $this->find('.try #q-email')->sendKeys('trial@example.com');
+        $this->find('.try #q-matter')->sendKeys('A harp');
+        $this->findWith('.try', 'How many strings?');
+        $this->findWith('.slab-plinth button', 'Show the plan')->click();
+        $this->findWith('.try', 'Make a client of Trial Person');
+        $this->press(WebDriverKeys::ESCAPE);
+        $this->until(fn (): bool => [] === $this->all('[role=dialog]'), 'it closes');
+
+        $this->findWith('.plinth button', 'Publish version 1')->click();
+        $this->see('Version 1 is live at /f/harp-inquiry');
+        self::assertSame([], $this->complaints());
+
+        $coordinator = $this->driver;
+        $this->driver = $this->open(390, 844);
+        $this->go('/f/harp-inquiry');
+        $this->find('#q-name')->sendKeys('Cordelia Pluck');
+        $this->find('#q-email')->sendKeys('cordelia@example.com');
+        $this->find('#q-matter')->sendKeys('My lyre');
+        self::assertSame([], $this->all('[id^="q-question"]'), 'not asked about a lyre');
+        $this->find('#q-matter')->clear()->sendKeys('My harp');
+        $this->find('[id^="q-question"]')->sendKeys('36');
+        $this->find('button[type=submit]')->click();
+        $this->see('We have it');
+        self::assertSame([], $this->complaints());
+
+        $this->driver = $coordinator;
+        $this->go('/arrivals');
+        $this->findWith('.arrival', 'Cordelia Pluck')->click();
+        $this->findWith('.sheet-head', 'Harp inquiry');
+        $this->findWith('.answers', '36');
+    }
+
+    public function testAQuestionThatOthersDependOnIsNotTakenOutUnnoticed(): void
+    {
+        $this->signIn();
+        $this->go('/forms');
+        $this->findWith('.design-tools button', 'New form')->click();
+        $this->find('.begin input')->sendKeys('Our intake');
+        $this->findWith('.begin option', 'Intake')->click();
+        $this->findWith('.begin button', 'Begin')->click();
+        $this->findWith('.design-line button', 'Do you decide alone?')->click();
+        $this->findWith('.plinth button', 'Take out')->click();
+        $this->findWith('.design-line .trouble', 'Who decides with you?');
+        $this->findWith('.design-line .trouble button', 'Take out both')->click();
+        $this->until(fn (): bool => !str_contains($this->find('.design')->getText(), 'Do you decide alone?'), 'it goes');
+        self::assertStringContainsString('Who decides with you?', $this->find('.design')->getText());
+        $this->findWith('.design-tools button', 'Undo typing')->click();
+        $this->findWith('.design', 'Do you decide alone?');
+        $this->findWith('.pillar-head', 'kept');
+    }
+}
