@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,10 +21,7 @@ use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicSubmissionController
 {
-    /** Nobody reads and answers a form in less. */
-    private const LEAST_SECONDS = 2;
-
-    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer, private BusinessFacts $facts)
+    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer, private BusinessFacts $facts, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
     }
 
@@ -43,7 +41,7 @@ final readonly class PublicSubmissionController
             throw Problem::invalid('Idempotency-Key', 'Shorten this to 200 characters.');
         }
         $channel = JsonBody::text($body, 'channel', 20);
-        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key, self::suspicion($body));
+        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key, $this->suspicion($body));
 
         $form = $version->definition();
         $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'));
@@ -60,13 +58,13 @@ final readonly class PublicSubmissionController
      *
      * @param array<array-key, mixed> $body
      */
-    private static function suspicion(array $body): ?string
+    private function suspicion(array $body): ?string
     {
         $seconds = $body['seconds'] ?? null;
 
         return match (true) {
             '' !== trim(JsonBody::text($body, 'unseen', 4000)) => 'Looks machine-made: a field was filled in that no person sees.',
-            \is_int($seconds) && $seconds < self::LEAST_SECONDS => 'Looks machine-made: it was filled in faster than anybody reads.',
+            \is_int($seconds) && $seconds < $this->leastSeconds => 'Looks machine-made: it was filled in faster than anybody reads.',
             default => null,
         };
     }
