@@ -46,6 +46,20 @@ final class AccessibilityTest extends BrowserTestCase
         $this->assertAccessible();
     }
 
+    public function testTheTableOfAForm(): void
+    {
+        $this->signIn();
+        $this->go('/forms');
+        $this->findWith('.arrival', 'Piano inquiry')->click();
+        $this->findWith('.sheet-head', 'Tell us about your piano');
+        $this->findWith('.would a', 'All its submissions')->click();
+        $this->find('.row-table tbody a');
+        $this->assertAccessible();
+        $this->find('input[type=search]')->sendKeys('zzzz');
+        $this->findWith('.empty', 'No submission fits.');
+        $this->assertAccessible();
+    }
+
     public function testAnOpenDecisionAndTheSlabs(): void
     {
         $this->signIn();

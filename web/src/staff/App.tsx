@@ -5,6 +5,7 @@ import { SignIn } from './access/SignIn';
 import { ArrivalsScreen } from './arrivals/ArrivalsScreen';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsScreen } from './clients/ClientsScreen';
+import { FormTableScreen } from './forms/FormTableScreen';
 import { FormsScreen } from './forms/FormsScreen';
 import { MessagesScreen } from './messages/MessagesScreen';
 import { ProjectScreen } from './projects/ProjectScreen';
@@ -40,6 +41,7 @@ function Door() {
         <Route path="projects" element={<ProjectsScreen />} />
         <Route path="projects/:id" element={<ProjectScreen />} />
         <Route path="messages/:id?" element={<MessagesScreen />} />
+        <Route path="forms/:id/submissions" element={<FormTableScreen />} />
         <Route path="forms/:id?" element={<FormsScreen />} />
         <Route path="*" element={<NotFound />} />
       </Route>

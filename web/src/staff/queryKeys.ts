@@ -16,6 +16,7 @@ export const queryKeys = {
   journal: (record: string) => ['journal', record],
   forms: ['forms', 'list'],
   starters: ['forms', 'starters'],
+  formTable: (id: string, q: string, state: string) => ['forms', 'table', id, q, state],
   form: (id: string) => ['forms', 'one', id],
   find: (q: string) => ['find', q],
 } as const;

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
@@ -58,6 +58,9 @@ function WouldChange({ form }: { form: Form }) {
   const number = (form.published?.number ?? 0) + 1;
   return (
     <section className="would">
+      <p>
+        <Link to={`/forms/${form.id}/submissions`}>All its submissions</Link>
+      </p>
       <h2>Publishing {number} would</h2>
       {form.problems.map((problem) => (
         <p key={problem}>

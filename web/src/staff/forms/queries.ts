@@ -1,12 +1,32 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import type { Definition } from './design';
 
 export type Form = Schema<'Form'>;
+export type FormTableRow = Schema<'FormTableRow'>;
 
 export function useForms() {
   return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
+}
+
+/** What came through a form, page after page. */
+export function useFormTable(id: string, q: string, state: Schema<'SubmissionState'> | '') {
+  return useInfiniteQuery({
+    queryKey: queryKeys.formTable(id, q, state),
+    queryFn: ({ pageParam }) =>
+      need(
+        api.GET('/api/forms/{id}/submissions', {
+          params: {
+            path: { id },
+            query: { ...(q ? { q } : {}), ...(state ? { state } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
+          },
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+  });
 }
 
 export function useStarters() {

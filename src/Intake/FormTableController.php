@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Core\Form\Question;
+use Telamon\Forms\Form;
+use Telamon\Http\Problem;
+
+#[Route('/api/forms/{id}/submissions', requirements: ['id' => '[0-9a-f-]{36}'])]
+#[IsGranted('ROLE_COORDINATOR')]
+final readonly class FormTableController
+{
+    public function __construct(private EntityManagerInterface $em, private FormTable $table)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function page(string $id, Request $request): Response
+    {
+        return new JsonResponse($this->table->page($this->get($id), $request));
+    }
+
+    /** What is filtered, as RFC 4180; a cell that a spreadsheet would take for a formula is marked as text. */
+    #[Route('/csv', methods: ['GET'])]
+    public function csv(string $id, Request $request): Response
+    {
+        $form = $this->get($id);
+        $heads = array_map(static fn (Question $question): string => $question->wording, array_values($this->table->columns($form)));
+
+        return $this->stream("{$form->slug}.csv", 'text/csv; charset=utf-8', function () use ($form, $request, $heads): void {
+            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('the output cannot be written');
+            self::line($out, ['Number', 'Received', 'State', 'Version', ...$heads]);
+            foreach ($this->table->all($form, $request) as $row) {
+                self::line($out, [$row['number'], $row['receivedAt'], $row['state'], $row['version'], ...array_values((array) $row['answers'])]);
+            }
+        });
+    }
+
+    /** What is filtered, one JSON object a submission in a list. */
+    #[Route('/json', methods: ['GET'])]
+    public function json(string $id, Request $request): Response
+    {
+        $form = $this->get($id);
+
+        return $this->stream("{$form->slug}.json", 'application/json', function () use ($form, $request): void {
+            echo '[';
+            $first = true;
+            foreach ($this->table->all($form, $request) as $row) {
+                echo $first ? "\n" : ",\n", json_encode($row, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+                $first = false;
+            }
+            echo "\n]\n";
+        });
+    }
+
+    /**
+     * @param resource $out
+     * @param list<mixed> $cells
+     */
+    private static function line($out, array $cells): void
+    {
+        fputcsv($out, array_map(static function (mixed $cell): string {
+            $text = \is_scalar($cell) ? (string) $cell : '';
+
+            return 1 === preg_match('/^[=+\-@\t\r]/', $text) ? "'$text" : $text;
+        }, $cells), ',', '"', '', "\r\n");
+    }
+
+    private function stream(string $name, string $type, \Closure $write): Response
+    {
+        return new StreamedResponse($write, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name)]);
+    }
+
+    private function get(string $id): Form
+    {
+        return $this->em->find(Form::class, $id) ?? throw Problem::notFound('form');
+    }
+}

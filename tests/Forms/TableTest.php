@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Forms;
+
+use Symfony\Component\Process\Process;
+use Telamon\Tests\Support\AppTestCase;
+
+final class TableTest extends AppTestCase
+{
+    private string $form;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+        $id = $this->db()->fetchOne("SELECT id FROM form WHERE slug = 'piano-inquiry'");
+        self::assertIsString($id);
+        $this->form = $id;
+    }
+
+    public function testQuestionsAreColumnsAcrossVersions(): void
+    {
+        $this->inquire(['matter' => 'First'])->ok(201);
+        $draft = $this->get("/api/forms/{$this->form}")->ok();
+        $text = str_replace(['"key":"matter"', 'What is the matter with it?'], ['"key":"ailment"', 'What ails it?'], json_encode($draft->map('definition'), \JSON_THROW_ON_ERROR));
+        $kept = $this->call('PUT', "/api/forms/{$this->form}", ['version' => $draft->number('version'), 'definition' => json_decode($text, true)])->ok();
+        $this->post("/api/forms/{$this->form}/publish", ['version' => $kept->number('version')])->ok();
+        $this->clock->modify('+1 minute');
+        $this->inquire(['matter' => null, 'ailment' => 'Second'])->ok(201);
+
+        $table = $this->get("/api/forms/{$this->form}/submissions")->ok();
+        self::assertSame(['What ails it?', 'What is the matter with it?'], array_values(array_filter($table->column('columns', 'wording'), static fn (mixed $w): bool => \is_string($w) && str_contains($w, 'it?') && !str_contains($w, 'is it?'))));
+        self::assertSame(['A-0002', 'A-0001'], $table->column('items', 'number'));
+        self::assertSame([2, 1], $table->column('items', 'version'));
+        self::assertSame('Second', $table->text('items.0.answers.ailment'));
+        self::assertSame('First', $table->text('items.1.answers.matter'));
+        self::assertSame('Repair it', $table->text('items.0.answers.service'), 'choices by their labels');
+    }
+
+    public function testItIsSearchedAndFiltered(): void
+    {
+        $this->inquire(['matter' => 'Ó, the 100% “squeak” \\ back'])->ok(201);
+        $this->inquire(['name' => 'Wilf Ambry', 'email' => 'wilf@example.com', 'matter' => 'Dull'])->ok(201);
+        foreach (['squeak', 'Ó', '100%', 'fennick'] as $q) {
+            self::assertSame(['A-0001'], $this->get("/api/forms/{$this->form}/submissions?q=".rawurlencode($q))->ok()->column('items', 'number'), $q);
+        }
+        self::assertSame([], $this->get("/api/forms/{$this->form}/submissions?q=nobody")->ok()->rows('items'));
+        self::assertSame([], $this->get("/api/forms/{$this->form}/submissions?state=accepted")->ok()->rows('items'));
+        self::assertCount(2, $this->get("/api/forms/{$this->form}/submissions?state=waiting")->ok()->rows('items'));
+    }
+
+    /** Read back by Python's csv module (RFC 4180), which shares no code with ours. */
+    public function testTheCsvIsReadBackByAnIndependentParserAndHoldsNoFormula(): void
+    {
+        $this->inquire(['name' => '=cmd|calc!A1 X', 'matter' => "Two\nlines, a \"quote\"; and Ó"])->ok(201);
+        $csv = $this->get("/api/forms/{$this->form}/submissions/csv")->ok();
+        self::assertStringContainsString('piano-inquiry.csv', $csv->headers['content-disposition']);
+        $python = new Process(['python3', '-c', 'import sys, csv, json, io; print(json.dumps(list(csv.reader(io.StringIO(sys.stdin.buffer.read().decode("utf-8"), newline="")))))'], input: $csv->body);
+        $python->mustRun();
+        /** @var list<list<string>> $rows */
+        $rows = json_decode($python->getOutput(), true, 8, \JSON_THROW_ON_ERROR);
+        self::assertCount(2, $rows);
+        self::assertCount(13, $rows[0]);
+        $row = array_combine($rows[0], $rows[1]);
+        self::assertSame("'=cmd|calc!A1 X", $row['Your name']);
+        self::assertSame("Two\nlines, a \"quote\"; and Ó", $row['What is the matter with it?']);
+        foreach (\array_slice($rows, 1) as $cells) {
+            foreach ($cells as $cell) {
+                self::assertDoesNotMatchRegularExpression('/^[=+\-@\t\r]/', $cell);
+            }
+        }
+    }
+
+    public function testTheJsonHoldsWhatIsFiltered(): void
+    {
+        $this->inquire()->ok(201);
+        $this->inquire(['name' => 'Wilf Ambry'])->ok(201);
+        /** @var list<array{number: string}> $rows */
+        $rows = json_decode($this->get("/api/forms/{$this->form}/submissions/json?q=ambry")->ok()->body, true, 8, \JSON_THROW_ON_ERROR);
+        self::assertSame(['A-0002'], array_column($rows, 'number'));
+        self::assertSame("[\n]\n", $this->get("/api/forms/{$this->form}/submissions/json?q=zzz")->ok()->body);
+    }
+
+    public function testItPages(): void
+    {
+        for ($i = 0; $i < 52; ++$i) {
+            $this->clock->modify('+1 minute');
+            $this->inquire()->ok(201);
+        }
+        $first = $this->get("/api/forms/{$this->form}/submissions")->ok();
+        self::assertCount(50, $first->rows('items'));
+        self::assertSame(['A-0002', 'A-0001'], $this->get("/api/forms/{$this->form}/submissions?cursor=".$first->text('next'))->ok()->column('items', 'number'));
+        self::assertSame(54, substr_count($this->get("/api/forms/{$this->form}/submissions/csv")->ok()->body, "\r\n") + 1);
+    }
+}
