@@ -62,7 +62,7 @@ final class DefinitionTest extends TestCase
         yield 'a page that is none' => [['pages' => ['x']], 'each entry is an object'];
         yield 'one key twice' => [$form(['key' => 'a', 'type' => 'short-text'], ['key' => 'a', 'type' => 'short-text']), 'question 2: the key “a” stands twice'];
         yield 'a key with a blank' => [$form(['key' => 'a b', 'type' => 'short-text']), 'question 1: a key is'];
-        yield 'an unknown type' => [$form(['key' => 'a', 'type' => 'mood']), 'the type is not known'];
+        yield 'an unknown kind' => [$form(['key' => 'a', 'type' => 'mood']), 'the type is not known'];
         yield 'nothing to choose' => [$form(['key' => 'a', 'type' => 'one-of']), 'nothing to choose from'];
         yield 'an unknown destination' => [$form(['key' => 'a', 'type' => 'short-text', 'destination' => 'client.shoe']), '“client.shoe” is not known'];
         yield 'a length that is text' => [$form(['key' => 'a', 'type' => 'short-text', 'maxLength' => 'long']), 'maxLength: a whole number'];

@@ -4,6 +4,7 @@ import { useForm } from 'react-hook-form';
 import { StoneFigure } from '../../shared/Figure';
 import { MarkShape } from '../../shared/Mark';
 import { useSignIn } from '../session';
+import { BareLintel } from '../shell/BareLintel';
 import { StaffField } from '../shell/StaffField';
 import '../shell/shell.css';
 import './sign-in.css';
@@ -21,12 +22,7 @@ export function SignIn() {
   }, []);
   return (
     <div className="sign-in">
-      <header className="lintel">
-        <span className="wordmark">
-          <StoneFigure size={24} />
-          <span>Telamon</span>
-        </span>
-      </header>
+      <BareLintel />
       <main>
         <div className="sign-in-figure">
           <StoneFigure size={220} />

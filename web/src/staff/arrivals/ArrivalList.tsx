@@ -3,6 +3,7 @@ import { NavLink } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
+import { Views } from '../shell/Views';
 import { asideWords } from './aside';
 import './arrival-list.css';
 import { groups } from './groups';
@@ -30,18 +31,7 @@ export function ArrivalList({ state, onState, list, rows, today }: Props) {
         <h1>Arrivals</h1>
         <small>{state === 'waiting' ? 'soonest first' : 'newest first'}</small>
       </div>
-      <div className="views" role="group" aria-label="Which arrivals">
-        {views.map((view) => (
-          <button
-            key={view.state}
-            type="button"
-            aria-pressed={view.state === state}
-            onClick={() => onState(view.state)}
-          >
-            {view.label}
-          </button>
-        ))}
-      </div>
+      <Views label="Which arrivals" views={views} state={state} onState={onState} />
       <Newcomers rows={state === 'waiting' ? rows : []} />
       {list.isPending && <ComingRows />}
       {list.isError && (

@@ -1,10 +1,10 @@
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../shared/api';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { Pillars } from '../shell/Pillars';
-import { RowTable, type Column } from '../shell/RowTable';
+import { ListBody } from '../shell/ListBody';
+import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
 import { useClients } from './queries';
@@ -58,31 +58,20 @@ export function ClientsScreen() {
           name: 'Clients',
           width: '1fr',
           content: (
-            <>
-              {list.isPending && <ComingRows rows={12} />}
-              {list.isError && (
-                <Trouble title="Not loaded" again={() => void list.refetch()}>
-                  {list.error.message}
-                </Trouble>
-              )}
-              {list.isSuccess && rows.length === 0 && (
-                <Empty fact={q ? 'Nobody by that name.' : 'No clients yet.'}>
-                  {q
-                    ? 'Try fewer letters, or a part of the address.'
-                    : 'A client comes on file when you accept the first plan.'}
-                </Empty>
-              )}
-              {rows.length > 0 && (
-                <RowTable
-                  label="Clients"
-                  rows={rows}
-                  columns={columns}
-                  id={(row) => row.id}
-                  path={(row) => `/clients/${row.id}`}
-                  onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
-                />
-              )}
-            </>
+            <ListBody
+              label="Clients"
+              list={list}
+              rows={rows}
+              columns={columns}
+              id={(row) => row.id}
+              path={(row) => `/clients/${row.id}`}
+              empty={{
+                fact: q ? 'Nobody by that name.' : 'No clients yet.',
+                next: q
+                  ? 'Try fewer letters, or a part of the address.'
+                  : 'A client comes on file when you accept the first plan.',
+              }}
+            />
           ),
         },
       ]}

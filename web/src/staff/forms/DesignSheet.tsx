@@ -1,9 +1,9 @@
 import { Trouble } from '../../shared/Notice';
 import { conditionWords, dependents, destinations, kinds, type Definition, type DraftQuestion } from './design';
-import type { Form } from './queries';
+import type { FormRecord } from './queries';
 
 interface Props {
-  form: Form;
+  form: FormRecord;
   definition: Definition;
   chosen: string | null;
   onChoose: (key: string | null) => void;

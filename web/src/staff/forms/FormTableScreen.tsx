@@ -2,14 +2,15 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
-import { RowTable, type Column } from '../shell/RowTable';
+import { ListBody } from '../shell/ListBody';
+import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
+import { Views } from '../shell/Views';
 import './forms.css';
 import { useForm, useFormTable, type FormTableRow } from './queries';
 
@@ -48,7 +49,9 @@ export function FormTableScreen() {
     {
       name: 'Number',
       cell: (row) => (
-        <Link to={`/arrivals/${row.id}${row.state === 'waiting' ? '' : `?state=${row.state}`}`}>{row.number}</Link>
+        <Link to={`/arrivals/${row.id}${row.state === 'waiting' ? '' : `?state=${row.state}`}`}>
+          <span className="figures">{row.number}</span>
+        </Link>
       ),
     },
     { name: 'Received', cell: (row) => <span className="figures">{when(row.receivedAt, today)}</span> },
@@ -83,18 +86,7 @@ export function FormTableScreen() {
                   onChange={(event) => setTyped(event.target.value)}
                 />
               </div>
-              <div className="views" role="group" aria-label="Which submissions">
-                {states.map((one) => (
-                  <button
-                    key={one.state}
-                    type="button"
-                    aria-pressed={one.state === state}
-                    onClick={() => set({ state: one.state })}
-                  >
-                    {one.label}
-                  </button>
-                ))}
-              </div>
+              <Views label="Which submissions" views={states} state={state} onState={(next) => set({ state: next })} />
               <div className="section-head">
                 <h2>Columns</h2>
               </div>
@@ -129,29 +121,18 @@ export function FormTableScreen() {
           name: 'Submissions',
           width: '1fr',
           content: (
-            <>
-              {list.isPending && <ComingRows rows={12} />}
-              {list.isError && (
-                <Trouble title="Not loaded" again={() => void list.refetch()}>
-                  {list.error.message}
-                </Trouble>
-              )}
-              {list.isSuccess && rows.length === 0 && (
-                <Empty fact={filter ? 'No submission fits.' : 'Nothing has come through this form yet.'}>
-                  {filter ? 'Try fewer letters, or all states.' : 'What comes appears here and under Arrivals.'}
-                </Empty>
-              )}
-              {rows.length > 0 && (
-                <RowTable
-                  label="Submissions"
-                  rows={rows}
-                  columns={columns}
-                  id={(row) => row.id}
-                  path={(row) => `/arrivals/${row.id}${row.state === 'waiting' ? '' : `?state=${row.state}`}`}
-                  onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
-                />
-              )}
-            </>
+            <ListBody
+              label="Submissions"
+              list={list}
+              rows={rows}
+              columns={columns}
+              id={(row) => row.id}
+              path={(row) => `/arrivals/${row.id}${row.state === 'waiting' ? '' : `?state=${row.state}`}`}
+              empty={{
+                fact: filter ? 'No submission fits.' : 'Nothing has come through this form yet.',
+                next: filter ? 'Try fewer letters, or all states.' : 'What comes appears here and under Arrivals.',
+              }}
+            />
           ),
         },
       ]}

@@ -3,7 +3,7 @@ import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import type { Definition } from './design';
 
-export type Form = Schema<'Form'>;
+export type FormRecord = Schema<'Form'>;
 export type FormTableRow = Schema<'FormTableRow'>;
 
 export function useForms() {
@@ -48,7 +48,7 @@ export function useForm(id: string | undefined) {
   });
 }
 
-function useFormMutation<T>(mutationFn: (input: T) => Promise<Form>) {
+function useFormMutation<T>(mutationFn: (input: T) => Promise<FormRecord>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn,

@@ -8,6 +8,7 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
+import { Views } from '../shell/Views';
 import { Letter } from './Letter';
 import './messages.css';
 import { useMessage, useMessages, useSendAgain, type MessageState } from './queries';
@@ -84,18 +85,12 @@ export function MessagesScreen() {
                 <h1>Messages</h1>
                 <small>newest first</small>
               </div>
-              <div className="views" role="group" aria-label="Which messages">
-                {views.map((view) => (
-                  <button
-                    key={view.state}
-                    type="button"
-                    aria-pressed={view.state === state}
-                    onClick={() => setSearch(view.state ? { state: view.state } : {})}
-                  >
-                    {view.label}
-                  </button>
-                ))}
-              </div>
+              <Views
+                label="Which messages"
+                views={views}
+                state={state}
+                onState={(next) => setSearch(next ? { state: next } : {})}
+              />
               {list.isPending && <ComingRows rows={10} />}
               {list.isError && (
                 <Trouble title="Not loaded" again={() => void list.refetch()}>

@@ -1,10 +1,10 @@
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../shared/api';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
-import { RowTable, type Column } from '../shell/RowTable';
+import { ListBody } from '../shell/ListBody';
+import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
 import { Bricks } from './Bricks';
@@ -78,29 +78,19 @@ export function ProjectsScreen() {
           name: 'Projects',
           width: '1fr',
           content: (
-            <>
-              {list.isPending && <ComingRows rows={12} />}
-              {list.isError && (
-                <Trouble title="Not loaded" again={() => void list.refetch()}>
-                  {list.error.message}
-                </Trouble>
-              )}
-              {list.isSuccess && rows.length === 0 && (
-                <Empty fact={q || stage ? 'No project fits.' : 'No projects yet.'}>
-                  {q || stage ? 'Try fewer letters, or all stages.' : 'The first opens when you accept the first plan.'}
-                </Empty>
-              )}
-              {rows.length > 0 && (
-                <RowTable
-                  label="Projects"
-                  rows={rows}
-                  columns={columns(today)}
-                  id={(row) => row.id}
-                  path={(row) => `/projects/${row.id}`}
-                  onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
-                />
-              )}
-            </>
+            <ListBody
+              label="Projects"
+              list={list}
+              rows={rows}
+              columns={columns(today)}
+              id={(row) => row.id}
+              path={(row) => `/projects/${row.id}`}
+              empty={{
+                fact: q || stage ? 'No project fits.' : 'No projects yet.',
+                next:
+                  q || stage ? 'Try fewer letters, or all stages.' : 'The first opens when you accept the first plan.',
+              }}
+            />
           ),
         },
       ]}

@@ -1,8 +1,8 @@
 import Link from '@mui/material/Link';
 import { Link as RouterLink } from 'react-router';
 import { Empty } from '../../shared/Notice';
-import { StoneFigure } from '../../shared/Figure';
 import { Pillars } from './Pillars';
+import { BareLintel } from './BareLintel';
 import './plain.css';
 
 export function NotFound({ what = 'page' }: { what?: string }) {
@@ -54,12 +54,7 @@ export function Unreached({ error, again }: { error: Error; again: () => void })
 function PlainPage({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <div className="plain">
-      <header className="lintel">
-        <span className="wordmark">
-          <StoneFigure size={24} />
-          <span>Telamon</span>
-        </span>
-      </header>
+      <BareLintel />
       <main className="plain-body" role="alert">
         <h1>{title}</h1>
         {children}
