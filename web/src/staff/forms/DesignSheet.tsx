@@ -1,9 +1,9 @@
 import { Trouble } from '../../shared/Notice';
 import { conditionWords, dependents, destinations, kinds, type Definition, type DraftQuestion } from './design';
-import type { FormRecord } from './queries';
+import type { DesignedForm } from './queries';
 
 interface Props {
-  form: FormRecord;
+  form: DesignedForm;
   definition: Definition;
   chosen: string | null;
   onChoose: (key: string | null) => void;

@@ -5,10 +5,10 @@ import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { StaffField } from '../shell/StaffField';
-import { useBegin, useForms, useImport, useStarters, type FormRecord } from './queries';
+import { useBegin, useForms, useImport, useStarters, type DesignedForm } from './queries';
 
 interface Props {
-  form: FormRecord | undefined;
+  form: DesignedForm | undefined;
   beginning: boolean;
   onBegun: (id: string) => void;
   onLeave: () => void;
@@ -54,7 +54,7 @@ export function FormList({ form, beginning, onBegun, onLeave }: Props) {
 }
 
 /** What hinders publishing, what is advised, and what publishing would change. */
-function WouldChange({ form }: { form: FormRecord }) {
+function WouldChange({ form }: { form: DesignedForm }) {
   const number = (form.published?.number ?? 0) + 1;
   return (
     <section className="would">
@@ -96,7 +96,7 @@ function BeginForm({
 }: {
   onBegun: (id: string) => void;
   onLeave: () => void;
-  copyOf: FormRecord | undefined;
+  copyOf: DesignedForm | undefined;
 }) {
   const [title, setTitle] = useState('');
   const [from, setFrom] = useState('');
@@ -105,7 +105,7 @@ function BeginForm({
   const begin = useBegin();
   const take = useImport();
   const file = useRef<HTMLInputElement>(null);
-  const done = { onSuccess: (form: FormRecord) => onBegun(form.id) };
+  const done = { onSuccess: (form: DesignedForm) => onBegun(form.id) };
   const fault = (error: Error | null) =>
     error instanceof ProblemError ? (error.violations[0]?.message ?? error.message) : (error?.message ?? null);
   return (

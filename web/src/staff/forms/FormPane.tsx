@@ -5,10 +5,10 @@ import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { ConditionEditor } from './ConditionEditor';
 import type { Definition } from './design';
-import { useSettings, type FormRecord, type Settings } from './queries';
+import { useSettings, type DesignedForm, type Settings } from './queries';
 
 interface Props {
-  form: FormRecord;
+  form: DesignedForm;
   definition: Definition;
   onChange: (part: Partial<Definition>) => void;
 }
@@ -140,7 +140,7 @@ export function FormPane({ form, definition, onChange }: Props) {
   );
 }
 
-function SettingsFields({ form }: { form: FormRecord }) {
+function SettingsFields({ form }: { form: DesignedForm }) {
   const [settings, setSettings] = useState<Settings>({
     slug: form.slug,
     opensOn: form.settings.opensOn ?? '',

@@ -12,7 +12,7 @@ import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
 import { Views } from '../shell/Views';
 import './forms.css';
-import { useForm, useFormTable, type FormTableRow } from './queries';
+import { useForm, useFormTable, type SubmissionOfForm } from './queries';
 
 const states = [
   { state: '', label: 'All' },
@@ -45,7 +45,7 @@ export function FormTableScreen() {
   if (form.error instanceof ProblemError && form.error.status === 404) return <NotFound what="form" />;
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const all = list.data?.pages[0]?.columns ?? [];
-  const columns: Column<FormTableRow>[] = [
+  const columns: Column<SubmissionOfForm>[] = [
     {
       name: 'Number',
       cell: (row) => (
@@ -60,7 +60,7 @@ export function FormTableScreen() {
       .filter((column) => !hidden.includes(column.key))
       .map((column) => ({
         name: column.wording,
-        cell: (row: FormTableRow) => <span className="cell">{row.answers[column.key] ?? ''}</span>,
+        cell: (row: SubmissionOfForm) => <span className="cell">{row.answers[column.key] ?? ''}</span>,
       })),
   ];
   const filter = new URLSearchParams({ ...(q ? { q } : {}), ...(state ? { state } : {}) }).toString();

@@ -25,7 +25,7 @@ import { FormList } from './FormList';
 import { FormPane } from './FormPane';
 import './forms.css';
 import { Preview } from './Preview';
-import { usePublish, useForm, useForms, type FormRecord } from './queries';
+import { usePublish, useForm, useForms, type DesignedForm } from './queries';
 import { QuestionPane } from './QuestionPane';
 import { TryIt } from './TryIt';
 
@@ -82,7 +82,7 @@ export function FormsScreen() {
 }
 
 interface Props {
-  form: FormRecord;
+  form: DesignedForm;
   beginning: boolean;
   onBegin: (is: boolean) => void;
   onBegun: (id: string) => void;

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { complete, type Definition } from './design';
-import { useKeep, type FormRecord } from './queries';
+import { useKeep, type DesignedForm } from './queries';
 
 const most = 200;
 
@@ -9,7 +9,7 @@ const most = 200;
  * The definition being designed: changed at once, kept on the server a moment after the last change, with
  * undo and redo. When somebody else has kept another draft meanwhile, nothing is overwritten: it says so.
  */
-export function useDraft(form: FormRecord) {
+export function useDraft(form: DesignedForm) {
   const [definition, setDefinition] = useState(() => complete(form.definition));
   const [past, setPast] = useState<Definition[]>([]);
   const [future, setFuture] = useState<Definition[]>([]);

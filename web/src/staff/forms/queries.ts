@@ -3,8 +3,8 @@ import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import type { Definition } from './design';
 
-export type FormRecord = Schema<'Form'>;
-export type FormTableRow = Schema<'FormTableRow'>;
+export type DesignedForm = Schema<'Form'>;
+export type SubmissionOfForm = Schema<'FormTableRow'>;
 
 export function useForms() {
   return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
@@ -48,7 +48,7 @@ export function useForm(id: string | undefined) {
   });
 }
 
-function useFormMutation<T>(mutationFn: (input: T) => Promise<FormRecord>) {
+function useFormMutation<T>(mutationFn: (input: T) => Promise<DesignedForm>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn,
