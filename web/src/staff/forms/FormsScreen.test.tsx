@@ -1,0 +1,259 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { problem, showScreen, standInForTheBrowser, type Call } from '../testing/server.test-helper';
+import type { Definition } from './design';
+import { FormsScreen } from './FormsScreen';
+import { FormTableScreen } from './FormTableScreen';
+import type { DesignedForm } from './queries';
+
+const form: DesignedForm = {
+  id: 'f1',
+  slug: 'inquiry',
+  title: 'Inquiry',
+  state: 'live',
+  version: 1,
+  definition: {
+    title: 'Write to us',
+    intro: '',
+    privacy: '',
+    thanks: '',
+    promiseMinutes: 120,
+    dayOrder: 'day-first',
+    steps: [],
+    pages: [
+      {
+        key: 'p',
+        title: 'You',
+        next: 'Send',
+        questions: [
+          { key: 'name', type: 'person-name', wording: 'Your name', required: true, destination: 'client.name' },
+          { key: 'stairs', type: 'yes-no', wording: 'Stairs?' },
+          {
+            key: 'floors',
+            type: 'number',
+            wording: 'How many?',
+            showIf: { question: 'stairs', op: 'is', value: 'yes' },
+          },
+        ],
+      },
+    ],
+  },
+  published: { number: 2, at: '2026-11-01T10:00:00+00:00' },
+  savedAt: '2026-11-25T10:00:00+00:00',
+  savedBy: null,
+  problems: [],
+  advice: ['No question goes to the client’s email.'],
+  changes: ['“Stairs?” is added as question 2'],
+  settings: { opensOn: null, closesOn: null, limit: null, closedText: '' },
+};
+
+const list = {
+  items: [{ id: 'f1', slug: 'inquiry', title: 'Inquiry', state: 'live', publishedVersion: 2, submissions: 7 }],
+};
+
+/** A server that keeps what it is sent, counting versions as the real one does. */
+function keeping(): { replies: Parameters<typeof showScreen>[3]; kept: () => Definition | null } {
+  let version = 1;
+  let definition: Definition | null = null;
+  const replies = {
+    'GET /api/forms': list,
+    'GET /api/forms/f1': form,
+    'GET /api/forms/starters': { items: [{ key: 'intake', title: 'Intake', about: 'What you need to know.' }] },
+    'PUT /api/forms/f1': (body: unknown) => {
+      const sent = body as { version: number; definition: Definition };
+      if (sent.version !== version) return problem(409, 'Somebody else changed this.');
+      version++;
+      definition = sent.definition;
+      return { ...form, version, definition: sent.definition };
+    },
+    'POST /api/forms/f1/publish': () => ({ ...form, version, published: { number: 3, at: form.savedAt } }),
+  };
+  return { replies, kept: () => definition };
+}
+
+function show(replies: Parameters<typeof showScreen>[3]): Call[] {
+  return showScreen('/forms/f1', '/forms/:id?', <FormsScreen />, replies);
+}
+
+const choose = async (wording: string) =>
+  fireEvent.click(await screen.findByRole('button', { name: new RegExp(wording) }));
+const questions = (definition: Definition | null) => definition?.pages.flatMap((page) => page.questions) ?? [];
+
+describe('designing a form', () => {
+  beforeEach(() => standInForTheBrowser());
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+
+  it('reads as people read it, and says what publishing would do', async () => {
+    show(keeping().replies);
+    expect(await screen.findByRole('button', { name: /How many\?.*only if 2 is yes/ })).toBeTruthy();
+    expect(screen.getByText('Publishing 3 would')).toBeTruthy();
+    expect(screen.getByText('“Stairs?” is added as question 2')).toBeTruthy();
+    expect(screen.getByText('No question goes to the client’s email.')).toBeTruthy();
+  });
+
+  it('keeps what is typed, with the version that it saw', async () => {
+    const server = keeping();
+    const calls = show(server.replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Are there stairs?' } });
+    await waitFor(() => expect(questions(server.kept())[1]?.wording).toBe('Are there stairs?'), { timeout: 3000 });
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Any stairs?' } });
+    await waitFor(() => expect(questions(server.kept())[1]?.wording).toBe('Any stairs?'), { timeout: 3000 });
+    expect(
+      calls.filter((call) => call.method === 'PUT').map((call) => (call.body as { version: number }).version),
+    ).toEqual([1, 2]);
+  });
+
+  it('does not overwrite what somebody else kept', async () => {
+    const server = keeping();
+    show({ ...server.replies, 'PUT /api/forms/f1': () => problem(409, 'Somebody else changed this.') });
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Mine' } });
+    expect(await screen.findByText(/Somebody else changed this form meanwhile/, {}, { timeout: 3000 })).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Wording').value).toBe('Mine');
+  });
+
+  it('adds a question behind the chosen one, ready to be worded', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Your name');
+    fireEvent.keyDown(window, { key: '+', code: 'BracketRight' });
+    await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Wording')));
+    fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'email' } });
+    fireEvent.click(screen.getByText('likely: client, email'));
+    await waitFor(
+      () => expect(questions(server.kept())[1]).toMatchObject({ type: 'email', destination: 'client.email' }),
+      { timeout: 3000 },
+    );
+  });
+
+  it('moves by key and takes back what was done', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Stairs');
+    fireEvent.keyDown(window, { key: 'ArrowUp', code: 'ArrowUp', altKey: true });
+    await waitFor(
+      () => expect(questions(server.kept()).map((question) => question.key)).toEqual(['stairs', 'name', 'floors']),
+      { timeout: 3000 },
+    );
+    fireEvent.click(screen.getByText('Undo typing'));
+    await waitFor(
+      () => expect(questions(server.kept()).map((question) => question.key)).toEqual(['name', 'stairs', 'floors']),
+      { timeout: 3000 },
+    );
+    fireEvent.click(screen.getByText('Redo'));
+    await waitFor(() => expect(questions(server.kept())[0]?.key).toBe('stairs'), { timeout: 3000 });
+  });
+
+  it('asks before taking out what another question depends on', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Stairs');
+    fireEvent.keyDown(window, { key: 'Delete', code: 'Delete' });
+    fireEvent.click(await screen.findByText('Leave it'));
+    expect(screen.getByRole('button', { name: /Stairs\?/ })).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Delete', code: 'Delete' });
+    fireEvent.click(await screen.findByText('Take out both'));
+    await waitFor(
+      () =>
+        expect(questions(server.kept()).map((question) => [question.key, question.showIf])).toEqual([
+          ['name', undefined],
+          ['floors', undefined],
+        ]),
+      { timeout: 3000 },
+    );
+  });
+
+  it('edits options a line each, and keeps their values', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'one-of' } });
+    fireEvent.change(await screen.findByLabelText('What it offers, one a line'), {
+      target: { value: 'None\nOne flight\nMore' },
+    });
+    await waitFor(
+      () =>
+        expect(questions(server.kept())[1]?.options?.map((option) => option.label)).toEqual([
+          'None',
+          'One flight',
+          'More',
+        ]),
+      { timeout: 3000 },
+    );
+    const values = questions(server.kept())[1]?.options?.map((option) => option.value);
+    fireEvent.change(screen.getByLabelText('What it offers, one a line'), {
+      target: { value: 'None\nOne flight up\nMore' },
+    });
+    await waitFor(() => expect(questions(server.kept())[1]?.options?.[1]?.label).toBe('One flight up'), {
+      timeout: 3000,
+    });
+    expect(questions(server.kept())[1]?.options?.map((option) => option.value)).toEqual(values);
+  });
+
+  it('publishes what has been kept', async () => {
+    const calls = show(keeping().replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Any stairs?' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText(/Version 3 is live at \/f\/inquiry/)).toBeTruthy();
+    expect(calls.find((call) => call.path === '/api/forms/f1/publish')?.body).toEqual({ version: 2 });
+  });
+
+  it('does not publish what cannot be a form', async () => {
+    const calls = show({
+      ...keeping().replies,
+      'GET /api/forms/f1': { ...form, problems: ['question 1: the type is not known'] },
+    });
+    expect(await screen.findByText('question 1: the type is not known')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(calls.some((call) => call.path.endsWith('/publish'))).toBe(false);
+  });
+
+  it('begins another form from a starter', async () => {
+    const calls = show({
+      ...keeping().replies,
+      'POST /api/forms': { ...form, id: 'f2' },
+      'GET /api/forms/f2': { ...form, id: 'f2' },
+    });
+    fireEvent.click(await screen.findByText('New form'));
+    await screen.findByRole('option', { name: 'Intake' });
+    fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Our intake' } });
+    fireEvent.change(screen.getByLabelText(/Begin with/), { target: { value: 'intake' } });
+    fireEvent.click(screen.getByText('Begin'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ title: 'Our intake', starter: 'intake' }),
+    );
+  });
+
+  it('shows what came as a table, and saves what is filtered', async () => {
+    showScreen('/forms/f1/submissions?state=accepted', '/forms/:id/submissions', <FormTableScreen />, {
+      ...keeping().replies,
+      'GET /api/forms/f1/submissions': {
+        columns: [
+          { key: 'name', wording: 'Your name' },
+          { key: 'stairs', wording: 'Stairs?' },
+        ],
+        items: [
+          {
+            id: 's1',
+            number: 'A-0007',
+            state: 'accepted',
+            receivedAt: '2026-11-25T09:00:00+00:00',
+            version: 2,
+            answers: { name: 'Orla Fennick', stairs: 'yes' },
+          },
+        ],
+        next: null,
+      },
+    });
+    expect(await screen.findByText('Orla Fennick')).toBeTruthy();
+    expect(screen.getByText('CSV').getAttribute('href')).toBe('/api/forms/f1/submissions/csv?state=accepted');
+    expect(screen.getByRole('link', { name: 'A-0007' }).getAttribute('href')).toBe('/arrivals/s1?state=accepted');
+    fireEvent.click(screen.getByLabelText('Your name'));
+    expect(screen.queryByText('Orla Fennick')).toBeNull();
+  });
+});
