@@ -5,19 +5,21 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Staff;
+use Telamon\Http\Problem;
 use Telamon\Setup\BusinessFacts;
 
 #[Route('/api/changes')]
 #[IsGranted('ROLE_FIELD')]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Undo $undo, private BusinessFacts $facts, private Security $security)
     {
     }
 
@@ -31,9 +33,13 @@ final readonly class ChangeController
     }
 
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
-    #[IsGranted('ROLE_COORDINATOR')]
     public function undo(string $id, #[CurrentUser] Staff $staff): Response
     {
+        $change = $this->em->find(Change::class, $id);
+        if (null !== $change && $change->staff !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
+            throw new Problem(403, 'Not allowed', 'Only your own changes can be taken back by you.');
+        }
+
         return new JsonResponse($this->undo->undo($id, $staff));
     }
 }

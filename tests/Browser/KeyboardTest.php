@@ -91,6 +91,21 @@ final class KeyboardTest extends BrowserTestCase
         $this->see('There is no such submission');
     }
 
+    public function testFieldStaffSeeWhatIsTheirs(): void
+    {
+        $this->go('/sign-in');
+        $this->find('input[type=email]')->sendKeys('teo@marrowby.example');
+        $this->find('input[type=password]')->sendKeys('telamon-demo'.WebDriverKeys::ENTER);
+        $this->find('.row-table tbody a');
+        $words = $this->find('.lintel nav')->getText();
+        self::assertStringContainsString('Projects', $words);
+        self::assertStringNotContainsString('Arrivals', $words);
+        $this->press('/');
+        $this->driver->switchTo()->activeElement()->sendKeys('ambry');
+        $this->findWith('.find-paper .MuiAutocomplete-option', 'Wilf Ambry');
+        self::assertSame([], $this->complaints());
+    }
+
     public function testSigningOutClosesTheDoor(): void
     {
         $this->signIn();

@@ -86,6 +86,20 @@ final class RecordsTest extends AppTestCase
         $this->post("/api/tasks/{$task['id']}/finish", ['version' => $task['version']])->ok(403);
     }
 
+    public function testFieldStaffTakeBackTheirOwnChangesOnly(): void
+    {
+        $this->make('Orla Fennick', 'orla@example.com', '020 914 3327');
+        $hers = $this->get('/api/changes/last')->ok()->text('change.id');
+        $this->db()->executeStatement("UPDATE task SET assignee_id = (SELECT id FROM staff WHERE initials = 'PT') WHERE position = 1");
+        $this->signIn('pim@marrowby.example');
+        $task = $this->get('/api/tasks')->ok()->rows('items')[0];
+        self::assertIsString($task['id']);
+        $this->post("/api/tasks/{$task['id']}/finish", ['version' => $task['version']])->ok();
+        $this->post("/api/changes/$hers/undo")->ok(403);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('to-do', $this->get('/api/tasks?project='.$this->get('/api/projects')->ok()->text('items.0.id'))->ok()->text('items.0.state'));
+    }
+
     public function testOpenTasksStandByTheirDay(): void
     {
         $this->make('Orla Fennick', 'orla@example.com', '020 914 3327');

@@ -30,11 +30,12 @@ function Door() {
   if (isPending) return <ComingRows rows={3} />;
   if (error) return <Unreached error={error} again={() => void refetch()} />;
   if (!session) return <SignIn />;
+  const home = session.user.role === 'field' ? '/projects' : '/arrivals';
   return (
     <Routes>
       <Route element={<Shell />}>
-        <Route index element={<Navigate to="/arrivals" replace />} />
-        <Route path="sign-in" element={<Navigate to="/arrivals" replace />} />
+        <Route index element={<Navigate to={home} replace />} />
+        <Route path="sign-in" element={<Navigate to={home} replace />} />
         <Route path="arrivals/:id?" element={<ArrivalsScreen />} />
         <Route path="clients" element={<ClientsScreen />} />
         <Route path="clients/:id" element={<ClientScreen />} />

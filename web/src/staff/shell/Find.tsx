@@ -8,10 +8,10 @@ import { useFound, type Found } from './find';
 
 /** Finds clients, projects and arrivals from anywhere. */
 export function Find() {
-  const { business } = useSignedIn();
+  const { business, user } = useSignedIn();
   const [typed, setTyped] = useState('');
   const deferred = useDeferredValue(typed.trim());
-  const { data: found, isFetching, error } = useFound(deferred);
+  const { data: found, isFetching, error } = useFound(deferred, user.role !== 'field');
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useKey('find', () => input.current?.focus());

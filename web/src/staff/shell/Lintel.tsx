@@ -9,23 +9,25 @@ import { useSignedIn, useSignOut } from '../session';
 import { useDay } from './day';
 import { Find } from './Find';
 
-const words = [
-  { to: '/arrivals', label: 'Arrivals' },
-  { to: '/clients', label: 'Clients' },
-  { to: '/projects', label: 'Projects' },
-  { to: '/messages', label: 'Messages' },
-  { to: '/forms', label: 'Forms' },
+/** The screens; field staff do not decide on submissions, write or design. */
+const everything = [
+  { to: '/arrivals', label: 'Arrivals', desk: true },
+  { to: '/clients', label: 'Clients', desk: false },
+  { to: '/projects', label: 'Projects', desk: false },
+  { to: '/messages', label: 'Messages', desk: true },
+  { to: '/forms', label: 'Forms', desk: true },
 ];
 
 export function Lintel({ onKeys }: { onKeys: () => void }) {
   const { user } = useSignedIn();
+  const words = everything.filter((word) => !word.desk || user.role !== 'field');
   const { data: day } = useDay();
   const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
   const signOut = useSignOut();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <header className="lintel">
-      <NavLink to="/arrivals" className="wordmark" aria-label="Telamon">
+      <NavLink to="/" className="wordmark" aria-label="Telamon">
         <StoneFigure size={24} />
         <span>Telamon</span>
       </NavLink>
@@ -79,7 +81,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
 }
 
 /** The words that do not fit, one press away. */
-function MoreWords({ words: rest }: { words: typeof words }) {
+function MoreWords({ words: rest }: { words: { to: string; label: string }[] }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const navigate = useNavigate();
   const { pathname } = useLocation();

@@ -10,7 +10,7 @@ export interface Found {
 }
 
 /** The first few clients, projects and waiting arrivals that match. */
-export function useFound(q: string) {
+export function useFound(q: string, arrivalsToo: boolean) {
   return useQuery({
     queryKey: queryKeys.find(q),
     enabled: q.length > 1,
@@ -20,7 +20,9 @@ export function useFound(q: string) {
       const [clients, projects, arrivals] = await Promise.all([
         need(api.GET('/api/clients', { params: { query } })),
         need(api.GET('/api/projects', { params: { query } })),
-        need(api.GET('/api/submissions', { params: { query: { q, state: 'waiting' as const } } })),
+        arrivalsToo
+          ? need(api.GET('/api/submissions', { params: { query: { q, state: 'waiting' as const } } }))
+          : { items: [] },
       ]);
       return [
         ...arrivals.items.slice(0, 4).map((a) => ({
