@@ -15,6 +15,7 @@ use Telamon\Journal\Action;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\JournalEntry;
+use Telamon\Journal\RecordRef;
 use Telamon\Setup\BusinessFacts;
 
 /** Shows submissions as the contract has them. */
@@ -114,9 +115,11 @@ final class SubmissionView
         if (null === $change) {
             return [];
         }
-        $made = [];
+        // The client may have been on file before; it is where she looks first.
+        $client = RecordRef::maybe($submission->client);
+        $made = null === $client ? [] : [$client];
         foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change, 'action' => Action::Made], ['id' => 'ASC']) as $entry) {
-            if (!str_ends_with($entry->recordClass, 'ContactPoint')) {
+            if ('client' !== $entry->recordKind) {
                 $made[] = ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel];
             }
         }

@@ -74,6 +74,7 @@ final class AcceptTest extends AppTestCase
         self::assertSame('same', $plan->text('plan.lines.0.choice.chosen'));
         self::assertSame(['Name', 'Email', 'Phone', 'Address'], $plan->column('plan.lines.0.compared', 'field'));
         $this->accept($this->lastSubmission())->ok();
+        self::assertSame(['client', 'project'], \array_slice($this->get('/api/submissions/'.$this->lastSubmission())->ok()->column('made', 'kind'), 0, 2), 'the client on file is named too');
         self::assertSame(1, $this->countRows('client'));
         self::assertSame(2, $this->countRows('asset'));
         self::assertSame(3, $this->countRows('contact_point'));

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
-import { when } from '../../shared/words';
+import { clockTime, moment } from '../../shared/words';
 import { Views } from '../shell/Views';
 import { asideWords } from './aside';
 import './arrival-list.css';
@@ -72,11 +72,7 @@ function Row({ row, today }: { row: SubmissionRow; today: string }) {
     <NavLink to={`/arrivals/${row.id}`} className="arrival" data-row={row.id}>
       <span className="arrival-name">
         <b>{row.name}</b>
-        {waiting ? (
-          <b className="figures">{row.clock.words}</b>
-        ) : (
-          <span className="figures second">{when(row.receivedAt, today)}</span>
-        )}
+        {waiting && <b className="figures">{row.clock.words}</b>}
       </span>
       <span className="arrival-second">
         {waiting &&
@@ -86,11 +82,18 @@ function Row({ row, today }: { row: SubmissionRow; today: string }) {
           <Mark kind="stopped">{asideWords[row.aside?.reason ?? 'other'] ?? 'set aside'}</Mark>
         )}
         <span className="arrival-form">{row.form.title}</span>
-        {waiting && <span>of {span(row.clock.promiseMinutes)}</span>}
+        <span className="figures">
+          {waiting ? `of ${span(row.clock.promiseMinutes)}` : arrivedOn(row.receivedAt, today)}
+        </span>
       </span>
       {waiting && <ReplyStrip clock={row.clock} />}
     </NavLink>
   );
+}
+
+/** The time today, the day otherwise: the name beside it matters more. */
+function arrivedOn(iso: string, today: string): string {
+  return moment(iso).toISODate() === today ? clockTime(iso) : moment(iso).toFormat('d LLL');
 }
 
 function NoRows({ state }: { state: SubmissionState }) {
