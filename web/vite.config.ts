@@ -41,5 +41,11 @@ export default defineConfig({
       },
     },
   },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'], restoreMocks: true },
+  test: {
+    environment: 'jsdom',
+    include: ['src/**/*.test.{ts,tsx}'],
+    setupFiles: ['src/staff/testing/setup.test-helper.ts'],
+    restoreMocks: true,
+    testTimeout: 30_000,
+  },
 });

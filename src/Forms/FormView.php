@@ -10,21 +10,20 @@ use Telamon\Core\Form\Advice;
 use Telamon\Core\Form\Difference;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
+use Telamon\Intake\SubmissionCounts;
 use Telamon\Setup\BusinessFacts;
 
 /** Shows forms to those who design them, as the contract has it. */
 final readonly class FormView
 {
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
     /** @return list<array<string, mixed>> as FormRow */
     public function rows(): array
     {
-        /** @var list<array{id: string, n: int|string}> $counts */
-        $counts = $this->em->getConnection()->fetchAllAssociative('SELECT v.form_id AS id, COUNT(*) AS n FROM submission s JOIN form_version v ON v.id = s.form_version_id GROUP BY v.form_id');
-        $submissions = array_column($counts, 'n', 'id');
+        $submissions = $this->counts->byForm();
 
         return array_map(fn (Form $form): array => [
             'id' => $form->id,
@@ -32,7 +31,7 @@ final readonly class FormView
             'title' => $form->title,
             'state' => $this->state($form),
             'publishedVersion' => $form->published?->number,
-            'submissions' => (int) ($submissions[$form->id] ?? 0),
+            'submissions' => $submissions[$form->id] ?? 0,
         ], $this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']));
     }
 

@@ -7,12 +7,13 @@ namespace Telamon\Forms;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Http\Problem;
+use Telamon\Intake\SubmissionCounts;
 use Telamon\Setup\BusinessFacts;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private SubmissionCounts $counts, private ClockInterface $clock)
     {
     }
 
@@ -43,13 +44,6 @@ final readonly class PublishedForms
             return false;
         }
 
-        return null === $form->limit || $this->submissions($form) < $form->limit;
-    }
-
-    private function submissions(Form $form): int
-    {
-        $count = $this->em->getConnection()->fetchOne('SELECT COUNT(*) FROM submission s JOIN form_version v ON v.id = s.form_version_id WHERE v.form_id = ?', [$form->id]);
-
-        return is_numeric($count) ? (int) $count : 0;
+        return null === $form->limit || $this->counts->of($form->id) < $form->limit;
     }
 }

@@ -173,11 +173,6 @@ abstract class AppTestCase extends WebTestCase
         return (int) $count;
     }
 
-    protected function fixture(string $name): string
-    {
-        return \dirname(__DIR__).'/fixtures/'.$name;
-    }
-
     private function answer(string $method, string $path): Answer
     {
         $response = $this->browser->getResponse();

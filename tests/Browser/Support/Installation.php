@@ -13,7 +13,7 @@ final class Installation
     private const MORNING = '2026-11-25 10:42:00 Europe/Dublin';
     private static ?self $one = null;
 
-    private function __construct(public readonly string $address, public readonly string $data, private readonly Process $process)
+    private function __construct(public readonly string $address, public readonly string $data)
     {
     }
 
@@ -56,11 +56,6 @@ final class Installation
             $process->wait();
         });
 
-        return new self("http://127.0.0.1:$port", $data, $process);
-    }
-
-    public function isRunning(): bool
-    {
-        return $this->process->isRunning();
+        return new self("http://127.0.0.1:$port", $data);
     }
 }

@@ -5,6 +5,7 @@ import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { clockTime, moment } from '../../shared/words';
 import { Views } from '../shell/Views';
 import { asideWords } from './aside';
+import { MoreButton } from '../shell/MoreButton';
 import './arrival-list.css';
 import { groups } from './groups';
 import type { SubmissionRow, SubmissionState, useSubmissions } from './queries';
@@ -52,16 +53,7 @@ export function ArrivalList({ state, onState, list, rows, today }: Props) {
           </ul>
         </section>
       ))}
-      {list.hasNextPage && (
-        <button
-          type="button"
-          className="link-button more"
-          disabled={list.isFetchingNextPage}
-          onClick={() => void list.fetchNextPage()}
-        >
-          {list.isFetchingNextPage ? 'Loading more…' : 'Show more'}
-        </button>
-      )}
+      <MoreButton list={list} />
     </>
   );
 }

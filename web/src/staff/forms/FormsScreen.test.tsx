@@ -203,6 +203,49 @@ describe('designing a form', () => {
     expect(calls.find((call) => call.path === '/api/forms/f1/publish')?.body).toEqual({ version: 2 });
   });
 
+  it('publishes the newest draft even while an older one is on its way', async () => {
+    const server = keeping();
+    let let1: (() => void) | undefined;
+    const held = new Promise<void>((resolve) => {
+      let1 = resolve;
+    });
+    let first = true;
+    const keep = server.replies['PUT /api/forms/f1'] as (body: unknown) => Response | object;
+    const calls = show({
+      ...server.replies,
+      'PUT /api/forms/f1': async (body: unknown) => {
+        if (first) {
+          first = false;
+          await held;
+        }
+        return keep(body);
+      },
+    });
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Older' } });
+    await waitFor(() => expect(calls.some((call) => call.method === 'PUT')).toBe(true), { timeout: 3000 });
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Newest' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    let1?.();
+    expect(await screen.findByText(/Version 3 is live/)).toBeTruthy();
+    expect(questions(server.kept())[1]?.wording).toBe('Newest');
+    expect(calls.find((call) => call.path === '/api/forms/f1/publish')?.body).toEqual({ version: 3 });
+  });
+
+  it('tries a refused draft once, not over and over', async () => {
+    const calls = show({
+      ...keeping().replies,
+      'PUT /api/forms/f1': () => problem(409, 'Somebody else changed this.'),
+    });
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Mine' } });
+    await screen.findByText(/Somebody else changed this form meanwhile/, {}, { timeout: 3000 });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText(/Not published: Somebody else changed this/)).toBeTruthy();
+    expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(2);
+    expect(calls.some((call) => call.path.endsWith('/publish'))).toBe(false);
+  });
+
   it('does not publish what cannot be a form', async () => {
     const calls = show({
       ...keeping().replies,

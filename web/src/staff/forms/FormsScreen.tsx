@@ -125,7 +125,13 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
     }
   };
   const carryOut = async () => {
-    const version = await draft.settle();
+    let version: number;
+    try {
+      version = await draft.settle();
+    } catch (error) {
+      toast({ words: `Not published: ${error instanceof Error ? error.message : 'the draft could not be kept.'}` });
+      return;
+    }
     publish.mutate(
       { id: form.id, version },
       {
@@ -133,6 +139,12 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
           toast({ words: `Version ${done.published?.number ?? ''} is live at /f/${done.slug}. U takes it back.` }),
         onError: (error) => toast({ words: error.message }),
       },
+    );
+  };
+  const tryIt = () => {
+    draft.settle().then(
+      () => setTrying(true),
+      (error: unknown) => toast({ words: error instanceof Error ? error.message : 'The draft could not be kept.' }),
     );
   };
   const next = (form.published?.number ?? 0) + 1;
@@ -177,7 +189,7 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
                 act: () => void carryOut(),
                 disabled: publish.isPending || form.problems.length > 0,
               },
-              { label: 'Try it', keyName: 'tryIt', act: () => void draft.settle().then(() => setTrying(true)) },
+              { label: 'Try it', keyName: 'tryIt', act: tryIt },
             ],
           },
           {

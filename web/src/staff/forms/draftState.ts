@@ -17,21 +17,20 @@ export function useDraft(form: DesignedForm) {
   const version = useRef(form.version);
   const kept = useRef(definition);
   const [keptNow, setKeptNow] = useState(definition);
-  const busy = useRef(false);
+  const flight = useRef<Promise<void> | null>(null);
   const { mutateAsync } = keep;
 
   const save = useCallback(
     async (wanted: Definition): Promise<void> => {
-      if (busy.current || wanted === kept.current) return;
-      busy.current = true;
-      try {
-        const answer = await mutateAsync({ id: form.id, version: version.current, definition: wanted });
+      // One call at a time: the next needs the version that the one before gives.
+      await flight.current?.catch(() => undefined);
+      if (wanted === kept.current) return;
+      flight.current = mutateAsync({ id: form.id, version: version.current, definition: wanted }).then((answer) => {
         version.current = answer.version;
         kept.current = wanted;
         setKeptNow(wanted);
-      } finally {
-        busy.current = false;
-      }
+      });
+      await flight.current;
     },
     [form.id, mutateAsync],
   );
@@ -39,11 +38,11 @@ export function useDraft(form: DesignedForm) {
   useEffect(() => {
     if (definition === kept.current) return undefined;
     const timer = setTimeout(() => {
-      // Told by the state of the call; typing goes on either way.
+      // A failure is told by the state of the call; the next change tries again.
       save(definition).catch(() => undefined);
     }, 600);
     return () => clearTimeout(timer);
-  }, [definition, save, keep.isPending]);
+  }, [definition, save]);
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {

@@ -10,6 +10,7 @@ import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import { Views } from '../shell/Views';
 import { Letter } from './Letter';
+import { MoreButton } from '../shell/MoreButton';
 import './messages.css';
 import { useMessage, useMessages, useSendAgain, type MessageState } from './queries';
 import { MessageMark } from './state';
@@ -120,16 +121,7 @@ export function MessagesScreen() {
                   </li>
                 ))}
               </ul>
-              {list.hasNextPage && (
-                <button
-                  type="button"
-                  className="link-button more"
-                  disabled={list.isFetchingNextPage}
-                  onClick={() => void list.fetchNextPage()}
-                >
-                  Show more
-                </button>
-              )}
+              <MoreButton list={list} />
             </>
           ),
         },

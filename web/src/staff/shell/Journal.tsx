@@ -5,6 +5,7 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { clockTime, moment, shortDay } from '../../shared/words';
 import { queryKeys } from '../queryKeys';
 import { useToday } from './day';
+import { MoreButton } from './MoreButton';
 import './journal.css';
 import { RecordLink } from './RecordLink';
 
@@ -79,16 +80,7 @@ export function Journal({ record }: { record: string }) {
           );
         })}
       </ul>
-      {journal.hasNextPage && (
-        <button
-          type="button"
-          className="link-button"
-          disabled={journal.isFetchingNextPage}
-          onClick={() => void journal.fetchNextPage()}
-        >
-          Earlier
-        </button>
-      )}
+      <MoreButton list={journal} words="Earlier" />
     </section>
   );
 }

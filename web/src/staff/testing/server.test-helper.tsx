@@ -7,7 +7,7 @@ import { queryKeys } from '../queryKeys';
 import type { Session } from '../session';
 import { ToastStand } from '../shell/Toast';
 
-type Reply = object | ((body: unknown) => Response | object);
+type Reply = object | ((body: unknown) => Response | object | Promise<Response | object>);
 
 export interface Call {
   method: string;
@@ -51,7 +51,10 @@ export function showScreen(path: string, route: string, screen: ReactNode, repli
     calls.push({ method: request.method, path: url.pathname + url.search, body });
     const reply = replies[`${name}${url.search}`] ?? replies[name] ?? usual[name];
     if (!reply) return problem(404, `The test has no answer to ${name}${url.search}.`);
-    const given = typeof reply === 'function' ? (reply as (body: unknown) => Response | object)(body) : reply;
+    const given =
+      typeof reply === 'function'
+        ? await (reply as (body: unknown) => Response | object | Promise<Response | object>)(body)
+        : reply;
     return given instanceof Response
       ? given.clone()
       : new Response(JSON.stringify(given), { headers: { 'Content-Type': 'application/json' } });
