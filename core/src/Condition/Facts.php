@@ -13,17 +13,27 @@ use Telamon\Core\Reading\DayReader;
 final readonly class Facts
 {
     /**
-     * @param array<array-key, mixed> $answers by question key: text, or a list of texts
+     * @param array<array-key, mixed> $answers by question key: text, a list of texts, texts by part, or the lines of a table
      * @param string $today ISO 8601 day at the business
      */
     public function __construct(private array $answers, public string $today, private DayOrder $order = DayOrder::Unstated)
     {
     }
 
-    /** @return list<string> trimmed; none where nothing was answered */
+    /**
+     * The answer as texts, trimmed: one for each choice; parts as one text; the lines of a table as how many.
+     *
+     * @return list<string> none where nothing was answered
+     */
     public function texts(string $question): array
     {
         $answer = $this->answers[$question] ?? null;
+        if (\is_array($answer) && !array_is_list($answer)) {
+            $answer = trim((string) preg_replace('/\s+/', ' ', implode(' ', array_filter(array_diff_key($answer, ['how' => 0, 'image' => 0]), \is_string(...)))));
+        }
+        if (\is_array($answer) && [] !== array_filter($answer, \is_array(...))) {
+            $answer = (string) \count($answer);
+        }
         $texts = array_map(trim(...), array_filter(\is_array($answer) ? array_values($answer) : [$answer], \is_string(...)));
 
         return array_values(array_filter($texts, static fn (string $text): bool => '' !== $text));
@@ -35,10 +45,12 @@ final readonly class Facts
         return self::asNumber($this->texts($question)[0] ?? '');
     }
 
-    /** The answer as one day, ISO 8601, or null where it is none or could be two. */
+    /** The answer as one day, ISO 8601, or null where it is none or could be two; the first day of a span. */
     public function day(string $question): ?string
     {
-        $days = (new DayReader())->read($this->texts($question)[0] ?? '', $this->order);
+        $answer = $this->answers[$question] ?? null;
+        $part = \is_array($answer) ? ($answer['day'] ?? $answer['from'] ?? null) : null;
+        $days = (new DayReader())->read(\is_string($part) ? $part : ($this->texts($question)[0] ?? ''), $this->order);
 
         return 1 === \count($days) ? $days[0]->format('Y-m-d') : null;
     }

@@ -12,11 +12,16 @@ use Telamon\Core\Reading\PhoneReader;
 /** Says what is wrong with a set of answers, in words that tell the person what to do. */
 final readonly class AnswerCheck
 {
+    private DayCheck $days;
+    private PartsCheck $parts;
+
     public function __construct(
         private EmailReader $emails,
         private PhoneReader $phones,
-        private DayReader $days,
+        DayReader $days,
     ) {
+        $this->days = new DayCheck($days);
+        $this->parts = new PartsCheck($this->days);
     }
 
     /**
@@ -30,7 +35,7 @@ final readonly class AnswerCheck
         $violations = [];
         foreach ($answers as $key => $answer) {
             $question = $form->question((string) $key);
-            if (null === $question || QuestionType::Statement === $question->type || ($question->staffOnly && !$staff)) {
+            if (null === $question || !$question->type->asks() || ($question->staffOnly && !$staff)) {
                 $violations[] = new Violation(mb_substr((string) $key, 0, 80), 'This form does not ask that.');
             }
         }
@@ -39,11 +44,43 @@ final readonly class AnswerCheck
         foreach ($form->shown($answers, $day, $staff) as $question) {
             $required = $question->required || true === $question->requiredIf?->holds(new Facts($seen, $day, $form->dayOrder));
             $answer = $answers[$question->key] ?? null;
-            $message = $this->fault($question, $answer, $required, $form->dayOrder, $today);
-            if (null !== $message) {
-                $violations[] = new Violation($question->key, $message);
-            }
+            array_push($violations, ...(QuestionType::Lines === $question->type
+                ? $this->linesFaults($question, $answer, $required, $form->dayOrder, $today)
+                : $this->one($question, $question->key, $answer, $required, $form->dayOrder, $today)));
             $seen[$question->key] = $answer;
+        }
+
+        return $violations;
+    }
+
+    /** @return list<Violation> */
+    private function one(Question $question, string $path, mixed $answer, bool $required, DayOrder $order, \DateTimeImmutable $today): array
+    {
+        $message = $this->fault($question, $answer, $required, $order, $today);
+
+        return null === $message ? [] : [new Violation($path, $message)];
+    }
+
+    /** @return list<Violation> */
+    private function linesFaults(Question $question, mixed $answer, bool $required, DayOrder $order, \DateTimeImmutable $today): array
+    {
+        $lines = $answer ?? [];
+        if (!\is_array($lines) || !array_is_list($lines) || \count($lines) !== \count(array_filter($lines, \is_array(...)))) {
+            return [new Violation($question->key, 'Send the lines as a list of answers by column.')];
+        }
+        if (\count($lines) > $question->maxLines) {
+            return [new Violation($question->key, "At most {$question->maxLines} lines fit here. Take some out.")];
+        }
+        $violations = [] === $lines && $required ? [new Violation($question->key, 'Add at least one line.')] : [];
+        foreach ($lines as $i => $line) {
+            $known = array_column($question->lines, 'key');
+            if ([] !== array_diff(array_map(strval(...), array_keys((array) $line)), $known)) {
+                $violations[] = new Violation("{$question->key}.$i", 'This form does not ask that.');
+                continue;
+            }
+            foreach ($question->lines as $column) {
+                array_push($violations, ...$this->one($column, "{$question->key}.$i.{$column->key}", $line[$column->key] ?? null, $column->required, $order, $today));
+            }
         }
 
         return $violations;
@@ -56,6 +93,9 @@ final readonly class AnswerCheck
         }
         if (QuestionType::AnyOf === $question->type) {
             return self::choicesFault($question, $answer, $required);
+        }
+        if ([] !== $question->type->parts()) {
+            return $this->parts->fault($question, $answer, $required, $order, $today);
         }
         if (null !== $answer && !\is_string($answer)) {
             return 'Write this as text.';
@@ -71,12 +111,15 @@ final readonly class AnswerCheck
         if ($length > $question->maxLength) {
             return \sprintf('Shorten this to %s characters. It has %s now.', number_format($question->maxLength), number_format($length));
         }
+        if ($length < $question->checks->minLength) {
+            return \sprintf('Write at least %s characters. It has %s now.', number_format($question->checks->minLength), number_format($length));
+        }
         $fault = match ($question->type) {
             QuestionType::PersonName, QuestionType::Organisation => 1 === preg_match('/\p{L}/u', $text) ? null : 'Write a name with letters.',
             QuestionType::Email => $this->emails->fault($text),
             QuestionType::Phone => $this->phones->fault($text),
             QuestionType::OneOf => $question->offers($text) ? null : 'Choose one of the answers offered.',
-            QuestionType::Day => $this->dayFault($text, $question->checks, $order, $today),
+            QuestionType::Day => $this->days->fault($text, $question->checks, $order, $today),
             QuestionType::Number, QuestionType::Money, QuestionType::Scale, QuestionType::Rating => NumberCheck::fault($question, $text),
             QuestionType::Time => 1 === preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $text) ? null : 'Write a time like 14:30.',
             QuestionType::YesNo => \in_array($text, ['yes', 'no'], true) ? null : 'Choose yes or no.',
@@ -85,25 +128,6 @@ final readonly class AnswerCheck
         };
 
         return $fault ?? ('' === $question->checks->pattern || Pattern::fits($question->checks->pattern, $text) ? null : $question->checks->message);
-    }
-
-    private function dayFault(string $text, Checks $checks, DayOrder $order, \DateTimeImmutable $today): ?string
-    {
-        $days = $this->days->read($text, $order);
-        if ([] === $days) {
-            return 'There is no such day. Write it like 2027-06-12.';
-        }
-        $last = end($days);
-        $earliest = Checks::day($checks->min, $today) ?? $today->format('Y-m-d');
-        if ($last->format('Y-m-d') < $earliest) {
-            return $earliest === $today->format('Y-m-d') ? 'That day has passed. Choose today or later.' : 'That is too early. Choose '.(new \DateTimeImmutable($earliest))->format('j F Y').' or later.';
-        }
-        $latest = Checks::day($checks->max, $today);
-        if (null !== $latest && $days[0]->format('Y-m-d') > $latest) {
-            return 'That is too late. Choose '.(new \DateTimeImmutable($latest))->format('j F Y').' or earlier.';
-        }
-
-        return (int) $last->format('Y') > (int) $today->format('Y') + 10 ? 'That is more than ten years away. Check the year.' : null;
     }
 
     private function filesFault(Question $question, mixed $answer, bool $required): ?string

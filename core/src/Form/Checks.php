@@ -12,8 +12,9 @@ final readonly class Checks
      * @param string $max most, likewise
      * @param string $pattern regular expression that the whole answer must fit; empty for none
      * @param string $message what to say when it does not
+     * @param int $minLength least number of characters
      */
-    public function __construct(public string $min = '', public string $max = '', public string $pattern = '', public string $message = '')
+    public function __construct(public string $min = '', public string $max = '', public string $pattern = '', public string $message = '', public int $minLength = 0)
     {
     }
 

@@ -59,13 +59,22 @@ final class Difference
         if ($before->raw !== $after->raw) {
             $words[] = "$name is asked on another condition";
         }
-        if ($before->destination !== $after->destination) {
+        if ($before->staffOnly !== $after->staffOnly) {
+            $words[] = "$name is ".($after->staffOnly ? 'for staff only now' : 'for everybody now');
+        }
+        if (self::plain($before->lines) !== self::plain($after->lines)) {
+            $words[] = "$name asks other things a line";
+        }
+        if ($before->default !== $after->default) {
+            $words[] = "$name begins with another answer";
+        }
+        if ([$before->destination, $before->customField] !== [$after->destination, $after->customField]) {
             $words[] = "$name goes somewhere else";
         }
         if ([$before->hint, $before->example] !== [$after->hint, $after->example]) {
             $words[] = "$name has another hint";
         }
-        if (self::plain($before->checks) !== self::plain($after->checks) || [$before->maxLength, $before->maxFiles, $before->maxBytes] !== [$after->maxLength, $after->maxFiles, $after->maxBytes]) {
+        if (self::plain($before->checks) !== self::plain($after->checks) || [$before->maxLength, $before->maxFiles, $before->maxBytes, $before->fileKinds, $before->maxLines] !== [$after->maxLength, $after->maxFiles, $after->maxBytes, $after->fileKinds, $after->maxLines]) {
             $words[] = "$name is checked otherwise";
         }
 

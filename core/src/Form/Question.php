@@ -6,7 +6,7 @@ namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Condition;
 
-/** One thing asked. Numbered from 1 through all pages of its form. */
+/** One thing asked. Numbered from 1 through all pages of its form; 0 for what only tells. */
 final readonly class Question
 {
     /**
@@ -14,11 +14,18 @@ final readonly class Question
      * @param int $maxLength in characters
      * @param int $maxFiles how many files may be sent
      * @param int $maxBytes how large each file may be
+     * @param string $customField the key of the custom field that the destination names
      * @param Condition|null $showIf asked only when this holds of the questions before
      * @param Condition|null $requiredIf needed also when this holds
      * @param bool $half may stand beside another on one line
+     * @param bool $third may stand beside two others on one line
      * @param bool $staffOnly never sent to the public
      * @param string $parameter the address parameter that a hidden value comes from
+     * @param string $default what stands in the field before anybody writes
+     * @param bool $asList whether choices fold into a list
+     * @param string $fileKinds “any”, “images” or “pdf”
+     * @param list<self> $lines what each line of a table asks; they carry the table's number
+     * @param int $maxLines how many lines a table takes
      * @param array{showIf?: array<mixed>, requiredIf?: array<mixed>} $raw the conditions as stored, for the browser
      */
     public function __construct(
@@ -41,6 +48,13 @@ final readonly class Question
         public bool $staffOnly = false,
         public string $parameter = '',
         public array $raw = [],
+        public string $customField = '',
+        public bool $third = false,
+        public string $default = '',
+        public bool $asList = false,
+        public string $fileKinds = 'any',
+        public array $lines = [],
+        public int $maxLines = 0,
     ) {
     }
 

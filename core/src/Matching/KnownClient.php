@@ -10,7 +10,8 @@ final readonly class KnownClient
     /**
      * @param list<string> $emails as written
      * @param list<string> $phones E.164
-     * @param list<array{id: string, description: string}> $assets
+     * @param list<array{id: string, description: string, serial?: string}> $assets
+     * @param array<string, string> $fields other fields on file: organisation, address, notes, custom.…
      */
     public function __construct(
         public string $id,
@@ -20,6 +21,7 @@ final readonly class KnownClient
         public array $phones,
         public string $address,
         public array $assets,
+        public array $fields = [],
     ) {
     }
 }

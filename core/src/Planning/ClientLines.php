@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Reading\Reading;
 
 /** The plan's lines about who this is. */
 final readonly class ClientLines
@@ -66,7 +68,7 @@ final readonly class ClientLines
         $name = $input->readings->for(Destination::ClientName);
         $email = $input->readings->for(Destination::ClientEmail);
         $phone = $input->readings->for(Destination::ClientPhone);
-        $place = $input->readings->for(Destination::AssetPlace);
+        $place = self::address($input);
         $parts = [Part::words('Make a client of '), Part::value($name->text ?? 'nobody named', $name?->question->number)];
         if (null !== $email) {
             array_push($parts, Part::words(', '), Part::value($email->text, $email->question->number));
@@ -77,11 +79,11 @@ final readonly class ClientLines
         if (null !== $place) {
             array_push($parts, Part::words(', at '), Part::value($place->text, $place->question->number));
         }
-        $person = $this->names->read($name->text ?? '');
+        [$given, $family] = $this->parts($name);
 
         return new PlanLine('client', 'Client', $parts, new Effect(EffectKind::CreateClient, [
-            'given' => $person->given,
-            'family' => $person->family,
+            'given' => $given,
+            'family' => $family,
             'email' => $email?->string() ?? '',
             'phone' => $phone?->string() ?? '',
             'address' => $place->text ?? '',
@@ -91,7 +93,7 @@ final readonly class ClientLines
     private function sameClient(PlanInput $input, KnownClient $client, Choice $choice): PlanLine
     {
         $phone = $input->readings->for(Destination::ClientPhone)?->string() ?? '';
-        $place = $input->readings->for(Destination::AssetPlace);
+        $place = self::address($input);
 
         return new PlanLine(
             'client',
@@ -107,5 +109,25 @@ final readonly class ClientLines
             $choice,
             $this->matcher->compare($input->readings, $client),
         );
+    }
+
+    /** Where they live or are: said as such, or else where the asset stands. */
+    private static function address(PlanInput $input): ?Reading
+    {
+        return $input->readings->for(Destination::ClientAddress) ?? $input->readings->for(Destination::AssetPlace);
+    }
+
+    /** @return array{string, string} given and family name */
+    private function parts(?Reading $name): array
+    {
+        if (null !== $name && \is_array($name->value) && 2 === \count($name->value)) {
+            return [$name->value[0], $name->value[1]];
+        }
+        if (QuestionType::Organisation === $name?->question->type) {
+            return ['', $name->text];
+        }
+        $person = $this->names->read($name->text ?? '');
+
+        return [$person->given, $person->family];
     }
 }

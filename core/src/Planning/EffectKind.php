@@ -13,6 +13,10 @@ enum EffectKind: string
     case UseAsset = 'asset.use';
     case OpenProject = 'project.open';
     case AddTask = 'task.add';
+    case SetField = 'field.set';
+    case AddTags = 'tags.add';
+    case AddContact = 'contact.add';
+    case AddWish = 'wish.add';
     case AttachFiles = 'files.attach';
     case QueueMessage = 'message.queue';
 }

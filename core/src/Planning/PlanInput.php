@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Form\CustomField;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Reading\Reading;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Tasks\Checklist;
 use Telamon\Core\Tasks\WorkingDays;
@@ -18,6 +20,7 @@ final readonly class PlanInput
      * @param array<string, string> $alreadySent ISO 8601 day by message template: what this submission has led
      *                                           to before, when a plan was accepted and taken back
      * @param array<string, string> $templates subject by key of the message templates
+     * @param array<string, CustomField> $customFields by name, “custom.client.size”
      * @param \DateTimeImmutable $today in the business's time zone
      */
     public function __construct(
@@ -31,6 +34,16 @@ final readonly class PlanInput
         public array $templates,
         public array $alreadySent,
         public \DateTimeImmutable $today,
+        public array $customFields = [],
     ) {
+    }
+
+    /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */
+    public function customField(Reading $reading): ?CustomField
+    {
+        $record = $reading->question->destination?->customOf();
+        $field = null === $record ? null : ($this->customFields["custom.$record.{$reading->question->customField}"] ?? null);
+
+        return null !== $field && \in_array($reading->question->type, $field->kind->fits(), true) ? $field : null;
     }
 }

@@ -11,6 +11,7 @@ final readonly class Planner
         private ClientLines $client,
         private ProjectLines $project,
         private MessageLines $messages,
+        private FieldLines $fields = new FieldLines(),
     ) {
     }
 
@@ -39,6 +40,7 @@ final readonly class Planner
 
         return [
             ...$client->lines,
+            ...$this->fields->client($input, $decisions, $client->chosen),
             ...$this->project->lines($input, $decisions, $client->chosen),
             ...$this->messages->lines($input),
         ];

@@ -16,6 +16,10 @@ final readonly class ProjectLines
 {
     private const READY_BY = 'ready_by';
 
+    public function __construct(private AssetLines $assets = new AssetLines(), private FieldLines $fields = new FieldLines())
+    {
+    }
+
     /**
      * @param array<string, string> $decisions
      *
@@ -24,14 +28,17 @@ final readonly class ProjectLines
     public function lines(PlanInput $input, array $decisions, ?KnownClient $client): array
     {
         $reading = $input->readings->for(Destination::ProjectReadyBy);
-        $readyBy = $this->readyBy($reading, $decisions);
+        $day = DayChoice::of($reading, self::READY_BY, $decisions, $input->today);
         $service = $this->service($input);
 
+        $assets = $this->assets->lines($input, $client);
+
         return [
-            $this->project($input, $service, $readyBy),
-            ...$this->asset($input, $client),
-            ...$this->readyByLine($input, $reading, $readyBy),
-            ...$this->tasks($input, $service, $readyBy),
+            $this->project($input, $service, $day->day, [] !== $assets),
+            ...$assets,
+            ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $input->today)]),
+            ...$this->fields->project($input, $decisions, [] !== $assets),
+            ...$this->tasks($input, $service, $day->day),
             ...$this->files($input),
         ];
     }
@@ -46,18 +53,19 @@ final readonly class ProjectLines
         return $service->lead ?? $input->coordinator;
     }
 
-    private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy): PlanLine
+    private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, bool $hasAsset): PlanLine
     {
         $asked = $input->readings->for(Destination::ProjectService);
         $lead = $this->lead($input, $service);
-        $title = $service->name ?? $asked->text ?? 'Inquiry';
+        $named = $input->readings->for(Destination::ProjectTitle);
+        $title = $named->text ?? $service->name ?? $asked->text ?? 'Inquiry';
         $notes = [];
         $numbers = [];
-        foreach ([...$input->readings->allFor(Destination::ProjectNotes), ...$input->readings->allFor(null)] as $reading) {
+        foreach ($this->noted($input, $hasAsset) as $reading) {
             $notes[] = $reading->question->wording."\n".$reading->text;
             $numbers[] = $reading;
         }
-        $parts = [Part::words('Open '), Part::value($title, $asked?->question->number), Part::words(' for '), Part::value($lead->name)];
+        $parts = [Part::words('Open '), Part::value($title, ($named ?? $asked)?->question->number), Part::words(' for '), Part::value($lead->name)];
         foreach ($numbers as $i => $reading) {
             array_push($parts, Part::words(0 === $i ? ', with ' : ' and '), Part::value('the note', $reading->question->number));
         }
@@ -71,61 +79,17 @@ final readonly class ProjectLines
         ]), '', $service->rule ?? 'no service named, so it stays with the coordinator');
     }
 
-    /** @return list<PlanLine> */
-    private function asset(PlanInput $input, ?KnownClient $client): array
+    /**
+     * Answers for the notes: those that go there, and those that go nowhere else.
+     *
+     * @return list<Reading>
+     */
+    private function noted(PlanInput $input, bool $hasAsset): array
     {
-        $what = $input->readings->for(Destination::AssetDescription);
-        if (null === $what) {
-            return [];
-        }
-        foreach ($client->assets ?? [] as $asset) {
-            if (mb_strtolower($asset['description']) === mb_strtolower($what->text)) {
-                return [new PlanLine('asset', 'Project', [
-                    Part::words("The {$input->assetWord} on file: "), Part::record('asset', $asset['id'], $asset['description']),
-                ], new Effect(EffectKind::UseAsset, ['id' => $asset['id']]), '', 'same description')];
-            }
-        }
-        $place = $input->readings->for(Destination::AssetPlace);
-        $parts = [Part::words("Add {$input->assetWord} "), Part::value($what->text, $what->question->number)];
-        if (null !== $place) {
-            array_push($parts, Part::words(', at '), Part::value($place->text, $place->question->number));
-        }
+        $homeless = static fn (Reading $reading): bool => QuestionType::Files !== $reading->question->type && 0 === $reading->line
+            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $input->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
 
-        return [new PlanLine('asset', 'Project', $parts, new Effect(EffectKind::CreateAsset, ['description' => $what->text, 'place' => $place->text ?? '']))];
-    }
-
-    /** @param array<string, string> $decisions */
-    private function readyBy(?Reading $reading, array $decisions): ?\DateTimeImmutable
-    {
-        $iso = $reading?->string() ?? '';
-        if (null !== $reading && $reading->isDoubtful() && \in_array($decisions[self::READY_BY] ?? '', $reading->possible, true)) {
-            $iso = $decisions[self::READY_BY];
-        }
-
-        return '' === $iso ? null : new \DateTimeImmutable($iso, new \DateTimeZone('UTC'));
-    }
-
-    /** @return list<PlanLine> */
-    private function readyByLine(PlanInput $input, ?Reading $reading, ?\DateTimeImmutable $readyBy): array
-    {
-        if (null === $reading || (null === $readyBy && !$reading->isDoubtful())) {
-            return [];
-        }
-        $number = $reading->question->number;
-        $choice = null;
-        if ($reading->isDoubtful()) {
-            $options = [];
-            foreach ($reading->possible as $i => $iso) {
-                $day = new \DateTimeImmutable($iso, new \DateTimeZone('UTC'));
-                $options[] = ['value' => $iso, 'hotkey' => (string) ($i + 1), 'label' => DayWords::short($day, $input->today).', '.DayWords::distance($day, $input->today)];
-            }
-            $choice = new Choice(self::READY_BY, $readyBy?->format('Y-m-d'), $options);
-        }
-        $parts = null === $readyBy
-            ? [Part::words('Ready by '), Part::value($reading->text, $number), Part::words(': which day is meant?')]
-            : [Part::words('Ready by '), Part::value(DayWords::short($readyBy, $input->today), $number), Part::words(', '.DayWords::distance($readyBy, $input->today))];
-
-        return [new PlanLine('ready_by', 'Project', $parts, null, '', null === $choice ? '' : 'day or month first?', $choice)];
+        return [...$input->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($input->readings->all, $homeless))];
     }
 
     /** @return list<PlanLine> */
@@ -151,6 +115,32 @@ final readonly class ProjectLines
                 [] === $task->waitsFor ? '' : 'after task '.implode(' and ', $task->waitsFor),
                 $task->checklist,
             );
+        }
+
+        return [...$lines, ...$this->wishedTasks($input, $this->lead($input, $service), \count($lines), $today)];
+    }
+
+    /**
+     * Tasks that answers ask for, after those of the checklists; due on the next working day.
+     *
+     * @return list<PlanLine>
+     */
+    private function wishedTasks(PlanInput $input, StaffMember $doer, int $before, \DateTimeImmutable $today): array
+    {
+        $lines = [];
+        foreach ($input->readings->allFor(Destination::Task) as $reading) {
+            foreach ($reading->texts() as $i => $text) {
+                $due = $input->calendar->add($today, 1);
+                $name = mb_substr($text, 0, 200);
+                $lines[] = new PlanLine(
+                    "task.{$reading->question->key}.".($i + 1),
+                    'Tasks',
+                    [Part::value($name, $reading->question->number), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))],
+                    new Effect(EffectKind::AddTask, ['position' => $before + \count($lines) + 1, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => '']),
+                    '',
+                    'asked for in the form',
+                );
+            }
         }
 
         return $lines;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Reading;
 
+use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
 
 /** An answer turned into a typed value, with where it came from and its doubts. */
 final readonly class Reading
@@ -12,14 +14,16 @@ final readonly class Reading
     /**
      * @param string $text the answer as written, trimmed
      * @param string|list<string>|null $value normalised: E.164 phone, mail address, ISO 8601 day, option value,
-     *                                        upload ids, text; null where nothing was answered or it is in doubt
+     *                                        upload ids, given and family name, text; null where nothing was answered or it is in doubt
      * @param list<string> $possible the values it may have, where there is more than one
+     * @param int $line of a table, from 1; 0 outside of one
      */
     public function __construct(
         public Question $question,
         public string $text,
         public string|array|null $value,
         public array $possible = [],
+        public int $line = 0,
     ) {
     }
 
@@ -28,8 +32,23 @@ final readonly class Reading
         return \count($this->possible) > 1;
     }
 
+    /** Whether somebody must choose between its values: a day in doubt that goes to a field for days. */
+    public function needsChoice(): bool
+    {
+        $destination = $this->question->destination;
+
+        return $this->isDoubtful() && QuestionType::Day === $this->question->type
+            && (Destination::ProjectReadyBy === $destination || null !== $destination?->customOf());
+    }
+
     public function string(): string
     {
         return \is_string($this->value) ? $this->value : '';
+    }
+
+    /** @return list<string> one for each choice; one where it is a single text */
+    public function texts(): array
+    {
+        return QuestionType::AnyOf === $this->question->type && \is_array($this->value) ? array_map($this->question->labelOf(...), $this->value) : [$this->text];
     }
 }

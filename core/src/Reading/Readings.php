@@ -31,9 +31,9 @@ final readonly class Readings
         return array_values(array_filter($this->all, static fn (Reading $r): bool => $r->question->destination === $destination));
     }
 
-    /** How many answers can be read in more than one way. */
+    /** How many answers can be read in more than one way and must be decided. */
     public function doubts(): int
     {
-        return \count(array_filter($this->all, static fn (Reading $r): bool => $r->isDoubtful()));
+        return \count(array_filter($this->all, static fn (Reading $r): bool => $r->needsChoice()));
     }
 }

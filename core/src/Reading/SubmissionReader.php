@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Reading;
 
+use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\DayOrder;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
@@ -24,45 +25,73 @@ final readonly class SubmissionReader
     {
         $readings = [];
         foreach ($form->questions() as $question) {
-            $reading = $this->one($question, $answers[$question->key] ?? null, $form->dayOrder);
+            $answer = $answers[$question->key] ?? null;
+            $reading = $this->one($question, $answer, $form->dayOrder);
             if (null !== $reading) {
-                $readings[] = $reading;
+                array_push($readings, $reading, ...$this->lines($question, $answer, $form->dayOrder));
             }
         }
 
         return new Readings($readings);
     }
 
-    private function one(Question $question, mixed $answer, DayOrder $order): ?Reading
+    /**
+     * What the lines of a table say to fields of their own; the table as a whole has its reading besides.
+     *
+     * @return list<Reading>
+     */
+    private function lines(Question $question, mixed $answer, DayOrder $order): array
     {
-        if (QuestionType::Files === $question->type) {
-            $ids = \is_array($answer) ? array_values(array_filter($answer, \is_string(...))) : [];
-
-            return [] === $ids ? null : new Reading($question, '', $ids);
+        $readings = [];
+        foreach (QuestionType::Lines === $question->type && \is_array($answer) ? array_values($answer) : [] as $i => $line) {
+            foreach ($question->lines as $column) {
+                $reading = null === $column->destination || !\is_array($line) ? null : $this->one($column, $line[$column->key] ?? null, $order, $i + 1);
+                if (null !== $reading) {
+                    $readings[] = $reading;
+                }
+            }
         }
-        if (QuestionType::AnyOf === $question->type) {
-            $chosen = \is_array($answer) ? array_values(array_filter($answer, \is_string(...))) : [];
 
-            return [] === $chosen ? null : new Reading($question, implode(', ', array_map($question->labelOf(...), $chosen)), $chosen);
-        }
-        $text = \is_string($answer) ? trim($answer) : '';
+        return $readings;
+    }
+
+    private function one(Question $question, mixed $answer, DayOrder $order, int $line = 0): ?Reading
+    {
+        $text = trim(AnswerText::of($question, $answer));
         if ('' === $text) {
             return null;
         }
+        if (\is_array($answer)) {
+            return new Reading($question, QuestionType::Files === $question->type ? '' : $text, self::several($question, $answer, $text), [], $line);
+        }
+        $written = \is_string($answer) ? trim($answer) : '';
 
         return match ($question->type) {
-            QuestionType::Email => new Reading($question, $text, $this->emails->read($text)),
-            QuestionType::Phone => new Reading($question, $text, $this->phones->read($text)),
-            QuestionType::Day => $this->day($question, $text, $order),
-            QuestionType::OneOf => new Reading($question, $question->labelOf($text), $text),
-            default => new Reading($question, $text, $text),
+            QuestionType::Email => new Reading($question, $text, $this->emails->read($written), [], $line),
+            QuestionType::Phone => new Reading($question, $text, $this->phones->read($written), [], $line),
+            QuestionType::Day => $this->day($question, $text, $order, $line),
+            default => new Reading($question, $text, $written, [], $line),
         };
     }
 
-    private function day(Question $question, string $text, DayOrder $order): Reading
+    /**
+     * @param array<array-key, mixed> $answer
+     *
+     * @return string|list<string>
+     */
+    private static function several(Question $question, array $answer, string $text): string|array
+    {
+        return match ($question->type) {
+            QuestionType::Files, QuestionType::AnyOf => array_values(array_filter($answer, \is_string(...))),
+            QuestionType::NameParts => array_map(static fn (string $part): string => \is_string($answer[$part] ?? null) ? trim($answer[$part]) : '', ['given', 'family']),
+            default => $text,
+        };
+    }
+
+    private function day(Question $question, string $text, DayOrder $order, int $line): Reading
     {
         $days = array_map(static fn (\DateTimeImmutable $d): string => $d->format('Y-m-d'), $this->days->read($text, $order));
 
-        return new Reading($question, $text, 1 === \count($days) ? $days[0] : null, $days);
+        return new Reading($question, $text, 1 === \count($days) ? $days[0] : null, $days, $line);
     }
 }

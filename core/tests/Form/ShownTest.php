@@ -148,10 +148,12 @@ final class ShownTest extends TestCase
         yield 'an ending that asks about nothing' => [$form($text) + ['endings' => [['kind' => 'thanks', 'when' => ['question' => 'z', 'op' => 'is-blank']]]], '“z”'];
     }
 
-    public function testEveryKindButAStatementHasSomewhereToGo(): void
+    public function testEveryKindOfAnswerHasSomewhereToGo(): void
     {
         foreach (QuestionType::cases() as $type) {
-            self::assertSame(QuestionType::Statement === $type, [] === $type->destinations(), $type->value);
+            // A signature stays with the submission, and a table sends its columns on.
+            $stays = !$type->asks() || QuestionType::Signature === $type || QuestionType::Lines === $type;
+            self::assertSame($stays, [] === $type->destinations(), $type->value);
             self::assertGreaterThan(0, $type->defaultMaxLength());
         }
     }

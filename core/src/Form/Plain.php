@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Form;
+
+/** Takes values of a known kind out of a stored definition. */
+final class Plain
+{
+    /**
+     * @param array<mixed> $data
+     *
+     * @return list<array<mixed>>
+     *
+     * @throws InvalidDefinition
+     */
+    public static function rows(array $data, string $key): array
+    {
+        $rows = $data[$key] ?? [];
+        if (!\is_array($rows)) {
+            throw new InvalidDefinition("$key: a list is needed");
+        }
+
+        return array_values(array_map(
+            static fn (mixed $row): array => \is_array($row) ? $row : throw new InvalidDefinition("$key: each entry is an object"),
+            $rows,
+        ));
+    }
+
+    /**
+     * @param array<mixed> $data
+     *
+     * @throws InvalidDefinition
+     */
+    public static function text(array $data, string $key): string
+    {
+        $text = $data[$key] ?? '';
+
+        return \is_string($text) ? $text : throw new InvalidDefinition("$key: text is needed");
+    }
+
+    /**
+     * @param array<mixed> $data
+     *
+     * @throws InvalidDefinition
+     */
+    public static function whole(array $data, string $key, int $default): int
+    {
+        $number = $data[$key] ?? $default;
+
+        return \is_int($number) && $number >= 0 ? $number : throw new InvalidDefinition("$key: a whole number from 0 is needed");
+    }
+
+    /**
+     * @param array<mixed> $data
+     * @param non-empty-list<string> $allowed the first where nothing is said
+     *
+     * @throws InvalidDefinition
+     */
+    public static function oneOf(array $data, string $key, array $allowed, string $at): string
+    {
+        $text = self::text($data, $key);
+        if ('' === $text) {
+            return $allowed[0];
+        }
+
+        return \in_array($text, $allowed, true) ? $text : throw new InvalidDefinition("$at: $key is one of ".implode(', ', $allowed));
+    }
+}

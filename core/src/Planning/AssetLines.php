@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning;
+
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Reading\Reading;
+
+/** The plan's lines about what the work is done on: one for each that the answers describe. */
+final readonly class AssetLines
+{
+    private const FIELDS = [
+        'description' => Destination::AssetDescription,
+        'make' => Destination::AssetMake,
+        'model' => Destination::AssetModel,
+        'serial' => Destination::AssetSerial,
+        'place' => Destination::AssetPlace,
+        'notes' => Destination::AssetNotes,
+    ];
+
+    /** @return list<PlanLine> */
+    public function lines(PlanInput $input, ?KnownClient $client): array
+    {
+        $lines = [];
+        foreach ($this->told($input) as $told) {
+            $named = array_intersect_key($told, ['description' => 0, 'make' => 0, 'model' => 0, 'serial' => 0]);
+            if ([] !== $named) {
+                $key = [] === $lines ? 'asset' : 'asset.'.(\count($lines) + 1);
+                $lines[] = $this->onFile($input, $client, $told, $key) ?? $this->new($input, $told, $key);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array<int, array<string, Reading>> by line of a table, then by field or custom field */
+    private function told(PlanInput $input): array
+    {
+        $told = [];
+        foreach ($input->readings->all as $reading) {
+            $destination = $reading->question->destination;
+            $field = null === $destination ? false : array_search($destination, self::FIELDS, true);
+            if (false !== $field) {
+                $told[$reading->line][$field] ??= $reading;
+            } elseif (Destination::AssetCustom === $destination && $reading->line > 0) {
+                $told[$reading->line]["custom.{$reading->question->customField}"] ??= $reading;
+            }
+        }
+        ksort($told);
+
+        return $told;
+    }
+
+    /** @param array<string, Reading> $told */
+    private function onFile(PlanInput $input, ?KnownClient $client, array $told, string $key): ?PlanLine
+    {
+        foreach ($client->assets ?? [] as $asset) {
+            $bySerial = isset($told['serial']) && '' !== self::plain($asset['serial'] ?? '') && self::plain($asset['serial'] ?? '') === self::plain($told['serial']->text);
+            if ($bySerial || (isset($told['description']) && self::plain($asset['description']) === self::plain($told['description']->text))) {
+                return new PlanLine($key, 'Project', [
+                    Part::words("The {$input->assetWord} on file: "), Part::record('asset', $asset['id'], $asset['description']),
+                ], new Effect(EffectKind::UseAsset, ['id' => $asset['id']]), '', $bySerial ? 'same serial number' : 'same description');
+            }
+        }
+
+        return null;
+    }
+
+    /** @param array<string, Reading> $told */
+    private function new(PlanInput $input, array $told, string $key): PlanLine
+    {
+        $named = array_filter([$told['description'] ?? null, $told['make'] ?? null, $told['model'] ?? null]);
+        $parts = [Part::words("Add {$input->assetWord} ")];
+        foreach (array_values($named) as $i => $reading) {
+            array_push($parts, ...(0 === $i ? [] : [Part::words(' ')]), ...[Part::value($reading->text, $reading->question->number)]);
+        }
+        foreach (['serial' => [] === $named ? 'number ' : ', number ', 'place' => ', at '] as $field => $words) {
+            if (isset($told[$field])) {
+                array_push($parts, Part::words($words), Part::value($told[$field]->text, $told[$field]->question->number));
+            }
+        }
+        $custom = [];
+        foreach ($told as $field => $reading) {
+            if (str_starts_with($field, 'custom.')) {
+                $custom[substr($field, 7)] = $reading->string();
+            }
+        }
+        $text = static fn (string $field): string => isset($told[$field]) ? $told[$field]->text : '';
+        $description = $text('description');
+
+        return new PlanLine($key, 'Project', $parts, new Effect(EffectKind::CreateAsset, [
+            'description' => '' !== $description ? $description : trim($text('make').' '.$text('model')),
+            'make' => $text('make'),
+            'model' => $text('model'),
+            'serial' => $text('serial'),
+            'place' => $text('place'),
+            'notes' => $text('notes'),
+            'custom' => json_encode((object) $custom, \JSON_THROW_ON_ERROR),
+        ]));
+    }
+
+    private static function plain(string $text): string
+    {
+        return mb_strtolower((string) preg_replace('/\s+/u', '', $text));
+    }
+}
