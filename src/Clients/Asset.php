@@ -15,6 +15,22 @@ class Asset implements Journaled
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $make = '';
+
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $model = '';
+
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $serialNumber = '';
+
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $notes = '';
+
+    /** @var array<string, string> values of custom fields by their keys */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $custom = [];
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
@@ -27,10 +43,10 @@ class Asset implements Journaled
         $this->id = Ids::next();
     }
 
-    /** @return array{id: string, description: string, place: string} as Asset in the contract */
+    /** @return array{id: string, description: string, place: string, make: string, model: string, serialNumber: string, notes: string} */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place];
+        return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place, 'make' => $this->make, 'model' => $this->model, 'serialNumber' => $this->serialNumber, 'notes' => $this->notes];
     }
 
     public function recordKind(): string

@@ -25,6 +25,20 @@ class Client implements Journaled
     #[ORM\Column(length: 400)]
     public string $sortName;
 
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $organisation = '';
+
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $notes = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $tags = [];
+
+    /** @var array<string, string> values of custom fields by their keys */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $custom = [];
+
     /** @var Collection<int, ContactPoint> */
     #[ORM\OneToMany(targetEntity: ContactPoint::class, mappedBy: 'client')]
     #[ORM\OrderBy(['kind' => 'ASC', 'id' => 'ASC'])]

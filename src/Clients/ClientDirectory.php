@@ -30,6 +30,17 @@ final readonly class ClientDirectory implements Directory
         return array_map($this->known(...), $clients);
     }
 
+    /** @return array<string, string> */
+    private static function fields(Client $client): array
+    {
+        $fields = ['organisation' => $client->organisation];
+        foreach ($client->custom as $key => $value) {
+            $fields["custom.$key"] = $value;
+        }
+
+        return $fields;
+    }
+
     private function known(Client $client): KnownClient
     {
         $values = static fn (ContactKind $kind): array => array_values(array_map(
@@ -37,10 +48,10 @@ final readonly class ClientDirectory implements Directory
             $client->contactPoints->filter(static fn (ContactPoint $point): bool => $point->kind === $kind)->toArray(),
         ));
         $assets = array_map(
-            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description],
+            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description, 'serial' => $asset->serialNumber],
             $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50),
         );
 
-        return new KnownClient($client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets);
+        return new KnownClient($client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client));
     }
 }

@@ -13,6 +13,7 @@ use Telamon\Messages\MessageView;
 use Telamon\Projects\Project;
 use Telamon\Projects\ProjectView;
 use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\OwnFields;
 
 /** Shows a client with all that hangs on it, as Client in the contract. */
 final readonly class ClientView
@@ -24,6 +25,7 @@ final readonly class ClientView
         private ProjectView $projects,
         private MessageView $messages,
         private SubmissionView $submissions,
+        private OwnFields $fields,
         private BusinessFacts $facts,
     ) {
     }
@@ -38,6 +40,11 @@ final readonly class ClientView
             'name' => $client->name(),
             'givenName' => $client->givenName,
             'familyName' => $client->familyName,
+            'organisation' => $client->organisation,
+            'notes' => $client->notes,
+            'tags' => $client->tags,
+            'custom' => $this->fields->shown('client', $client->custom),
+            'contacts' => array_map(static fn (Contact $contact): array => ['id' => $contact->id, 'name' => $contact->name, 'role' => $contact->role, 'email' => $contact->email, 'phone' => '' === $contact->phone ? '' : $phones->format($contact->phone)], $this->of(Contact::class, $client, 'id', 'ASC')),
             'address' => $client->address,
             'since' => $client->since->format('Y-m-d'),
             'contactPoints' => array_values(array_map(static fn (ContactPoint $point): array => [
@@ -45,7 +52,7 @@ final readonly class ClientView
                 'value' => $point->value,
                 'text' => ContactKind::Phone === $point->kind ? $phones->format($point->value) : $point->value,
             ], $client->contactPoints->toArray())),
-            'assets' => array_map(static fn (Asset $asset): array => $asset->toArray(), $this->of(Asset::class, $client, 'id', 'ASC')),
+            'assets' => array_map(fn (Asset $asset): array => $asset->toArray() + ['custom' => $this->fields->shown('asset', $asset->custom)], $this->of(Asset::class, $client, 'id', 'ASC')),
             'projects' => $this->projects->rows($this->of(Project::class, $client, 'openedAt')),
             'messages' => array_map($this->messages->row(...), $this->of(Message::class, $client, 'queuedAt')),
             'submissions' => array_map($this->submissions->row(...), $this->of(Submission::class, $client, 'receivedAt')),

@@ -15,6 +15,7 @@ use Telamon\Files\FileStore;
 use Telamon\Files\Upload;
 use Telamon\Forms\PublishedForms;
 use Telamon\Intake\Acceptor;
+use Telamon\Intake\Arriving;
 use Telamon\Intake\PlanMaker;
 use Telamon\Intake\Receiver;
 use Telamon\Intake\Submission;
@@ -64,7 +65,7 @@ final readonly class DemoOffice
             $uploads[] = $upload->id;
         }
 
-        return $this->receiver->receive($this->forms->get($form), $answers + ([] === $uploads ? [] : ['photos' => $uploads]), 'page', null)->id;
+        return $this->receiver->receive($this->forms->get($form), $answers + ([] === $uploads ? [] : ['photos' => $uploads]), new Arriving('page'))->id;
     }
 
     /** Accepts with the first answer to whatever is open. */

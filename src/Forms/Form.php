@@ -34,6 +34,10 @@ class Form implements Journaled
     #[ORM\Column(length: 1000, options: ['default' => ''])]
     public string $closedText = '';
 
+    /** @var list<string> origins of other sites that may show it in a frame, “https://example.com” */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $sites = [];
+
     public function __construct(
         #[ORM\Column(length: 60, unique: true)]
         public string $slug,

@@ -24,7 +24,7 @@ final readonly class FormController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private FormView $view, private Draft $drafts, private FormSettings $settings, private Starters $starters)
+    public function __construct(private EntityManagerInterface $em, private FormView $view, private Draft $drafts, private FormSettings $settings, private Starters $starters, private FormKinds $kinds)
     {
     }
 
@@ -38,6 +38,12 @@ final readonly class FormController
     public function starters(): Response
     {
         return new JsonResponse(['items' => $this->starters->names()]);
+    }
+
+    #[Route('/kinds', methods: ['GET'])]
+    public function kinds(): Response
+    {
+        return new JsonResponse($this->kinds->toArray());
     }
 
     #[Route('', methods: ['POST'])]

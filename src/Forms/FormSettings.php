@@ -44,13 +44,40 @@ final readonly class FormSettings
             throw Problem::invalid('limit', 'Write a whole number from 1, or leave it empty.');
         }
         $closedText = JsonBody::text($body, 'closedText', 1000);
-        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr("changed where and when {$form->title} stands", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title), static function () use ($form, $slug, $opens, $closes, $limit, $closedText): void {
+        $sites = self::sites($body);
+        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr("changed where and when {$form->title} stands", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
+            $form->sites = $sites ?? $form->sites;
             $form->slug = $slug;
             $form->opensOn = $opens;
             $form->closesOn = $closes;
             $form->limit = $limit;
             $form->closedText = $closedText;
         });
+    }
+
+    /**
+     * Other sites that may show the form, as origins: a scheme, a host, perhaps a port.
+     *
+     * @param array<array-key, mixed> $body
+     *
+     * @return list<string>|null null where nothing is said of them
+     */
+    private static function sites(array $body): ?array
+    {
+        $given = $body['sites'] ?? null;
+        if (null === $given) {
+            return null;
+        }
+        $sites = [];
+        foreach (\is_array($given) ? $given : [false] as $site) {
+            $site = \is_string($site) ? rtrim(strtolower(trim($site)), '/') : '-';
+            if (1 !== preg_match('#^https?://[a-z0-9](?:[a-z0-9.-]{0,250}[a-z0-9])?(?::\d{1,5})?$#', $site)) {
+                throw Problem::invalid('sites', 'Write each site like https://www.example.com, one a line.');
+            }
+            $sites[] = $site;
+        }
+
+        return \count($sites) > 20 ? throw Problem::invalid('sites', 'At most 20 sites.') : array_values(array_unique($sites));
     }
 
     /** @param array<array-key, mixed> $body */

@@ -11,11 +11,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Core\Form\Option;
 use Telamon\Core\Form\Page;
 use Telamon\Core\Form\Question;
+use Telamon\Http\ProofOfWork;
 use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicFormController
 {
-    public function __construct(private PublishedForms $forms, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private PublishedForms $forms, private BusinessFacts $facts, private ProofOfWork $proof, private ClockInterface $clock)
     {
     }
 
@@ -46,6 +47,14 @@ final readonly class PublicFormController
         ]);
     }
 
+    #[Route('/api/public/forms/{slug}/challenge', methods: ['GET'])]
+    public function challenge(string $slug): Response
+    {
+        $this->forms->get($slug);
+
+        return new JsonResponse($this->proof->challenge());
+    }
+
     /** @return array<string, mixed> */
     private static function question(Question $question): array
     {
@@ -53,8 +62,11 @@ final readonly class PublicFormController
             'key' => $question->key, 'number' => $question->number, 'type' => $question->type->value,
             'wording' => $question->wording, 'hint' => $question->hint, 'example' => $question->example, 'required' => $question->required,
             'options' => array_map(static fn (Option $option): array => ['value' => $option->value, 'label' => $option->label], $question->options),
-            'maxLength' => $question->maxLength, 'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes,
-            'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'parameter' => $question->parameter,
+            'minLength' => $question->checks->minLength, 'maxLength' => $question->maxLength,
+            'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes, 'fileKinds' => $question->fileKinds,
+            'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'third' => $question->third, 'parameter' => $question->parameter,
+            'default' => $question->default, 'asList' => $question->asList,
+            'lines' => array_map(self::question(...), $question->lines), 'maxLines' => $question->maxLines,
             'showIf' => $question->raw['showIf'] ?? null, 'requiredIf' => $question->raw['requiredIf'] ?? null,
         ];
     }

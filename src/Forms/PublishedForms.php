@@ -17,9 +17,12 @@ final readonly class PublishedForms
     {
     }
 
-    public function exists(string $slug): bool
+    /** A form that has been published, open or closed. */
+    public function find(string $slug): ?Form
     {
-        return null !== $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])?->published;
+        $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
+
+        return null === $form?->published ? null : $form;
     }
 
     /** @throws Problem 404, or 410 while the form is closed */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Http;
 
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Forms\PublishedForms;
@@ -12,16 +13,19 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'forms', 'sign-in'];
+    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'forms', 'setup', 'sign-in'];
 
     public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms)
     {
     }
 
     #[Route('/f/{slug}', methods: ['GET'], priority: -5)]
-    public function form(string $slug): Response
+    public function form(string $slug, Request $request): Response
     {
-        return $this->page('src/client/main.tsx', $this->forms->exists($slug) ? 200 : 404);
+        $form = $this->forms->find($slug);
+        $framed = $request->query->has('embed') ? ($form->sites ?? []) : [];
+
+        return $this->page('src/client/main.tsx', null === $form ? 404 : 200, $framed);
     }
 
     #[Route('/{path}', requirements: ['path' => '(?!api(/|$)).*'], methods: ['GET'], priority: -10)]
@@ -30,13 +34,14 @@ final readonly class PageController
         return $this->page('src/staff/main.tsx', \in_array(explode('/', $path)[0], self::STAFF_WORDS, true) ? 200 : 404);
     }
 
-    private function page(string $entry, int $status): Response
+    /** @param list<string> $framedBy origins of sites that may show it in a frame */
+    private function page(string $entry, int $status, array $framedBy = []): Response
     {
         $nonce = bin2hex(random_bytes(16));
         $response = new Response($this->twig->render('page.html.twig', ['nonce' => $nonce, 'assets' => $this->assets->entry($entry)]), $status);
         $response->headers->set('Content-Security-Policy', implode('; ', [
             "default-src 'none'", "script-src 'self'", "style-src 'self' 'nonce-$nonce'", "img-src 'self' blob: data:", "font-src 'self'",
-            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'",
+            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", 'frame-ancestors '.([] === $framedBy ? "'none'" : implode(' ', $framedBy)),
         ]));
 
         return $response;

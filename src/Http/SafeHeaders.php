@@ -22,9 +22,12 @@ final class SafeHeaders
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
         $headers->set('Cross-Origin-Resource-Policy', 'same-origin');
         $headers->set('Permissions-Policy', 'camera=(self), microphone=(), geolocation=(), payment=()');
-        $headers->set('X-Frame-Options', 'DENY');
         if (!$headers->has('Content-Security-Policy')) {
             $headers->set('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'; sandbox");
+        }
+        // The older header knows no list of sites: where there is one, the policy alone speaks.
+        if (str_contains((string) $headers->get('Content-Security-Policy'), "frame-ancestors 'none'")) {
+            $headers->set('X-Frame-Options', 'DENY');
         }
         if (!$headers->has('Cache-Control') || 'no-cache, private' === $headers->get('Cache-Control')) {
             $headers->set('Cache-Control', 'no-store, private');

@@ -46,14 +46,27 @@ final readonly class ClientEffects
     public function createAsset(Effect $effect, Making $made): Asset
     {
         $asset = new Asset($made->client(), $effect->text('description'), $effect->text('place'));
+        $asset->make = $effect->text('make');
+        $asset->model = $effect->text('model');
+        $asset->serialNumber = $effect->text('serial');
+        $asset->notes = $effect->text('notes');
+        $custom = json_decode($effect->text('custom'), true, 4, \JSON_THROW_ON_ERROR);
+        foreach (\is_array($custom) ? $custom : [] as $key => $value) {
+            $asset->custom[(string) $key] = \is_string($value) ? $value : '';
+        }
         $this->em->persist($asset);
+        // The first is what the project is about; the others hang on the client.
+        $made->asset ??= $asset;
 
-        return $made->asset = $asset;
+        return $asset;
     }
 
     public function useAsset(Effect $effect, Making $made): Asset
     {
-        return $made->asset = $this->em->find(Asset::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The asset is no longer on file.');
+        $asset = $this->em->find(Asset::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The asset is no longer on file.');
+        $made->asset ??= $asset;
+
+        return $asset;
     }
 
     private function addPoint(Client $client, ContactKind $kind, string $value): void

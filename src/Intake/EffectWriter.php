@@ -14,7 +14,7 @@ use Telamon\Journal\RecordRef;
 /** Writes the lines of a plan, in their order. */
 final readonly class EffectWriter
 {
-    public function __construct(private ClientEffects $clients, private ProjectEffects $projects)
+    public function __construct(private ClientEffects $clients, private ProjectEffects $projects, private FieldEffects $fields)
     {
     }
 
@@ -35,7 +35,8 @@ final readonly class EffectWriter
         $submission->client = $made->client;
         $submission->project = $made->project;
 
-        return array_map(RecordRef::of(...), $touched);
+        // A record that several lines touch is told once.
+        return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
     }
 
     /** @return list<Journaled> */
@@ -47,6 +48,10 @@ final readonly class EffectWriter
             EffectKind::OpenProject => [$this->projects->open($effect, $made)],
             EffectKind::CreateAsset => [$this->clients->createAsset($effect, $made)],
             EffectKind::UseAsset => [$this->clients->useAsset($effect, $made)],
+            EffectKind::SetField => $this->fields->set($effect, $made),
+            EffectKind::AddTags => [$this->fields->tag($effect, $made)],
+            EffectKind::AddContact => [$this->fields->contact($effect, $made)],
+            EffectKind::AddWish => [$this->fields->wish($effect, $made)],
             EffectKind::AddTask => [$this->projects->addTask($effect, $made)],
             EffectKind::AttachFiles => $this->projects->attachFiles($effect, $made),
             EffectKind::QueueMessage => [$this->projects->queueMessage($effect, $made)],

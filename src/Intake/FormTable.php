@@ -4,41 +4,36 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
-use Telamon\Http\Query;
 use Telamon\Setup\BusinessFacts;
 
-/** What came through one form, with its questions as columns across all its versions. */
+/** What came through one form, with its questions as columns across all its versions. Rows are read without entities. */
 final readonly class FormTable
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private BusinessFacts $facts)
     {
     }
 
     /** @return array{columns: list<array{key: string, wording: string}>, items: list<array<string, mixed>>, next: string|null} as FormTable in the contract */
     public function page(Form $form, Request $request): array
     {
-        $query = $this->query($form, $request)->setMaxResults(Page::SIZE + 1);
-        $cursor = Cursor::from($request);
-        if (null !== $cursor) {
-            $query->andWhere('s.receivedAt < :value OR (s.receivedAt = :value AND s.id < :id)')->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
-        }
-        /** @var list<Submission> $found */
-        $found = $query->getQuery()->getResult();
-        [$page, $next] = Page::cut($found, static fn (Submission $s): Cursor => new Cursor($s->receivedAt->format('Y-m-d H:i:s'), $s->id));
         $columns = $this->columns($form);
+        $filter = TableFilter::from($request, $columns);
+        $rows = array_map(static fn (array $row): object => (object) $row, iterator_to_array($this->rows($form, $filter, Cursor::from($request), Page::SIZE + 1), false));
+        [$page, $next] = Page::cut($rows, static fn (object $row): Cursor => new Cursor(self::text(get_object_vars($row), 'sorted'), self::text(get_object_vars($row), 'id')));
+        $versions = $this->versions($form);
 
         return [
             'columns' => array_map(static fn (string $key, Question $question): array => ['key' => $key, 'wording' => $question->wording], array_keys($columns), array_values($columns)),
-            'items' => array_map(fn (Submission $s): array => $this->row($s, $columns), $page),
+            'items' => array_map(fn (object $row): array => $this->shown(get_object_vars($row), $columns, $versions), $page),
             'next' => $next,
         ];
     }
@@ -51,11 +46,23 @@ final readonly class FormTable
     public function all(Form $form, Request $request): iterable
     {
         $columns = $this->columns($form);
-        foreach ($this->query($form, $request)->getQuery()->toIterable() as $i => $submission) {
-            if ($submission instanceof Submission) {
-                yield $this->row($submission, $columns);
-                $this->em->detach($submission);
-            }
+        $versions = $this->versions($form);
+        foreach ($this->rows($form, TableFilter::from($request, $columns), null, null) as $row) {
+            yield $this->shown($row, $columns, $versions);
+        }
+    }
+
+    /**
+     * The answers alone, for counting.
+     *
+     * @return iterable<array<array-key, mixed>>
+     */
+    public function answers(Form $form, Request $request): iterable
+    {
+        [$where, $parameters] = TableFilter::from($request, $this->columns($form))->where($form->id);
+        foreach ($this->db->iterateColumn("SELECT s.answers FROM submission s WHERE $where", $parameters) as $answers) {
+            $decoded = json_decode(\is_string($answers) ? $answers : '', true);
+            yield \is_array($decoded) ? $decoded : [];
         }
     }
 
@@ -65,7 +72,7 @@ final readonly class FormTable
         $columns = [];
         foreach ($this->em->getRepository(FormVersion::class)->findBy(['form' => $form], ['number' => 'DESC']) as $version) {
             foreach ($version->definition()->questions() as $question) {
-                if (QuestionType::Statement !== $question->type) {
+                if ($question->type->asks()) {
                     $columns[$question->key] ??= $question;
                 }
             }
@@ -74,55 +81,65 @@ final readonly class FormTable
         return $columns;
     }
 
-    private function query(Form $form, Request $request): QueryBuilder
+    /** @return iterable<array<string, mixed>> */
+    private function rows(Form $form, TableFilter $filter, ?Cursor $after, ?int $most): iterable
     {
-        $query = $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')
-            ->where('s.formVersion IN (:versions)')->setParameter('versions', $this->em->getRepository(FormVersion::class)->findBy(['form' => $form]))
-            ->orderBy('s.receivedAt', 'DESC')->addOrderBy('s.id', 'DESC');
-        $state = Query::oneOf($request, 'state', array_column(SubmissionState::cases(), 'value'));
-        if (null !== $state) {
-            $query->andWhere('s.state = :state')->setParameter('state', $state);
+        [$where, $parameters] = $filter->where($form->id);
+        [$direction, $beyond] = $filter->descending ? ['DESC', '<'] : ['ASC', '>'];
+        if (null !== $after) {
+            $value = str_contains($filter->expression, 'AS REAL') ? 'CAST(:after AS REAL)' : ':after';
+            $where .= " AND ({$filter->expression} $beyond $value OR ({$filter->expression} = $value AND s.id $beyond :id))";
+            $parameters += ['after' => $after->value, 'id' => $after->id];
         }
-        foreach (Query::words($request) as $i => $like) {
-            $query->andWhere("LOWER(s.answers) LIKE :w$i ESCAPE '\\' OR LOWER(s.number) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", self::inJson($like));
-        }
+        $limit = null === $most ? '' : "LIMIT $most";
 
-        return $query;
+        return $this->db->iterateAssociative(
+            "SELECT s.id, s.number, s.name, s.state, s.received_at, s.form_version_id, s.answers, {$filter->expression} AS sorted FROM submission s WHERE $where ORDER BY {$filter->expression} $direction, s.id $direction $limit",
+            $parameters,
+        );
     }
 
-    /** Answers are kept as JSON, in which quotes and backslashes are written with a backslash. */
-    private static function inJson(string $like): string
+    /** @return array<string, int> numbers by id */
+    private function versions(Form $form): array
     {
-        $word = str_replace(['\\\\', '\\%', '\\_'], ['\\', '%', '_'], substr($like, 1, -1));
+        $versions = [];
+        foreach ($this->em->getRepository(FormVersion::class)->findBy(['form' => $form]) as $version) {
+            $versions[$version->id] = $version->number;
+        }
 
-        return '%'.addcslashes(substr(json_encode($word, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE), 1, -1), '\\%_').'%';
+        return $versions;
     }
 
     /**
+     * @param array<array-key, mixed> $row
      * @param array<string, Question> $columns
+     * @param array<string, int> $versions
      *
-     * @return array<string, mixed>
+     * @return array<string, mixed> as FormTableRow
      */
-    private function row(Submission $submission, array $columns): array
+    private function shown(array $row, array $columns, array $versions): array
     {
+        $given = json_decode(self::text($row, 'answers'), true);
         $answers = [];
         foreach ($columns as $key => $question) {
-            $answer = $submission->answers[$key] ?? '';
-            $answers[$key] = match (true) {
-                \is_string($answer) => $question->labelOf($answer),
-                QuestionType::Files === $question->type && \is_array($answer) => \count($answer).(1 === \count($answer) ? ' file' : ' files'),
-                \is_array($answer) => implode(', ', array_map($question->labelOf(...), array_filter($answer, \is_string(...)))),
-                default => '',
-            };
+            $answers[$key] = AnswerText::of($question, \is_array($given) ? ($given[$key] ?? '') : '');
         }
 
         return [
-            'id' => $submission->id,
-            'number' => $submission->number,
-            'state' => $submission->state->value,
-            'receivedAt' => $submission->receivedAt->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
-            'version' => $submission->formVersion->number,
+            'id' => self::text($row, 'id'),
+            'number' => self::text($row, 'number'),
+            'state' => self::text($row, 'state'),
+            'receivedAt' => (new \DateTimeImmutable(self::text($row, 'received_at'), new \DateTimeZone('UTC')))->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            'version' => $versions[self::text($row, 'form_version_id')] ?? 0,
             'answers' => (object) $answers,
         ];
+    }
+
+    /** @param array<array-key, mixed> $row */
+    private static function text(array $row, string $name): string
+    {
+        $value = $row[$name] ?? '';
+
+        return \is_scalar($value) ? (string) $value : '';
     }
 }

@@ -17,6 +17,7 @@ use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
 use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\OwnFields;
 
 /** Gathers what the core needs to plan a submission, and lets it plan. */
 final readonly class PlanMaker
@@ -28,6 +29,7 @@ final readonly class PlanMaker
         private Planner $planner,
         private BusinessFacts $facts,
         private MessageQueue $messages,
+        private OwnFields $fields,
         private ClockInterface $clock,
     ) {
     }
@@ -43,12 +45,26 @@ final readonly class PlanMaker
         foreach ($decisions as $key => $value) {
             $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
         }
-        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $readings = $this->readings($submission);
         try {
             return $this->planner->plan($this->input($readings, $submission->id), $chosen);
         } catch (InvalidDecision $error) {
             throw Problem::invalid($error->path, $error->getMessage());
         }
+    }
+
+    /** Of the answers, and of those in the short form before that this one did not ask again. */
+    private function readings(Submission $submission): Readings
+    {
+        $form = $submission->formVersion->definition();
+        $readings = $this->reader->read($form, $submission->answers);
+        $short = $submission->continues;
+        if (null === $short) {
+            return $readings;
+        }
+        $before = array_diff_key($short->answers, array_column($form->questions(), 'key', 'key'));
+
+        return $readings->with($this->reader->read($short->formVersion->definition(), $before));
     }
 
     /**
@@ -79,6 +95,7 @@ final readonly class PlanMaker
             $this->messages->templateNames(),
             null === $submissionId ? [] : $this->messages->alreadySent($submissionId),
             $this->clock->now()->setTimezone($this->facts->zone()),
+            $this->fields->byName(),
         );
     }
 }

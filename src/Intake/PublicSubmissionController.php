@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -16,12 +17,16 @@ use Telamon\Forms\FormVersion;
 use Telamon\Forms\PublishedForms;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Http\ProofOfWork;
 use Telamon\Http\PublicLimits;
+use Telamon\Http\SignedText;
 use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicSubmissionController
 {
-    public function __construct(private PublishedForms $forms, private Receiver $receiver, private PublicLimits $limits, private TemplateRenderer $renderer, private BusinessFacts $facts, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
+    private const CONTINUES = 'continues';
+
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private BusinessFacts $facts, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
     }
 
@@ -40,14 +45,20 @@ final readonly class PublicSubmissionController
         if (null !== $key && \strlen($key) > 200) {
             throw Problem::invalid('Idempotency-Key', 'Shorten this to 200 characters.');
         }
-        $channel = JsonBody::text($body, 'channel', 20);
-        $submission = $this->receiver->receive($version, $answers, 'embed' === $channel ? 'embed' : 'page', $key, $this->suspicion($body));
+        $submission = $this->receiver->receive($version, $answers, new Arriving(
+            'embed' === JsonBody::text($body, 'channel', 20) ? 'embed' : 'page',
+            $key,
+            $this->suspicion($body, $key ?? ''),
+            $this->origins->of($request, $body),
+            $this->continued($body),
+        ));
 
         $form = $version->definition();
         $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'));
 
         return new JsonResponse([
             'reference' => $submission->number,
+            'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, ['reference' => $submission->number, 'name' => $submission->name]),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
@@ -58,15 +69,28 @@ final readonly class PublicSubmissionController
      *
      * @param array<array-key, mixed> $body
      */
-    private function suspicion(array $body): ?string
+    private function suspicion(array $body, string $key): ?string
     {
         $seconds = $body['seconds'] ?? null;
 
         return match (true) {
             '' !== trim(JsonBody::text($body, 'unseen', 4000)) => 'Looks machine-made: a field was filled in that no person sees.',
             \is_int($seconds) && $seconds < $this->leastSeconds => 'Looks machine-made: it was filled in faster than anybody reads.',
+            !$this->proof->holds($body['proof'] ?? null, $key) => 'Looks machine-made: it came without the small piece of work that browsers do.',
             default => null,
         };
+    }
+
+    /**
+     * The short form that this one carries on, where its receipt came along.
+     *
+     * @param array<array-key, mixed> $body
+     */
+    private function continued(array $body): ?Submission
+    {
+        $id = $this->signed->read(self::CONTINUES, JsonBody::text($body, 'continues', 200));
+
+        return null === $id ? null : $this->em->find(Submission::class, $id);
     }
 
     /**

@@ -7,8 +7,11 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\AnswerCheck;
+use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Database\Counter;
@@ -38,15 +41,12 @@ final readonly class Receiver
 
     /**
      * @param array<array-key, mixed> $answers by question key
-     * @param string|null $key the same key again gives the same submission
-     *
-     * @param string|null $suspicion why it is set aside at once, as what looks unwanted
      *
      * @throws Problem 422 with a violation for each answer that needs another look
      */
-    public function receive(FormVersion $version, array $answers, string $channel, ?string $key, ?string $suspicion = null): Submission
+    public function receive(FormVersion $version, array $answers, Arriving $arriving): Submission
     {
-        $key = null === $key || '' === $key ? null : hash('sha256', $key);
+        $key = null === $arriving->key || '' === $arriving->key ? null : hash('sha256', $arriving->key);
         $known = $this->known($version, $key);
         if (null !== $known) {
             return $known;
@@ -66,7 +66,7 @@ final readonly class Receiver
         return $this->changes->carryOut(
             new Change(ChangeKind::Receive, 'received a form', null, $now),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
-            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $channel, $key, $now, $suspicion),
+            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $arriving, $key, $now),
         );
     }
 
@@ -93,13 +93,14 @@ final readonly class Receiver
     {
         $uploads = [];
         foreach ($form->questions() as $question) {
-            if (QuestionType::Files !== $question->type) {
+            if (QuestionType::Files !== $question->type && QuestionType::Signature !== $question->type) {
                 continue;
             }
-            $answer = $answers[$question->key] ?? [];
-            $found = $this->shelf->uploads(\is_array($answer) ? array_values(array_unique(array_filter($answer, \is_string(...)))) : []);
+            $found = $this->shelf->uploads(self::uploadIds($question, $answers[$question->key] ?? []));
             if (null === $found) {
                 $violations[] = ['path' => $question->key, 'message' => 'A file is no longer here. Add it again.'];
+            } elseif ([] !== array_filter($found, static fn (Upload $upload): bool => !self::fits($question, $upload->file->type))) {
+                $violations[] = ['path' => $question->key, 'message' => 'pdf' === $question->fileKinds ? 'Only PDF files fit here.' : 'Only photographs and pictures fit here.'];
             } elseif ([] !== array_filter($found, static fn (Upload $upload): bool => $upload->file->size > $question->maxBytes)) {
                 $violations[] = ['path' => $question->key, 'message' => \sprintf('A file has more than %d MB. Send a smaller one.', intdiv($question->maxBytes, 1_048_576))];
             } else {
@@ -110,11 +111,32 @@ final readonly class Receiver
         return $uploads;
     }
 
+    /** @return list<string> */
+    private static function uploadIds(Question $question, mixed $answer): array
+    {
+        if (!\is_array($answer)) {
+            return [];
+        }
+        $ids = QuestionType::Signature === $question->type ? ('drawn' === ($answer['how'] ?? null) ? [$answer['image'] ?? null] : []) : $answer;
+
+        return array_values(array_unique(array_filter($ids, static fn (mixed $id): bool => \is_string($id) && '' !== $id)));
+    }
+
+    private static function fits(Question $question, string $type): bool
+    {
+        return match (true) {
+            QuestionType::Signature === $question->type => 'image/png' === $type,
+            'images' === $question->fileKinds => str_starts_with($type, 'image/'),
+            'pdf' === $question->fileKinds => 'application/pdf' === $type,
+            default => true,
+        };
+    }
+
     /**
      * @param array<string, mixed> $answers
      * @param array<string, list<Upload>> $uploads
      */
-    private function file(FormVersion $version, array $answers, array $uploads, string $channel, ?string $key, \DateTimeImmutable $now, ?string $suspicion): Submission
+    private function file(FormVersion $version, array $answers, array $uploads, Arriving $arriving, ?string $key, \DateTimeImmutable $now): Submission
     {
         $form = $version->definition();
         $readings = $this->reader->read($form, $answers);
@@ -124,24 +146,46 @@ final readonly class Receiver
             $answers,
             mb_substr($readings->for(Destination::ClientName)->text ?? 'No name given', 0, 200),
             $readings->doubts(),
-            $channel,
+            $arriving->channel,
             $now,
             $this->facts->workingTime()->add($now, $form->promiseMinutes),
             $key,
+            $arriving->origin,
+            $arriving->continues,
         );
-        if (null !== $suspicion) {
+        $local = $now->setTimezone($this->facts->zone())->format('Y-m-d');
+        if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
+            $submission->continueBy = $now->modify("+{$this->facts->business()->unfinishedMinutes} minutes");
+        }
+        if (null !== $arriving->suspicion) {
             // Out of the way, never thrown away: she can put it back.
             $submission->state = SubmissionState::SetAside;
             $submission->asideReason = 'advertising';
-            $submission->asideNote = $suspicion;
+            $submission->asideNote = $arriving->suspicion;
             $submission->decidedAt = $now;
         }
         $this->em->persist($submission);
+        $this->finish($arriving->continues, $submission, $now);
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);
         }
 
         return $submission;
+    }
+
+    /** The short form is done once the long one is here: what it said is in the long one's plan. */
+    private function finish(?Submission $short, Submission $long, \DateTimeImmutable $now): void
+    {
+        if (null === $short || SubmissionState::Waiting !== $long->state) {
+            return;
+        }
+        $this->em->refresh($short);
+        if (SubmissionState::Waiting === $short->state) {
+            $short->state = SubmissionState::SetAside;
+            $short->asideReason = 'continued';
+            $short->asideNote = "Carried on in {$long->number}.";
+            $short->decidedAt = $now;
+        }
     }
 
     /**
@@ -158,8 +202,8 @@ final readonly class Receiver
             $answer = $answers[$question->key] ?? null;
             if (\is_string($answer) && '' !== trim($answer)) {
                 $kept[$question->key] = $answer;
-            } elseif (\is_array($answer) && [] !== $answer) {
-                $kept[$question->key] = array_values($answer);
+            } elseif (\is_array($answer) && '' !== trim(AnswerText::of($question, $answer))) {
+                $kept[$question->key] = array_is_list($answer) ? $answer : array_filter($answer, static fn (mixed $part): bool => \is_string($part) && '' !== trim($part));
             }
         }
 

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Access\Staff;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
+use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Journal\Journaled;
 use Telamon\Projects\Project;
@@ -17,6 +18,8 @@ use Telamon\Projects\Project;
 #[ORM\Index(columns: ['state', 'due_at', 'id'])]
 #[ORM\Index(columns: ['state', 'received_at', 'id'])]
 #[ORM\Index(columns: ['received_at'])]
+#[ORM\Index(columns: ['form_id', 'received_at', 'id'])]
+#[ORM\Index(columns: ['form_id', 'state', 'received_at', 'id'])]
 #[ORM\UniqueConstraint(columns: ['form_version_id', 'idempotency_key'])]
 class Submission implements Journaled
 {
@@ -47,10 +50,18 @@ class Submission implements Journaled
     #[ORM\ManyToOne]
     public ?Project $project = null;
 
+    /** When the long form must have come for this short one to count as finished; null where none is to come. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $continueBy = null;
+
+    #[ORM\ManyToOne]
+    public readonly ?Form $form;
+
     /**
      * @param array<string, mixed> $answers by question key, as written
      * @param string $name who wrote, for lists
      * @param int $toDecide answers that can be read in more than one way
+     * @param self|null $continues the short form that this one carries on
      * @param \DateTimeImmutable $dueAt when the promised time to answer is over
      */
     public function __construct(
@@ -73,7 +84,12 @@ class Submission implements Journaled
         public \DateTimeImmutable $dueAt,
         #[ORM\Column(length: 64, nullable: true)]
         public readonly ?string $idempotencyKey,
+        #[ORM\Embedded(columnPrefix: false)]
+        public Origin $origin = new Origin(),
+        #[ORM\ManyToOne(targetEntity: self::class)]
+        public readonly ?self $continues = null,
     ) {
+        $this->form = $formVersion->form;
         $this->id = Ids::next();
     }
 

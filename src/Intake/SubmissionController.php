@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,6 +46,15 @@ final readonly class SubmissionController
     public function show(string $id): Response
     {
         return new JsonResponse($this->view->whole($this->get($id)));
+    }
+
+    /** The submission as received, to print or keep. */
+    #[Route('/{id}/pdf', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function pdf(string $id, SubmissionPdf $pdf): Response
+    {
+        $submission = $this->get($id);
+
+        return new Response($pdf->of($submission), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition('inline', "{$submission->number}.pdf")]);
     }
 
     #[Route('/{id}/plan', requirements: ['id' => self::ID], methods: ['POST'])]

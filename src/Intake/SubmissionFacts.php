@@ -21,11 +21,12 @@ final readonly class SubmissionFacts
         public ?\DateTimeImmutable $decidedAt,
         public string $asideReason,
         public string $asideNote,
+        public ?\DateTimeImmutable $continueBy,
     ) {
     }
 
     public static function of(Submission $s): self
     {
-        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote);
+        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote, $s->continueBy);
     }
 }

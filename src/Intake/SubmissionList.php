@@ -24,7 +24,7 @@ final readonly class SubmissionList
         $state = SubmissionState::from(Query::oneOf($request, 'state', array_column(SubmissionState::cases(), 'value')) ?? SubmissionState::Waiting->value);
         [$column, $direction, $beyond] = SubmissionState::Waiting === $state ? ['dueAt', 'ASC', '>'] : ['receivedAt', 'DESC', '<'];
         $query = $this->em->createQueryBuilder()
-            ->select('s.id', 's.number', 's.name', 'IDENTITY(s.formVersion) AS version', 's.state', 's.receivedAt', 's.dueAt', 's.toDecide', 's.decidedAt', 's.asideReason', 's.asideNote')
+            ->select('s.id', 's.number', 's.name', 'IDENTITY(s.formVersion) AS version', 's.state', 's.receivedAt', 's.dueAt', 's.toDecide', 's.decidedAt', 's.asideReason', 's.asideNote', 's.continueBy')
             ->from(Submission::class, 's')
             ->where('s.state = :state')->setParameter('state', $state->value)
             ->orderBy("s.$column", $direction)->addOrderBy('s.id', $direction)->setMaxResults(Page::SIZE + 1);
@@ -36,7 +36,7 @@ final readonly class SubmissionList
             $query->andWhere("s.$column $beyond :value OR (s.$column = :value AND s.id $beyond :id)")
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
-        /** @var list<array{id: string, number: string, name: string, version: string, state: SubmissionState, receivedAt: \DateTimeImmutable, dueAt: \DateTimeImmutable, toDecide: int, decidedAt: \DateTimeImmutable|null, asideReason: string, asideNote: string}> $rows */
+        /** @var list<array{id: string, number: string, name: string, version: string, state: SubmissionState, receivedAt: \DateTimeImmutable, dueAt: \DateTimeImmutable, toDecide: int, decidedAt: \DateTimeImmutable|null, asideReason: string, asideNote: string, continueBy: \DateTimeImmutable|null}> $rows */
         $rows = $query->getQuery()->getArrayResult();
         $versions = $this->versions(array_values(array_unique(array_column($rows, 'version'))));
         $found = array_map(static fn (array $row): SubmissionFacts => new SubmissionFacts(
@@ -51,6 +51,7 @@ final readonly class SubmissionList
             $row['decidedAt'],
             $row['asideReason'],
             $row['asideNote'],
+            $row['continueBy'],
         ), $rows);
         [$page, $next] = Page::cut($found, static fn (SubmissionFacts $s): Cursor => new Cursor((SubmissionState::Waiting === $state ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
 

@@ -6,6 +6,7 @@ namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Scheduling\ReplyClock;
@@ -53,6 +54,7 @@ final class SubmissionView
             'form' => ['slug' => $form->form->slug, 'title' => $form->form->title],
             'state' => $submission->state->value,
             'receivedAt' => $submission->receivedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'unfinished' => SubmissionState::Waiting === $submission->state && null !== $submission->continueBy && $submission->continueBy < $this->clock->now(),
             'toDecide' => SubmissionState::Waiting === $submission->state ? $submission->toDecide : 0,
             'clock' => [
                 'promiseMinutes' => $clock->promiseMinutes, 'usedMinutes' => $clock->usedMinutes,
@@ -69,6 +71,15 @@ final class SubmissionView
 
         return $this->row($submission) + [
             'channel' => $submission->channel,
+            'origin' => [
+                'version' => $submission->formVersion->number,
+                'page' => $submission->origin->page,
+                'campaign' => (object) $submission->origin->campaign,
+                'networkAddress' => $submission->origin->networkAddress,
+                'beganAt' => $submission->origin->beganAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            ],
+            'continues' => RecordRef::maybe($submission->continues),
+            'continuedBy' => RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'answers' => $this->answers($submission),
             'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
             'made' => $waiting ? [] : $this->made($submission),
@@ -86,26 +97,15 @@ final class SubmissionView
         }
 
         return array_map(static function (Question $question) use ($submission, $files): array {
-            $answer = $submission->answers[$question->key] ?? '';
-
             return [
                 'key' => $question->key,
                 'number' => $question->number,
                 'wording' => $question->wording,
                 'type' => $question->type->value,
-                'text' => self::text($question, $answer),
+                'text' => AnswerText::of($question, QuestionType::Files === $question->type ? '' : ($submission->answers[$question->key] ?? '')),
                 'files' => $files[$question->key] ?? [],
             ];
-        }, $submission->formVersion->definition()->questions());
-    }
-
-    private static function text(Question $question, mixed $answer): string
-    {
-        if (\is_string($answer)) {
-            return $question->labelOf($answer);
-        }
-
-        return QuestionType::AnyOf === $question->type && \is_array($answer) ? implode(', ', array_map($question->labelOf(...), array_filter($answer, \is_string(...)))) : '';
+        }, array_values(array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks())));
     }
 
     /** @return list<array{kind: string, id: string, label: string}> */

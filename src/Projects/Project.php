@@ -28,6 +28,22 @@ class Project implements Journaled
     #[ORM\Column(length: 36, nullable: true)]
     public ?string $submissionId = null;
 
+    /** What it may cost, as the client wrote it. */
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $budget = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $tags = [];
+
+    /** @var array<string, string> values of custom fields by their keys */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $custom = [];
+
+    /** @var array<string, string> what the client wishes for an appointment and for a quote, in their words */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $wishes = [];
+
     public function __construct(
         #[ORM\Column(length: 20, unique: true)]
         public readonly string $number,

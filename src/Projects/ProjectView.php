@@ -11,6 +11,7 @@ use Telamon\Journal\RecordRef;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageView;
 use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\OwnFields;
 use Telamon\Tasks\TaskCounts;
 
 /** Shows projects as the contract has them. */
@@ -20,6 +21,7 @@ final readonly class ProjectView
         private EntityManagerInterface $em,
         private TaskCounts $counts,
         private MessageView $messages,
+        private OwnFields $fields,
         private BusinessFacts $facts,
     ) {
     }
@@ -58,7 +60,11 @@ final readonly class ProjectView
         return $this->rows([$project])[0] + [
             'notes' => $project->notes,
             'version' => $project->version,
-            'asset' => $project->asset?->toArray(),
+            'asset' => null === $project->asset ? null : $project->asset->toArray() + ['custom' => $this->fields->shown('asset', $project->asset->custom)],
+            'budget' => $project->budget,
+            'tags' => $project->tags,
+            'custom' => $this->fields->shown('project', $project->custom),
+            'wishes' => array_map(static fn (string $kind, string $text): array => ['kind' => $kind, 'text' => $text], array_keys($project->wishes), array_values($project->wishes)),
             'stages' => $this->stages($project),
             'submission' => RecordRef::maybe($submission),
             'files' => array_map(static fn (Attachment $file): array => $file->toArray(), $files),

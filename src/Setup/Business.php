@@ -14,6 +14,14 @@ class Business
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** Whether network addresses are kept without their last part. */
+    #[ORM\Column(options: ['default' => true])]
+    public bool $shortensAddresses = true;
+
+    /** Minutes after which somebody who began a short form has not finished the long one. */
+    #[ORM\Column(options: ['default' => 30])]
+    public int $unfinishedMinutes = 30;
+
     /**
      * @param string $drawing name of a drawing that ships, for the public pages; empty for none
      * @param string $region ISO 3166-1, for phone numbers without a country

@@ -70,6 +70,15 @@ final readonly class Question
         return $value;
     }
 
+    /** The same question without its place on a sheet. */
+    public function withoutNumber(): self
+    {
+        return new self(
+            $this->key, 0, $this->type, $this->wording, $this->hint, $this->example, $this->required, $this->options, $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
+            customField: $this->customField, lines: $this->lines, maxLines: $this->maxLines,
+        );
+    }
+
     public function offers(string $value): bool
     {
         foreach ($this->options as $option) {

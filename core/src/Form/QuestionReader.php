@@ -13,7 +13,6 @@ final class QuestionReader
 {
     private const MAX_QUESTIONS = 300;
     private const MAX_BYTES = 10_485_760;
-    private const MOST_BYTES = 52_428_800;
     private const MAX_PATTERN = 200;
     private const MAX_LINE_QUESTIONS = 12;
 
@@ -91,7 +90,7 @@ final class QuestionReader
             self::options($data, $type, $at),
             Plain::whole($data, 'maxLength', $type->defaultMaxLength()),
             QuestionType::Signature === $type ? 1 : Plain::whole($data, 'maxFiles', $files ? 8 : 0),
-            min(self::MOST_BYTES, Plain::whole($data, 'maxBytes', $files ? self::MAX_BYTES : 0)),
+            min(self::MAX_BYTES, Plain::whole($data, 'maxBytes', $files ? self::MAX_BYTES : 0)),
             $destination,
             self::checks($data, $at),
             isset($raw['showIf']) ? $this->condition($raw['showIf'], $key, $at) : null,

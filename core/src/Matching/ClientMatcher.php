@@ -42,7 +42,7 @@ final readonly class ClientMatcher
         if (null !== $phone) {
             $fields[] = $phone;
         }
-        $place = $readings->for(Destination::AssetPlace);
+        $place = $readings->for(Destination::ClientAddress) ?? $readings->for(Destination::AssetPlace);
         if (null !== $place && '' !== $client->address) {
             $same = self::plain($place->text) === self::plain($client->address);
             $fields[] = new ComparedField('Address', $place->text, $client->address, $same, $same ? 'same' : 'differs, both kept', $place->question->number);

@@ -14,7 +14,6 @@ final readonly class FieldLines
 {
     private const CLIENT = [
         'organisation' => Destination::ClientOrganisation,
-        'address' => Destination::ClientAddress,
         'notes' => Destination::ClientNotes,
     ];
     private const CONTACT = [
@@ -36,7 +35,7 @@ final readonly class FieldLines
         $lines = [];
         foreach (self::CLIENT as $field => $destination) {
             $reading = $input->readings->for($destination);
-            if (null !== $reading && !('address' === $field && null === $client)) {
+            if (null !== $reading) {
                 $lines[] = $this->setOrTell($client, 'client', 'Client', $field, ucfirst($field), $reading, $reading->text);
             }
         }

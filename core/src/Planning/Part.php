@@ -8,7 +8,7 @@ namespace Telamon\Core\Planning;
 final readonly class Part
 {
     /**
-     * @param int|null $answer the number of the answer it came from
+     * @param int|null $answer the number of the answer it came from; none for 0
      * @param array{kind: string, id: string, label: string}|null $record the record it names
      */
     private function __construct(public string $text, public bool $value, public ?int $answer, public ?array $record)
@@ -22,7 +22,7 @@ final readonly class Part
 
     public static function value(string $text, ?int $answer = null): self
     {
-        return new self($text, true, $answer, null);
+        return new self($text, true, 0 === $answer ? null : $answer, null);
     }
 
     public static function record(string $kind, string $id, string $label): self

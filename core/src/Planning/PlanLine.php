@@ -44,7 +44,7 @@ final readonly class PlanLine
             'note' => $this->note,
             'reason' => $this->reason,
             'choice' => $this->choice?->toArray(),
-            'compared' => array_map(static fn (ComparedField $field): array => get_object_vars($field), $this->compared),
+            'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
         ];
     }
 }

@@ -41,6 +41,12 @@ final readonly class Reading
             && (Destination::ProjectReadyBy === $destination || null !== $destination?->customOf());
     }
 
+    /** The same, asked on another sheet: a number would point at the wrong answer. */
+    public function withoutNumber(): self
+    {
+        return new self($this->question->withoutNumber(), $this->text, $this->value, $this->possible, $this->line);
+    }
+
     public function string(): string
     {
         return \is_string($this->value) ? $this->value : '';

@@ -14,6 +14,14 @@ final readonly class Readings
     {
     }
 
+    /**
+     * With those of a form that was filled in before, after these. Their numbers belong to another sheet, and fall away.
+     */
+    public function with(self $before): self
+    {
+        return new self([...$this->all, ...array_map(static fn (Reading $reading): Reading => $reading->withoutNumber(), $before->all)]);
+    }
+
     public function for(Destination $destination): ?Reading
     {
         foreach ($this->all as $reading) {

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { holds, type Condition } from './condition';
+import { holds, type Answer, type Condition } from './condition';
 import type { DayOrder } from './days';
 
 interface Case {
   condition: Condition;
-  answers: Record<string, string | string[]>;
+  answers: Record<string, Answer>;
   order?: DayOrder;
   expected: boolean;
 }

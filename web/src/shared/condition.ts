@@ -19,8 +19,11 @@ type Operator =
   | 'within-days'
   | 'between';
 
+/** A text, choices, texts by part, or the lines of a table. */
+export type Answer = string | string[] | Record<string, string> | Record<string, string>[];
+
 export interface Facts {
-  answers: Record<string, string | string[] | undefined>;
+  answers: Record<string, Answer | undefined>;
   /** ISO 8601 day at the business */
   today: string;
   order: DayOrder;
@@ -37,6 +40,7 @@ export function holds(condition: Condition, facts: Facts): boolean {
   if (first === undefined) return false;
   const values = condition.values ?? (condition.value === undefined ? [] : [condition.value]);
   const [low = '', high = ''] = values;
+  const day = dayText(facts, condition.question);
   switch (condition.op) {
     case 'is':
     case 'is-one-of':
@@ -48,27 +52,48 @@ export function holds(condition: Condition, facts: Facts): boolean {
     case 'at-most':
       return compare(first, low, (order) => order <= 0);
     case 'before':
-      return compareDays(first, bound(low, facts), facts, (a, b) => a < b);
+      return compareDays(day, bound(low, facts), facts, (a, b) => a < b);
     case 'after':
-      return compareDays(first, bound(low, facts), facts, (a, b) => a > b);
+      return compareDays(day, bound(low, facts), facts, (a, b) => a > b);
     case 'within-days':
       return (
         /^\d{1,4}$/.test(low) &&
-        compareDays(first, addDays(facts.today, Number(low)), facts, (a, b) => a >= facts.today && a <= b)
+        compareDays(day, addDays(facts.today, Number(low)), facts, (a, b) => a >= facts.today && a <= b)
       );
     case 'between':
       if (isNumber(first) && isNumber(low) && isNumber(high))
         return compareNumbers(first, low) >= 0 && compareNumbers(first, high) <= 0;
       return (
-        compareDays(first, bound(low, facts), facts, (a, b) => a >= b) &&
-        compareDays(first, bound(high, facts), facts, (a, b) => a <= b)
+        compareDays(day, bound(low, facts), facts, (a, b) => a >= b) &&
+        compareDays(day, bound(high, facts), facts, (a, b) => a <= b)
       );
   }
 }
 
 function answered(facts: Facts, question: string): string[] {
   const answer = facts.answers[question];
-  return (Array.isArray(answer) ? answer : [answer ?? '']).map((text) => text.trim()).filter((text) => text !== '');
+  const texts =
+    typeof answer === 'object' && !Array.isArray(answer)
+      ? [joined(answer)]
+      : Array.isArray(answer) && answer.some((one) => typeof one !== 'string')
+        ? [String(answer.length)]
+        : [answer ?? ''].flat();
+  return texts.flatMap((text) => (typeof text === 'string' && text.trim() !== '' ? [text.trim()] : []));
+}
+
+/** The parts of an answer as one text; how a signature was given is none of its words. */
+function joined(parts: Record<string, string>): string {
+  return Object.entries(parts)
+    .flatMap(([name, text]) => (name === 'how' || name === 'image' ? [] : [text.trim()]))
+    .join(' ')
+    .replace(/\s+/g, ' ');
+}
+
+/** The text of an answer that may name a day; the first of a span. */
+function dayText(facts: Facts, question: string): string {
+  const answer = facts.answers[question];
+  if (typeof answer === 'object' && !Array.isArray(answer)) return answer.day ?? answer.from ?? '';
+  return answered(facts, question)[0] ?? '';
 }
 
 function plain(text: string): string {

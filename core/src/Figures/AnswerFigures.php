@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Figures;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Telamon\Core\Condition\Facts;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
+
+/** Counts the answers to one question: choices, figures of a scale, numbers. */
+final class AnswerFigures
+{
+    private const SPANS = 8;
+
+    private int $answered = 0;
+
+    /** @var array<array-key, int> by option */
+    private array $counts = [];
+
+    /** @var list<BigDecimal> */
+    private array $numbers = [];
+
+    public function __construct(private readonly Question $question)
+    {
+    }
+
+    /** Whether there is anything to count in answers of this kind. */
+    public static function counts(QuestionType $type): bool
+    {
+        return \in_array($type, [QuestionType::OneOf, QuestionType::AnyOf, QuestionType::YesNo, QuestionType::Scale, QuestionType::Rating, QuestionType::Number, QuestionType::Money, QuestionType::Consent], true);
+    }
+
+    /** Takes one submission's answer in, blank or not. */
+    public function take(mixed $answer): void
+    {
+        $texts = array_values(array_filter(\is_array($answer) ? $answer : [$answer], static fn (mixed $text): bool => \is_string($text) && '' !== trim($text)));
+        if ([] === $texts) {
+            return;
+        }
+        ++$this->answered;
+        foreach ($texts as $text) {
+            if ($this->isNumber()) {
+                $number = Facts::asNumber(ltrim(trim($text), "€£ \u{a0}$"));
+                if (null !== $number) {
+                    $this->numbers[] = $number;
+                }
+            }
+            if (!$this->isNumber() || $this->isScale()) {
+                $this->counts[trim($text)] = ($this->counts[trim($text)] ?? 0) + 1;
+            }
+        }
+    }
+
+    /** @return array{key: string, wording: string, kind: string, answered: int, counts: list<array{label: string, count: int, low: float, high: float}>, numbers: array<string, string|int|null>|null} as in FormFigures of the contract */
+    public function toArray(): array
+    {
+        $spread = Spread::of($this->numbers);
+
+        return [
+            'key' => $this->question->key,
+            'wording' => $this->question->wording,
+            'kind' => $this->question->type->value,
+            'answered' => $this->answered,
+            'counts' => $this->isNumber() && !$this->isScale() ? $this->spans($spread) : $this->byChoice(),
+            'numbers' => null === $spread ? null : [
+                'least' => $spread->percentile('0'),
+                'lowerQuarter' => $spread->percentile('0.25'),
+                'median' => $spread->percentile('0.5'),
+                'upperQuarter' => $spread->percentile('0.75'),
+                'most' => $spread->percentile('1'),
+                'mean' => $spread->mean(),
+                'score' => QuestionType::Scale === $this->question->type ? $this->score() : null,
+            ],
+        ];
+    }
+
+    private function isScale(): bool
+    {
+        return QuestionType::Scale === $this->question->type || QuestionType::Rating === $this->question->type;
+    }
+
+    private function isNumber(): bool
+    {
+        return $this->isScale() || QuestionType::Number === $this->question->type || QuestionType::Money === $this->question->type;
+    }
+
+    /** @return list<array{label: string, count: int, low: float, high: float}> in the order offered; what is no longer offered last */
+    private function byChoice(): array
+    {
+        $offered = match ($this->question->type) {
+            QuestionType::Scale => array_map(strval(...), range(0, 10)),
+            QuestionType::Rating => array_map(strval(...), range(1, 5)),
+            QuestionType::YesNo => ['yes', 'no'],
+            QuestionType::Consent => ['yes'],
+            default => array_map(static fn ($option): string => $option->value, $this->question->options),
+        };
+        $others = array_diff(array_map(strval(...), array_keys($this->counts)), $offered);
+        sort($others);
+
+        return array_map(fn (string $value): array => $this->line(match ($this->question->type) {
+            QuestionType::YesNo => ucfirst($value),
+            QuestionType::Consent => 'Given',
+            default => $this->question->labelOf($value),
+        }, $this->counts[$value] ?? 0), [...$offered, ...$others]);
+    }
+
+    /** @return list<array{label: string, count: int, low: float, high: float}> spans of equal width, at most eight */
+    private function spans(?Spread $spread): array
+    {
+        if (null === $spread) {
+            return [];
+        }
+        $width = self::width($spread->most()->minus($spread->least()));
+        $from = $spread->least()->dividedBy($width, 0, RoundingMode::Floor)->multipliedBy($width);
+        $counts = [];
+        foreach ($this->numbers as $number) {
+            $span = $number->minus($from)->dividedBy($width, 0, RoundingMode::Floor)->toInt();
+            $counts[$span] = ($counts[$span] ?? 0) + 1;
+        }
+        $lines = [];
+        for ($i = 0; $i <= max([0, ...array_keys($counts)]); ++$i) {
+            $low = $from->plus($width->multipliedBy($i));
+            $lines[] = $this->line(self::words($low).' to under '.self::words($low->plus($width)), $counts[$i] ?? 0);
+        }
+
+        return $lines;
+    }
+
+    /** A round width (1, 2 or 5 and noughts) that makes at most eight spans of a range. */
+    private static function width(BigDecimal $range): BigDecimal
+    {
+        $width = BigDecimal::of('0.01');
+        for ($i = 0; $range->isGreaterThanOrEqualTo($width->multipliedBy(self::SPANS)); ++$i) {
+            $width = $width->multipliedBy(1 === $i % 3 ? '2.5' : '2');
+        }
+
+        return $range->isZero() ? BigDecimal::one() : $width;
+    }
+
+    private static function words(BigDecimal $number): string
+    {
+        return (string) $number->strippedOfTrailingZeros();
+    }
+
+    /** @return array{label: string, count: int, low: float, high: float} */
+    private function line(string $label, int $count): array
+    {
+        [$low, $high] = Wilson::interval($count, $this->answered);
+
+        return ['label' => $label, 'count' => $count, 'low' => round($low, 4), 'high' => round($high, 4)];
+    }
+
+    /** Share of 9 and 10 less share of 0 to 6, in hundredths (F. F. Reichheld, Harvard Business Review, December 2003). */
+    private function score(): int
+    {
+        $for = \count(array_filter($this->numbers, static fn (BigDecimal $n): bool => $n->isGreaterThanOrEqualTo(9)));
+        $against = \count(array_filter($this->numbers, static fn (BigDecimal $n): bool => $n->isLessThanOrEqualTo(6)));
+
+        return BigDecimal::of(100 * ($for - $against))->dividedBy(\count($this->numbers), 0, RoundingMode::HalfUp)->toInt();
+    }
+}

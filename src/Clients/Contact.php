@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+
+/** A person at an organisation, or whoever else is to be reached about a client's work. */
+#[ORM\Entity]
+class Contact implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /** @param string $phone E.164 */
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Client $client,
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 200)]
+        public string $role,
+        #[ORM\Column(length: 254)]
+        public string $email,
+        #[ORM\Column(length: 40)]
+        public string $phone,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'contact';
+    }
+
+    public function recordLabel(): string
+    {
+        return '' === $this->name ? 'Contact' : $this->name;
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client->id, 'project' => null];
+    }
+}

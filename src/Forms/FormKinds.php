@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Forms;
+
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Setup\OwnFields;
+
+/** The kinds of questions, and where answers of each may go; custom fields included. */
+final readonly class FormKinds
+{
+    public function __construct(private OwnFields $fields)
+    {
+    }
+
+    /** @return array<string, mixed> as FormKinds in the contract */
+    public function toArray(): array
+    {
+        $custom = $this->fields->byName();
+        $destinations = [];
+        foreach (Destination::cases() as $one) {
+            if (null === $one->customOf()) {
+                $destinations[] = ['name' => $one->value, 'label' => $one->label(), 'words' => $one->words()];
+            }
+        }
+        foreach ($custom as $name => $field) {
+            $destinations[] = ['name' => $name, 'label' => "{$field->record}, {$field->label}", 'words' => [mb_strtolower($field->label)]];
+        }
+
+        return [
+            'kinds' => array_map(static fn (QuestionType $kind): array => [
+                'kind' => $kind->value,
+                'destinations' => [
+                    ...array_map(static fn (Destination $one): string => $one->value, $kind->destinations()),
+                    ...array_keys(array_filter($custom, static fn ($field): bool => \in_array($kind, $field->kind->fits(), true))),
+                ],
+                'inLines' => $kind->fitsInLines(),
+            ], QuestionType::cases()),
+            'destinations' => $destinations,
+        ];
+    }
+
+    /** @return list<string> what is said of answers that go to fields that are not there, or cannot hold them */
+    public function advice(FormDefinition $form): array
+    {
+        $custom = $this->fields->byName();
+        $advice = [];
+        foreach ($form->questions() as $question) {
+            foreach ([$question, ...$question->lines] as $one) {
+                $advice = [...$advice, ...self::homeless($one, $custom)];
+            }
+        }
+
+        return $advice;
+    }
+
+    /**
+     * @param array<string, \Telamon\Core\Form\CustomField> $custom
+     *
+     * @return list<string>
+     */
+    private static function homeless(Question $question, array $custom): array
+    {
+        $record = $question->destination?->customOf();
+        if (null === $record) {
+            return [];
+        }
+        $field = $custom["custom.$record.{$question->customField}"] ?? null;
+
+        return match (true) {
+            null === $field => ["“{$question->wording}” goes to a field that is not there any more. Its answers would stand in the project’s notes."],
+            !\in_array($question->type, $field->kind->fits(), true) => ["“{$question->wording}” cannot go to the field “{$field->label}”. Its answers would stand in the project’s notes."],
+            default => [],
+        };
+    }
+}

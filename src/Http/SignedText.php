@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Http;
+
+use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/** Signs texts that go out and come back: what they are for, what they say, until when they hold (HMAC, RFC 2104, SHA-256). */
+final readonly class SignedText
+{
+    public function __construct(private ClockInterface $clock, #[Autowire('%kernel.secret%')] private string $secret)
+    {
+    }
+
+    public function sign(string $purpose, string $text, int $seconds): string
+    {
+        $until = $this->clock->now()->getTimestamp() + $seconds;
+
+        return "$text.$until.".$this->mark($purpose, $text, $until);
+    }
+
+    /** @return string|null what was signed; null where it is not ours, for something else, or over */
+    public function read(string $purpose, string $signed): ?string
+    {
+        $parts = explode('.', $signed);
+        if (3 !== \count($parts) || 1 !== preg_match('/^\d{1,12}$/', $parts[1])) {
+            return null;
+        }
+        $until = (int) $parts[1];
+
+        return hash_equals($this->mark($purpose, $parts[0], $until), $parts[2]) && $until >= $this->clock->now()->getTimestamp() ? $parts[0] : null;
+    }
+
+    private function mark(string $purpose, string $text, int $until): string
+    {
+        return hash_hmac('sha256', "$purpose.$text.$until", $this->secret);
+    }
+}

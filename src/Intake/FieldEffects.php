@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Clients\Contact;
+use Telamon\Core\Planning\Effect;
+use Telamon\Journal\Journaled;
+use Telamon\Projects\Project;
+
+/** Writes the plan lines about single fields, tags, contacts and wishes. */
+final readonly class FieldEffects
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /** @return list<Journaled> */
+    public function set(Effect $effect, Making $made): array
+    {
+        $record = match ($effect->text('record')) {
+            'client' => $made->client(),
+            'project' => $made->project(),
+            'asset' => $made->asset,
+            default => throw new \LogicException('the plan names a record that has no fields'),
+        };
+        [$field, $value] = [$effect->text('field'), $effect->text('value')];
+        if (null === $record) {
+            return [];
+        }
+        match (true) {
+            str_starts_with($field, 'custom.') => $record->custom = [substr($field, 7) => $value] + $record->custom,
+            $record instanceof Client && 'organisation' === $field => $record->organisation = mb_substr($value, 0, 200),
+            $record instanceof Client && 'notes' === $field => $record->notes = trim("{$record->notes}\n\n$value"),
+            $record instanceof Project && 'budget' === $field => $record->budget = mb_substr($value, 0, 200),
+            default => throw new \LogicException("the plan names the field $field, which is not there"),
+        };
+
+        // Assets are told when they are made or found.
+        return $record instanceof Asset ? [] : [$record];
+    }
+
+    public function tag(Effect $effect, Making $made): Client|Project
+    {
+        $record = 'client' === $effect->text('record') ? $made->client() : $made->project();
+        $record->tags = array_values(array_unique([...$record->tags, ...array_map(static fn (string $tag): string => mb_substr(trim($tag), 0, 60), $effect->texts('tags'))]));
+
+        return $record;
+    }
+
+    public function contact(Effect $effect, Making $made): Contact
+    {
+        $contact = new Contact($made->client(), $effect->text('name'), $effect->text('role'), $effect->text('email'), $effect->text('phone'));
+        $this->em->persist($contact);
+
+        return $contact;
+    }
+
+    public function wish(Effect $effect, Making $made): Project
+    {
+        $project = $made->project();
+        $project->wishes = [$effect->text('kind') => $effect->text('text')] + $project->wishes;
+
+        return $project;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Form\CustomKind;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** Changes how the business is set up. */
+final readonly class SetupChanges
+{
+    private const MOST = 100;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private ClockInterface $clock)
+    {
+    }
+
+    public function intake(bool $shortensAddresses, int $unfinishedMinutes, Staff $staff): void
+    {
+        $this->carryOut('changed how submissions are taken', $staff, function () use ($shortensAddresses, $unfinishedMinutes): void {
+            $business = $this->facts->business();
+            $business->shortensAddresses = $shortensAddresses;
+            $business->unfinishedMinutes = $unfinishedMinutes;
+        });
+    }
+
+    /**
+     * @param array<array-key, mixed> $body as the contract has it
+     *
+     * @throws Problem 422
+     */
+    public function add(array $body, Staff $staff): void
+    {
+        $record = JsonBody::text($body, 'record', 10);
+        if (!\in_array($record, ['client', 'asset', 'project'], true)) {
+            throw Problem::invalid('record', 'Choose client, asset or project.');
+        }
+        $kind = CustomKind::tryFrom(JsonBody::text($body, 'kind', 10)) ?? throw Problem::invalid('kind', 'Choose text, number, day, choice or yes-no.');
+        $label = self::label($body);
+        $choices = self::choices($body, $kind);
+        $this->carryOut("added the field $label", $staff, function () use ($record, $kind, $label, $choices): void {
+            $fields = $this->em->getRepository(OwnField::class)->findBy(['record' => $record]);
+            if (\count($fields) >= self::MOST) {
+                throw Problem::invalid('label', 'There are '.self::MOST.' fields already. Retire some first.');
+            }
+            $this->refuseTwice($label, $fields, null);
+            $this->em->persist(new OwnField($record, self::freeKey($label, $fields), $label, $kind, $choices, \count($fields) + 1));
+        });
+    }
+
+    /**
+     * @param array<array-key, mixed> $body as the contract has it
+     *
+     * @throws Problem 422
+     */
+    public function change(OwnField $field, array $body, Staff $staff): void
+    {
+        $label = self::label($body);
+        $choices = self::choices($body, $field->kind);
+        $retired = $body['retired'] ?? null;
+        if (!\is_bool($retired)) {
+            throw Problem::invalid('retired', 'Say yes or no.');
+        }
+        $this->carryOut("changed the field $label", $staff, function () use ($field, $label, $choices, $retired): void {
+            $this->refuseTwice($label, $this->em->getRepository(OwnField::class)->findBy(['record' => $field->record]), $field);
+            $field->label = $label;
+            $field->choices = $choices;
+            $field->retired = $retired;
+        });
+    }
+
+    /** @param \Closure(): void $do */
+    private function carryOut(string $words, Staff $staff, \Closure $do): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr($words, 0, 300), $staff, $this->clock->now()), $do);
+    }
+
+    /** @param array<array-key, mixed> $body */
+    private static function label(array $body): string
+    {
+        $label = trim(JsonBody::text($body, 'label', 100));
+
+        return '' === $label ? throw Problem::invalid('label', 'A field has a name.') : $label;
+    }
+
+    /**
+     * @param array<array-key, mixed> $body
+     *
+     * @return list<string>
+     */
+    private static function choices(array $body, CustomKind $kind): array
+    {
+        $given = $body['choices'] ?? [];
+        $choices = \is_array($given) ? array_values(array_unique(array_filter(array_map(static fn (mixed $one): string => \is_string($one) ? mb_substr(trim($one), 0, 100) : '', $given), static fn (string $one): bool => '' !== $one))) : [];
+        if (CustomKind::Choice !== $kind) {
+            return [];
+        }
+
+        return [] === $choices || \count($choices) > 100 ? throw Problem::invalid('choices', 'Write 1 to 100 choices, one a line.') : $choices;
+    }
+
+    /** @param list<OwnField> $fields */
+    private function refuseTwice(string $label, array $fields, ?OwnField $self): void
+    {
+        foreach ($fields as $field) {
+            if ($field !== $self && mb_strtolower($field->label) === mb_strtolower($label)) {
+                throw Problem::invalid('label', "There is a field “{$field->label}” already".($field->retired ? ', retired. Bring it back instead.' : '.'));
+            }
+        }
+    }
+
+    /** @param list<OwnField> $fields */
+    private static function freeKey(string $label, array $fields): string
+    {
+        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '_', strtolower((string) transliterator_transliterate('Any-Latin; Latin-ASCII', $label))), '_');
+        $base = substr(1 === preg_match('/^[a-z]/', $plain) ? $plain : "field_$plain", 0, 36);
+        $taken = array_map(static fn (OwnField $field): string => $field->key, $fields);
+        $key = $base;
+        for ($i = 2; \in_array($key, $taken, true); ++$i) {
+            $key = "{$base}_$i";
+        }
+
+        return $key;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Staff;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+
+#[Route('/api/setup')]
+#[IsGranted('ROLE_COORDINATOR')]
+final readonly class SetupController
+{
+    public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private OwnFields $fields, private BusinessFacts $facts)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function show(): Response
+    {
+        return $this->answer();
+    }
+
+    #[Route('/intake', methods: ['PUT'])]
+    public function intake(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        [$shortens, $minutes] = [$body['shortensAddresses'] ?? null, $body['unfinishedMinutes'] ?? null];
+        if (!\is_bool($shortens)) {
+            throw Problem::invalid('shortensAddresses', 'Say yes or no.');
+        }
+        if (!\is_int($minutes) || $minutes < 1 || $minutes > 10080) {
+            throw Problem::invalid('unfinishedMinutes', 'Write whole minutes, from 1 to 10,080 (a week).');
+        }
+        $this->changes->intake($shortens, $minutes, $staff);
+
+        return $this->answer();
+    }
+
+    #[Route('/custom-fields', methods: ['POST'])]
+    public function add(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->changes->add(JsonBody::read($request), $staff);
+
+        return $this->answer(201);
+    }
+
+    #[Route('/custom-fields/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]
+    public function change(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->changes->change($this->em->find(OwnField::class, $id) ?? throw Problem::notFound('custom field'), JsonBody::read($request), $staff);
+
+        return $this->answer();
+    }
+
+    private function answer(int $status = 200): Response
+    {
+        $business = $this->facts->business();
+
+        return new JsonResponse([
+            'shortensAddresses' => $business->shortensAddresses,
+            'unfinishedMinutes' => $business->unfinishedMinutes,
+            'customFields' => array_map(static fn (OwnField $field): array => $field->toArray(), $this->fields->all()),
+        ], $status);
+    }
+}
