@@ -53,7 +53,7 @@ final readonly class PlanMaker
         }
     }
 
-    /** Of the answers, and of those in the short form before that this one did not ask again. */
+    /** Of the answers, and of those to the short form before that did not come again. */
     private function readings(Submission $submission): Readings
     {
         $form = $submission->formVersion->definition();
@@ -62,7 +62,7 @@ final readonly class PlanMaker
         if (null === $short) {
             return $readings;
         }
-        $before = array_diff_key($short->answers, array_column($form->questions(), 'key', 'key'));
+        $before = array_diff_key($short->answers, $submission->answers);
 
         return $readings->with($this->reader->read($short->formVersion->definition(), $before));
     }

@@ -94,4 +94,89 @@ final class TableTest extends AppTestCase
         self::assertSame(['A-0002', 'A-0001'], $this->get("/api/forms/{$this->form}/submissions?cursor=".$first->text('next'))->ok()->column('items', 'number'));
         self::assertSame(54, substr_count($this->get("/api/forms/{$this->form}/submissions/csv")->ok()->body, "\r\n") + 1);
     }
+
+    public function testItIsSortedByAnyColumnAndPagesInThatOrder(): void
+    {
+        foreach (['Wilf', 'anna', 'Bríd', 'Zoë'] as $name) {
+            $this->clock->modify('+1 minute');
+            $this->inquire(['name' => $name, 'matter' => 'anna' === $name ? null : "About $name"])->ok(201);
+        }
+        $names = fn (string $sort): array => array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['name'] : null, $this->get("/api/forms/{$this->form}/submissions?sort=$sort")->ok()->column('items', 'answers'));
+        self::assertSame(['anna', 'Bríd', 'Wilf', 'Zoë'], $names('answer:name'));
+        self::assertSame(['Zoë', 'Wilf', 'Bríd', 'anna'], $names('-answer:name'));
+        self::assertSame('anna', $names('answer:matter')[0], 'blank comes first');
+        self::assertSame(['Wilf', 'anna', 'Bríd', 'Zoë'], $names('received'));
+        self::assertSame(['Zoë', 'Bríd', 'anna', 'Wilf'], $names('-number'));
+        $this->get("/api/forms/{$this->form}/submissions?sort=answer:none")->ok(422);
+        $this->get("/api/forms/{$this->form}/submissions/csv?sort=secret")->ok(422);
+
+        for ($i = 0; $i < 50; ++$i) {
+            $this->inquire(['name' => "M $i"])->ok(201);
+        }
+        $first = $this->get("/api/forms/{$this->form}/submissions?sort=answer:name")->ok();
+        $second = $this->get("/api/forms/{$this->form}/submissions?sort=answer:name&cursor=".$first->text('next'))->ok();
+        self::assertSame(54, \count(array_unique([...$first->column('items', 'number'), ...$second->column('items', 'number')])));
+        self::assertNull($second->at('next'));
+    }
+
+    public function testNumbersAreSortedBySize(): void
+    {
+        $this->design('Numbers', [['key' => 'n', 'type' => 'number', 'wording' => 'How many?']]);
+        foreach (['9', '100', '-3'] as $n) {
+            $this->post('/api/public/forms/numbers/submissions', ['answers' => ['n' => $n]])->ok(201);
+        }
+        $id = $this->db()->fetchOne("SELECT id FROM form WHERE slug = 'numbers'");
+        self::assertIsString($id);
+        self::assertSame(['-3', '9', '100'], array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['n'] : null, $this->get("/api/forms/$id/submissions?sort=answer:n")->ok()->column('items', 'answers')));
+    }
+
+    public function testAWayOfLookingIsKeptUnderAName(): void
+    {
+        $filter = ['q' => 'squeak', 'state' => 'waiting', 'sort' => '-answer:name', 'hidden' => ['email']];
+        $views = "/api/forms/{$this->form}/views";
+        $kept = $this->post($views, ['name' => 'Squeaks', 'filter' => $filter])->ok(201);
+        $this->post($views, ['name' => 'Squeaks', 'filter' => ['q' => 'squeal'] + $filter])->ok(201);
+        self::assertSame([['id' => $kept->text('id'), 'name' => 'Squeaks', 'filter' => ['q' => 'squeal'] + $filter]], $this->get($views)->ok()->rows('items'));
+        $this->post($views, ['name' => ' ', 'filter' => $filter])->ok(422);
+        $this->post($views, ['name' => 'X', 'filter' => ['state' => 'gone'] + $filter])->ok(422);
+        $this->call('DELETE', "$views/{$kept->text('id')}")->ok(204);
+        $this->call('DELETE', "$views/{$kept->text('id')}")->ok(404);
+        self::assertSame([], $this->get($views)->ok()->rows('items'));
+    }
+
+    public function testTheAnswersAreCounted(): void
+    {
+        foreach (['repair', 'repair', 'tuning'] as $i => $service) {
+            $this->inquire(['service' => $service, 'name' => "Caller $i"])->ok(201);
+        }
+        $figures = $this->get("/api/forms/{$this->form}/figures")->ok();
+        self::assertSame(3, $figures->number('submissions'));
+        self::assertSame(['service'], $figures->column('questions', 'key'), 'texts are not counted');
+        self::assertSame([1, 2, 0, 0, 0], $figures->column('questions.0.counts', 'count'));
+        self::assertSame(1, $this->get("/api/forms/{$this->form}/figures?q=tuning")->ok()->number('submissions'));
+    }
+
+    /** Read back by Python's zipfile and ElementTree, which share no code with ours. */
+    public function testTheWorkbookIsReadBackAndHoldsNoFormula(): void
+    {
+        $this->inquire(['name' => '=1+1 X', 'matter' => "Ó <&> \"x\"\nnext"])->ok(201);
+        $answer = $this->get("/api/forms/{$this->form}/submissions/xlsx")->ok();
+        self::assertStringContainsString('piano-inquiry.xlsx', $answer->headers['content-disposition']);
+        $script = 'import sys,io,zipfile,json; import xml.etree.ElementTree as E; z=zipfile.ZipFile(io.BytesIO(sys.stdin.buffer.read())); assert z.testzip() is None; [E.fromstring(z.read(n)) for n in z.namelist()]; '
+            .'t="{http://schemas.openxmlformats.org/spreadsheetml/2006/main}"; s=E.fromstring(z.read("xl/worksheets/sheet1.xml")); assert not list(s.iter(t+"f")); print(json.dumps([["".join(c.itertext()) for c in r] for r in s.iter(t+"row")]))';
+        $python = new Process(['python3', '-c', $script], input: $answer->body);
+        /** @var list<list<string>> $rows */
+        $rows = json_decode($python->mustRun()->getOutput(), true, 8, \JSON_THROW_ON_ERROR);
+        $row = array_combine($rows[0], $rows[1]);
+        self::assertSame('=1+1 X', $row['Your name']);
+        self::assertSame("Ó <&> \"x\"\nnext", $row['What is the matter with it?']);
+    }
+
+    /** @param list<array<string, mixed>> $questions */
+    private function design(string $title, array $questions): void
+    {
+        $form = $this->post('/api/forms', ['title' => $title])->ok(201);
+        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title, 'pages' => [['key' => 'p', 'title' => 'P', 'next' => 'Send', 'questions' => $questions]]]])->ok();
+        $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
+    }
 }

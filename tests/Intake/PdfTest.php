@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Intake;
+
+use Symfony\Component\Process\Process;
+use Telamon\Tests\Support\AppTestCase;
+
+final class PdfTest extends AppTestCase
+{
+    /** Read back by poppler's pdftotext and pdfimages, which share no code with ours. */
+    public function testASubmissionIsAFileWithItsPhotographs(): void
+    {
+        if (0 !== (new Process(['sh', '-c', 'command -v pdftotext']))->run()) {
+            self::markTestSkipped('poppler-utils is missing; bin/test installs it.');
+        }
+        $jpeg = "{$this->data}/photograph.jpg";
+        $image = imagecreatetruecolor(2400, 1600);
+        self::assertNotFalse($image);
+        imagefilledrectangle($image, 0, 0, 1200, 1600, 0xFF0000);
+        imagejpeg($image, $jpeg);
+        $upload = $this->upload($jpeg, 'the piano.jpg')->ok(201)->text('id');
+        $this->inquire(['matter' => "Ó, <b>not bold</b>\nSecond line", 'photos' => [$upload]])->ok(201);
+        $this->signIn();
+        $answer = $this->get('/api/submissions/'.$this->lastSubmission().'/pdf')->ok();
+        self::assertStringStartsWith('%PDF-', $answer->body);
+        $file = "{$this->data}/submission.pdf";
+        file_put_contents($file, $answer->body);
+        $text = (new Process(['pdftotext', '-layout', $file, '-']))->mustRun()->getOutput();
+        foreach (['A-0001, Orla Fennick', 'Ó, <b>not bold</b>', 'Second line', 'Repair it', 'the piano.jpg', 'Marrowby Piano Workshop', 'Wed 25 November 2026'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertMatchesRegularExpression('/\b1200\s+800\b/', (new Process(['pdfimages', '-list', $file]))->mustRun()->getOutput(), 'made small enough for a page');
+    }
+
+    public function testOnlyCoordinatorsReadIt(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->signIn('pim@marrowby.example');
+        $this->get("/api/submissions/$id/pdf")->ok(403);
+    }
+}
