@@ -121,7 +121,7 @@ final readonly class AnswerCheck
             QuestionType::OneOf => $question->offers($text) ? null : 'Choose one of the answers offered.',
             QuestionType::Day => $this->days->fault($text, $question->checks, $order, $today),
             QuestionType::Number, QuestionType::Money, QuestionType::Scale, QuestionType::Rating => NumberCheck::fault($question, $text),
-            QuestionType::Time => 1 === preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $text) ? null : 'Write a time like 14:30.',
+            QuestionType::Time => 1 === preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $text) ? null : 'Write the time like 14:30.',
             QuestionType::YesNo => \in_array($text, ['yes', 'no'], true) ? null : 'Choose yes or no.',
             QuestionType::Consent => 'yes' === $text ? null : 'Tick the box, or leave it.',
             default => null,

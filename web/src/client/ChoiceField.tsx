@@ -10,7 +10,7 @@ const numbers = (from: number, to: number) =>
   Array.from({ length: to - from + 1 }, (_, i) => ({ value: String(from + i), label: String(from + i) }));
 
 /** What a question of this kind offers to choose from. */
-function offered(question: Question): { value: string; label: string }[] {
+export function offered(question: Question): { value: string; label: string }[] {
   switch (question.type) {
     case 'yes-no':
       return [
@@ -30,6 +30,17 @@ function offered(question: Question): { value: string; label: string }[] {
 
 /** Answers to choose from, one or several. */
 export function ChoiceField({ question, register }: Props) {
+  if (question.type === 'one-of' && question.asList)
+    return (
+      <select className="public-select" aria-label={question.wording} {...register(question.key)}>
+        <option value="">choose</option>
+        {question.options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
+      </select>
+    );
   const many = question.type === 'any-of' || question.type === 'consent';
   const beside = question.type === 'scale' || question.type === 'rating' || question.type === 'yes-no';
   return (

@@ -7,6 +7,8 @@ import { fileSize } from '../shared/numbers';
 import type { Question } from './queries';
 import { useUploads, type KeptFile } from './uploads';
 
+const accepted = { any: 'image/*,application/pdf', images: 'image/*', pdf: 'application/pdf' } as const;
+
 interface Props {
   question: Question;
   files: KeptFile[];
@@ -95,7 +97,7 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
       )}
       <div className="drop-foot">
         <Button variant="outlined" onClick={() => input.current?.click()}>
-          Add photographs
+          {question.fileKinds === 'pdf' ? 'Add files' : 'Add photographs'}
         </Button>
         <span className="second drop-hint">or drop them here</span>
         <input
@@ -104,7 +106,7 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
           multiple
           hidden
           data-question={question.key}
-          accept="image/*,application/pdf"
+          accept={accepted[question.fileKinds]}
           onChange={(event) => {
             uploads.add([...(event.target.files ?? [])]);
             event.target.value = '';

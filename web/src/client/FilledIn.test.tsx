@@ -4,21 +4,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FilledIn } from './FilledIn';
 import type { PublicForm } from './queries';
+import { question } from './testing/question.test-helper';
 
-const base = {
-  hint: '',
-  example: '',
-  options: [],
-  maxLength: 200,
-  maxFiles: 0,
-  maxBytes: 0,
-  min: '',
-  max: '',
-  half: false,
-  parameter: '',
-  showIf: null,
-  requiredIf: null,
-};
 const form: PublicForm = {
   slug: 'inquiry',
   title: 'Write to us',
@@ -35,15 +22,15 @@ const form: PublicForm = {
       title: 'You',
       next: 'On',
       questions: [
-        { ...base, key: 'name', number: 1, type: 'person-name', wording: 'Your name', required: true },
-        { ...base, key: 'email', number: 2, type: 'email', wording: 'Email', required: true },
+        question({ key: 'name', number: 1, type: 'person-name', wording: 'Your name', required: true }),
+        question({ key: 'email', number: 2, type: 'email', wording: 'Email', required: true }),
       ],
     },
     {
       key: 'wish',
       title: 'Your wish',
       next: 'Send',
-      questions: [{ ...base, key: 'matter', number: 3, type: 'long-text', wording: 'What is it?', required: false }],
+      questions: [question({ key: 'matter', number: 3, type: 'long-text', wording: 'What is it?' })],
     },
   ],
 };
@@ -56,6 +43,7 @@ interface Sent {
 function answers(...responses: (Response | Error)[]): Sent[] {
   const sent: Sent[] = [];
   vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.url.endsWith('/challenge')) return json(200, { challenge: 'text.1.mark', bits: 4 });
     const body = (await request.clone().json()) as { answers: Record<string, string> };
     sent.push({ answers: body.answers, key: request.headers.get('Idempotency-Key') });
     const response = responses[sent.length - 1];

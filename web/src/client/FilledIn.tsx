@@ -3,13 +3,15 @@ import Link from '@mui/material/Link';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
-import { Mark, MarkShape } from '../shared/Mark';
+import { Mark } from '../shared/Mark';
 import { Trouble } from '../shared/Notice';
-import { fault } from './checks';
+import { besideOthers, collected, isNeeded, shownPages } from './answers';
+import { carriedTo, carryOn, withBeginnings } from './carry';
+import { CheckPage } from './CheckPage';
+import { faultsOf } from './checks';
 import { emptyDraft, forgetDraft, keepDraft, keptDraft } from './draft';
+import { ErrorSum } from './ErrorSum';
 import { QuestionField } from './QuestionField';
-import { isNeeded, listOf, shownPages, textOf } from './answers';
-import { carriedKeys, carryOn, withHidden } from './carry';
 import { useSend, type Answers, type PublicForm } from './queries';
 import type { KeptFile } from './uploads';
 
@@ -21,14 +23,17 @@ interface Props {
 
 /** The pages of a form. What is typed is kept in the browser until it has been sent. */
 export function FilledIn({ slug, form, onSent }: Props) {
-  const [draft] = useState(() => withHidden(form, keptDraft(slug)));
-  const [carried] = useState(() => carriedKeys(slug));
+  const [draft] = useState(() => withBeginnings(form, keptDraft(slug)));
+  const [before] = useState(() => carriedTo(slug));
+  const [carried, setCarried] = useState(before.keys);
   const [began] = useState(() => Date.now());
   const [unseen, setUnseen] = useState('');
   const [files, setFiles] = useState(draft.files);
   const [key, setKey] = useState(draft.key);
   const [at, setAt] = useState(0);
+  const [checking, setChecking] = useState(false);
   const [going, setGoing] = useState<Record<string, boolean>>({});
+  const [lines, setLines] = useState<Record<string, string>>({});
   const [summed, setSummed] = useState(false);
   const [lookAt, setLookAt] = useState<string | null>(null);
   const send = useSend(slug);
@@ -73,25 +78,40 @@ export function FilledIn({ slug, form, onSent }: Props) {
 
   if (!page) return null;
 
+  const look = (to: number, path: string) => {
+    if (to >= 0) setAt(to);
+    setChecking(false);
+    setLookAt(path);
+  };
+  const pageOf = (question: string | undefined) =>
+    form.pages.findIndex((one) => one.questions.some((each) => each.key === question));
+
   const complain = (violations: { path: string; message: string }[]) => {
     fields.clearErrors();
-    for (const violation of violations) fields.setError(violation.path, { message: violation.message });
-    setSummed(violations.length > 1);
-    const first = form.pages.findIndex((one) => one.questions.some((question) => question.key === violations[0]?.path));
-    if (first >= 0) setAt(first);
-    setLookAt(violations[0]?.path ?? null);
+    const wrong = violations.map((violation) => violation.path.split('.')[0] ?? '');
+    // What came over and does not fit here is asked after all.
+    setCarried((keys) => keys.filter((one) => !wrong.includes(one)));
+    setLines(Object.fromEntries(violations.map((violation) => [violation.path, violation.message])));
+    for (const [i, violation] of violations.entries()) {
+      const inTable = violation.path.includes('.');
+      fields.setError(wrong[i] ?? '', {
+        message: inTable ? 'A line needs another look.' : violation.message,
+      });
+    }
+    setSummed(new Set(wrong).size > 1);
+    look(pageOf(wrong[0]), violations[0]?.path ?? '');
   };
 
   const faults = (pages: typeof shown) =>
     pages.flatMap((one) =>
-      one.questions.flatMap((question) => {
-        const message = fault(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers));
-        return message ? [{ path: question.key, message }] : [];
-      }),
+      one.questions.flatMap((question) =>
+        faultsOf(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers)),
+      ),
     );
 
   const turn = (to: number) => {
     setAt(to);
+    setChecking(false);
     setSummed(false);
     setTimeout(() => {
       heading.current?.focus();
@@ -107,32 +127,34 @@ export function FilledIn({ slug, form, onSent }: Props) {
       return;
     }
     fields.clearErrors();
+    setLines({});
     if (!last) {
       turn(onwardTo);
       return;
     }
-    const sent: Record<string, string | string[]> = {};
-    for (const question of shown.flatMap((one) => one.questions)) {
-      const list =
-        question.type === 'files'
-          ? (files[question.key] ?? []).map((file) => file.id)
-          : question.type === 'any-of'
-            ? listOf(answers, question.key)
-            : [];
-      const text = textOf(answers, question.key);
-      if (list.length > 0) sent[question.key] = list;
-      else if (text.trim() !== '') sent[question.key] = text;
+    setSummed(false);
+    if (form.checkPage && !checking) {
+      setChecking(true);
+      return;
     }
+    const questions = shown.flatMap((one) => one.questions);
+    const sent = collected(questions, answers, files);
     sending.current = true;
     send.mutate(
-      { answers: sent, key, seconds: Math.round((Date.now() - began) / 1000), unseen },
+      {
+        answers: sent,
+        key,
+        seconds: Math.round((Date.now() - began) / 1000),
+        unseen,
+        continues: before.continues,
+      },
       {
         onSuccess: (receipt) => {
           forgetDraft(slug);
           fields.reset({});
           setFiles({});
           setKey(emptyDraft().key);
-          if (receipt.next?.kind === 'form') carryOn(receipt.next.to, sent);
+          if (receipt.next?.kind === 'form') carryOn(receipt.next.to, questions, sent, receipt.continues);
           onSent(receipt);
         },
         onSettled: () => {
@@ -147,8 +169,16 @@ export function FilledIn({ slug, form, onSent }: Props) {
 
   const sendWords = form.pages.at(-1)?.next ?? 'Send';
   const busy = Object.values(going).some(Boolean);
-  const known = shown.flatMap((one) => one.questions);
-  const wrong = known.filter((question) => errors[question.key]);
+  const wrong = shown.flatMap((one) => one.questions).filter((question) => errors[question.key]);
+  const asking = page.questions.filter((question) => question.type !== 'hidden' && !carried.includes(question.key));
+  const beside = besideOthers(asking);
+  const mainWords = send.isPending
+    ? 'Sending…'
+    : !last
+      ? page.page.next
+      : form.checkPage && !checking
+        ? 'Look it over'
+        : sendWords;
   return (
     <form
       noValidate
@@ -157,16 +187,24 @@ export function FilledIn({ slug, form, onSent }: Props) {
         onward();
       }}
     >
-      <ol className="public-course" ref={heading} tabIndex={-1} aria-label={`Page ${at + 1} of ${form.pages.length}`}>
-        {form.pages.map((one, i) => (
-          <li
-            key={one.key}
-            className={i === at ? 'now' : i < at ? 'done' : 'later'}
-            aria-current={i === at ? 'step' : undefined}
-          >
-            <Mark kind={i < at ? 'done' : 'new'}>{i < at ? `${one.title}, done` : one.title}</Mark>
-          </li>
-        ))}
+      <ol
+        className="public-course"
+        ref={heading}
+        tabIndex={-1}
+        aria-label={checking ? 'Check your answers' : `Page ${at + 1} of ${form.pages.length}`}
+      >
+        {form.pages.map((one, i) => {
+          const done = i < at || checking;
+          return (
+            <li
+              key={one.key}
+              className={done ? 'done' : i === at ? 'now' : 'later'}
+              aria-current={i === at && !checking ? 'step' : undefined}
+            >
+              <Mark kind={done ? 'done' : 'new'}>{done ? `${one.title}, done` : one.title}</Mark>
+            </li>
+          );
+        })}
       </ol>
       {send.error && !(send.error instanceof ProblemError && send.error.status === 422) && (
         <Trouble title="Not sent" again={onward}>
@@ -174,31 +212,9 @@ export function FilledIn({ slug, form, onSent }: Props) {
         </Trouble>
       )}
       {summed && wrong.length > 0 && (
-        <div className="public-sum" role="alert">
-          <MarkShape kind="choose" />
-          <div>
-            <b>{wrong.length} answers need another look</b>
-            <ul>
-              {wrong.map((question) => (
-                <li key={question.key}>
-                  <Link
-                    component="button"
-                    type="button"
-                    onClick={() => {
-                      const to = form.pages.findIndex((one) => one.questions.includes(question));
-                      setAt(to);
-                      setLookAt(question.key);
-                    }}
-                  >
-                    {question.wording}
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          </div>
-        </div>
+        <ErrorSum wrong={wrong} onGo={(question) => look(pageOf(question.key), question.key)} />
       )}
-      {carried.length > 0 && at === 0 && (
+      {carried.length > 0 && at === 0 && !checking && (
         <p className="carried second">What you told us just now is here already, and not asked again.</p>
       )}
       <p className="unseen" aria-hidden="true">
@@ -207,36 +223,42 @@ export function FilledIn({ slug, form, onSent }: Props) {
           <input tabIndex={-1} autoComplete="off" value={unseen} onChange={(event) => setUnseen(event.target.value)} />
         </label>
       </p>
-      <div className="questions">
-        {page.questions
-          .filter((question) => question.type !== 'hidden' && !carried.includes(question.key))
-          .map((question) => (
+      {checking ? (
+        <CheckPage pages={shown} answers={answers} files={files} onChange={look} />
+      ) : (
+        <div className="questions">
+          {asking.map((question) => (
             <QuestionField
               key={question.key}
               question={question}
               needed={isNeeded(form, question, answers)}
-              register={fields.register}
-              error={errors[question.key]?.message ?? null}
+              fields={fields}
+              error={errors[question.key]?.message?.toString() ?? null}
+              lineErrors={under(lines, question.key)}
+              beside={beside.has(question.key)}
               files={files[question.key] ?? []}
               onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
               onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}
             />
           ))}
-      </div>
+        </div>
+      )}
       <div className="public-foot">
         <Button type="submit" variant="contained" disabled={send.isPending || (last && busy)}>
-          {send.isPending ? 'Sending…' : last ? sendWords : page.page.next}
+          {mainWords}
         </Button>
-        {at > 0 && (
+        {(at > 0 || checking) && (
           <Link
             component="button"
             type="button"
             onClick={() =>
               turn(
-                Math.max(
-                  0,
-                  shown.findLastIndex((one, i) => i < at && asked(one)),
-                ),
+                checking
+                  ? at
+                  : Math.max(
+                      0,
+                      shown.findLastIndex((one, i) => i < at && asked(one)),
+                    ),
               )
             }
           >
@@ -244,9 +266,24 @@ export function FilledIn({ slug, form, onSent }: Props) {
           </Link>
         )}
         <span className="second">
-          {last ? (busy ? 'Wait until the files are through.' : 'You get a copy by email.') : 'Nothing is sent yet.'}
+          {!last
+            ? 'Nothing is sent yet.'
+            : busy
+              ? 'Wait until the files are through.'
+              : form.checkPage && !checking
+                ? 'Nothing is sent yet.'
+                : 'You get a copy by email.'}
         </span>
       </div>
     </form>
+  );
+}
+
+/** What is wrong inside one table, by line and column. */
+function under(lines: Record<string, string>, key: string): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(lines).flatMap(([path, message]) =>
+      path.startsWith(`${key}.`) ? [[path.slice(key.length + 1), message]] : [],
+    ),
   );
 }

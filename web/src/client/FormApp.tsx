@@ -8,6 +8,7 @@ import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
 import { usePublicForm } from './queries';
 import { Thanks } from './Thanks';
+import { addressOf, goTo, growWithContent } from './whereFrom';
 
 /** A published form: loading, filling in, thanks; or that there is none. */
 export function FormApp({ slug }: { slug: string }) {
@@ -17,6 +18,8 @@ export function FormApp({ slug }: { slug: string }) {
   useEffect(() => {
     document.title = title;
   }, [title]);
+
+  useEffect(growWithContent, []);
 
   if (form.data && receipt) {
     return (
@@ -33,8 +36,8 @@ export function FormApp({ slug }: { slug: string }) {
           form={form.data}
           onSent={(sent) => {
             forgetCarried(slug);
-            if (sent.next?.kind === 'address') window.location.assign(sent.next.to);
-            else if (sent.next?.kind === 'form') window.location.assign(`/f/${encodeURIComponent(sent.next.to)}`);
+            if (sent.next?.kind === 'address') goTo(sent.next.to);
+            else if (sent.next?.kind === 'form') window.location.assign(addressOf(sent.next.to));
             else setReceipt(sent);
           }}
         />

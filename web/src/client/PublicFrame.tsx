@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Drawing } from '../shared/Drawing';
 import type { PublicForm } from './queries';
+import { isEmbedded } from './whereFrom';
 
 /** What a public page stands in: the business above, what this is about at the left, the sheet at the right. */
 export function PublicFrame({
@@ -14,7 +15,7 @@ export function PublicFrame({
 }) {
   const { business } = form;
   return (
-    <div className="public">
+    <div className={isEmbedded() ? 'public embedded' : 'public'}>
       <header className="public-head">
         <p className="public-name serif">{business.name}</p>
         <p>

@@ -1,17 +1,25 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
-import type { InputHTMLAttributes } from 'react';
-import type { UseFormRegister } from 'react-hook-form';
+import type { InputHTMLAttributes, ReactNode } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
 import { MarkShape } from '../shared/Mark';
+import { partOf } from './answers';
 import { ChoiceField } from './ChoiceField';
 import { FilesField } from './FilesField';
+import { LinesField } from './LinesField';
+import { comesInParts, PartsField } from './PartsField';
 import type { Answers, Question } from './queries';
+import { SignatureField } from './SignatureField';
 import type { KeptFile } from './uploads';
 
 interface Props {
   question: Question;
   needed: boolean;
-  register: UseFormRegister<Answers>;
+  fields: Pick<UseFormReturn<Answers>, 'register' | 'control' | 'setValue' | 'getValues'>;
   error: string | null;
+  /** What is wrong in a table, by line and column. */
+  lineErrors?: Record<string, string>;
+  /** Stands beside the one before. */
+  beside?: boolean;
   files: KeptFile[];
   onFiles: (files: KeptFile[]) => void;
   onGoing: (is: boolean) => void;
@@ -29,14 +37,32 @@ const help: Partial<Record<Question['type'], InputHTMLAttributes<HTMLInputElemen
   time: { inputMode: 'numeric' },
 };
 
+const oneChoice = ['one-of', 'yes-no', 'scale', 'rating'];
+const choices = [...oneChoice, 'any-of', 'consent'];
+
 /** One question: its number in the margin, its wording, the field, and what is wrong with the answer. */
-export function QuestionField({ question, needed, register, error, files, onFiles, onGoing }: Props) {
+export function QuestionField(props: Props) {
+  const { question, needed, error, beside = false } = props;
+  if (question.type === 'section')
+    return (
+      <div className="question section">
+        <span />
+        <div>
+          <h2>{question.wording}</h2>
+          {question.hint && <p className="second">{question.hint}</p>}
+        </div>
+      </div>
+    );
+  if (question.type === 'statement')
+    return (
+      <div className="question">
+        <span />
+        <p className="statement">{question.wording}</p>
+      </div>
+    );
   const id = `q-${question.key}`;
   const described =
     [question.hint ? `${id}-hint` : '', error ? `${id}-error` : ''].filter(Boolean).join(' ') || undefined;
-  const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': needed };
-  const chosen = ['one-of', 'any-of', 'yes-no', 'scale', 'rating', 'consent'].includes(question.type);
-  const grouped = chosen || question.type === 'files';
   const label = (
     <>
       {question.type === 'consent' ? 'Your consent' : question.wording}
@@ -48,16 +74,12 @@ export function QuestionField({ question, needed, register, error, files, onFile
       {question.hint}
     </span>
   );
-  if (question.type === 'statement') {
-    return (
-      <div className="question">
-        <span />
-        <p className="statement">{question.wording}</p>
-      </div>
-    );
-  }
+  const grouped = groupedField(props);
+  const isRadio = oneChoice.includes(question.type) && !(question.type === 'one-of' && question.asList);
+  const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': needed };
+  const size = question.third ? 'third' : question.half ? 'half' : '';
   return (
-    <div className={['question', error ? 'wrong' : '', question.half ? 'half' : ''].filter(Boolean).join(' ')}>
+    <div className={['question', error ? 'wrong' : '', size, beside ? 'beside' : ''].filter(Boolean).join(' ')}>
       <span className="question-number serif" aria-hidden="true">
         {question.number}
       </span>
@@ -65,19 +87,13 @@ export function QuestionField({ question, needed, register, error, files, onFile
         <fieldset
           id={id}
           tabIndex={-1}
-          {...(question.type === 'files' || question.type === 'any-of' || question.type === 'consent'
-            ? { 'aria-describedby': described }
-            : aria)}
-          role={chosen && question.type !== 'any-of' && question.type !== 'consent' ? 'radiogroup' : undefined}
+          {...(isRadio ? aria : { 'aria-describedby': described })}
+          role={isRadio ? 'radiogroup' : undefined}
         >
           <legend className="question-label">
             {label} {hint}
           </legend>
-          {chosen ? (
-            <ChoiceField question={question} register={register} />
-          ) : (
-            <FilesField question={question} files={files} onFiles={onFiles} onGoing={onGoing} />
-          )}
+          {grouped}
         </fieldset>
       ) : (
         <div>
@@ -91,7 +107,7 @@ export function QuestionField({ question, needed, register, error, files, onFile
             minRows={question.type === 'long-text' ? 3 : undefined}
             error={error !== null}
             placeholder={question.example ? `for example ${question.example}` : undefined}
-            inputProps={{ ...help[question.type], ...aria, ...register(question.key) }}
+            inputProps={{ ...help[question.type], ...aria, ...props.fields.register(question.key) }}
           />
         </div>
       )}
@@ -102,4 +118,30 @@ export function QuestionField({ question, needed, register, error, files, onFile
       )}
     </div>
   );
+}
+
+/** The field of a kind that has several controls; nothing for one that is a single input. */
+function groupedField({ question, fields, error, lineErrors, files, onFiles, onGoing }: Props): ReactNode {
+  const { register, control, setValue, getValues } = fields;
+  if (choices.includes(question.type)) return <ChoiceField question={question} register={register} />;
+  if (question.type === 'files')
+    return <FilesField question={question} files={files} onFiles={onFiles} onGoing={onGoing} />;
+  if (question.type === 'lines')
+    return <LinesField question={question} control={control} register={register} errors={lineErrors ?? {}} />;
+  if (comesInParts(question)) return <PartsField question={question} register={register} wrong={error !== null} />;
+  if (question.type === 'signature') {
+    const answers = getValues();
+    return (
+      <SignatureField
+        question={question}
+        register={register}
+        setValue={setValue}
+        how={partOf(answers, question.key, 'how')}
+        kept={partOf(answers, question.key, 'image') !== ''}
+        onGoing={onGoing}
+        wrong={error !== null}
+      />
+    );
+  }
+  return null;
 }

@@ -1,21 +1,40 @@
+import type { Answer } from '../shared/condition';
 import { emptyDraft, keepDraft, type Draft } from './draft';
-import type { PublicForm } from './queries';
+import type { Answers, PublicForm, Question } from './queries';
 
 const name = (slug: string) => `telamon.carried.${slug}`;
 
-/** Takes what was just answered over to another form, where it is not asked again. */
-export function carryOn(slug: string, answers: Record<string, string | string[]>): void {
-  keepDraft(slug, { ...emptyDraft(), answers });
-  sessionStorage.setItem(name(slug), JSON.stringify(Object.keys(answers)));
+interface Carried {
+  keys: string[];
+  /** From the receipt of the form before. */
+  continues: string;
 }
 
-/** Keys of the questions that were answered in the form before. */
-export function carriedKeys(slug: string): string[] {
+const nothing: Carried = { keys: [], continues: '' };
+
+/** Takes what was just answered over to another form, where it is not asked again. Files stay with what brought them. */
+export function carryOn(slug: string, questions: Question[], answers: Record<string, Answer>, continues: string): void {
+  const kept = Object.fromEntries(
+    questions.flatMap((question) => {
+      const answer = answers[question.key];
+      return answer === undefined || question.type === 'files' || question.type === 'signature'
+        ? []
+        : [[question.key, answer]];
+    }),
+  );
+  keepDraft(slug, { ...emptyDraft(), answers: kept as Answers });
+  sessionStorage.setItem(name(slug), JSON.stringify({ keys: Object.keys(kept), continues }));
+}
+
+/** What came over from the form before. */
+export function carriedTo(slug: string): Carried {
   try {
-    const keys: unknown = JSON.parse(sessionStorage.getItem(name(slug)) ?? '[]');
-    return Array.isArray(keys) ? keys.filter((key): key is string => typeof key === 'string') : [];
+    const kept = JSON.parse(sessionStorage.getItem(name(slug)) ?? '') as Partial<Carried>;
+    return Array.isArray(kept.keys) && typeof kept.continues === 'string'
+      ? { keys: kept.keys, continues: kept.continues }
+      : nothing;
   } catch {
-    return [];
+    return nothing;
   }
 }
 
@@ -23,17 +42,18 @@ export function forgetCarried(slug: string): void {
   sessionStorage.removeItem(name(slug));
 }
 
-/** Fills hidden values in from the parameters of the address that the form names, and no others. */
-export function withHidden(form: PublicForm, draft: Draft): Draft {
+/**
+ * What stands in the fields before anybody writes: hidden values from the parameters of the address that the form
+ * names, and no others; defaults where nothing was kept.
+ */
+export function withBeginnings(form: PublicForm, draft: Draft): Draft {
   const parameters = new URLSearchParams(window.location.search);
-  const hidden = Object.fromEntries(
-    form.pages
-      .flatMap((page) => page.questions)
-      .filter((question) => question.type === 'hidden' && question.parameter !== '')
-      .flatMap((question) => {
-        const value = parameters.get(question.parameter);
-        return value ? [[question.key, value.slice(0, question.maxLength)]] : [];
-      }),
-  );
-  return { ...draft, answers: { ...draft.answers, ...hidden } };
+  const begun: Answers = {};
+  for (const question of form.pages.flatMap((page) => page.questions)) {
+    const value = question.type === 'hidden' && question.parameter !== '' ? parameters.get(question.parameter) : null;
+    if (value) begun[question.key] = value.slice(0, question.maxLength);
+    else if (question.default !== '' && draft.answers[question.key] === undefined)
+      begun[question.key] = question.type === 'any-of' ? [question.default] : question.default;
+  }
+  return { ...draft, answers: { ...draft.answers, ...begun } };
 }

@@ -1,10 +1,15 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, need, type Schema } from '../shared/api';
+import type { Answer } from '../shared/condition';
+import { proofFor } from './proof';
+import { whereFrom } from './whereFrom';
 
 export type PublicForm = Schema<'PublicForm'>;
 export type Question = Schema<'Question'>;
-/** By question key; a list where several may be chosen. An unticked box may come as false. */
-export type Answers = Record<string, string | string[] | boolean | undefined>;
+/** What the fields hold, by question key. An unticked box may come as false. */
+export interface Answers {
+  [key: string]: string | string[] | boolean | Answers | Answers[] | undefined;
+}
 
 export function usePublicForm(slug: string) {
   return useQuery({
@@ -14,25 +19,33 @@ export function usePublicForm(slug: string) {
   });
 }
 
+interface Sending {
+  answers: Record<string, Answer>;
+  key: string;
+  seconds: number;
+  unseen: string;
+  continues: string;
+}
+
 /** Sends a filled-in form. The same key sent twice is one submission. */
 export function useSend(slug: string) {
   return useMutation({
-    mutationFn: ({
-      answers,
-      key,
-      seconds,
-      unseen,
-    }: {
-      answers: Record<string, string | string[]>;
-      key: string;
-      seconds: number;
-      unseen: string;
-    }) =>
-      need(
+    mutationFn: async ({ answers, key, seconds, unseen, continues }: Sending) => {
+      const challenge = await need(api.GET('/api/public/forms/{slug}/challenge', { params: { path: { slug } } }));
+      const nonce = await proofFor(challenge.challenge, key, challenge.bits);
+      return need(
         api.POST('/api/public/forms/{slug}/submissions', {
           params: { path: { slug }, header: { 'Idempotency-Key': key } },
-          body: { answers, channel: 'page', seconds, unseen },
+          body: {
+            answers: answers as Record<string, string>,
+            seconds,
+            unseen,
+            proof: { challenge: challenge.challenge, nonce },
+            ...(continues ? { continues } : {}),
+            ...whereFrom(),
+          },
         }),
-      ),
+      );
+    },
   });
 }

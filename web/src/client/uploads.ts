@@ -19,7 +19,7 @@ export interface FileOnItsWay {
 }
 
 /** Sends one file, telling how far it has come. */
-function upload(file: File, onProgress: (share: number) => void): { done: Promise<KeptFile>; stop: () => void } {
+export function upload(file: File, onProgress: (share: number) => void): { done: Promise<KeptFile>; stop: () => void } {
   const request = new XMLHttpRequest();
   const done = new Promise<KeptFile>((resolve, reject) => {
     request.upload.onprogress = (event) => onProgress(event.total ? event.loaded / event.total : 0);

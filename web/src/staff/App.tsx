@@ -11,6 +11,7 @@ import { MessagesScreen } from './messages/MessagesScreen';
 import { ProjectScreen } from './projects/ProjectScreen';
 import { ProjectsScreen } from './projects/ProjectsScreen';
 import { useSession } from './session';
+import { SetupScreen } from './setup/SetupScreen';
 import { Broken, NotFound, Unreached } from './shell/Plain';
 import { Shell } from './shell/Shell';
 
@@ -44,6 +45,7 @@ function Door() {
         <Route path="messages/:id?" element={<MessagesScreen />} />
         <Route path="forms/:id/submissions" element={<FormTableScreen />} />
         <Route path="forms/:id?" element={<FormsScreen />} />
+        <Route path="setup" element={<SetupScreen />} />
         <Route path="*" element={<NotFound />} />
       </Route>
     </Routes>

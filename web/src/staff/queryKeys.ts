@@ -16,7 +16,11 @@ export const queryKeys = {
   journal: (record: string) => ['journal', record],
   forms: ['forms', 'list'],
   starters: ['forms', 'starters'],
-  formTable: (id: string, q: string, state: string) => ['forms', 'table', id, q, state],
+  kinds: ['forms', 'kinds'],
+  setup: ['setup'],
+  views: (form: string) => ['forms', 'views', form],
+  figures: (form: string, q: string, state: string) => ['forms', 'figures', form, q, state],
+  formTable: (id: string, q: string, state: string, sort: string) => ['forms', 'table', id, q, state, sort],
   form: (id: string) => ['forms', 'one', id],
   find: (q: string) => ['find', q],
 } as const;

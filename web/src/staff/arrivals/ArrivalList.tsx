@@ -68,7 +68,13 @@ function Row({ row, today }: { row: SubmissionRow; today: string }) {
       </span>
       <span className="arrival-second">
         {waiting &&
-          (row.toDecide > 0 ? <Mark kind="choose">{row.toDecide} to decide</Mark> : <Mark kind="new">new</Mark>)}
+          (row.toDecide > 0 ? (
+            <Mark kind="choose">{row.toDecide} to decide</Mark>
+          ) : row.unfinished ? (
+            <Mark kind="waiting">did not finish</Mark>
+          ) : (
+            <Mark kind="new">new</Mark>
+          ))}
         {row.state === 'accepted' && <Mark kind="done">accepted</Mark>}
         {row.state === 'set-aside' && (
           <Mark kind="stopped">{asideWords[row.aside?.reason ?? 'other'] ?? 'set aside'}</Mark>

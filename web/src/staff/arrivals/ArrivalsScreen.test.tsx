@@ -11,6 +11,7 @@ const row: SubmissionRow = {
   form: { slug: 'inquiry', title: 'Piano inquiry' },
   state: 'waiting',
   receivedAt: '2026-11-25T09:24:00+00:00',
+  unfinished: false,
   toDecide: 1,
   clock: {
     promiseMinutes: 120,
@@ -52,6 +53,9 @@ function plan(chosen: string | null): Plan {
 const submission: Submission = {
   ...row,
   channel: 'page',
+  origin: { version: 1, page: '', campaign: {}, networkAddress: '', beganAt: null },
+  continues: null,
+  continuedBy: null,
   answers: [{ key: 'wanted_by', number: 1, wording: 'By when?', type: 'day', text: '04/05/2027', files: [] }],
   plan: plan(null),
   made: [],

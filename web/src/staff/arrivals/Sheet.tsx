@@ -1,5 +1,7 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { Pictures } from './Pictures';
@@ -23,8 +25,12 @@ export function Sheet({ submission }: { submission: Submission }) {
           {submission.form.title} {channels[submission.channel] ?? submission.channel}
         </p>
         <p>
-          {received.toFormat('cccc d LLLL, HH:mm')}. Number {submission.number}
+          {received.toFormat('cccc d LLLL, HH:mm')}. Number {submission.number},{' '}
+          <a href={`/api/submissions/${submission.id}/pdf`} target="_blank" rel="noreferrer">
+            PDF
+          </a>
         </p>
+        <OriginLines submission={submission} />
       </header>
       <ol className="answers">
         {submission.answers.map((answer) => (
@@ -43,6 +49,7 @@ export function Sheet({ submission }: { submission: Submission }) {
                 <span className="unseen">Question {answer.number}: </span>
                 {answer.wording}
               </h3>
+              {answer.text && answer.files.length > 0 && <p className="answer-text">{answer.text}</p>}
               {answer.files.length > 0 ? (
                 <ul className="thumbs">
                   {answer.files.map((file) => (
@@ -75,5 +82,36 @@ export function Sheet({ submission }: { submission: Submission }) {
       <p className="unseen">{count(submission.answers.length, 'question')}</p>
       <Pictures files={images} at={picture} onShow={setPicture} />
     </article>
+  );
+}
+
+/** Where it came from, and which other form it carries on or is carried on in. */
+function OriginLines({ submission }: { submission: Submission }) {
+  const { origin, continues, continuedBy } = submission;
+  const campaign = Object.values(origin.campaign).join(', ');
+  return (
+    <>
+      {submission.unfinished && (
+        <p>
+          <Mark kind="waiting">did not finish</Mark> The longer form has not come.
+        </p>
+      )}
+      {continues && (
+        <p>
+          Carries on <Link to={`/arrivals/${continues.id}?state=set-aside`}>{continues.label}</Link>
+        </p>
+      )}
+      {continuedBy && (
+        <p>
+          Carried on in <Link to={`/arrivals/${continuedBy.id}`}>{continuedBy.label}</Link>
+        </p>
+      )}
+      {(campaign || submission.channel === 'embed') && (
+        <p className="second origin">
+          {submission.channel === 'embed' && origin.page.replace(/^https?:\/\//, '').split('?')[0]}
+          {campaign && ` (${campaign})`}
+        </p>
+      )}
+    </>
   );
 }

@@ -12,6 +12,7 @@ function row(name: string, dueAt: string, state: SubmissionRow['clock']['state']
     form: { slug: 'inquiry', title: 'Inquiry' },
     state: 'waiting',
     receivedAt: dueAt,
+    unfinished: false,
     toDecide: 0,
     clock: { promiseMinutes: 120, usedMinutes: 10, dueAt, state, words: '' },
     aside: null,

@@ -14,5 +14,6 @@ export const asideWords: Record<string, string> = {
   test: 'a test',
   duplicate: 'a duplicate',
   'not-for-us': 'not for us',
+  continued: 'carried on',
   other: 'set aside',
 };

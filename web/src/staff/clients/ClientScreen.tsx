@@ -9,6 +9,7 @@ import { Bricks } from '../projects/Bricks';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Drawing } from '../../shared/Drawing';
+import { CustomFacts } from '../shell/CustomFacts';
 import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
@@ -83,10 +84,35 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                     </dd>
                   </div>
                 ))}
+                {client.organisation && (
+                  <div>
+                    <dt>Organisation</dt>
+                    <dd>{client.organisation}</dd>
+                  </div>
+                )}
                 <div>
                   <dt>Address</dt>
                   <dd>{client.address || <span className="second">not known</span>}</dd>
                 </div>
+                {client.contacts.map((contact) => (
+                  <div key={contact.id}>
+                    <dt>{contact.role || 'Contact'}</dt>
+                    <dd>{[contact.name, contact.phone, contact.email].filter(Boolean).join(', ')}</dd>
+                  </div>
+                ))}
+                <CustomFacts values={client.custom} />
+                {client.tags.length > 0 && (
+                  <div>
+                    <dt>Tags</dt>
+                    <dd>{client.tags.join(', ')}</dd>
+                  </div>
+                )}
+                {client.notes && (
+                  <div>
+                    <dt>Notes</dt>
+                    <dd className="written">{client.notes}</dd>
+                  </div>
+                )}
               </dl>
               <div className="section-head">
                 <h2>Wrote to us</h2>

@@ -1,12 +1,6 @@
+import { asks } from '../../client/answers';
 import type { Condition } from '../../shared/condition';
-import {
-  conditionWords,
-  operatorsFor,
-  operatorWords,
-  questionsOf,
-  type Definition,
-  type DraftQuestion,
-} from './design';
+import { numberOf, operatorsFor, operatorWords, questionsOf, type Definition, type DraftQuestion } from './design';
 
 interface Props {
   definition: Definition;
@@ -18,74 +12,123 @@ interface Props {
 }
 
 type Test = Extract<Condition, { question: string }>;
+type How = 'all' | 'any' | 'none';
 
-/** The plain tests of a condition of one level, or null where it is nested deeper. */
-function flat(condition: Condition | undefined): { kind: 'all' | 'any'; tests: Test[] } | null {
-  if (!condition) return { kind: 'all', tests: [] };
-  if ('question' in condition) return { kind: 'all', tests: [condition] };
-  const [kind, parts] =
-    'all' in condition
-      ? (['all', condition.all] as const)
-      : 'any' in condition
-        ? (['any', condition.any] as const)
-        : (['all', null] as const);
-  if (!parts?.every((part): part is Test => 'question' in part)) return null;
-  return { kind, tests: parts };
+const hows: Record<How, string> = {
+  all: 'all of these hold',
+  any: 'any of these holds',
+  none: 'none of these holds',
+};
+
+interface Group {
+  how: How;
+  parts: Condition[];
 }
 
-/** Edits when something holds, as sentences about the questions before. */
+/** A condition as a group of parts, however it is stored: “not any of” reads as none of. */
+function asGroup(condition: Condition | undefined): Group {
+  if (!condition) return { how: 'all', parts: [] };
+  if ('all' in condition) return { how: 'all', parts: condition.all };
+  if ('any' in condition) return { how: 'any', parts: condition.any };
+  if ('not' in condition) return { how: 'none', parts: 'any' in condition.not ? condition.not.any : [condition.not] };
+  return { how: 'all', parts: [condition] };
+}
+
+function fromGroup({ how, parts }: Group): Condition | undefined {
+  if (parts.length === 0) return undefined;
+  return how === 'all' ? { all: parts } : how === 'any' ? { any: parts } : { not: { any: parts } };
+}
+
+/** Edits when something holds, as sentences about the questions before; groups stand in groups. */
 export function ConditionEditor({ definition, before, condition, onChange, words }: Props) {
   const all = questionsOf(definition);
   const place = all.findIndex((question) => question.key === before);
-  const earlier = all.slice(0, place < 0 ? all.length : place).filter((question) => question.type !== 'statement');
-  const edited = flat(condition);
-  if (!edited) {
-    return (
-      <p>
-        {words} {condition && conditionWords(condition, definition)}{' '}
-        <button type="button" className="link-button" onClick={() => onChange(undefined)}>
-          Begin anew
-        </button>
-      </p>
-    );
-  }
-  const { kind, tests } = edited;
-  const set = (next: Test[], how = kind) =>
-    onChange(next.length === 0 ? undefined : ({ [how]: next } as unknown as Condition));
-  const first = earlier[0];
+  const earlier = all.slice(0, place < 0 ? all.length : place).filter(asks);
   return (
-    <div className="condition">
-      {tests.map((test, i) => (
-        <TestLine
-          key={i}
-          word={i === 0 ? words : kind === 'all' ? 'and' : 'or'}
-          test={test}
-          earlier={earlier}
-          all={all}
-          onChange={(next) => set(tests.map((one, n) => (n === i ? next : one)))}
-          onRemove={() => set(tests.filter((_, n) => n !== i))}
-        />
-      ))}
-      {tests.length > 1 && (
+    <GroupEditor
+      definition={definition}
+      earlier={earlier}
+      condition={condition}
+      onChange={onChange}
+      words={words}
+      depth={0}
+    />
+  );
+}
+
+interface GroupProps extends Omit<Props, 'before'> {
+  earlier: DraftQuestion[];
+  depth: number;
+}
+
+const deepest = 3;
+
+function GroupEditor({ definition, earlier, condition, onChange, words, depth }: GroupProps) {
+  const { how, parts } = asGroup(condition);
+  const set = (next: Condition[], as: How = how) => onChange(fromGroup({ how: as, parts: next }));
+  const change = (i: number, next: Condition | undefined) =>
+    set(next ? parts.map((one, n) => (n === i ? next : one)) : parts.filter((_, n) => n !== i));
+  const first = earlier[0];
+  const fresh = (): Test[] =>
+    first ? [{ question: first.key, op: operatorsFor(first.type)[0] as Test['op'], value: '' }] : [];
+  const between = how === 'all' ? 'and' : 'or';
+  return (
+    <div className={depth > 0 ? 'condition inner' : 'condition'}>
+      {parts.map((part, i) =>
+        'question' in part ? (
+          <TestLine
+            key={i}
+            word={i === 0 ? words : between}
+            test={part}
+            earlier={earlier}
+            definition={definition}
+            onChange={(next) => change(i, next)}
+            onRemove={() => change(i, undefined)}
+          />
+        ) : (
+          <GroupEditor
+            key={i}
+            definition={definition}
+            earlier={earlier}
+            condition={part}
+            onChange={(next) => change(i, next)}
+            words={i === 0 ? words : between}
+            depth={depth + 1}
+          />
+        ),
+      )}
+      {(parts.length > 1 || how === 'none') && (
         <label className="second">
-          <select value={kind} onChange={(event) => set(tests, event.target.value as 'all' | 'any')}>
-            <option value="all">all of these hold</option>
-            <option value="any">any of these holds</option>
+          <select
+            aria-label="How they hold together"
+            value={how}
+            onChange={(event) => set(parts, event.target.value as How)}
+          >
+            {Object.entries(hows).map(([one, text]) => (
+              <option key={one} value={one}>
+                {text}
+              </option>
+            ))}
           </select>
         </label>
-      )}
+      )}{' '}
       {first ? (
-        <button
-          type="button"
-          className="link-button"
-          onClick={() =>
-            set([...tests, { question: first.key, op: operatorsFor(first.type)[0] as Test['op'], value: '' }])
-          }
-        >
-          {tests.length === 0 ? `${words} …` : 'and also'}
-        </button>
+        <>
+          <button type="button" className="link-button" onClick={() => set([...parts, ...fresh()])}>
+            {parts.length === 0 ? `${words} …` : 'and also'}
+          </button>{' '}
+          {parts.length > 0 && depth < deepest && (
+            <button
+              type="button"
+              className="link-button"
+              onClick={() => set([...parts, how === 'all' ? { any: fresh() } : { all: fresh() }])}
+            >
+              a group
+            </button>
+          )}
+        </>
       ) : (
-        tests.length === 0 && <span className="second">No question stands before it to ask about.</span>
+        parts.length === 0 && <span className="second">No question stands before it to ask about.</span>
       )}
     </div>
   );
@@ -95,24 +138,31 @@ interface LineProps {
   word: string;
   test: Test;
   earlier: DraftQuestion[];
-  all: DraftQuestion[];
+  definition: Definition;
   onChange: (test: Test) => void;
   onRemove: () => void;
 }
 
-function TestLine({ word, test, earlier, all, onChange, onRemove }: LineProps) {
+/** What an answer to a question may be chosen from. */
+function choicesOf(question: DraftQuestion | undefined): { value: string; label: string }[] {
+  switch (question?.type) {
+    case 'yes-no':
+      return [
+        { value: 'yes', label: 'yes' },
+        { value: 'no', label: 'no' },
+      ];
+    case 'consent':
+      return [{ value: 'yes', label: 'given' }];
+    default:
+      return question?.options ?? [];
+  }
+}
+
+function TestLine({ word, test, earlier, definition, onChange, onRemove }: LineProps) {
   const asked = earlier.find((question) => question.key === test.question);
   const operators = operatorsFor(asked?.type ?? 'short-text');
   const values = test.values ?? (test.value === undefined ? [] : [test.value]);
-  const offered =
-    asked?.type === 'yes-no'
-      ? [
-          { value: 'yes', label: 'yes' },
-          { value: 'no', label: 'no' },
-        ]
-      : asked?.type === 'consent'
-        ? [{ value: 'yes', label: 'given' }]
-        : (asked?.options ?? []);
+  const offered = choicesOf(asked);
   return (
     <p className="condition-line">
       <span>{word}</span>
@@ -124,7 +174,7 @@ function TestLine({ word, test, earlier, all, onChange, onRemove }: LineProps) {
         {!asked && <option value={test.question}>“{test.question}”, which is not there</option>}
         {earlier.map((question) => (
           <option key={question.key} value={question.key}>
-            {all.indexOf(question) + 1} {question.wording || 'without wording'}
+            {numberOf(definition, question.key)} {question.wording || 'without wording'}
           </option>
         ))}
       </select>

@@ -1,8 +1,24 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { asks } from '../../client/answers';
 import { Trouble } from '../../shared/Notice';
-import { conditionWords, dependents, destinations, kinds, type Definition, type DraftQuestion } from './design';
+import { AddLine } from './AddLine';
+import {
+  conditionWords,
+  dependents,
+  destinationLabel,
+  kinds,
+  numberOf,
+  questionsOf,
+  type Definition,
+  type DraftQuestion,
+  type FormKinds,
+  type Kind,
+} from './design';
 import type { DesignedForm } from './queries';
 
 interface Props {
+  known: FormKinds;
   form: DesignedForm;
   definition: Definition;
   chosen: string | null;
@@ -13,10 +29,16 @@ interface Props {
   onRemove: (key: string | null) => void;
   overtaken: boolean;
   trouble: Error | null;
+  /** Where a new question is being added: behind this one, or at the end for an empty text. */
+  adding: string | null;
+  onAdd: (kind: Kind) => void;
+  onLeaveAdding: () => void;
+  onMove: (key: string, over: string) => void;
 }
 
 /** The form as people read it; each question can be chosen. */
 export function DesignSheet({
+  known,
   form,
   definition,
   chosen,
@@ -27,8 +49,16 @@ export function DesignSheet({
   onRemove,
   overtaken,
   trouble,
+  adding,
+  onAdd,
+  onLeaveAdding,
+  onMove,
 }: Props) {
-  let number = 0;
+  // A click chooses; only what is pulled a little is moved. The keyboard moves with Alt and the arrows.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const lastPage = definition.pages.length - 1;
+  const behind = adding !== null && questionsOf(definition).some((one) => one.key === adding) ? adding : '';
+  const addLine = adding !== null && <AddLine key="add" onTake={onAdd} onLeave={onLeaveAdding} />;
   return (
     <article className="sheet-body design">
       <header className="sheet-head">
@@ -48,43 +78,55 @@ export function DesignSheet({
       ) : (
         trouble && <Trouble title="Not kept yet">{trouble.message} It is tried again with your next change.</Trouble>
       )}
-      {definition.pages.map((page, i) => (
-        <section key={page.key} className="design-page">
-          <div className="design-page-head">
-            <span className="group-label">Page {i + 1}</span>
-            <input
-              aria-label={`Title of page ${i + 1}`}
-              value={page.title}
-              maxLength={80}
-              onChange={(event) => onPage(page.key, event.target.value)}
-            />
-            {page.questions.length === 0 && definition.pages.length > 1 && (
-              <button type="button" className="link-button" onClick={() => onRemovePage(page.key)}>
-                take out
-              </button>
-            )}
-          </div>
-          <ol>
-            {page.questions.map((question) => (
-              <Line
-                key={question.key}
-                question={question}
-                number={++number}
-                definition={definition}
-                chosen={chosen === question.key}
-                onChoose={onChoose}
-                removing={removing === question.key}
-                onRemove={onRemove}
-              />
-            ))}
-          </ol>
-        </section>
-      ))}
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => over && onMove(String(active.id), String(over.id))}
+      >
+        <SortableContext items={questionsOf(definition).map((one) => one.key)} strategy={verticalListSortingStrategy}>
+          {definition.pages.map((page, i) => (
+            <section key={page.key} className="design-page">
+              <div className="design-page-head">
+                <span className="group-label">Page {i + 1}</span>
+                <input
+                  aria-label={`Title of page ${i + 1}`}
+                  value={page.title}
+                  maxLength={80}
+                  onChange={(event) => onPage(page.key, event.target.value)}
+                />
+                {page.questions.length === 0 && definition.pages.length > 1 && (
+                  <button type="button" className="link-button" onClick={() => onRemovePage(page.key)}>
+                    take out
+                  </button>
+                )}
+              </div>
+              <ol>
+                {page.questions.flatMap((question) => [
+                  <Line
+                    key={question.key}
+                    known={known}
+                    question={question}
+                    number={numberOf(definition, question.key)}
+                    definition={definition}
+                    chosen={chosen === question.key}
+                    onChoose={onChoose}
+                    removing={removing === question.key}
+                    onRemove={onRemove}
+                  />,
+                  ...(addLine && behind === question.key ? [addLine] : []),
+                ])}
+                {behind === '' && i === lastPage && addLine}
+              </ol>
+            </section>
+          ))}
+        </SortableContext>
+      </DndContext>
     </article>
   );
 }
 
 interface LineProps {
+  known: FormKinds;
   question: DraftQuestion;
   number: number;
   definition: Definition;
@@ -94,19 +136,28 @@ interface LineProps {
   onRemove: (key: string | null) => void;
 }
 
-function Line({ question, number, definition, chosen, onChoose, removing, onRemove }: LineProps) {
+function Line({ known, question, number, definition, chosen, onChoose, removing, onRemove }: LineProps) {
   const held = removing ? dependents(definition, question.key) : [];
   const must = question.required
     ? 'must'
     : question.requiredIf
       ? 'sometimes must'
-      : question.type === 'statement'
+      : !asks(question)
         ? ''
         : 'may be empty';
+  const { setNodeRef, listeners, transform, isDragging } = useSortable({ id: question.key });
   return (
-    <li className={chosen ? 'design-line chosen' : 'design-line'} data-question={question.key}>
+    <li
+      ref={setNodeRef}
+      {...listeners}
+      style={transform ? { transform: `translateY(${transform.y}px)` } : undefined}
+      className={['design-line', chosen ? 'chosen' : '', isDragging ? 'moving' : '', question.type]
+        .filter(Boolean)
+        .join(' ')}
+      data-question={question.key}
+    >
       <button type="button" aria-pressed={chosen} onClick={() => onChoose(question.key)}>
-        <span className="margin-number">{number}</span>
+        <span className="margin-number">{number > 0 ? number : ''}</span>
         <span className="design-words">
           <span>
             <b>{question.wording || 'Without wording'}</b>{' '}
@@ -118,9 +169,10 @@ function Line({ question, number, definition, chosen, onChoose, removing, onRemo
               {question.options &&
                 question.options.length > 0 &&
                 `: ${question.options.map((option) => option.label).join(', ')}`}
+              {question.lines && `: ${question.lines.map((column) => column.wording).join(', ')}`}
               {question.showIf && <em>, only if {conditionWords(question.showIf, definition)}</em>}
               {question.staffOnly && ', staff only'}
-              {question.destination && ` → ${destinations[question.destination] ?? question.destination}`}
+              {question.destination && ` → ${destinationLabel(known, question.destination)}`}
             </span>
             <span>{must}</span>
           </span>

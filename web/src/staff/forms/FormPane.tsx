@@ -1,9 +1,11 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ProblemError } from '../../shared/api';
+import { MarkShape } from '../../shared/Mark';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { ConditionEditor } from './ConditionEditor';
+import { Share } from './Share';
 import type { Definition } from './design';
 import { useSettings, type DesignedForm, type Settings } from './queries';
 
@@ -84,6 +86,19 @@ export function FormPane({ form, definition, onChange }: Props) {
             </dd>
           </div>
           <div>
+            <dt>Before</dt>
+            <dd>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={definition.checkPage ?? false}
+                  onChange={(event) => onChange({ checkPage: event.target.checked })}
+                />{' '}
+                all answers are shown once more before they are sent
+              </label>
+            </dd>
+          </div>
+          <div>
             <dt>Ends</dt>
             <dd>
               {endings.map((ending, i) => (
@@ -135,6 +150,7 @@ export function FormPane({ form, definition, onChange }: Props) {
           key={`${form.slug} ${form.settings.opensOn} ${form.settings.closesOn} ${form.settings.limit}`}
           form={form}
         />
+        {form.published && <Share form={form} />}
       </div>
     </>
   );
@@ -147,6 +163,7 @@ function SettingsFields({ form }: { form: DesignedForm }) {
     closesOn: form.settings.closesOn ?? '',
     limit: form.settings.limit,
     closedText: form.settings.closedText,
+    sites: form.settings.sites,
   });
   const save = useSettings();
   const toast = useToast();
@@ -160,7 +177,11 @@ function SettingsFields({ form }: { form: DesignedForm }) {
       className="where"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate({ id: form.id, settings }, { onSuccess: () => toast({ words: 'Kept where and when it stands.' }) });
+        const sites = settings.sites.filter((site) => site.trim() !== '');
+        save.mutate(
+          { id: form.id, settings: { ...settings, sites } },
+          { onSuccess: () => toast({ words: 'Kept where and when it stands.' }) },
+        );
       }}
     >
       <h3 className="group-label">Where and when</h3>
@@ -199,6 +220,22 @@ function SettingsFields({ form }: { form: DesignedForm }) {
         error={fault('closedText')}
         onChange={(event) => set({ closedText: event.target.value })}
       />
+      <div className={fault('sites') ? 'staff-field wrong' : 'staff-field'}>
+        <label htmlFor="form-sites">Other sites that may show it, one a line</label>
+        <textarea
+          id="form-sites"
+          rows={2}
+          placeholder="https://www.example.com"
+          value={settings.sites.join('\n')}
+          aria-invalid={fault('sites') ? true : undefined}
+          onChange={(event) => set({ sites: event.target.value === '' ? [] : event.target.value.split('\n') })}
+        />
+        {fault('sites') && (
+          <p className="staff-field-error">
+            <MarkShape kind="choose" /> {fault('sites')}
+          </p>
+        )}
+      </div>
       <p>
         <Button type="submit" variant="outlined" size="small" disabled={save.isPending}>
           Keep these

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { problem, showScreen, standInForTheBrowser, type Call } from '../testing/server.test-helper';
 import type { Definition } from './design';
@@ -44,7 +44,23 @@ const form: DesignedForm = {
   problems: [],
   advice: ['No question goes to the client’s email.'],
   changes: ['“Stairs?” is added as question 2'],
-  settings: { opensOn: null, closesOn: null, limit: null, closedText: '' },
+  settings: { opensOn: null, closesOn: null, limit: null, closedText: '', sites: [] },
+};
+
+const kinds = {
+  kinds: [
+    { kind: 'person-name', destinations: ['client.name', 'project.notes'], inLines: true },
+    { kind: 'short-text', destinations: ['asset.description', 'asset.serial', 'project.notes'], inLines: true },
+    { kind: 'number', destinations: ['project.notes'], inLines: true },
+    { kind: 'long-text', destinations: ['project.notes'], inLines: true },
+    { kind: 'yes-no', destinations: ['project.notes'], inLines: true },
+  ],
+  destinations: [
+    { name: 'client.name', label: 'client, name', words: [] },
+    { name: 'asset.description', label: 'asset, what it is', words: [] },
+    { name: 'asset.serial', label: 'asset, serial number', words: ['serial'] },
+    { name: 'project.notes', label: 'project, notes', words: [] },
+  ],
 };
 
 const list = {
@@ -58,6 +74,7 @@ function keeping(): { replies: Parameters<typeof showScreen>[3]; kept: () => Def
   const replies = {
     'GET /api/forms': list,
     'GET /api/forms/f1': form,
+    'GET /api/forms/kinds': kinds,
     'GET /api/forms/starters': { items: [{ key: 'intake', title: 'Intake', about: 'What you need to know.' }] },
     'PUT /api/forms/f1': (body: unknown) => {
       const sent = body as { version: number; definition: Definition };
@@ -83,6 +100,7 @@ describe('designing a form', () => {
   beforeEach(() => standInForTheBrowser());
   afterEach(() => {
     cleanup();
+    localStorage.clear();
     vi.unstubAllGlobals();
   });
 
@@ -121,12 +139,75 @@ describe('designing a form', () => {
     show(server.replies);
     await choose('Your name');
     fireEvent.keyDown(window, { key: '+', code: 'BracketRight' });
+    const kind = await screen.findByRole('combobox', { name: 'Kind of the new question' });
+    expect(document.activeElement).toBe(kind);
+    fireEvent.change(kind, { target: { value: 'sh' } });
+    fireEvent.keyDown(kind, { key: 'Enter' });
     await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Wording')));
-    fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'email' } });
-    fireEvent.click(screen.getByText('likely: client, email'));
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Its serial number?' } });
+    fireEvent.click(await screen.findByText('likely: asset, serial number'));
     await waitFor(
-      () => expect(questions(server.kept())[1]).toMatchObject({ type: 'email', destination: 'client.email' }),
+      () => expect(questions(server.kept())[1]).toMatchObject({ type: 'short-text', destination: 'asset.serial' }),
       { timeout: 3000 },
+    );
+    // Enter in the wording asks the next one; Esc leaves it.
+    fireEvent.keyDown(screen.getByLabelText('Wording'), { key: 'Enter' });
+    const next = await screen.findByRole('combobox', { name: 'Kind of the new question' });
+    fireEvent.keyDown(next, { key: 'ArrowDown' });
+    expect(screen.getByRole('option', { name: /long text/, selected: true })).toBeTruthy();
+    fireEvent.keyDown(next, { key: 'Escape' });
+    expect(screen.queryByRole('combobox', { name: 'Kind of the new question' })).toBeNull();
+  });
+
+  it('edits conditions in conditions', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('How many');
+    fireEvent.click(screen.getByRole('button', { name: 'a group' }));
+    const inner = () => document.querySelector<HTMLElement>('.condition.inner');
+    await waitFor(() => expect(inner()).toBeTruthy());
+    fireEvent.change(within(inner() ?? document.body).getByLabelText('Value'), { target: { value: 'Orla' } });
+    const last = screen.getAllByLabelText('How they hold together').at(-1);
+    if (last) fireEvent.change(last, { target: { value: 'none' } });
+    await waitFor(
+      () =>
+        expect(questions(server.kept())[2]?.showIf).toEqual({
+          not: {
+            any: [
+              { question: 'stairs', op: 'is', value: 'yes' },
+              { any: [{ question: 'name', op: 'contains', value: 'Orla' }] },
+            ],
+          },
+        }),
+      { timeout: 3000 },
+    );
+  });
+
+  it('asks several things a line in a table', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'lines' } });
+    fireEvent.change(await screen.findByLabelText('Wording of column 1'), { target: { value: 'Serial' } });
+    fireEvent.click(screen.getByText('likely: asset, serial number'));
+    const more = screen.getAllByRole('button', { name: 'and also' })[0];
+    if (more) fireEvent.click(more);
+    fireEvent.change(screen.getByLabelText('Kind of column 2'), { target: { value: 'number' } });
+    await waitFor(
+      () =>
+        expect(questions(server.kept())[1]?.lines).toEqual([
+          { key: 'what', type: 'short-text', wording: 'Serial', destination: 'asset.serial' },
+          { key: 'column_2', type: 'number', wording: '', destination: '' },
+        ]),
+      { timeout: 3000 },
+    );
+  });
+
+  it('says how people come to it', async () => {
+    show(keeping().replies);
+    expect(await screen.findByTitle('Code to scan for Inquiry')).toBeTruthy();
+    expect(screen.getByLabelText<HTMLTextAreaElement>(/For another site/).value).toBe(
+      `<script async src="${window.location.origin}/embed.js" data-form="inquiry"></script>`,
     );
   });
 
@@ -299,4 +380,90 @@ describe('designing a form', () => {
     fireEvent.click(screen.getByLabelText('Your name'));
     expect(screen.queryByText('Orla Fennick')).toBeNull();
   });
+
+  it('sorts by a column, and the other way round', async () => {
+    const table = { columns: [{ key: 'name', wording: 'Your name' }], items: [row], next: null };
+    const calls = showTable({ 'GET /api/forms/f1/submissions': table });
+    fireEvent.click(await screen.findByRole('button', { name: /Your name/ }));
+    await waitFor(() => expect(calls.at(-1)?.query.get('sort')).toBe('answer:name'));
+    expect(await screen.findByRole('columnheader', { name: /Your name/ })).toHaveProperty('ariaSort', 'ascending');
+    fireEvent.click(screen.getByRole('button', { name: /Your name/ }));
+    await waitFor(() => expect(calls.at(-1)?.query.get('sort')).toBe('-answer:name'));
+    expect(screen.getByText('XLSX').getAttribute('href')).toContain('sort=-answer%3Aname');
+  });
+
+  it('counts the answers', async () => {
+    showTable({
+      'GET /api/forms/f1/figures': {
+        submissions: 4,
+        questions: [
+          {
+            key: 'score',
+            wording: 'Would you recommend us?',
+            kind: 'scale',
+            answered: 3,
+            counts: [{ label: '9', count: 2, low: 0.2077, high: 0.9385 }],
+            numbers: {
+              least: '6',
+              lowerQuarter: '7.5',
+              median: '9',
+              upperQuarter: '9',
+              most: '9',
+              mean: '8',
+              score: 33,
+            },
+          },
+        ],
+      },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Counted' }));
+    expect(await screen.findByText('Would you recommend us?')).toBeTruthy();
+    expect(screen.getByText(/answered in 3 of 4.*middle 9, mean 8; score \+33/)).toBeTruthy();
+    expect(screen.getByText('21 % to 94 %')).toBeTruthy();
+  });
+
+  it('keeps a way of looking, uses it and forgets it', async () => {
+    const view = { id: 'v1', name: 'Squeaks', filter: { q: 'squeak', state: 'waiting', sort: '', hidden: ['name'] } };
+    let views = [view];
+    const calls = showTable({
+      'GET /api/forms/f1/views': () => ({ items: views }),
+      'POST /api/forms/f1/views': () => view,
+      'DELETE /api/forms/f1/views/v1': () => {
+        views = [];
+        return new Response(null, { status: 204 });
+      },
+    });
+    fireEvent.click(await screen.findByText('Squeaks'));
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('In any answer').value).toBe('squeak'));
+    fireEvent.click(screen.getByText('keep this one'));
+    fireEvent.change(screen.getByLabelText(/Name of this view/), { target: { value: 'Again' } });
+    fireEvent.submit(screen.getByLabelText(/Name of this view/));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ name: 'Again', filter: view.filter }),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Forget Squeaks' }));
+    await waitFor(() => expect(screen.queryByText('Squeaks')).toBeNull());
+  });
 });
+
+const row = {
+  id: 's1',
+  number: 'A-0007',
+  state: 'accepted',
+  receivedAt: '2026-11-25T09:00:00+00:00',
+  version: 2,
+  answers: { name: 'Orla Fennick' },
+};
+
+function showTable(replies: Parameters<typeof showScreen>[3]) {
+  return showScreen('/forms/f1/submissions', '/forms/:id/submissions', <FormTableScreen />, {
+    ...keeping().replies,
+    'GET /api/forms/f1/submissions': {
+      columns: [{ key: 'name', wording: 'Your name' }],
+      items: [row],
+      next: null,
+    },
+    'GET /api/forms/f1/views': { items: [] },
+    ...replies,
+  });
+}

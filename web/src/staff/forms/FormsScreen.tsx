@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
+import { asks } from '../../client/answers';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useToday } from '../shell/day';
@@ -15,9 +16,14 @@ import {
   changeQuestion,
   dependents,
   moveQuestion,
+  moveTo,
+  numberOf,
+  ofKind,
   questionsOf,
   removePage,
   removeQuestion,
+  type FormKinds,
+  type Kind,
 } from './design';
 import { DesignSheet } from './DesignSheet';
 import { useDraft } from './draftState';
@@ -25,7 +31,7 @@ import { FormList } from './FormList';
 import { FormPane } from './FormPane';
 import './forms.css';
 import { Preview } from './Preview';
-import { usePublish, useForm, useForms, type DesignedForm } from './queries';
+import { usePublish, useForm, useForms, useKinds, type DesignedForm } from './queries';
 import { QuestionPane } from './QuestionPane';
 import { TryIt } from './TryIt';
 
@@ -33,6 +39,7 @@ export function FormsScreen() {
   const { id } = useParams();
   const forms = useForms();
   const form = useForm(id);
+  const kinds = useKinds();
   const navigate = useNavigate();
   const [beginning, setBeginning] = useState(false);
   const first = forms.data?.[0];
@@ -42,9 +49,16 @@ export function FormsScreen() {
     setBeginning(false);
     void navigate(`/forms/${to}`);
   };
-  if (form.data)
+  if (form.data && kinds.data)
     return (
-      <Designer key={form.data.id} form={form.data} beginning={beginning} onBegin={setBeginning} onBegun={begun} />
+      <Designer
+        key={form.data.id}
+        known={kinds.data}
+        form={form.data}
+        beginning={beginning}
+        onBegin={setBeginning}
+        onBegun={begun}
+      />
     );
   return (
     <Pillars
@@ -66,15 +80,16 @@ export function FormsScreen() {
           name: 'Sheet',
           sheet: true,
           width: '1fr',
-          content: form.error ? (
-            <Trouble title="Not loaded" again={() => void form.refetch()}>
-              {form.error.message}
-            </Trouble>
-          ) : forms.data?.length === 0 ? (
-            <Empty fact="No forms yet.">Begin one at the left, from a starter or with three questions.</Empty>
-          ) : (
-            <ComingRows rows={9} />
-          ),
+          content:
+            (form.error ?? kinds.error) ? (
+              <Trouble title="Not loaded" again={() => void Promise.all([form.refetch(), kinds.refetch()])}>
+                {(form.error ?? kinds.error)?.message}
+              </Trouble>
+            ) : forms.data?.length === 0 ? (
+              <Empty fact="No forms yet.">Begin one at the left, from a starter or with three questions.</Empty>
+            ) : (
+              <ComingRows rows={9} />
+            ),
         },
       ]}
     />
@@ -82,18 +97,20 @@ export function FormsScreen() {
 }
 
 interface Props {
+  known: FormKinds;
   form: DesignedForm;
   beginning: boolean;
   onBegin: (is: boolean) => void;
   onBegun: (id: string) => void;
 }
 
-function Designer({ form, beginning, onBegin, onBegun }: Props) {
+function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
   const draft = useDraft(form);
   const { definition, change } = draft;
   const [chosen, setChosen] = useState<string | null>(null);
   const [removing, setRemoving] = useState<string | null>(null);
   const [trying, setTrying] = useState(false);
+  const [adding, setAdding] = useState<string | null>(null);
   const [part, setPart] = useState(1);
   const publish = usePublish();
   const toast = useToast();
@@ -106,8 +123,11 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
     if (chosen) document.querySelector(`[data-question="${chosen}"]`)?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
 
-  const add = () => {
-    const added = addQuestion(definition, chosen);
+  const add = () => setAdding(chosen ?? '');
+  const take = (kind: Kind) => {
+    const empty = { key: '', type: kind, wording: '' };
+    const added = addQuestion(definition, adding, { ...empty, ...ofKind(known, empty, kind) });
+    setAdding(null);
     change(added.definition);
     setChosen(added.key);
     setTimeout(() => wording.current?.focus());
@@ -166,10 +186,15 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
             sheet: true,
             width: '444px',
             middling: '1fr',
-            tally: questions.length,
+            tally: questions.filter(asks).length,
             content: (
               <DesignSheet
+                known={known}
                 form={form}
+                adding={adding}
+                onAdd={take}
+                onLeaveAdding={() => setAdding(null)}
+                onMove={(key, over) => change(moveTo(definition, key, over))}
                 definition={definition}
                 chosen={chosen}
                 onChoose={setChosen}
@@ -198,9 +223,11 @@ function Designer({ form, beginning, onBegin, onBegun }: Props) {
             content: question ? (
               <QuestionPane
                 key={question.key}
+                known={known}
+                onNext={add}
                 definition={definition}
                 question={question}
-                number={questions.indexOf(question) + 1}
+                number={numberOf(definition, question.key)}
                 onChange={(change_) => change(changeQuestion(definition, question.key, change_))}
                 wordingRef={wording}
               />

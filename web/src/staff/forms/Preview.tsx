@@ -16,7 +16,7 @@ export function Preview({
   chosen: string | null;
 }) {
   const form = asPublic(useDeferredValue(definition), today);
-  const { register } = useForm<Answers>();
+  const fields = useForm<Answers>();
   const page = form.pages.find((one) => one.questions.some((question) => question.key === chosen)) ?? form.pages[0];
   return (
     <div className="preview" inert aria-hidden="true">
@@ -30,7 +30,7 @@ export function Preview({
                 <QuestionField
                   question={question}
                   needed={question.required}
-                  register={register}
+                  fields={fields}
                   error={null}
                   files={[]}
                   onFiles={() => undefined}

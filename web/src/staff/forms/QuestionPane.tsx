@@ -1,38 +1,59 @@
 import type { Ref } from 'react';
+import { asks } from '../../client/answers';
 import { StaffField } from '../shell/StaffField';
+import { AnswerParticulars } from './AnswerParticulars';
 import { ConditionEditor } from './ConditionEditor';
-import { destinations, destinationsFor, kinds, type Definition, type DraftQuestion, type Kind } from './design';
+import {
+  destinationLabel,
+  destinationsFor,
+  kinds,
+  likelyFor,
+  ofKind,
+  type Definition,
+  type DraftQuestion,
+  type FormKinds,
+  type Kind,
+} from './design';
+import { LinesEditor } from './LinesEditor';
+import { OffersEditor } from './OffersEditor';
 
 interface Props {
+  known: FormKinds;
   definition: Definition;
   question: DraftQuestion;
   number: number;
   onChange: (part: Partial<DraftQuestion>) => void;
+  /** Enter in the wording asks the next question. */
+  onNext: () => void;
   wordingRef: Ref<HTMLInputElement>;
 }
 
 /** The particulars of one question, each line a sentence. */
-export function QuestionPane({ definition, question, number, onChange, wordingRef }: Props) {
-  const fits = destinationsFor(question.type);
+export function QuestionPane({ known, definition, question, number, onChange, onNext, wordingRef }: Props) {
   const offers = question.type === 'one-of' || question.type === 'any-of';
-  const bounded = ['number', 'money', 'day'].includes(question.type);
+  const tells = !asks(question);
   return (
     <>
       <div className="pillar-head">
-        <h2>Question {number}</h2>
+        <h2>{number > 0 ? `Question ${number}` : question.type === 'section' ? 'A heading' : 'A text'}</h2>
         <small>{question.key}</small>
       </div>
       <div className="particulars">
         <StaffField
-          label={question.type === 'statement' ? 'Text' : 'Wording'}
+          label={tells ? 'Text' : 'Wording'}
           ref={wordingRef}
           value={question.wording}
           maxLength={500}
           onChange={(event) => onChange({ wording: event.target.value })}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || event.ctrlKey || event.metaKey) return;
+            event.preventDefault();
+            onNext();
+          }}
         />
         {question.type !== 'statement' && (
           <StaffField
-            label="Help, beside the wording"
+            label={tells ? 'Beneath it' : 'Help, beside the wording'}
             value={question.hint ?? ''}
             maxLength={300}
             onChange={(event) => onChange({ hint: event.target.value })}
@@ -45,22 +66,7 @@ export function QuestionPane({ definition, question, number, onChange, wordingRe
               <select
                 aria-label="Kind"
                 value={question.type}
-                onChange={(event) => {
-                  const type = event.target.value as Kind;
-                  const keeps = destinationsFor(type).includes(question.destination ?? '');
-                  onChange({
-                    type,
-                    destination: keeps ? question.destination : '',
-                    ...((type === 'one-of' || type === 'any-of') && !question.options?.length
-                      ? {
-                          options: [
-                            { value: 'first', label: 'First' },
-                            { value: 'second', label: 'Second' },
-                          ],
-                        }
-                      : {}),
-                  });
-                }}
+                onChange={(event) => onChange(ofKind(known, question, event.target.value as Kind))}
               >
                 {Object.entries(kinds).map(([kind, words]) => (
                   <option key={kind} value={kind}>
@@ -70,114 +76,10 @@ export function QuestionPane({ definition, question, number, onChange, wordingRe
               </select>
             </dd>
           </div>
-          {offers && (
-            <div>
-              <dt>Offers</dt>
-              <dd>
-                <textarea
-                  aria-label="What it offers, one a line"
-                  rows={Math.max(3, (question.options?.length ?? 0) + 1)}
-                  value={(question.options ?? []).map((option) => option.label).join('\n')}
-                  onChange={(event) => onChange({ options: optionsFrom(event.target.value, question.options ?? []) })}
-                />
-                <small>one a line</small>
-              </dd>
-            </div>
-          )}
-          {question.type !== 'statement' && question.type !== 'hidden' && (
-            <div>
-              <dt>Answer</dt>
-              <dd>
-                <label>
-                  <input
-                    type="checkbox"
-                    checked={question.required ?? false}
-                    onChange={(event) => onChange({ required: event.target.checked })}
-                  />{' '}
-                  must be given
-                </label>
-                {!question.required && (
-                  <ConditionEditor
-                    words="must be given if"
-                    definition={definition}
-                    before={question.key}
-                    condition={question.requiredIf}
-                    onChange={(requiredIf) => onChange({ requiredIf })}
-                  />
-                )}
-                {question.type === 'short-text' && (
-                  <p>
-                    like{' '}
-                    <input
-                      aria-label="Example"
-                      value={question.example ?? ''}
-                      maxLength={100}
-                      placeholder="example text"
-                      onChange={(event) => onChange({ example: event.target.value })}
-                    />
-                  </p>
-                )}
-                {bounded && (
-                  <p>
-                    from{' '}
-                    <input
-                      aria-label="From"
-                      size={10}
-                      value={question.min ?? ''}
-                      placeholder={question.type === 'day' ? 'today+1' : 'any'}
-                      onChange={(event) => onChange({ min: event.target.value })}
-                    />{' '}
-                    to{' '}
-                    <input
-                      aria-label="To"
-                      size={10}
-                      value={question.max ?? ''}
-                      placeholder="any"
-                      onChange={(event) => onChange({ max: event.target.value })}
-                    />
-                  </p>
-                )}
-                {question.type === 'short-text' && (
-                  <p>
-                    fits{' '}
-                    <input
-                      aria-label="Pattern"
-                      value={question.pattern ?? ''}
-                      maxLength={200}
-                      placeholder="any text, or a pattern"
-                      onChange={(event) => onChange({ pattern: event.target.value })}
-                    />
-                    {question.pattern && (
-                      <>
-                        , or it says{' '}
-                        <input
-                          aria-label="What it says"
-                          value={question.message ?? ''}
-                          maxLength={200}
-                          onChange={(event) => onChange({ message: event.target.value })}
-                        />
-                      </>
-                    )}
-                  </p>
-                )}
-                {question.type === 'files' && (
-                  <p>
-                    up to{' '}
-                    <input
-                      aria-label="How many files"
-                      type="number"
-                      min={1}
-                      max={20}
-                      value={question.maxFiles ?? 8}
-                      onChange={(event) =>
-                        onChange({ maxFiles: Math.max(1, Math.min(20, Number(event.target.value) || 1)) })
-                      }
-                    />{' '}
-                    files
-                  </p>
-                )}
-              </dd>
-            </div>
+          {offers && <OffersEditor question={question} onChange={onChange} />}
+          {question.type === 'lines' && <LinesEditor known={known} question={question} onChange={onChange} />}
+          {!tells && question.type !== 'hidden' && (
+            <AnswerParticulars definition={definition} question={question} onChange={onChange} />
           )}
           {question.type === 'hidden' && (
             <div>
@@ -213,64 +115,67 @@ export function QuestionPane({ definition, question, number, onChange, wordingRe
                     onChange={(event) => onChange({ staffOnly: event.target.checked })}
                   />{' '}
                   to staff only
-                </label>{' '}
-                <label>
-                  <input
-                    type="checkbox"
-                    checked={question.half ?? false}
-                    onChange={(event) => onChange({ half: event.target.checked })}
-                  />{' '}
-                  on half a line
                 </label>
               </p>
+              {!tells && (
+                <p>
+                  on{' '}
+                  <select
+                    aria-label="How wide"
+                    value={question.third ? 'third' : question.half ? 'half' : 'whole'}
+                    onChange={(event) =>
+                      onChange({ half: event.target.value === 'half', third: event.target.value === 'third' })
+                    }
+                  >
+                    <option value="whole">a line of its own</option>
+                    <option value="half">half a line</option>
+                    <option value="third">a third of a line</option>
+                  </select>
+                </p>
+              )}
             </dd>
           </div>
-          {fits.length > 0 && (
-            <div>
-              <dt>Goes to</dt>
-              <dd>
-                <select
-                  aria-label="Goes to"
-                  value={question.destination ?? ''}
-                  onChange={(event) => onChange({ destination: event.target.value })}
-                >
-                  <option value="">the submission, told in the project’s notes</option>
-                  {fits.map((fit) => (
-                    <option key={fit} value={fit}>
-                      {destinations[fit]}
-                    </option>
-                  ))}
-                </select>
-                {!question.destination && fits[0] && fits[0] !== 'project.notes' && (
-                  <button type="button" className="link-button" onClick={() => onChange({ destination: fits[0] })}>
-                    likely: {destinations[fits[0]]}
-                  </button>
-                )}
-              </dd>
-            </div>
-          )}
+          <GoesTo known={known} question={question} onChange={onChange} />
         </dl>
       </div>
     </>
   );
 }
 
-/** Labels a line each; an option keeps its value while its place does, so that what was answered still counts. */
-function optionsFrom(text: string, before: { value: string; label: string }[]): { value: string; label: string }[] {
-  const taken = new Set<string>();
-  return text.split('\n').flatMap((label, i) => {
-    if (label.trim() === '' && i > 0 && text.split('\n').length - 1 === i)
-      return [{ value: before[i]?.value ?? `option_${i + 1}`, label: '' }];
-    let value =
-      before.find((option) => option.label === label)?.value ??
-      before[i]?.value ??
-      (label
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-|-$/g, '') ||
-        `option_${i + 1}`);
-    while (taken.has(value)) value = `${value}-2`;
-    taken.add(value);
-    return [{ value, label }];
-  });
+/** Where the answer goes: only places that fit the kind, the likely one said. */
+export function GoesTo({
+  known,
+  question,
+  onChange,
+  none = 'the submission, told in the project’s notes',
+}: {
+  known: FormKinds;
+  question: DraftQuestion;
+  onChange: (part: Partial<DraftQuestion>) => void;
+  none?: string;
+}) {
+  const fits = destinationsFor(known, question.type);
+  const likely = likelyFor(known, question.type, question.wording);
+  const chosen = question.destination ?? '';
+  if (fits.length === 0) return null;
+  return (
+    <div>
+      <dt>Goes to</dt>
+      <dd>
+        <select aria-label="Goes to" value={chosen} onChange={(event) => onChange({ destination: event.target.value })}>
+          <option value="">{none}</option>
+          {[...new Set([...fits, ...(chosen ? [chosen] : [])])].map((fit) => (
+            <option key={fit} value={fit}>
+              {destinationLabel(known, fit)}
+            </option>
+          ))}
+        </select>
+        {!chosen && likely && likely !== 'project.notes' && (
+          <button type="button" className="link-button" onClick={() => onChange({ destination: likely })}>
+            likely: {destinationLabel(known, likely)}
+          </button>
+        )}
+      </dd>
+    </div>
+  );
 }

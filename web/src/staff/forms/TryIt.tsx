@@ -1,6 +1,6 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
-import { isNeeded, listOf, shownPages, textOf } from '../../client/answers';
+import { collected, isNeeded, shownPages } from '../../client/answers';
 import { QuestionField } from '../../client/QuestionField';
 import type { Answers } from '../../client/queries';
 import { ProblemError } from '../../shared/api';
@@ -20,20 +20,17 @@ interface Props {
 /** The whole form to fill in, and the plan that it would give. Nothing is saved, nothing is sent. */
 export function TryIt({ id, definition, today, onClose }: Props) {
   const form = asPublic(definition, today);
-  const { register, control, getValues } = useForm<Answers>();
+  const fields = useForm<Answers>();
+  const { control, getValues } = fields;
   const attempt = useTry(id);
   const answers: Answers = useWatch({ control });
   const shown = shownPages(form, answers).flatMap((page) => page.questions);
   const faults = attempt.error instanceof ProblemError ? attempt.error.violations : [];
   const go = () => {
-    const given = getValues();
-    const sent: Record<string, string | string[]> = {};
-    for (const question of shown) {
-      const list = question.type === 'any-of' ? listOf(given, question.key) : [];
-      const text = textOf(given, question.key);
-      if (list.length > 0) sent[question.key] = list;
-      else if (text.trim() !== '') sent[question.key] = text;
-    }
+    const sent = collected(
+      shown.filter((question) => question.type !== 'files' && question.type !== 'signature'),
+      getValues(),
+    );
     attempt.mutate(sent);
   };
   return (
@@ -49,13 +46,16 @@ export function TryIt({ id, definition, today, onClose }: Props) {
         <div className="try">
           <div className="questions">
             {shown
-              .filter((question) => question.type !== 'hidden' && question.type !== 'files')
+              .filter((question) => !['hidden', 'files', 'signature'].includes(question.type))
               .map((question) => (
                 <QuestionField
                   key={question.key}
                   question={question}
                   needed={isNeeded(form, question, answers)}
-                  register={register}
+                  fields={fields}
+                  lineErrors={Object.fromEntries(
+                    faults.map((fault) => [fault.path.slice(question.key.length + 1), fault.message]),
+                  )}
                   error={faults.find((fault) => fault.path === question.key)?.message ?? null}
                   files={[]}
                   onFiles={() => undefined}

@@ -6,17 +6,23 @@ import {
   changeQuestion,
   complete,
   conditionWords,
+  type Definition,
   dependents,
-  destinationsFor,
+  destinationLabel,
+  type FormKinds,
+  type Kind,
   kinds,
+  kindsLike,
+  likelyFor,
   moveQuestion,
+  moveTo,
+  numberOf,
+  ofKind,
   operatorsFor,
   operatorWords,
   questionsOf,
   removePage,
   removeQuestion,
-  type Definition,
-  type Kind,
 } from './design';
 
 const definition: Definition = complete({
@@ -58,6 +64,18 @@ const definition: Definition = complete({
   ],
 });
 
+const known: FormKinds = {
+  kinds: [
+    { kind: 'short-text', destinations: ['asset.description', 'asset.serial', 'project.notes'], inLines: true },
+    { kind: 'number', destinations: ['asset.serial'], inLines: true },
+    { kind: 'day', destinations: ['project.ready_by'], inLines: true },
+  ],
+  destinations: [
+    { name: 'asset.description', label: 'asset, what it is', words: [] },
+    { name: 'asset.serial', label: 'asset, serial number', words: ['serial'] },
+  ],
+};
+
 const keys = (of: Definition) => of.pages.map((page) => page.questions.map((question) => question.key).join(' '));
 
 describe('designing a form', () => {
@@ -67,7 +85,7 @@ describe('designing a form', () => {
   });
 
   it('adds behind a question, or at the end, under a key of its own', () => {
-    const added = addQuestion(definition, 'name', 'email');
+    const added = addQuestion(definition, 'name', { type: 'email' });
     expect(keys(added.definition)).toEqual([`name ${added.key} stairs`, 'floors lift']);
     const last = addQuestion(added.definition, null);
     expect(keys(last.definition)[1]).toBe(`floors lift ${last.key}`);
@@ -120,11 +138,46 @@ describe('designing a form', () => {
     expect(conditionWords({ question: 'gone', op: 'is-blank' }, definition)).toBe('“gone” is blank');
   });
 
-  it('has words, destinations and ways of asking for every kind', () => {
-    for (const kind of Object.keys(kinds) as Kind[]) {
+  it('has words and ways of asking for every kind', () => {
+    for (const kind of Object.keys(kinds) as Kind[])
       expect(operatorsFor(kind).every((operator) => operatorWords[operator])).toBe(true);
-      expect(destinationsFor(kind).length > 0 || kind === 'statement').toBe(true);
-    }
+  });
+
+  it('finds a kind by letters of any of its words', () => {
+    expect(kindsLike('ph')).toEqual(['phone', 'files']);
+    expect(kindsLike('sig')).toEqual(['signature']);
+    expect(kindsLike('')).toHaveLength(Object.keys(kinds).length);
+    expect(kindsLike('zz')).toEqual([]);
+  });
+
+  it('says the likely place by the wording, or the usual one', () => {
+    expect(likelyFor(known, 'short-text', 'What number is on it? Its serial number')).toBe('asset.serial');
+    expect(likelyFor(known, 'short-text', 'Which?')).toBe('asset.description');
+    expect(likelyFor(known, 'statement', 'Serial')).toBeUndefined();
+    expect(destinationLabel(known, 'custom.client.gone')).toContain('not there');
+  });
+
+  it('keeps a place that fits another kind, and gives a choice something to offer', () => {
+    const question = { key: 'a', type: 'short-text' as const, wording: '', destination: 'asset.serial' };
+    expect(ofKind(known, question, 'number')).toEqual({ type: 'number' });
+    expect(ofKind(known, question, 'day')).toEqual({ type: 'day', destination: '' });
+    expect(ofKind(known, question, 'one-of').options).toHaveLength(2);
+    expect(ofKind(known, question, 'lines').lines).toHaveLength(1);
+  });
+
+  it('moves a question to where another stands', () => {
+    expect(keys(moveTo(definition, 'name', 'stairs'))).toEqual(['stairs name', 'floors lift']);
+    expect(keys(moveTo(definition, 'stairs', 'name'))).toEqual(['stairs name', 'floors lift']);
+    expect(keys(moveTo(definition, 'lift', 'name'))).toEqual(['lift name stairs', 'floors']);
+    expect(keys(moveTo(definition, 'name', 'lift'))).toEqual(['stairs', 'floors lift name']);
+    expect(moveTo(definition, 'gone', 'name')).toBe(definition);
+  });
+
+  it('numbers only what asks', () => {
+    const told = addQuestion(definition, 'name', { type: 'section' });
+    expect(numberOf(told.definition, told.key)).toBe(0);
+    expect(numberOf(told.definition, 'stairs')).toBe(2);
+    expect(asPublic(told.definition, '2026-11-25').pages[0]?.questions.map((one) => one.number)).toEqual([1, 0, 2]);
   });
 
   it('shows the draft as the public would get it', () => {

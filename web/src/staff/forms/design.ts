@@ -1,3 +1,4 @@
+import { asks } from '../../client/answers';
 import type { Condition } from '../../shared/condition';
 import type { Schema } from '../../shared/api';
 
@@ -18,10 +19,20 @@ export interface DraftQuestion {
   max?: string;
   pattern?: string;
   message?: string;
+  minLength?: number;
+  maxLength?: number;
   maxFiles?: number;
+  maxBytes?: number;
+  fileKinds?: 'any' | 'images' | 'pdf';
   half?: boolean;
+  third?: boolean;
   staffOnly?: boolean;
   parameter?: string;
+  default?: string;
+  asList?: boolean;
+  /** What each line of a table asks. */
+  lines?: DraftQuestion[];
+  maxLines?: number;
 }
 
 export interface DraftPage {
@@ -48,54 +59,75 @@ export const kinds: Record<Kind, string> = {
   'short-text': 'short text',
   'long-text': 'long text',
   'person-name': 'a person’s name',
+  'name-parts': 'a name in two fields',
   organisation: 'an organisation',
   email: 'email',
   phone: 'phone',
-  address: 'address',
+  address: 'address on one line',
+  'address-parts': 'address in parts',
   number: 'a number',
   money: 'a sum of money',
   day: 'a day',
   time: 'a time',
+  'day-time': 'a day and time',
+  'day-span': 'days from and to',
   'one-of': 'one of several',
   'any-of': 'any of several',
   'yes-no': 'yes or no',
   scale: 'scale 0 to 10',
   rating: 'rating 1 to 5',
   files: 'photographs and files',
+  signature: 'signature',
   consent: 'consent',
+  lines: 'a table of lines',
   statement: 'a text, no answer',
+  section: 'a heading',
   hidden: 'hidden value',
 };
 
-export const destinations: Record<string, string> = {
-  'client.name': 'client, name',
-  'client.email': 'client, email',
-  'client.phone': 'client, phone',
-  'asset.description': 'asset, what it is',
-  'asset.place': 'asset, where it stands',
-  'project.service': 'project, service',
-  'project.ready_by': 'project, ready by',
-  'project.notes': 'project, notes',
-  files: 'files of the project and the asset',
-};
+/** Kinds whose name has a word that begins with these letters. */
+export function kindsLike(letters: string): Kind[] {
+  const wanted = letters.trim().toLowerCase();
+  const all = Object.keys(kinds) as Kind[];
+  return wanted === ''
+    ? all
+    : all.filter((kind) => `${kinds[kind]} ${kind}`.split(/[\s-]+/).some((word) => word.startsWith(wanted)));
+}
 
-/** Where an answer of each kind may go; the likely one first. The server has the last word. */
-const fitting: Partial<Record<Kind, string[]>> = {
-  'person-name': ['client.name', 'project.notes'],
-  organisation: ['client.name', 'project.notes'],
-  email: ['client.email', 'project.notes'],
-  phone: ['client.phone', 'project.notes'],
-  address: ['asset.place', 'project.notes'],
-  day: ['project.ready_by', 'project.notes'],
-  'one-of': ['project.service', 'asset.description', 'project.notes'],
-  'short-text': ['asset.description', 'asset.place', 'client.name', 'project.service', 'project.notes'],
-  'long-text': ['project.notes', 'asset.description'],
-  files: ['files'],
-  statement: [],
-};
+export type FormKinds = Schema<'FormKinds'>;
 
-export function destinationsFor(kind: Kind): string[] {
-  return fitting[kind] ?? ['project.notes'];
+/** Where answers of a kind may go, the usual place first, as the server says. */
+export function destinationsFor(known: FormKinds, kind: Kind): string[] {
+  return known.kinds.find((one) => one.kind === kind)?.destinations ?? [];
+}
+
+export function destinationLabel(known: FormKinds, name: string): string {
+  return known.destinations.find((one) => one.name === name)?.label ?? `“${name}”, which is not there`;
+}
+
+/** The likely place: one whose words stand in the wording, or else the usual one. */
+export function likelyFor(known: FormKinds, kind: Kind, wording: string): string | undefined {
+  const fits = destinationsFor(known, kind);
+  const said = wording.toLowerCase();
+  const named = fits.find((name) =>
+    known.destinations
+      .find((one) => one.name === name)
+      ?.words.some((word) => new RegExp(`\\b${word.replace(/[^\p{L}\p{N} ]/gu, '.')}`, 'u').test(said)),
+  );
+  return named ?? fits[0];
+}
+
+/** What a question of another kind keeps, and what it begins with. */
+export function ofKind(known: FormKinds, question: DraftQuestion, type: Kind): Partial<DraftQuestion> {
+  const part: Partial<DraftQuestion> = { type };
+  if (!destinationsFor(known, type).includes(question.destination ?? '')) part.destination = '';
+  if ((type === 'one-of' || type === 'any-of') && !question.options?.length)
+    part.options = [
+      { value: 'first', label: 'First' },
+      { value: 'second', label: 'Second' },
+    ];
+  if (type === 'lines' && !question.lines?.length) part.lines = [{ key: 'what', type: 'short-text', wording: 'What' }];
+  return part;
 }
 
 /** The definition as the server gave it, with what may be missing filled in. */
@@ -126,14 +158,14 @@ export function questionsOf(definition: Definition): DraftQuestion[] {
 /** Questions whose conditions ask about this one. */
 export function dependents(definition: Definition, key: string): DraftQuestion[] {
   return questionsOf(definition).filter((question) =>
-    [question.showIf, question.requiredIf].some((condition) => condition && asks(condition, key)),
+    [question.showIf, question.requiredIf].some((condition) => condition && asksAbout(condition, key)),
   );
 }
 
-function asks(condition: Condition, key: string): boolean {
-  if ('all' in condition) return condition.all.some((part) => asks(part, key));
-  if ('any' in condition) return condition.any.some((part) => asks(part, key));
-  if ('not' in condition) return asks(condition.not, key);
+function asksAbout(condition: Condition, key: string): boolean {
+  if ('all' in condition) return condition.all.some((part) => asksAbout(part, key));
+  if ('any' in condition) return condition.any.some((part) => asksAbout(part, key));
+  if ('not' in condition) return asksAbout(condition.not, key);
   return condition.question === key;
 }
 
@@ -154,8 +186,8 @@ export function removeQuestion(definition: Definition, key: string): Definition 
       .filter((question) => question.key !== key)
       .map((question) => {
         const left = { ...question };
-        if (left.showIf && asks(left.showIf, key)) delete left.showIf;
-        if (left.requiredIf && asks(left.requiredIf, key)) delete left.requiredIf;
+        if (left.showIf && asksAbout(left.showIf, key)) delete left.showIf;
+        if (left.requiredIf && asksAbout(left.requiredIf, key)) delete left.requiredIf;
         return left;
       }),
   );
@@ -171,10 +203,10 @@ function freshKey(definition: Definition): string {
 export function addQuestion(
   definition: Definition,
   behind: string | null,
-  kind: Kind = 'short-text',
+  part: Partial<DraftQuestion> = {},
 ): { definition: Definition; key: string } {
   const key = freshKey(definition);
-  const question: DraftQuestion = { key, type: kind, wording: '' };
+  const question: DraftQuestion = { type: 'short-text', wording: '', ...part, key };
   const last = definition.pages.length - 1;
   const pages = definition.pages.map((page, i) => {
     const place = page.questions.findIndex((one) => one.key === behind);
@@ -207,6 +239,23 @@ export function moveQuestion(definition: Definition, key: string, step: -1 | 1):
   return definition;
 }
 
+/** Moves a question to where another stands, on whatever page. */
+export function moveTo(definition: Definition, key: string, over: string): Definition {
+  const question = questionsOf(definition).find((one) => one.key === key);
+  if (!question || key === over) return definition;
+  const order = questionsOf(definition).map((one) => one.key);
+  const after = order.indexOf(key) < order.indexOf(over) ? 1 : 0;
+  return {
+    ...definition,
+    pages: definition.pages.map((page) => {
+      const left = page.questions.filter((one) => one.key !== key);
+      const place = left.findIndex((one) => one.key === over);
+      // On the same page a question that goes down passes the one it is dropped on.
+      return { ...page, questions: place < 0 ? left : left.toSpliced(place + after, 0, question) };
+    }),
+  };
+}
+
 export function addPage(definition: Definition): Definition {
   const n = definition.pages.length + 1;
   const pages = definition.pages.map((page, i) => (i === n - 2 && page.next === '' ? { ...page, next: 'On' } : page));
@@ -225,13 +274,19 @@ export function removePage(definition: Definition, key: string): Definition {
   return { ...definition, pages: definition.pages.filter((page) => page.key !== key || page.questions.length > 0) };
 }
 
+/** The number that a question carries; 0 for what only tells, and for what is not there. */
+export function numberOf(definition: Definition, key: string): number {
+  const asking = questionsOf(definition).filter(asks);
+  return asking.findIndex((question) => question.key === key) + 1;
+}
+
 /** A condition in words, with the questions by their numbers. */
 export function conditionWords(condition: Condition, definition: Definition): string {
   if ('all' in condition)
     return condition.all.map((part) => conditionWords(part, definition)).join(' and ') || 'always';
   if ('any' in condition) return condition.any.map((part) => conditionWords(part, definition)).join(' or ') || 'never';
   if ('not' in condition) return `not (${conditionWords(condition.not, definition)})`;
-  const number = questionsOf(definition).findIndex((question) => question.key === condition.question) + 1;
+  const number = numberOf(definition, condition.question);
   const values = condition.values ?? (condition.value === undefined ? [] : [condition.value]);
   return `${number > 0 ? number : `“${condition.question}”`} ${operatorWords[condition.op]} ${values.join(', ')}`.trim();
 }
@@ -257,7 +312,11 @@ export function operatorsFor(kind: Kind): string[] {
     case 'scale':
     case 'rating':
       return ['more-than', 'at-most', 'between', 'is', 'is-blank'];
+    case 'lines':
+      return ['more-than', 'at-most', 'is-blank'];
     case 'day':
+    case 'day-time':
+    case 'day-span':
       return ['before', 'after', 'within-days', 'between', 'is-blank'];
     case 'one-of':
     case 'any-of':
@@ -286,25 +345,36 @@ export function asPublic(definition: Definition, today: string): Schema<'PublicF
       key: page.key,
       title: page.title,
       next: page.next,
-      questions: page.questions.map((question) => ({
-        key: question.key,
-        number: ++number,
-        type: question.type,
-        wording: question.wording,
-        hint: question.hint ?? '',
-        example: question.example ?? '',
-        required: question.required ?? false,
-        options: question.options ?? [],
-        maxLength: 4000,
-        maxFiles: question.maxFiles ?? 8,
-        maxBytes: 10_485_760,
-        min: question.min ?? '',
-        max: question.max ?? '',
-        half: question.half ?? false,
-        parameter: question.parameter ?? '',
-        showIf: (question.showIf ?? null) as Record<string, never> | null,
-        requiredIf: (question.requiredIf ?? null) as Record<string, never> | null,
-      })),
+      questions: page.questions.map((question) => publicQuestion(question, asks(question) ? ++number : 0)),
     })),
+  };
+}
+
+function publicQuestion(question: DraftQuestion, number: number): Schema<'Question'> {
+  return {
+    key: question.key,
+    number,
+    type: question.type,
+    wording: question.wording,
+    hint: question.hint ?? '',
+    example: question.example ?? '',
+    required: question.required ?? false,
+    options: question.options ?? [],
+    minLength: question.minLength ?? 0,
+    maxLength: question.maxLength ?? 4000,
+    maxFiles: question.maxFiles ?? 8,
+    maxBytes: question.maxBytes ?? 10_485_760,
+    fileKinds: question.fileKinds ?? 'any',
+    min: question.min ?? '',
+    max: question.max ?? '',
+    half: question.half ?? false,
+    third: question.third ?? false,
+    parameter: question.parameter ?? '',
+    default: question.default ?? '',
+    asList: question.asList ?? false,
+    showIf: (question.showIf ?? null) as Record<string, never> | null,
+    requiredIf: (question.requiredIf ?? null) as Record<string, never> | null,
+    lines: (question.lines ?? []).map((column) => publicQuestion(column, number)),
+    maxLines: question.maxLines ?? 10,
   };
 }

@@ -2,6 +2,7 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClie
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import type { Definition } from './design';
+import type { Answer } from '../../shared/condition';
 
 export type DesignedForm = Schema<'Form'>;
 export type SubmissionOfForm = Schema<'FormTableRow'>;
@@ -11,20 +12,67 @@ export function useForms() {
 }
 
 /** What came through a form, page after page. */
-export function useFormTable(id: string, q: string, state: Schema<'SubmissionState'> | '') {
+export function useFormTable(id: string, q: string, state: Schema<'SubmissionState'> | '', sort: string) {
   return useInfiniteQuery({
-    queryKey: queryKeys.formTable(id, q, state),
+    queryKey: queryKeys.formTable(id, q, state, sort),
     queryFn: ({ pageParam }) =>
       need(
         api.GET('/api/forms/{id}/submissions', {
           params: {
             path: { id },
-            query: { ...(q ? { q } : {}), ...(state ? { state } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
+            query: {
+              ...(q ? { q } : {}),
+              ...(state ? { state } : {}),
+              ...(sort ? { sort } : {}),
+              ...(pageParam ? { cursor: pageParam } : {}),
+            },
           },
         }),
       ),
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export type TableFilter = Schema<'TableFilter'>;
+
+/** Ways of looking at a form's table that were kept under names. */
+export function useViews(id: string) {
+  return useQuery({
+    queryKey: queryKeys.views(id),
+    queryFn: async () => (await need(api.GET('/api/forms/{id}/views', { params: { path: { id } } }))).items,
+  });
+}
+
+export function useKeepView(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { name: string; filter: TableFilter }) =>
+      need(api.POST('/api/forms/{id}/views', { params: { path: { id } }, body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.views(id) }),
+  });
+}
+
+export function useForgetView(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (view: string) => need(api.DELETE('/api/forms/{id}/views/{view}', { params: { path: { id, view } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.views(id) }),
+  });
+}
+
+/** The answers of what is filtered, counted. */
+export function useFigures(id: string, q: string, state: Schema<'SubmissionState'> | '', wanted: boolean) {
+  return useQuery({
+    queryKey: queryKeys.figures(id, q, state),
+    queryFn: () =>
+      need(
+        api.GET('/api/forms/{id}/figures', {
+          params: { path: { id }, query: { ...(q ? { q } : {}), ...(state ? { state } : {}) } },
+        }),
+      ),
+    enabled: wanted,
     placeholderData: keepPreviousData,
   });
 }
@@ -35,6 +83,11 @@ export function useStarters() {
     queryFn: async () => (await need(api.GET('/api/forms/starters'))).items,
     staleTime: Infinity,
   });
+}
+
+/** The kinds of questions and where answers may go; custom fields may have been added meanwhile. */
+export function useKinds() {
+  return useQuery({ queryKey: queryKeys.kinds, queryFn: () => need(api.GET('/api/forms/kinds')) });
 }
 
 export function useForm(id: string | undefined) {
@@ -84,6 +137,7 @@ export const usePublish = () =>
   );
 
 export interface Settings {
+  sites: string[];
   slug: string;
   opensOn: string;
   closesOn: string;
@@ -98,7 +152,7 @@ export const useSettings = () =>
 
 export function useTry(id: string) {
   return useMutation({
-    mutationFn: (answers: Record<string, string | string[]>) =>
+    mutationFn: (answers: Record<string, Answer>) =>
       need(
         api.POST('/api/forms/{id}/try', {
           params: { path: { id } },

@@ -8,6 +8,7 @@ import { MessageLines } from '../messages/MessageLines';
 import { useSignedIn } from '../session';
 import { useUndo } from '../shell/changes';
 import { useToday } from '../shell/day';
+import { CustomFacts } from '../shell/CustomFacts';
 import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
@@ -162,6 +163,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
               ) : (
                 <p className="nothing second">None.</p>
               )}
+              <Wanted project={project} />
               <div className="section-head">
                 <h2>Files</h2>
                 <small>{project.files.length || ''}</small>
@@ -179,6 +181,49 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
         { name: 'Journal', width: '1fr', middling: '260px', content: <Journal record={project.id} /> },
       ]}
     />
+  );
+}
+
+const wished = { appointment: 'Appointment', quote: 'Quote' } as const;
+
+/** What the client wishes and may spend, and the business's own fields. */
+function Wanted({ project }: { project: Schema<'Project'> }) {
+  const asset = project.asset;
+  const known = project.wishes.length + project.custom.length + project.tags.length + (asset?.custom.length ?? 0);
+  if (known === 0 && !project.budget && !asset?.serialNumber) return null;
+  return (
+    <>
+      <div className="section-head">
+        <h2>Wanted</h2>
+      </div>
+      <dl className="facts">
+        {project.wishes.map((wish) => (
+          <div key={wish.kind}>
+            <dt>{wished[wish.kind]}</dt>
+            <dd className="written">{wish.text}</dd>
+          </div>
+        ))}
+        {project.budget && (
+          <div>
+            <dt>Budget</dt>
+            <dd className="figures">{project.budget}</dd>
+          </div>
+        )}
+        {asset?.serialNumber && (
+          <div>
+            <dt>Number on it</dt>
+            <dd className="figures">{asset.serialNumber}</dd>
+          </div>
+        )}
+        <CustomFacts values={[...(asset?.custom ?? []), ...project.custom]} />
+        {project.tags.length > 0 && (
+          <div>
+            <dt>Tags</dt>
+            <dd>{project.tags.join(', ')}</dd>
+          </div>
+        )}
+      </dl>
+    </>
   );
 }
 

@@ -25,6 +25,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
   const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
   const signOut = useSignOut();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const navigate = useNavigate();
   return (
     <header className="lintel">
       <NavLink to="/" className="wordmark" aria-label="Telamon">
@@ -49,7 +50,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
       <Find />
       <ButtonBase
         className="initials"
-        aria-label={`${user.initials}, ${user.name}: keys, sign out`}
+        aria-label={`${user.initials}, ${user.name}: setup, keys, sign out`}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
@@ -66,6 +67,16 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
         <div className="menu-name">
           {user.name}, {user.role === 'field' ? 'field staff' : user.role}
         </div>
+        {user.role !== 'field' && (
+          <MenuItem
+            onClick={() => {
+              setAnchor(null);
+              void navigate('/setup');
+            }}
+          >
+            Setup
+          </MenuItem>
+        )}
         <MenuItem
           onClick={() => {
             setAnchor(null);

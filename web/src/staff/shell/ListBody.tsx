@@ -18,10 +18,12 @@ interface Props<Row> {
   id: (row: Row) => string;
   path: (row: Row) => string;
   empty: { fact: string; next: ReactNode };
+  sorted?: string | undefined;
+  onSort?: ((sort: string) => void) | undefined;
 }
 
 /** A list as a table, with what it shows while loading, in trouble, and when there is nothing. */
-export function ListBody<Row>({ label, list, rows, columns, id, path, empty }: Props<Row>) {
+export function ListBody<Row>({ label, list, rows, columns, id, path, empty, sorted, onSort }: Props<Row>) {
   return (
     <>
       {list.isPending && <ComingRows rows={12} />}
@@ -38,6 +40,8 @@ export function ListBody<Row>({ label, list, rows, columns, id, path, empty }: P
           columns={columns}
           id={id}
           path={path}
+          sorted={sorted}
+          onSort={onSort}
           onMore={list.hasNextPage && !list.isFetchingNextPage ? () => void list.fetchNextPage() : undefined}
         />
       )}

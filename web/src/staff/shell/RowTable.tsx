@@ -6,6 +6,8 @@ import './row-table.css';
 export interface Column<Row> {
   name: string;
   right?: boolean;
+  /** What the list is asked to sort by when the head is pressed. */
+  sort?: string;
   /** Left out on a narrow screen. */
   wide?: boolean;
   cell: (row: Row) => ReactNode;
@@ -18,10 +20,13 @@ interface Props<Row> {
   id: (row: Row) => string;
   path: (row: Row) => string;
   onMore: (() => void) | undefined;
+  /** What it is sorted by, with a minus before it the other way round. */
+  sorted?: string | undefined;
+  onSort?: ((sort: string) => void) | undefined;
 }
 
 /** A long list as a table: J and K walk, Enter opens, more rows come when its end comes into sight. */
-export function RowTable<Row>({ label, rows, columns, id, path, onMore }: Props<Row>) {
+export function RowTable<Row>({ label, rows, columns, id, path, onMore, sorted = '', onSort }: Props<Row>) {
   const [at, setAt] = useState(-1);
   const navigate = useNavigate();
   const body = useRef<HTMLTableSectionElement>(null);
@@ -52,8 +57,21 @@ export function RowTable<Row>({ label, rows, columns, id, path, onMore }: Props<
         <thead>
           <tr>
             {columns.map((column) => (
-              <th key={column.name} scope="col" className={names(column)}>
-                {column.name}
+              <th key={column.name} scope="col" className={names(column)} aria-sort={order(column, sorted)}>
+                {column.sort && onSort ? (
+                  <button
+                    type="button"
+                    className="sort"
+                    onClick={() => onSort(sorted === column.sort ? `-${column.sort}` : (column.sort ?? ''))}
+                  >
+                    {column.name}
+                    <span aria-hidden="true">
+                      {sorted === column.sort ? ' ↑' : sorted === `-${column.sort}` ? ' ↓' : ''}
+                    </span>
+                  </button>
+                ) : (
+                  column.name
+                )}
               </th>
             ))}
           </tr>
@@ -86,6 +104,11 @@ export function RowTable<Row>({ label, rows, columns, id, path, onMore }: Props<
       </div>
     </>
   );
+}
+
+function order<Row>(column: Column<Row>, sorted: string): 'ascending' | 'descending' | undefined {
+  if (!column.sort) return undefined;
+  return sorted === column.sort ? 'ascending' : sorted === `-${column.sort}` ? 'descending' : undefined;
 }
 
 function names<Row>(column: Column<Row>): string | undefined {

@@ -12,6 +12,7 @@ type Reply = object | ((body: unknown) => Response | object | Promise<Response |
 export interface Call {
   method: string;
   path: string;
+  query: URLSearchParams;
   body: unknown;
 }
 
@@ -33,8 +34,12 @@ const usual: Record<string, Reply> = {
   'GET /api/changes/last': { change: null },
 };
 
-export function problem(status: number, detail: string): Response {
-  return new Response(JSON.stringify({ type: 'about:blank', title: 'Problem', status, detail }), {
+export function problem(
+  status: number,
+  detail: string,
+  violations: { path: string; message: string }[] = [],
+): Response {
+  return new Response(JSON.stringify({ type: 'about:blank', title: 'Problem', status, detail, violations }), {
     status,
     headers: { 'Content-Type': 'application/problem+json' },
   });
@@ -48,7 +53,7 @@ export function showScreen(path: string, route: string, screen: ReactNode, repli
     const text = await request.text();
     const body: unknown = text ? JSON.parse(text) : null;
     const name = `${request.method} ${url.pathname}`;
-    calls.push({ method: request.method, path: url.pathname + url.search, body });
+    calls.push({ method: request.method, path: url.pathname + url.search, query: url.searchParams, body });
     const reply = replies[`${name}${url.search}`] ?? replies[name] ?? usual[name];
     if (!reply) return problem(404, `The test has no answer to ${name}${url.search}.`);
     const given =

@@ -1,0 +1,53 @@
+const CAMPAIGN = ['utm_source', 'utm_medium', 'utm_campaign', 'utm_term', 'utm_content'];
+
+const parameters = () => new URLSearchParams(window.location.search);
+
+/** Whether the form stands in a frame on another site. */
+export function isEmbedded(): boolean {
+  return parameters().has('embed');
+}
+
+/** The page that the form stands on, and the campaign that its address names. */
+export function whereFrom(): { channel: 'page' | 'embed'; page: string; campaign: Record<string, string> } {
+  const embedded = isEmbedded();
+  const page = embedded ? (parameters().get('page') ?? document.referrer) : window.location.href;
+  const named = embedded ? namedIn(page) : parameters();
+  return {
+    channel: embedded ? 'embed' : 'page',
+    page: page.slice(0, 500),
+    campaign: Object.fromEntries(CAMPAIGN.flatMap((name) => (named.get(name) ? [[name, named.get(name) ?? '']] : []))),
+  };
+}
+
+function namedIn(address: string): URLSearchParams {
+  try {
+    return new URL(address).searchParams;
+  } catch {
+    return new URLSearchParams();
+  }
+}
+
+/** The address of another form, in the same frame or page. */
+export function addressOf(slug: string): string {
+  const page = parameters().get('page');
+  return `/f/${encodeURIComponent(slug)}${isEmbedded() ? `?embed=1${page ? `&page=${encodeURIComponent(page)}` : ''}` : ''}`;
+}
+
+/** Tells the page around the frame something; it checks who speaks. */
+function tell(message: Record<string, string | number>): void {
+  if (isEmbedded() && window.parent !== window) window.parent.postMessage({ telamon: 1, ...message }, '*');
+}
+
+/** Goes to another address: the page around the frame goes there, where there is one. */
+export function goTo(address: string): void {
+  if (isEmbedded() && window.parent !== window) tell({ goTo: address });
+  else window.location.assign(address);
+}
+
+/** Keeps the frame as high as its content. */
+export function growWithContent(): () => void {
+  if (!isEmbedded()) return () => undefined;
+  const watching = new ResizeObserver(() => tell({ height: Math.ceil(document.documentElement.scrollHeight) }));
+  watching.observe(document.body);
+  return () => watching.disconnect();
+}

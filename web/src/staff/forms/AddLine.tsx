@@ -1,0 +1,67 @@
+import { useEffect, useRef, useState } from 'react';
+import { kinds, kindsLike, type Kind } from './design';
+
+interface Props {
+  onTake: (kind: Kind) => void;
+  onLeave: () => void;
+}
+
+/** A line for a new question: type letters of its kind, Enter takes the first, Esc takes the line out. */
+export function AddLine({ onTake, onLeave }: Props) {
+  const [letters, setLetters] = useState('');
+  const [at, setAt] = useState(0);
+  const input = useRef<HTMLInputElement>(null);
+  const found = kindsLike(letters).slice(0, 7);
+  useEffect(() => {
+    input.current?.focus();
+    input.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
+  const chosen = found[Math.min(at, found.length - 1)];
+  return (
+    <li className="add-line">
+      <input
+        ref={input}
+        role="combobox"
+        aria-label="Kind of the new question"
+        aria-expanded
+        aria-controls="add-kinds"
+        aria-activedescendant={chosen ? `add-${chosen}` : undefined}
+        placeholder="kind, then its wording"
+        value={letters}
+        onChange={(event) => {
+          setLetters(event.target.value);
+          setAt(0);
+        }}
+        onBlur={onLeave}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+          else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+          else if (event.key === 'Escape') onLeave();
+          else if (event.key === 'Enter' && chosen) onTake(chosen);
+          else return;
+          event.preventDefault();
+          event.stopPropagation();
+        }}
+      />
+      <ul id="add-kinds" role="listbox" aria-label="Kinds">
+        {found.map((kind) => (
+          <li
+            key={kind}
+            id={`add-${kind}`}
+            role="option"
+            aria-selected={kind === chosen}
+            className={kind === chosen ? 'chosen' : undefined}
+            onMouseDown={(event) => {
+              event.preventDefault();
+              onTake(kind);
+            }}
+          >
+            {kinds[kind]}
+            {kind === chosen && <kbd>Enter</kbd>}
+          </li>
+        ))}
+        {found.length === 0 && <li className="second">No kind begins like that.</li>}
+      </ul>
+    </li>
+  );
+}
