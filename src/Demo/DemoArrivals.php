@@ -148,7 +148,7 @@ final class DemoArrivals
         return $files;
     }
 
-    /** Twelve that nobody has decided on: one late, one with an ambiguous day, one whose address two clients share. */
+    /** Fourteen that nobody has decided on: one late, one with an ambiguous day, one whose address two clients share, one that did not finish. */
     private function waiting(): void
     {
         $by = [];
@@ -172,11 +172,20 @@ final class DemoArrivals
         $this->write(112, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(9)] + $person('Bryony Tesk'));
         $this->write(90, 'piano-inquiry', ['name' => 'Jonty Wyreside', 'email' => 'jonty.wyreside@post.example', 'service' => 'other', 'piano' => '', 'matter' => DemoWords::MATTER['other'][1]]);
         $this->write(33, 'piano-inquiry', ['service' => 'restoration', 'place' => $by['Hugh Orrin']['address'], 'matter' => DemoWords::MATTER['restoration'][2], 'wanted_by' => $this->day(80)] + $person('Hugh Orrin'), \array_slice($photos, 1));
+        $this->write(96, 'hello', ['name' => 'Perrin Holloway', 'email' => 'perrin.holloway@example.org', 'reason' => 'My grandmother’s piano, is it worth keeping?']);
+        $free = $this->now->modify('+20 days');
+        $this->write(71, 'hall-instruments', [
+            'hall' => 'Saltfold Chapel Hall', 'email' => 'keys@saltfold-chapel.example', 'phone' => '020 916 4410', 'place' => ['line' => '1 Chapel Row', 'locality' => 'Saltfold'], 'steps' => '6',
+            'caretaker' => ['given' => 'Tadg', 'family' => 'Merrow'], 'caretaker_phone' => '020 916 4412', 'key' => 'The bakery next door', 'service' => 'tuning',
+            'pianos' => [['make' => 'Ostermark grand', 'serial' => '90311', 'room' => 'Hall', 'pitch' => '440'], ['make' => 'Pell upright', 'serial' => '31907', 'room' => 'Vestry']],
+            'when' => ['from' => $free->format('j F Y'), 'to' => $free->modify('+3 days')->format('j F Y')], 'budget' => '€400', 'bring' => 'A lamp for the vestry',
+            'agreed' => ['name' => 'Wenna Saltfold', 'how' => 'typed'],
+        ]);
         $this->write(4, 'piano-inquiry', ['name' => 'Growth Desk', 'email' => 'growth@leads-now.example', 'service' => 'other', 'matter' => DemoWords::ADVERTS[1][2]]);
     }
 
     /**
-     * @param array<string, string> $answers
+     * @param array<string, mixed> $answers
      * @param list<array{path: string, name: string}> $files
      */
     private function write(int $ago, string $form, array $answers, array $files = []): void

@@ -50,7 +50,7 @@ final readonly class DemoOffice
     }
 
     /**
-     * @param array<string, string> $answers
+     * @param array<string, mixed> $answers
      * @param list<array{path: string, name: string}> $files
      *
      * @return string the submission's id

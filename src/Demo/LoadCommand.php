@@ -32,6 +32,7 @@ final class LoadCommand extends Command
         private readonly EntityManagerInterface $em,
         private readonly DemoBusiness $business,
         private readonly DemoForms $forms,
+        private readonly DemoExtras $extras,
         private readonly DemoHistory $history,
         private readonly DemoArrivals $arrivals,
         private readonly DemoTimeline $timeline,
@@ -66,6 +67,7 @@ final class LoadCommand extends Command
             if ($setupOnly) {
                 return;
             }
+            $this->extras->load($now->modify('-30 days'));
             $dice = new DemoDice(self::SEED);
             $people = new DemoPeople($dice);
             $persons = array_map(static fn (): array => $people->person(), range(1, 38));

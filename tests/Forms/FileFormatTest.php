@@ -28,9 +28,9 @@ final class FileFormatTest extends AppTestCase
 
     public function testTheSchemaKnowsEveryKindAndOperator(): void
     {
+        /** @var array{'$defs': array{question: array{properties: array{type: array{enum: list<string>}}}, condition: array{oneOf: list<array{properties: array{op?: array{enum: list<string>}}}>}}} $schema */
         $schema = json_decode((string) file_get_contents(self::path()), true, 32, \JSON_THROW_ON_ERROR);
-        self::assertIsArray($schema);
-        self::assertSame(array_column(QuestionType::cases(), 'value'), $schema['$defs']['question']['properties']['type']['enum'] ?? null);
+        self::assertSame(array_column(QuestionType::cases(), 'value'), $schema['$defs']['question']['properties']['type']['enum']);
         self::assertSame(array_column(Operator::cases(), 'value'), $schema['$defs']['condition']['oneOf'][3]['properties']['op']['enum'] ?? null);
     }
 

@@ -163,7 +163,9 @@ final class OriginTest extends AppTestCase
     /** @return array{challenge: string, nonce: string} */
     private static function solve(string $challenge, string $key, int $bits): array
     {
-        for ($nonce = 0; ProofOfWork::zeroBits(hash('sha256', "$challenge|$key|$nonce", true)) < $bits; ++$nonce) {
+        $nonce = 0;
+        while (ProofOfWork::zeroBits(hash('sha256', "$challenge|$key|$nonce", true)) < $bits) {
+            ++$nonce;
         }
 
         return ['challenge' => $challenge, 'nonce' => (string) $nonce];
