@@ -4,6 +4,7 @@ import { Link, NavLink } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
 import { StaffField } from '../shell/StaffField';
 import { useBegin, useForms, useImport, useStarters, type DesignedForm } from './queries';
 
@@ -42,7 +43,7 @@ export function FormList({ form, beginning, onBegun, onLeave }: Props) {
                   <Mark kind="under-way">draft</Mark>
                 )}
               </span>
-              <span className="second">{one.submissions} submissions</span>
+              <span className="second">{count(one.submissions, 'submission')}</span>
             </NavLink>
           </li>
         ))}
