@@ -24,9 +24,9 @@ final class FormsTest extends BrowserTestCase
         // A question behind the last, shown on a condition.
         $this->findWith('.design-line button', 'What is it about?')->click();
         $this->press('+');
-        $this->until(fn (): bool => 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
+        $this->find('.add-line input')->sendKeys('num'.WebDriverKeys::ENTER);
+        $this->until(fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
         $this->driver->switchTo()->activeElement()->sendKeys('How many strings?');
-        $this->findWith('select[aria-label="Kind"] option', 'a number')->click();
         $this->findWith('.particulars button', 'only if')->click();
         $this->findWith('select[aria-label="Question"] option', 'What is it about?')->click();
         $this->find('input[aria-label="Value"]')->sendKeys('harp');

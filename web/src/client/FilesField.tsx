@@ -47,7 +47,7 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
                 component="button"
                 type="button"
                 onClick={() => onFiles(files.filter((one) => one.id !== file.id))}
-                aria-label={`Take ${file.name} out`}
+                aria-label={`Take out ${file.name}`}
               >
                 Take out
               </Link>
@@ -71,7 +71,7 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
                       component="button"
                       type="button"
                       onClick={() => uploads.drop(one.local)}
-                      aria-label={`Take ${one.name} out`}
+                      aria-label={`Take out ${one.name}`}
                     >
                       Take out
                     </Link>

@@ -31,7 +31,7 @@ export function LinesField({ question, control, register, errors }: Props) {
         <fieldset key={field.id} className="line">
           <legend>
             <span className="serif">{i + 1}</span>{' '}
-            <Link component="button" type="button" onClick={() => remove(i)} aria-label={`Take line ${i + 1} out`}>
+            <Link component="button" type="button" onClick={() => remove(i)} aria-label={`Take out line ${i + 1}`}>
               Take out
             </Link>
           </legend>

@@ -63,7 +63,7 @@ export function LinesEditor({ known, question, onChange }: Props) {
                 <button
                   type="button"
                   className="link-button"
-                  aria-label={`Take column ${i + 1} out`}
+                  aria-label={`take out column ${i + 1}`}
                   onClick={() => set(lines.filter((_, n) => n !== i))}
                 >
                   take out
