@@ -24,8 +24,9 @@ final readonly class Filler
             $point->execute([Uuid::v7()->toRfc4122(), "person$i@example.net", "person$i@example.net", $id]);
         }
         $version = $this->one("SELECT v.id FROM form_version v JOIN form f ON f.id = v.form_id WHERE f.slug = 'piano-inquiry'");
+        $form = $this->one("SELECT id FROM form WHERE slug = 'piano-inquiry'");
         $staff = $this->one("SELECT id FROM staff WHERE initials = 'NQ'");
-        $row = $this->db->prepare('INSERT INTO submission (id, version, state, aside_reason, aside_note, decided_at, number, answers, name, to_decide, channel, received_at, due_at, idempotency_key, decided_by_id, client_id, project_id, form_version_id) VALUES (?, 1, ?, ?, \'\', ?, ?, ?, ?, 0, \'page\', ?, ?, ?, ?, NULL, NULL, ?)');
+        $row = $this->db->prepare('INSERT INTO submission (id, version, state, aside_reason, aside_note, decided_at, number, answers, name, to_decide, channel, received_at, due_at, idempotency_key, decided_by_id, client_id, project_id, form_version_id, form_id) VALUES (?, 1, ?, ?, \'\', ?, ?, ?, ?, 0, \'page\', ?, ?, ?, ?, NULL, NULL, ?, ?)');
         for ($i = 0; $i < $submissions; ++$i) {
             // The newest 250 still wait, as they would after a night and a morning of this traffic.
             $waiting = $i >= $submissions - 250;
@@ -33,7 +34,7 @@ final readonly class Filler
             $row->execute([
                 Uuid::v7()->toRfc4122(), $waiting ? 'waiting' : 'set-aside', $waiting ? '' : 'test', $waiting ? null : $at, "B-$i",
                 json_encode(['name' => "Given$i Family$i", 'email' => "person$i@example.net", 'service' => 'repair', 'matter' => str_repeat('It squeaks. ', 20)], \JSON_THROW_ON_ERROR),
-                "Given$i Family$i", $at, $at, null, $waiting ? null : $staff, $version,
+                "Given$i Family$i", $at, $at, null, $waiting ? null : $staff, $version, $form,
             ]);
         }
         $this->db->commit();

@@ -21,7 +21,7 @@ $clients = (int) ($argv[1] ?? 10_000);
 $submissions = (int) ($argv[2] ?? 100_000);
 $data = sys_get_temp_dir().'/telamon-bench-'.getmypid();
 $port = 8700 + (int) getmypid() % 200;
-$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_BENCH' => '1', 'APP_ENV' => 'prod'], null, null);
+$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_BENCH' => '1', 'TELAMON_PROOF_BITS' => '0', 'APP_ENV' => 'prod'], null, null);
 $server->start();
 $server->waitUntil(static fn (string $type, string $out): bool => str_contains($out, 'End it with'));
 if (!$server->isRunning()) {
@@ -55,12 +55,15 @@ $last = static function () use ($db): string {
     return is_string($id) ? $id : throw new RuntimeException('nothing waits');
 };
 $seen = ['', ''];
+$form = $db->query("SELECT id FROM form WHERE slug = 'piano-inquiry'");
+$table = '/api/forms/'.(false === $form ? '' : $form->fetchColumn()).'/submissions';
 $times = Clock::race([
     'floor: an empty framework route' => static fn (): array => $anonymous->call('GET', '/api/empty'),
     'floor: one durable SQLite insert' => static fn (): int|false => $db->exec("INSERT INTO floor (body) VALUES ('".str_repeat('x', 400)."')"),
     'post a submission' => $post,
     'Arrivals, first page' => static fn (): array => $web->call('GET', '/api/submissions'),
     'set aside, first page' => static fn (): array => $web->call('GET', '/api/submissions?state=set-aside'),
+    'a form\'s table, first page' => static fn (): array => $web->call('GET', $table),
     'a submission with its plan' => static function () use ($web, $last, &$seen): void {
         $id = $last();
         $plan = $web->call('GET', "/api/submissions/$id")['plan'];
@@ -70,6 +73,11 @@ $times = Clock::race([
         $web->call('POST', "/api/submissions/{$seen[0]}/accept", ['fingerprint' => $seen[1]]);
     },
 ], 120);
+$slow = Clock::race([
+    'a form\'s table, sorted by an answer' => static fn (): array => $web->call('GET', "$table?sort=service"),
+    'a form\'s table, searched' => static fn (): array => $web->call('GET', "$table?q=person4711"),
+    'every answer of a form counted' => static fn (): array => $web->call('GET', "$table/figures"),
+], 5, 1);
 $started = hrtime(true);
 for ($i = 0; $i < 100; ++$i) {
     $post();
@@ -83,9 +91,9 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
 }
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty];
+$aims = ['post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-36s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
-foreach ($times as $what => $time) {
+foreach ($times + $slow as $what => $time) {
     printf("%-36s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');
 }
 printf("\n%.0f submissions posted a second over one connection; public form: %.1f kB of script and style compressed\n", $perSecond, $bytes / 1000);

@@ -66,7 +66,7 @@ final readonly class PublicFormController
             'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes, 'fileKinds' => $question->fileKinds,
             'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'third' => $question->third, 'parameter' => $question->parameter,
             'default' => $question->default, 'asList' => $question->asList,
-            'lines' => array_map(self::question(...), $question->lines), 'maxLines' => $question->maxLines,
+            'lines' => array_map(self::question(...), $question->lines), 'maxLines' => $question->maxLines, 'picture' => $question->picture,
             'showIf' => $question->raw['showIf'] ?? null, 'requiredIf' => $question->raw['requiredIf'] ?? null,
         ];
     }

@@ -10,7 +10,9 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\EndingKind;
+use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Messaging\TemplateRenderer;
 use Telamon\Forms\FormVersion;
@@ -59,9 +61,20 @@ final readonly class PublicSubmissionController
         return new JsonResponse([
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
-            'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, ['reference' => $submission->number, 'name' => $submission->name]),
+            'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
+    }
+
+    /** @return array<string, string> what thanks may name: the number, who wrote, and every answer by its key */
+    private static function told(FormDefinition $form, Submission $submission): array
+    {
+        $fields = [];
+        foreach ($form->questions() as $question) {
+            $fields[$question->key] = $question->staffOnly ? '' : AnswerText::of($question, $submission->answers[$question->key] ?? '');
+        }
+
+        return ['reference' => $submission->number, 'name' => $submission->name] + $fields;
     }
 
     /**

@@ -105,7 +105,7 @@ final class KindsTest extends BrowserTestCase
             $this->until(static fn (): bool => false !== @file_get_contents("$site/"), 'the other site answers');
             $this->driver->get("$site/?utm_source=poster");
             $frame = $this->find('iframe');
-            $this->until(fn (): bool => (int) $frame->getSize()->getHeight() > 430, 'the frame grows with its content');
+            $this->until(static fn (): bool => $frame->getSize()->getHeight() > 430, 'the frame grows with its content');
             $this->driver->switchTo()->frame($frame);
             $this->find('#q-name')->sendKeys('Frame Visitor');
             $this->find('#q-email')->sendKeys('frame.visitor@example.com');

@@ -173,11 +173,11 @@ final class DesignTest extends AppTestCase
     public function testAnEndingLeadsOn(): void
     {
         $form = $this->post('/api/forms', ['title' => 'Short', 'starter' => 'short-inquiry'])->ok(201);
-        $this->publish($this->keep($form, ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']], ['kind' => 'thanks', 'text' => 'Thank you, {{name}}.']]] + $form->map('definition'))->ok());
+        $this->publish($this->keep($form, ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']], ['kind' => 'thanks', 'text' => 'Thank you, {{name}}. We read: {{matter}}']]] + $form->map('definition'))->ok());
         $send = fn (string $matter): Answer => $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => $matter]])->ok(201);
         self::assertSame(['kind' => 'form', 'to' => 'piano-inquiry'], $send('My piano')->at('next'));
         self::assertNull($send('A harp')->at('next'));
-        self::assertSame('Thank you, Orla Fennick.', $send('A harp')->text('message'));
+        self::assertSame('Thank you, Orla Fennick. We read: A harp', $send('A harp')->text('message'));
     }
 
     public function testAnAnswerToAQuestionThatIsNotShownIsNotKept(): void

@@ -26,6 +26,7 @@ final readonly class Question
      * @param string $fileKinds “any”, “images” or “pdf”
      * @param list<self> $lines what each line of a table asks; they carry the table's number
      * @param int $maxLines how many lines a table takes
+     * @param string $picture of a statement: a data: address (RFC 2397) of a PNG, JPEG or WebP; its help line tells what it shows
      * @param array{showIf?: array<mixed>, requiredIf?: array<mixed>} $raw the conditions as stored, for the browser
      */
     public function __construct(
@@ -55,6 +56,7 @@ final readonly class Question
         public string $fileKinds = 'any',
         public array $lines = [],
         public int $maxLines = 0,
+        public string $picture = '',
     ) {
     }
 

@@ -15,6 +15,7 @@ final class QuestionReader
     private const MAX_BYTES = 10_485_760;
     private const MAX_PATTERN = 200;
     private const MAX_LINE_QUESTIONS = 12;
+    private const MAX_PICTURE = 200_000;
 
     private int $place = 0;
     private int $number = 0;
@@ -106,6 +107,7 @@ final class QuestionReader
             Plain::oneOf($data, 'fileKinds', ['any', 'images', 'pdf'], $at),
             QuestionType::Lines === $type ? $this->lines($data, $at) : [],
             QuestionType::Lines === $type ? max(1, min(50, Plain::whole($data, 'maxLines', 10))) : 0,
+            QuestionType::Statement === $type ? self::picture($data, $at) : '',
         );
     }
 
@@ -184,6 +186,27 @@ final class QuestionReader
         }
 
         return \in_array($destination, $type->destinations(), true) ? [$destination, ''] : throw new InvalidDefinition("$at: an answer of this kind cannot go to “{$name}”");
+    }
+
+    /**
+     * The picture of a statement, inside the definition so that a version and a file hold all that they show.
+     *
+     * @param array<mixed> $data
+     */
+    private static function picture(array $data, string $at): string
+    {
+        $picture = Plain::text($data, 'picture');
+        if ('' === $picture) {
+            return '';
+        }
+        if (\strlen($picture) > self::MAX_PICTURE) {
+            throw new InvalidDefinition("$at: the picture is larger than ".(self::MAX_PICTURE / 1000).' kB');
+        }
+        if (1 !== preg_match('#^data:(image/(?:png|jpeg|webp));base64,([A-Za-z0-9+/]+=*)$#D', $picture, $m) || ($m[1] !== (getimagesizefromstring((string) base64_decode($m[2], true))['mime'] ?? ''))) {
+            throw new InvalidDefinition("$at: the picture is no PNG, JPEG or WebP");
+        }
+
+        return $picture;
     }
 
     /** @param array<mixed> $data */

@@ -124,6 +124,13 @@ final class KindsTest extends TestCase
         self::assertSame(2, $form->questions()[3]->lines[0]->number);
     }
 
+    public function testAStatementShowsAPictureAndNothingElseDoes(): void
+    {
+        $dot = 'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==';
+        self::assertSame($dot, self::form(['key' => 'q', 'type' => 'statement', 'picture' => $dot])->questions()[0]->picture);
+        self::assertSame('', self::form(['key' => 'q', 'type' => 'short-text', 'picture' => $dot])->questions()[0]->picture);
+    }
+
     /** @param array<string, mixed> $question */
     #[DataProvider('wrong')]
     public function testAWrongDefinitionSaysWhere(array $question, string $words): void
@@ -145,6 +152,10 @@ final class KindsTest extends TestCase
         yield 'a custom field of nothing' => [['key' => 'q', 'type' => 'short-text', 'destination' => 'custom.client'], 'the destination “custom.client” is not known'];
         yield 'a custom field of another record' => [['key' => 'q', 'type' => 'short-text', 'destination' => 'custom.staff.size'], 'is not known'];
         yield 'files to a custom field' => [['key' => 'q', 'type' => 'files', 'destination' => 'custom.client.size'], 'cannot go to a custom field'];
+        yield 'a picture from elsewhere' => [['key' => 'q', 'type' => 'statement', 'picture' => 'https://example.com/a.png'], 'the text after question 0: the picture is no PNG, JPEG or WebP'];
+        yield 'a drawing with scripts' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/svg+xml;base64,PHN2Zz4='], 'the picture is no PNG'];
+        yield 'a text called a picture' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/png;base64,PHN2Zz4='], 'the picture is no PNG'];
+        yield 'a picture too large' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/png;base64,'.str_repeat('A', 200_000)], 'the picture is larger than 200 kB'];
         yield 'files of no kind' => [['key' => 'q', 'type' => 'files', 'fileKinds' => 'films'], 'fileKinds is one of any, images, pdf'];
     }
 

@@ -20,7 +20,7 @@ export function LinesField({ question, control, register, errors }: Props) {
   const { fields, append, remove } = useFieldArray({ control, name: question.key as never });
   const body = useRef<HTMLDivElement>(null);
   const add = () => {
-    append({} as never);
+    append({});
     setTimeout(() =>
       body.current?.querySelector<HTMLElement>('fieldset:last-of-type :is(input, select, textarea)')?.focus(),
     );

@@ -57,7 +57,10 @@ export function QuestionField(props: Props) {
     return (
       <div className="question">
         <span />
-        <p className="statement">{question.wording}</p>
+        <div className="statement">
+          {question.picture && <img src={question.picture} alt={question.hint} />}
+          {question.wording && <p>{question.wording}</p>}
+        </div>
       </div>
     );
   const id = `q-${question.key}`;

@@ -3,7 +3,7 @@ import type { Answers, PublicForm, Question } from './queries';
 import type { KeptFile } from './uploads';
 
 /** The parts that an answer is given in, by their keys; the server knows the same. */
-export const partsOf: Partial<Record<Question['type'], string[]>> = {
+const partsOf: Partial<Record<Question['type'], string[]>> = {
   'name-parts': ['given', 'family'],
   'address-parts': ['line', 'locality', 'postalCode', 'country'],
   'day-time': ['day', 'time'],

@@ -22,7 +22,7 @@ export function carryOn(slug: string, questions: Question[], answers: Record<str
         : [[question.key, answer]];
     }),
   );
-  keepDraft(slug, { ...emptyDraft(), answers: kept as Answers });
+  keepDraft(slug, { ...emptyDraft(), answers: kept });
   sessionStorage.setItem(name(slug), JSON.stringify({ keys: Object.keys(kept), continues }));
 }
 

@@ -21,6 +21,7 @@ const plain: Omit<Question, 'key' | 'number' | 'type' | 'wording'> = {
   requiredIf: null,
   lines: [],
   maxLines: 0,
+  picture: '',
 };
 
 /** A question of a public form, plain but for what is said of it. */

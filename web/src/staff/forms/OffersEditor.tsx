@@ -37,10 +37,7 @@ export function OffersEditor({
 }
 
 /** Labels a line each; an option keeps its value while its place does, so that what was answered still counts. */
-export function optionsFrom(
-  text: string,
-  before: { value: string; label: string }[],
-): { value: string; label: string }[] {
+function optionsFrom(text: string, before: { value: string; label: string }[]): { value: string; label: string }[] {
   const taken = new Set<string>();
   return text.split('\n').flatMap((label, i) => {
     if (label.trim() === '' && i > 0 && text.split('\n').length - 1 === i)

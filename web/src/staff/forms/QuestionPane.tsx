@@ -16,6 +16,7 @@ import {
 } from './design';
 import { LinesEditor } from './LinesEditor';
 import { OffersEditor } from './OffersEditor';
+import { PictureEditor } from './PictureEditor';
 
 interface Props {
   known: FormKinds;
@@ -51,9 +52,15 @@ export function QuestionPane({ known, definition, question, number, onChange, on
             onNext();
           }}
         />
-        {question.type !== 'statement' && (
+        {(question.type !== 'statement' || question.picture) && (
           <StaffField
-            label={tells ? 'Beneath it' : 'Help, beside the wording'}
+            label={
+              question.type === 'statement'
+                ? 'What the picture shows'
+                : tells
+                  ? 'Beneath it'
+                  : 'Help, beside the wording'
+            }
             value={question.hint ?? ''}
             maxLength={300}
             onChange={(event) => onChange({ hint: event.target.value })}
@@ -76,6 +83,7 @@ export function QuestionPane({ known, definition, question, number, onChange, on
               </select>
             </dd>
           </div>
+          {question.type === 'statement' && <PictureEditor question={question} onChange={onChange} />}
           {offers && <OffersEditor question={question} onChange={onChange} />}
           {question.type === 'lines' && <LinesEditor known={known} question={question} onChange={onChange} />}
           {!tells && question.type !== 'hidden' && (

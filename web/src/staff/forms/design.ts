@@ -33,6 +33,7 @@ export interface DraftQuestion {
   /** What each line of a table asks. */
   lines?: DraftQuestion[];
   maxLines?: number;
+  picture?: string;
 }
 
 export interface DraftPage {
@@ -376,5 +377,6 @@ function publicQuestion(question: DraftQuestion, number: number): Schema<'Questi
     requiredIf: (question.requiredIf ?? null) as Record<string, never> | null,
     lines: (question.lines ?? []).map((column) => publicQuestion(column, number)),
     maxLines: question.maxLines ?? 10,
+    picture: question.picture ?? '',
   };
 }
