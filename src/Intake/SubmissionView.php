@@ -79,7 +79,7 @@ final class SubmissionView
                 'beganAt' => $submission->origin->beganAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
             ],
             'continues' => RecordRef::maybe($submission->continues),
-            'continuedBy' => RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
+            'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'answers' => $this->answers($submission),
             'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
             'made' => $waiting ? [] : $this->made($submission),

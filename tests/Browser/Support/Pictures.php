@@ -46,6 +46,16 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.design-line button', 'Must it be ready')->click();
         $this->findWith('.pillar-head', 'Question 7');
         $this->take('forms');
+        $table = $this->driver->executeScript('return location.pathname');
+        $this->go((\is_string($table) ? $table : '').'/submissions');
+        $this->find('.row-table tbody a');
+        $this->take('form-table');
+        $this->findWith('button', 'Counted')->click();
+        $this->find('.figure-list, .figures');
+        $this->take('form-counted');
+        $this->go('/setup');
+        $this->find('.setup input, main input');
+        $this->take('setup');
         $this->go('/f/piano-inquiry');
         $this->find('#q-name')->sendKeys('Orla Fennick');
         $this->find('#q-email')->sendKeys('orla.fennick@example.com');
