@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Matching;
+
+/**
+ * Under which keys a person is filed, so that one who may be the same is found without comparing everybody.
+ * Two who share no key are not compared.
+ */
+final readonly class BlockingKeys
+{
+    /** Mailboxes that many people of many offices have (RFC 2142 and common practice). */
+    private const OFFICE_MAILBOXES = ['info', 'office', 'admin', 'sales', 'contact', 'hello', 'mail', 'support', 'reception', 'accounts', 'enquiries'];
+
+    public function __construct(private ShortForms $forms)
+    {
+    }
+
+    /** @return list<string> each once */
+    public function of(Person $person): array
+    {
+        $keys = [...$this->points($person), ...$this->names($person)];
+        if ('' !== $person->houseNumber && '' !== $person->street) {
+            $keys[] = "a:{$person->houseNumber}|".Fold::sound(strtok($person->street, ' ') ?: '');
+        }
+        if ('' !== $person->street && '' !== $person->postalCode) {
+            $keys[] = "s:{$person->postalCode}|".Fold::sound(strtok($person->street, ' ') ?: '');
+        }
+
+        return array_values(array_unique($keys));
+    }
+
+    /** @return list<string> */
+    private function points(Person $person): array
+    {
+        $keys = [];
+        foreach ($person->emails as $email) {
+            $keys[] = "e:$email";
+            $local = strstr($email, '@', true);
+            if (false !== $local && \strlen($local) > 5 && !\in_array($local, self::OFFICE_MAILBOXES, true)) {
+                $keys[] = "l:$local";
+            }
+        }
+        foreach ($person->phones as $phone) {
+            $keys[] = 'p:'.substr($phone, -8);
+        }
+
+        return $keys;
+    }
+
+    /** @return list<string> */
+    private function names(Person $person): array
+    {
+        $sounds = [];
+        foreach ([...$person->given, ...$person->family] as $word) {
+            $sounds[$word] = Fold::sound($word);
+        }
+        $family = Fold::sound($person->familyName());
+        $keys = [];
+        foreach ($this->fullNames($person) as $given) {
+            $given = Fold::sound($given);
+            $pair = [$given, $family];
+            // In no order, as given and family name change places.
+            sort($pair);
+            $keys[] = 'n:'.implode('|', $pair);
+        }
+        foreach ($person->family as $word) {
+            if (isset($person->given[0])) {
+                $pair = [$sounds[$person->given[0]], $sounds[$word]];
+                sort($pair);
+                $keys[] = 'n:'.implode('|', $pair);
+            }
+        }
+        if ('' !== $family && isset($person->given[0])) {
+            $keys[] = "i:$family|{$person->given[0][0]}";
+        }
+        foreach ($person->phones as $phone) {
+            // A slip in one half of the number leaves the other.
+            $keys[] = "f:$family|".substr($phone, -4);
+            $keys[] = "h:$family|".substr($phone, -8, 4);
+        }
+        foreach (array_filter(['' === $person->postalCode ? '' : $person->postalCode, $person->locality]) as $area) {
+            $keys[] = "z:$family|$area";
+            if ('' !== $person->postalCode && $area === $person->postalCode) {
+                foreach ($this->fullNames($person) as $given) {
+                    $keys[] = 'g:'.Fold::sound($given)."|$area";
+                }
+            }
+        }
+
+        return $keys;
+    }
+
+    /** @return list<string> */
+    private function fullNames(Person $person): array
+    {
+        return [] === $person->given ? [] : $this->forms->full($person->given[0]);
+    }
+}
