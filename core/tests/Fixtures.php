@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests;
 
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Matching\BlockingKeys;
+use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\PersonReader;
+use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Planning\MessageLines;
 use Telamon\Core\Planning\PlanInput;
@@ -14,10 +18,12 @@ use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\ProjectLines;
 use Telamon\Core\Planning\ServiceFacts;
 use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Core\Tasks\Checklist;
 use Telamon\Core\Tasks\ChecklistItem;
@@ -55,7 +61,7 @@ final class Fixtures
 
     /**
      * @param array<string, mixed> $answers over the plain ones; null leaves one out
-     * @param list<KnownClient> $candidates
+     * @param list<KnownClient> $candidates each taken for the same person where it agrees so far
      * @param array<string, string> $sent
      */
     public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated'): PlanInput
@@ -65,7 +71,7 @@ final class Fixtures
 
         return new PlanInput(
             self::reader()->read(self::form($dayOrder), $answers),
-            $candidates,
+            self::candidates(self::reader()->read(self::form($dayOrder), $answers), $candidates),
             ['repair' => new ServiceFacts('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('Repair', [new ChecklistItem('parts', 'Order the parts', 30, Doer::Lead, -2, DueFrom::ReadyBy, ['talk'])]))],
             new StaffMember('s2', 'Nessa Quarle', 'nessa@marrowby.example'),
             new Checklist('Onboarding', [new ChecklistItem('talk', 'First talk', 10, Doer::Coordinator, 1), new ChecklistItem('deposit', 'Ask for the deposit', 40, Doer::Coordinator, 5, after: ['talk'])]),
@@ -80,7 +86,7 @@ final class Fixtures
     /** @param list<array{id: string, description: string}> $assets */
     public static function known(string $id = 'c1', string $name = 'Orla Fennick', array $assets = [], string $phone = '+353209143327', string $address = '7 Weir Cottages, Marrowby'): KnownClient
     {
-        return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets);
+        return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets, [], ...explode(' ', $name, 2));
     }
 
     public static function reader(): SubmissionReader
@@ -88,9 +94,24 @@ final class Fixtures
         return new SubmissionReader(new EmailReader(), new PhoneReader('IE'), new DayReader());
     }
 
+    /**
+     * @param list<KnownClient> $clients
+     *
+     * @return list<Candidate>
+     */
+    public static function candidates(Readings $readings, array $clients): array
+    {
+        return self::matcher()->candidates($readings, new ListedClients($clients));
+    }
+
+    public static function people(): PersonReader
+    {
+        return new PersonReader(new NameReader(), new AddressReader());
+    }
+
     public static function matcher(): ClientMatcher
     {
-        return new ClientMatcher(new EmailReader(), new PhoneReader('IE'));
+        return new ClientMatcher(self::people(), new BlockingKeys(new ShortForms()), new PhoneReader('IE'));
     }
 
     public static function planner(): Planner

@@ -13,6 +13,7 @@ use Telamon\Journal\Journaled;
 /** A person or an organisation that the business serves. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['sort_name', 'id'])]
+#[ORM\Index(columns: ['external_id'])]
 class Client implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
@@ -38,6 +39,14 @@ class Client implements Journaled
     /** @var array<string, string> values of custom fields by their keys */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $custom = [];
+
+    /** What another system calls it; empty where there is none. */
+    #[ORM\Column(length: 100, options: ['default' => ''])]
+    public string $externalId = '';
+
+    /** The client that took over all that hung on this one. */
+    #[ORM\ManyToOne(targetEntity: self::class)]
+    public ?self $mergedInto = null;
 
     /** @var Collection<int, ContactPoint> */
     #[ORM\OneToMany(targetEntity: ContactPoint::class, mappedBy: 'client')]

@@ -22,6 +22,18 @@ class Business
     #[ORM\Column(options: ['default' => 30])]
     public int $unfinishedMinutes = 30;
 
+    /** Per cent from which on two records count as one person. */
+    #[ORM\Column(options: ['default' => 90])]
+    public int $sameFrom = 90;
+
+    /** Per cent from which on somebody is asked. */
+    #[ORM\Column(options: ['default' => 20])]
+    public int $perhapsFrom = 20;
+
+    /** @var array<string, array<string, array{m: float, h: float, u: float}>> learned from the records; empty for the usual ones */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $matchWeights = [];
+
     /**
      * @param string $drawing name of a drawing that ships, for the public pages; empty for none
      * @param string $region ISO 3166-1, for phone numbers without a country

@@ -31,6 +31,38 @@ final readonly class BlockingKeys
         return array_values(array_unique($keys));
     }
 
+    /**
+     * Under what a person is filed: those keys, and two more by which names are counted.
+     *
+     * @return list<int> hashes, each once
+     */
+    public function filed(Person $person): array
+    {
+        $keys = $this->of($person);
+        if (isset($person->given[0])) {
+            $keys[] = self::counted(Field::Given, $person->given[0]);
+        }
+        if ('' !== $person->familyName()) {
+            $keys[] = self::counted(Field::Family, $person->familyName());
+        }
+
+        return array_values(array_unique(array_map(self::hash(...), $keys)));
+    }
+
+    /** The key under which everybody with a given or family name is filed. */
+    public static function counted(Field $field, string $name): string
+    {
+        return Field::Given === $field ? "c:$name" : "d:$name";
+    }
+
+    /** 63 bits of a key: short and quick to look up. Two keys that meet by chance cost one comparison more. */
+    public static function hash(string $key): int
+    {
+        $parts = unpack('J', hash('xxh64', $key, true));
+
+        return (\is_array($parts) && \is_int($parts[1] ?? null) ? $parts[1] : 0) & \PHP_INT_MAX;
+    }
+
     /** @return list<string> */
     private function points(Person $person): array
     {

@@ -5,71 +5,117 @@ declare(strict_types=1);
 namespace Telamon\Core\Matching;
 
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Reading\Reading;
 use Telamon\Core\Reading\Readings;
 
-/** Finds the clients that a submission may belong to: those with the same mail address. */
+/** Finds the clients that a submission may belong to. */
 final readonly class ClientMatcher
 {
-    public function __construct(private EmailReader $emails, private PhoneReader $phones)
+    private const MOST = 5;
+
+    public function __construct(private PersonReader $people, private BlockingKeys $keys, private PhoneReader $phones)
     {
     }
 
-    /** @return list<KnownClient> candidates, the longest on file first */
+    /**
+     * Those who are or may be the same person, the likeliest first. Where there is nobody who is, those of the
+     * same household follow.
+     *
+     * @return list<Candidate>
+     */
     public function candidates(Readings $readings, Directory $directory): array
     {
-        $email = $readings->for(Destination::ClientEmail)?->string() ?? '';
+        $person = $this->people->ofReadings($readings);
+        $keys = $this->keys->of($person);
+        if ([] === $keys) {
+            return [];
+        }
+        $judge = $directory->judge();
+        $found = [];
+        foreach ($directory->people($keys) as $id => $other) {
+            $judgement = $judge->judge($person, $other);
+            if (Verdict::Different !== $judgement->verdict) {
+                $found[$id] = $judgement;
+            }
+        }
+        $asked = array_filter($found, static fn (Judgement $judgement): bool => Verdict::Household !== $judgement->verdict);
+        $found = self::best([] === $asked ? $found : $asked);
+        $candidates = [];
+        foreach ($directory->clients(array_map(strval(...), array_keys($found))) as $id => $client) {
+            $candidates[] = new Candidate($client, $found[$id]);
+        }
 
-        return '' === $email ? [] : $directory->withEmail($this->emails->key($email));
+        return $candidates;
     }
 
     /** @return list<ComparedField> the fields that the submission answers, beside those on file */
-    public function compare(Readings $readings, KnownClient $client): array
+    public function compare(Readings $readings, Candidate $candidate): array
     {
+        $client = $candidate->client;
         $fields = [];
         $name = $readings->for(Destination::ClientName);
         if (null !== $name) {
-            $same = self::plain($name->text) === self::plain($client->name);
-            $fields[] = new ComparedField('Name', $name->text, $client->name, $same, $same ? 'same' : 'differs, kept as on file', $name->question->number);
+            $fields[] = $this->field('Name', $name, $name->text, $client->name, $candidate->judgement, [Field::Given, Field::Family, Field::Order], 'differs, kept as on file');
         }
         $email = $readings->for(Destination::ClientEmail);
         if (null !== $email) {
-            $fields[] = new ComparedField('Email', $email->text, $client->emails[0] ?? '', true, 'same', $email->question->number);
+            $equal = array_filter($client->emails, static fn (string $one): bool => mb_strtolower($one) === mb_strtolower($email->text));
+            $fields[] = $this->field('Email', $email, $email->text, reset($equal) ?: ($client->emails[0] ?? ''), $candidate->judgement, [Field::Email], 'differs, both kept');
         }
-        $phone = $this->phone($readings->for(Destination::ClientPhone), $client);
-        if (null !== $phone) {
-            $fields[] = $phone;
+        $phone = $readings->for(Destination::ClientPhone);
+        if (null !== $phone && '' !== $phone->string()) {
+            $there = \in_array($phone->string(), $client->phones, true) ? $phone->string() : ($client->phones[0] ?? '');
+            $fields[] = $this->field('Phone', $phone, $this->phones->format($phone->string()), '' === $there ? '' : $this->phones->format($there), $candidate->judgement, [Field::Phone], 'differs, both kept');
         }
         $place = $readings->for(Destination::ClientAddress) ?? $readings->for(Destination::AssetPlace);
         if (null !== $place && '' !== $client->address) {
-            $same = self::plain($place->text) === self::plain($client->address);
-            $fields[] = new ComparedField('Address', $place->text, $client->address, $same, $same ? 'same' : 'differs, both kept', $place->question->number);
+            $fields[] = $this->field('Address', $place, $place->text, $client->address, $candidate->judgement, [Field::Address, Field::Area], 'differs, both kept');
+        }
+        $organisation = $readings->for(Destination::ClientOrganisation);
+        if (null !== $organisation && '' !== ($client->fields['organisation'] ?? '')) {
+            $fields[] = $this->field('Organisation', $organisation, $organisation->text, $client->fields['organisation'], $candidate->judgement, [Field::Organisation], 'differs');
         }
 
         return $fields;
     }
 
-    private function phone(?Reading $reading, KnownClient $client): ?ComparedField
+    /** @param list<Field> $parts what the one shown field is made of */
+    private function field(string $words, Reading $reading, string $here, string $there, Judgement $judgement, array $parts, string $differs): ComparedField
     {
-        if (null === $reading || '' === $reading->string()) {
-            return null;
+        $weight = 0.0;
+        $worst = Level::Same;
+        foreach ($parts as $part) {
+            $weight += $judgement->weights[$part->value] ?? 0.0;
+            $level = $judgement->levels[$part->value] ?? Level::Missing;
+            if (Level::Same === $worst && Level::Missing !== $level) {
+                $worst = $level;
+            }
         }
-        $here = $this->phones->format($reading->string());
-        if (\in_array($reading->string(), $client->phones, true)) {
-            return new ComparedField('Phone', $here, $here, true, 'same', $reading->question->number);
-        }
-        $there = $client->phones[0] ?? null;
+        $level = '' === $there || (Level::Missing === ($judgement->levels[$parts[0]->value] ?? Level::Missing)) ? Level::Missing : $worst;
+        $same = Level::Missing !== $level && (self::plain($here) === self::plain($there) || Level::Same === $level || Level::Shared === $level);
 
-        return new ComparedField(
-            'Phone',
-            $here,
-            null === $there ? 'none' : $this->phones->format($there),
-            false,
-            null === $there ? 'new, added' : 'differs, both kept',
-            $reading->question->number,
-        );
+        return new ComparedField($words, $here, '' === $there ? 'none' : $there, $same, match (true) {
+            '' === $there => 'new, added',
+            $same && Level::Shared !== $level => 'same',
+            \in_array(Field::Order, $parts, true) && Level::Different === ($judgement->levels[Field::Order->value] ?? null) => 'given and family name changed about',
+            Level::Missing === $level, Level::Different === $level => $differs,
+            default => FieldWords::level($level),
+        }, $reading->question->number, $weight);
+    }
+
+    /**
+     * @param array<array-key, Judgement> $found
+     *
+     * @return array<array-key, Judgement>
+     */
+    private static function best(array $found): array
+    {
+        // Of several who are the same, whoever agrees in more: a relative could be meant by all of them alike.
+        $rank = static fn (Judgement $judgement): array => [Verdict::Same === $judgement->verdict, array_sum($judgement->weights)];
+        uksort($found, static fn (string|int $a, string|int $b): int => [$rank($found[$b]), (string) $a] <=> [$rank($found[$a]), (string) $b]);
+
+        return \array_slice($found, 0, self::MOST, true);
     }
 
     private static function plain(string $text): string

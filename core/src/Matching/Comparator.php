@@ -227,7 +227,7 @@ final readonly class Comparator
             return Level::Missing;
         }
 
-        return $a->locality === $b->locality || self::near($a->locality, $b->locality) ? Level::Part : Level::Different;
+        return $a->locality === $b->locality || self::near($a->locality, $b->locality) ? Level::Town : Level::Different;
     }
 
     private static function words(string $a, string $b): Level

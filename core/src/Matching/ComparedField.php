@@ -14,6 +14,8 @@ final readonly class ComparedField
         public bool $same,
         public string $verdict,
         public ?int $answer,
+        /** log2 of how much likelier one person makes this than two do */
+        public float $weight = 0.0,
     ) {
     }
 }

@@ -8,9 +8,19 @@ namespace Telamon\Core\Matching;
 interface Directory
 {
     /**
-     * @param string $key a mail address as EmailReader::key() gives it
+     * @param list<string> $keys as BlockingKeys gives them
      *
-     * @return list<KnownClient> the longest on file first
+     * @return array<string, Person> those filed under any of the keys, by id
      */
-    public function withEmail(string $key): array;
+    public function people(array $keys): array;
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, KnownClient> by id, in the order asked for; those that are there no more are left out
+     */
+    public function clients(array $ids): array;
+
+    /** With the business's weights and thresholds, and how common names are here. */
+    public function judge(): Judge;
 }

@@ -22,6 +22,8 @@ final readonly class KnownClient
         public string $address,
         public array $assets,
         public array $fields = [],
+        public string $givenName = '',
+        public string $familyName = '',
     ) {
     }
 }

@@ -18,6 +18,8 @@ enum Level: string
     case Initial = 'initial';
     /** One holds the other. */
     case Part = 'part';
+    /** The same town, where no more is known. */
+    case Town = 'town';
     /** The mail addresses differ behind the @ only. */
     case LocalPart = 'local-part';
     /** Alike, but both are names of their own. */

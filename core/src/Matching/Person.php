@@ -23,6 +23,7 @@ final readonly class Person
     public string $locality;
     public string $postalCode;
 
+    private const FORMS_OF_ADDRESS = ['mr', 'mrs', 'ms', 'miss', 'dr', 'prof', 'rev', 'fr', 'sr'];
     /** Words that say what kind of street it is; they are left off, and spelled in many ways (common practice). */
     private const STREET_KINDS = ['street', 'st', 'str', 'road', 'rd', 'avenue', 'ave', 'av', 'lane', 'ln', 'drive', 'dr', 'court', 'ct', 'place', 'pl', 'square', 'sq', 'terrace', 'terr', 'tce', 'close', 'cl', 'crescent', 'cres', 'park', 'pk', 'gardens', 'gdns', 'grove', 'gr', 'row', 'hill', 'the', 'no', 'apt', 'apartment', 'flat', 'unit'];
 
@@ -35,7 +36,9 @@ final readonly class Person
      */
     public function __construct(string $given, string $family, string $organisation = '', array $emails = [], array $phones = [], string $line = '', string $locality = '', string $postalCode = '')
     {
-        $this->given = Fold::words($given);
+        $words = Fold::words($given);
+        // A form of address is no name, unless it is all there is.
+        $this->given = array_values(\count($words) > 1 ? array_diff($words, self::FORMS_OF_ADDRESS) : $words);
         $this->family = Fold::words($family);
         $this->organisation = Fold::text($organisation);
         $this->emails = array_values(array_filter(array_map(static fn (string $email): string => mb_strtolower(trim($email)), $emails)));

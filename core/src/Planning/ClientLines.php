@@ -6,8 +6,10 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
-use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\FieldWords;
+use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Reading\Reading;
@@ -29,41 +31,61 @@ final readonly class ClientLines
         }
         $choice = $this->choice($input->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
-            return new ClientOutcome([$this->newClient($input, $choice)], null);
-        }
-        if (1 === \count($input->candidates)) {
-            return new ClientOutcome([$this->sameClient($input, $input->candidates[0], $choice)], $input->candidates[0]);
+            return new ClientOutcome([$this->newClient($input, $choice, isset($decisions[self::CHOICE]))], null);
         }
         foreach ($input->candidates as $candidate) {
-            if ($candidate->id === $choice->chosen) {
-                return new ClientOutcome([$this->sameClient($input, $candidate, $choice)], $candidate);
+            if ($choice->chosen === (1 === \count($input->candidates) ? 'same' : $candidate->client->id)) {
+                return new ClientOutcome([$this->sameClient($input, $candidate, $choice)], $candidate->client);
             }
         }
-        $email = $input->readings->for(Destination::ClientEmail);
-        $question = [Part::words('Which client wrote? '), Part::value($email->text ?? '', $email?->question->number), Part::words(' is on file for '.\count($input->candidates))];
 
-        return new ClientOutcome([new PlanLine('client', 'Client', $question, null, '', 'one address, several clients', $choice)], null);
+        return new ClientOutcome([$this->question($input, $choice)], null);
     }
 
-    /** @param list<KnownClient> $candidates */
+    /** @param list<Candidate> $candidates */
     private function choice(array $candidates, ?string $decided): Choice
     {
+        $sure = array_values(array_filter($candidates, static fn (Candidate $candidate): bool => Verdict::Same === $candidate->judgement->verdict));
         if (1 === \count($candidates)) {
-            return new Choice(self::CHOICE, $decided ?? 'same', [
+            $default = match ($candidates[0]->judgement->verdict) {
+                Verdict::Same => 'same',
+                Verdict::Household => 'new',
+                default => null,
+            };
+
+            return new Choice(self::CHOICE, $decided ?? $default, [
                 ['value' => 'same', 'hotkey' => 'S', 'label' => 'Same'],
                 ['value' => 'new', 'hotkey' => 'N', 'label' => 'New'],
             ]);
         }
         $options = [];
         foreach ($candidates as $i => $candidate) {
-            $options[] = ['value' => $candidate->id, 'hotkey' => (string) ($i + 1), 'label' => "{$candidate->name}, since {$candidate->sinceYear}"];
+            $options[] = ['value' => $candidate->client->id, 'hotkey' => (string) ($i + 1), 'label' => "{$candidate->client->name}, since {$candidate->client->sinceYear}"];
         }
         $options[] = ['value' => 'new', 'hotkey' => 'N', 'label' => 'New'];
+        $household = Verdict::Household === $candidates[0]->judgement->verdict ? 'new' : null;
 
-        return new Choice(self::CHOICE, $decided, $options);
+        return new Choice(self::CHOICE, $decided ?? (1 === \count($sure) ? $sure[0]->client->id : $household), $options);
     }
 
-    private function newClient(PlanInput $input, ?Choice $choice): PlanLine
+    /** Who wrote is not sure: what speaks for the likeliest stands beside. */
+    private function question(PlanInput $input, Choice $choice): PlanLine
+    {
+        $name = $input->readings->for(Destination::ClientName);
+        $likeliest = $input->candidates[0];
+        $parts = 1 === \count($input->candidates)
+            ? [Part::words('Is '), Part::value($name->text ?? 'who wrote', $name?->question->number), Part::words(' '), Part::record('client', $likeliest->client->id, $likeliest->client->name), Part::words(", client since {$likeliest->client->sinceYear}?")]
+            : [Part::words('Which client is '), Part::value($name->text ?? 'who wrote', $name?->question->number), Part::words('? '.\count($input->candidates).' on file may be')];
+
+        return new PlanLine('client', 'Client', $parts, null, '', self::sureness($likeliest), $choice, $this->matcher->compare($input->readings, $likeliest));
+    }
+
+    private static function sureness(Candidate $candidate): string
+    {
+        return trim(FieldWords::percent($candidate->judgement->probability).' one person: '.FieldWords::agreeing($candidate->judgement), ': ');
+    }
+
+    private function newClient(PlanInput $input, ?Choice $choice, bool $decided = false): PlanLine
     {
         $name = $input->readings->for(Destination::ClientName);
         $email = $input->readings->for(Destination::ClientEmail);
@@ -81,19 +103,27 @@ final readonly class ClientLines
         }
         [$given, $family] = $this->parts($name);
 
+        if (self::isHousehold($input->candidates)) {
+            $other = $input->candidates[0]->client;
+            array_push($parts, Part::words(', of the same household as '), Part::record('client', $other->id, $other->name));
+        }
+
         return new PlanLine('client', 'Client', $parts, new Effect(EffectKind::CreateClient, [
             'given' => $given,
             'family' => $family,
             'email' => $email?->string() ?? '',
             'phone' => $phone?->string() ?? '',
             'address' => $place->text ?? '',
-        ]), '', null === $choice ? 'nobody on file with this address' : 'your choice', $choice);
+        ]), '', self::whyNew($input->candidates, $decided), $choice, self::isHousehold($input->candidates) ? $this->matcher->compare($input->readings, $input->candidates[0]) : []);
     }
 
-    private function sameClient(PlanInput $input, KnownClient $client, Choice $choice): PlanLine
+    private function sameClient(PlanInput $input, Candidate $candidate, Choice $choice): PlanLine
     {
+        $client = $candidate->client;
         $phone = $input->readings->for(Destination::ClientPhone)?->string() ?? '';
         $place = self::address($input);
+        $email = $input->readings->for(Destination::ClientEmail)?->string() ?? '';
+        $known = array_map(mb_strtolower(...), $client->emails);
 
         return new PlanLine(
             'client',
@@ -101,14 +131,31 @@ final readonly class ClientLines
             [Part::words('Same person as '), Part::record('client', $client->id, $client->name), Part::words(", client since {$client->sinceYear}")],
             new Effect(EffectKind::UseClient, [
                 'id' => $client->id,
+                'email' => \in_array(mb_strtolower($email), $known, true) ? '' : $email,
                 'phone' => \in_array($phone, $client->phones, true) ? '' : $phone,
                 'address' => '' === $client->address ? ($place->text ?? '') : '',
             ]),
             '',
-            'same mail address',
+            Verdict::Same === $candidate->judgement->verdict ? self::sureness($candidate) : 'your choice',
             $choice,
-            $this->matcher->compare($input->readings, $client),
+            $this->matcher->compare($input->readings, $candidate),
         );
+    }
+
+    /** @param list<Candidate> $candidates */
+    private static function isHousehold(array $candidates): bool
+    {
+        return Verdict::Household === ($candidates[0] ?? null)?->judgement->verdict;
+    }
+
+    /** @param list<Candidate> $candidates */
+    private static function whyNew(array $candidates, bool $decided): string
+    {
+        return match (true) {
+            $decided => 'your choice',
+            self::isHousehold($candidates) => 'same household, another given name: '.FieldWords::agreeing($candidates[0]->judgement),
+            default => 'nobody like this on file',
+        };
     }
 
     /** Where they live or are: said as such, or else where the asset stands. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\CustomField;
-use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Reading\Reading;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Tasks\Checklist;
@@ -15,7 +15,7 @@ use Telamon\Core\Tasks\WorkingDays;
 final readonly class PlanInput
 {
     /**
-     * @param list<KnownClient> $candidates clients on file that it may belong to
+     * @param list<Candidate> $candidates clients on file that it may belong to, the likeliest first
      * @param array<string, ServiceFacts> $services by key
      * @param array<string, string> $alreadySent ISO 8601 day by message template: what this submission has led
      *                                           to before, when a plan was accepted and taken back

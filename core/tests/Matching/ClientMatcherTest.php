@@ -5,62 +5,101 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Matching;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ComparedField;
 use Telamon\Core\Matching\Directory;
+use Telamon\Core\Matching\FieldWords;
+use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Verdict;
+use Telamon\Core\Reading\Readings;
 use Telamon\Core\Tests\Fixtures;
 
 final class ClientMatcherTest extends TestCase
 {
-    public function testTheAddressIsLookedForInSmallLetters(): void
+    public function testWhoGivesNothingToFindThemByIsNotLookedFor(): void
     {
         $directory = new class implements Directory {
-            public string $asked = '';
-
-            public function withEmail(string $key): array
+            public function people(array $keys): array
             {
-                $this->asked = $key;
-
-                return [Fixtures::known()];
+                throw new \LogicException('nobody is to be asked');
             }
-        };
-        $readings = Fixtures::reader()->read(Fixtures::form(), ['email' => 'ORLA@Example.com'] + Fixtures::answers());
-        self::assertCount(1, Fixtures::matcher()->candidates($readings, $directory));
-        self::assertSame('orla@example.com', $directory->asked);
-    }
 
-    public function testWithoutAnAddressNobodyIsAsked(): void
-    {
-        $directory = new class implements Directory {
-            public function withEmail(string $key): array
+            public function clients(array $ids): array
+            {
+                throw new \LogicException('nobody is to be asked');
+            }
+
+            public function judge(): Judge
             {
                 throw new \LogicException('nobody is to be asked');
             }
         };
-        $readings = Fixtures::reader()->read(Fixtures::form(), ['name' => 'Orla']);
-        self::assertSame([], Fixtures::matcher()->candidates($readings, $directory));
+        self::assertSame([], Fixtures::matcher()->candidates(self::readings(['name' => null, 'email' => null, 'phone' => null, 'place' => null]), $directory));
+    }
+
+    public function testTheLikeliestComesFirstAndNoHouseholdBehind(): void
+    {
+        $found = Fixtures::candidates(self::readings(), [
+            new KnownClient('c1', 'Orla Fenick', 2021, [], ['+353209143327'], '', [], [], 'Orla', 'Fenick'),
+            Fixtures::known('c2'),
+            new KnownClient('c3', 'Wilf Fennick', 2021, [], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick'),
+        ]);
+        self::assertSame(['c2', 'c1'], array_map(static fn (Candidate $candidate): string => $candidate->client->id, $found));
+    }
+
+    public function testAHouseholdIsFoundWhereNobodyIsTheSame(): void
+    {
+        $found = Fixtures::candidates(self::readings(), [new KnownClient('c3', 'Wilf Fennick', 2021, [], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
+        self::assertSame(Verdict::Household, $found[0]->judgement->verdict);
+        self::assertSame('same phone, address, family name', FieldWords::agreeing($found[0]->judgement));
+    }
+
+    public function testStrangersAreNot(): void
+    {
+        self::assertSame([], Fixtures::candidates(self::readings(), [new KnownClient('c3', 'Tess Quill', 2021, ['tess@example.org'], ['+353209171044'], '8 Weir Cottages, Marrowby', [], [], 'Tess', 'Quill')]));
     }
 
     public function testFieldsStandSideBySide(): void
     {
-        $fields = $this->compare(Fixtures::known(name: 'Orla  FENNICK', phone: '+353209143372', address: '9 Mill Race'));
+        $fields = self::compare(Fixtures::known(name: 'Orla FENNICK', phone: '+353209143372', address: '9 Mill Race, Saltfold'));
         self::assertSame([
-            ['Name', true, 'same', 1], ['Email', true, 'same', 2], ['Phone', false, 'differs, both kept', 3], ['Address', false, 'differs, both kept', 6],
+            ['Name', true, 'same', 1], ['Email', true, 'same', 2], ['Phone', false, 'nearly', 3], ['Address', false, 'differs, both kept', 6],
         ], array_map(static fn (ComparedField $field): array => [$field->field, $field->same, $field->verdict, $field->answer], $fields));
         self::assertSame(['+353 20 914 3327', '+353 20 914 3372'], [$fields[2]->here, $fields[2]->there]);
+        self::assertGreaterThan(5, $fields[1]->weight);
+        self::assertLessThan(0, $fields[3]->weight);
     }
 
-    public function testANumberThatWasNotOnFileIsNew(): void
+    public function testWhatWasNotOnFileIsNew(): void
     {
-        $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], [], '', []);
-        $fields = $this->compare($client);
+        $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], [], '', [], [], 'Orla', 'Fennick');
+        $fields = self::compare($client);
         self::assertSame(['none', 'new, added'], [$fields[2]->there, $fields[2]->verdict]);
         self::assertCount(3, $fields, 'no address on file, none to compare');
     }
 
-    /** @return list<ComparedField> */
-    private function compare(KnownClient $client): array
+    public function testNamesChangedAboutAndShortFormsAreSaid(): void
     {
-        return Fixtures::matcher()->compare(Fixtures::reader()->read(Fixtures::form(), Fixtures::answers()), $client);
+        $words = static fn (string $given, string $family): string => self::compare(new KnownClient('c1', "$given $family", 2023, ['orla@example.com'], ['+353209143327'], '', [], [], $given, $family))[0]->verdict;
+        self::assertSame('given and family name changed about', $words('Fennick', 'Orla'));
+        self::assertSame('by its initial', $words('O', 'Fennick'));
+        self::assertSame('nearly', $words('Orla', 'Fenick'));
+        self::assertSame('differs, kept as on file', $words('Orla', 'Ambry'));
+    }
+
+    /** @param array<string, mixed> $answers */
+    private static function readings(array $answers = []): Readings
+    {
+        return Fixtures::reader()->read(Fixtures::form(), array_filter($answers + Fixtures::answers(), static fn (mixed $answer): bool => null !== $answer));
+    }
+
+    /** @return list<ComparedField> */
+    private static function compare(KnownClient $client): array
+    {
+        $found = Fixtures::candidates(self::readings(), [$client]);
+        self::assertCount(1, $found);
+
+        return Fixtures::matcher()->compare(self::readings(), $found[0]);
     }
 }

@@ -8,7 +8,10 @@ use PHPUnit\Framework\TestCase;
 use Telamon\Core\Form\CustomField;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Matching\Candidate;
+use Telamon\Core\Matching\Judgement;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Planning\Effect;
 use Telamon\Core\Planning\Part;
 use Telamon\Core\Planning\Plan;
@@ -117,7 +120,7 @@ final class FieldLinesTest extends TestCase
         $form = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => $questions]]]);
         $input = new PlanInput(
             Fixtures::reader()->read($form, $answers),
-            null === $known ? [] : [$known],
+            null === $known ? [] : [new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))],
             $usual->services,
             $usual->coordinator,
             $usual->baseChecklist,

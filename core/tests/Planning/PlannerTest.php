@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Planning\InvalidDecision;
 use Telamon\Core\Planning\Part;
 use Telamon\Core\Planning\Plan;
@@ -17,7 +18,7 @@ final class PlannerTest extends TestCase
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-12-18', 'photos' => ['u1', 'u2']]));
         self::assertSame([
-            'Client: Make a client of Orla Fennick¹, orla@example.com², +353 20 914 3327³, at 7 Weir Cottages, Marrowby⁶ (nobody on file with this address)',
+            'Client: Make a client of Orla Fennick¹, orla@example.com², +353 20 914 3327³, at 7 Weir Cottages, Marrowby⁶ (nobody like this on file)',
             'Project: Open Repair⁴ for Sorcha Vell, with the note⁸ (Repairs go to Sorcha)',
             'Project: Add piano Pell & Thrane upright⁵, at 7 Weir Cottages, Marrowby⁶',
             'Project: Ready by Fri 18 December⁷, in 23 days',
@@ -84,14 +85,35 @@ final class PlannerTest extends TestCase
         self::assertSame('client.create', $new->effect?->kind->value);
     }
 
-    public function testTwoClientsWithOneAddressAreAsked(): void
+    public function testTwoRecordsOfOnePersonAreAsked(): void
     {
-        $input = Fixtures::input([], [Fixtures::known('c1'), Fixtures::known('c2', 'Dara Fennick')]);
+        $input = Fixtures::input([], [Fixtures::known('c1'), Fixtures::known('c2')]);
         $open = Fixtures::planner()->plan($input)->open();
         self::assertSame(['c1', 'c2', 'new'], array_column($open[0]->choice->options ?? [], 'value'));
         self::assertSame(['1', '2', 'N'], array_column($open[0]->choice->options ?? [], 'hotkey'));
         self::assertSame('c2', self::line(Fixtures::planner()->plan($input, ['client' => 'c2']), 'client')->effect?->text('id'));
         self::assertSame('client.create', self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client')->effect?->kind->value);
+    }
+
+    public function testWhoMayBeTheSameIsAskedAbout(): void
+    {
+        $input = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);
+        $line = Fixtures::planner()->plan($input)->open()[0];
+        self::assertNull($line->effect);
+        self::assertMatchesRegularExpression('/^\d+ % one person: same mail, given name$/', $line->reason);
+        self::assertSame(['Name', 'Email', 'Phone', 'Address'], array_column($line->compared, 'field'));
+        self::assertSame('client.use', self::line(Fixtures::planner()->plan($input, ['client' => 'same']), 'client')->effect?->kind->value);
+    }
+
+    public function testAnotherOfAHouseholdIsAClientOfTheirOwn(): void
+    {
+        $input = Fixtures::input([], [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
+        $plan = Fixtures::planner()->plan($input);
+        self::assertSame([], $plan->open(), 'nothing to decide');
+        $line = self::line($plan, 'client');
+        self::assertSame('client.create', $line->effect?->kind->value);
+        self::assertStringStartsWith('same household, another given name: same ', $line->reason);
+        self::assertSame(['same', 'new'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
     }
 
     public function testAnAssetOnFileIsUsedAgain(): void
@@ -135,7 +157,7 @@ final class PlannerTest extends TestCase
     public function testTheLeastThatCanBeAnsweredMakesAPlan(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['phone' => null, 'service' => null, 'piano' => null, 'place' => null, 'matter' => null]));
-        self::assertSame('Client: Make a client of Orla Fennick¹, orla@example.com² (nobody on file with this address)', self::sentences($plan)[0]);
+        self::assertSame('Client: Make a client of Orla Fennick¹, orla@example.com² (nobody like this on file)', self::sentences($plan)[0]);
         self::assertSame('Project: Open Inquiry for Nessa Quarle (no service named, so it stays with the coordinator)', self::sentences($plan)[1]);
     }
 

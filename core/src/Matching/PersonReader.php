@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Matching;
+
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Reading\AddressReader;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Core\Reading\Reading;
+use Telamon\Core\Reading\Readings;
+
+/** Makes of a submission, or of a client on file, the person to compare. */
+final readonly class PersonReader
+{
+    public function __construct(private NameReader $names, private AddressReader $addresses)
+    {
+    }
+
+    public function ofReadings(Readings $readings): Person
+    {
+        [$given, $family] = $this->nameParts($readings->for(Destination::ClientName));
+        $place = $readings->for(Destination::ClientAddress) ?? $readings->for(Destination::AssetPlace);
+        $email = $readings->for(Destination::ClientEmail)?->string() ?? '';
+        $phone = $readings->for(Destination::ClientPhone)?->string() ?? '';
+
+        return $this->of($given, $family, $readings->for(Destination::ClientOrganisation)->text ?? '', [$email], [$phone], $place->text ?? '');
+    }
+
+    /**
+     * @param list<string> $emails
+     * @param list<string> $phones E.164
+     * @param string $address on one line
+     */
+    public function of(string $given, string $family, string $organisation, array $emails, array $phones, string $address): Person
+    {
+        $place = $this->addresses->read($address);
+
+        return new Person($given, $family, $organisation, $emails, $phones, $place->line, $place->locality, $place->postalCode);
+    }
+
+    /** @return array{string, string} given and family name */
+    private function nameParts(?Reading $name): array
+    {
+        if (null !== $name && \is_array($name->value) && 2 === \count($name->value)) {
+            return [$name->value[0], $name->value[1]];
+        }
+        $person = $this->names->read($name->text ?? '');
+
+        return [$person->given, $person->family];
+    }
+}

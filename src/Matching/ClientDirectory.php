@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Matching;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AsAlias;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
+use Telamon\Core\Matching\Directory;
+use Telamon\Core\Matching\Judge;
+use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\ShortForms;
+
+/** The clients on file, for the core's matching. */
+#[AsAlias(Directory::class)]
+final readonly class ClientDirectory implements Directory
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private MatchKeys $keys,
+        private PeopleOnFile $people,
+        private MatchSettings $settings,
+        private ShortForms $forms,
+    ) {
+    }
+
+    public function people(array $keys): array
+    {
+        return $this->people->some($this->keys->find($keys));
+    }
+
+    public function judge(): Judge
+    {
+        return new Judge($this->forms, new CountedOnFile($this->db), $this->settings->weights(), $this->settings->thresholds());
+    }
+
+    public function clients(array $ids): array
+    {
+        $clients = [];
+        foreach ($ids as $id) {
+            $client = $this->em->find(Client::class, $id);
+            if (null !== $client) {
+                $clients[$id] = $this->known($client);
+            }
+        }
+
+        return $clients;
+    }
+
+    /** @return array<string, string> */
+    private static function fields(Client $client): array
+    {
+        $fields = ['organisation' => $client->organisation];
+        foreach ($client->custom as $key => $value) {
+            $fields["custom.$key"] = $value;
+        }
+
+        return $fields;
+    }
+
+    private function known(Client $client): KnownClient
+    {
+        $values = static fn (ContactKind $kind): array => array_values(array_map(
+            static fn (ContactPoint $point): string => $point->value,
+            $client->contactPoints->filter(static fn (ContactPoint $point): bool => $point->kind === $kind)->toArray(),
+        ));
+        $assets = array_map(
+            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description, 'serial' => $asset->serialNumber],
+            $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50),
+        );
+
+        return new KnownClient(
+            $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client),
+            $client->givenName, $client->familyName,
+        );
+    }
+}

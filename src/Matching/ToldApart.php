@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Matching;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Journal\Journaled;
+
+/** Two clients of whom somebody has said that they are not the same. */
+#[ORM\Entity]
+class ToldApart implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Client $one,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly Client $other,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'client';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->one->name()}, not {$this->other->name()}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->one->id, 'project' => null];
+    }
+}
