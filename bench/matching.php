@@ -73,7 +73,7 @@ if (in_array('show', $argv, true)) {
     foreach ($truth as $key => $_) {
         [$a, $b] = explode('|', $key);
         if (!isset($shown[$key])) {
-            $judgement = (new \Telamon\Core\Matching\Judge(new ShortForms()))->judge($people[$a], $people[$b]);
+            $judgement = (new Telamon\Core\Matching\Judge(new ShortForms()))->judge($people[$a], $people[$b]);
             printf("MISSED %s %.3f h %.3f\n   %s\n   %s\n   %s\n", $reached[$key] ? '' : '(not compared)', $judgement->probability, $judgement->household, $line($a), $line($b), json_encode(array_map(static fn ($w) => round($w, 1), $judgement->weights)));
         }
     }

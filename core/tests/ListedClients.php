@@ -8,7 +8,6 @@ use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Matching\Person;
 use Telamon\Core\Matching\ShortForms;
 
 /** A handful of clients, found by the same keys as on file. */

@@ -15,12 +15,15 @@ enum ChangeKind: string
     case Setup = 'setup';
     case Publish = 'publish';
     case MoveStage = 'move-stage';
+    case Import = 'import';
+    case Merge = 'merge';
+    case TellApart = 'tell-apart';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Import, self::Merge, self::TellApart => true,
             default => false,
         };
     }

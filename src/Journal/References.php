@@ -17,7 +17,7 @@ final readonly class References
     /**
      * A record that points at this one and is not about to go; messages let go of what they point at.
      *
-     * @param list<string> $going ids of the records about to be removed
+     * @param list<string> $going ids of the records about to be removed, few
      *
      * @return string|null how the holder is called
      */

@@ -17,11 +17,15 @@ use Telamon\Messages\MessageState;
  */
 final readonly class Undo
 {
+    /** Beyond this many new records they are removed in sets. */
+    private const MANY = 1000;
+
     public function __construct(
         private EntityManagerInterface $em,
         private Changes $changes,
         private References $references,
         private ColumnValues $values,
+        private BulkRemoval $bulk,
         private ClockInterface $clock,
     ) {
     }
@@ -31,7 +35,7 @@ final readonly class Undo
      *
      * @throws Problem 404, or 409 when it cannot be taken back (any more)
      */
-    public function undo(string $changeId, Staff $staff): array
+    public function undo(string $changeId, ?Staff $staff): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
         if (!$change->kind->canBeUndone()) {
@@ -46,7 +50,16 @@ final readonly class Undo
                 throw new Problem(409, 'Taken back already', 'Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
             }
             $change->undoneAt = $taking->at;
-            $done = $this->takeBack($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change], ['id' => 'DESC']));
+            $entries = $this->em->getRepository(JournalEntry::class);
+            if ($entries->count(['change' => $change, 'action' => Action::Made]) > self::MANY) {
+                $this->em->flush();
+                $changed = $this->takeBack($entries->findBy(['change' => $change, 'action' => Action::Changed], ['id' => 'DESC']));
+                $this->em->flush();
+                $removed = $this->bulk->remove($change, $taking);
+                $done = ['undone' => $changed['undone'] + $removed['undone'], 'kept' => [...$changed['kept'], ...$removed['kept']]];
+            } else {
+                $done = $this->takeBack($entries->findBy(['change' => $change], ['id' => 'DESC']));
+            }
 
             return ['words' => 'Took back: '.$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
         });

@@ -7,9 +7,11 @@ namespace Telamon\Matching;
 use Doctrine\Bundle\DoctrineBundle\Attribute\AsDoctrineListener;
 use Doctrine\ORM\Event\OnFlushEventArgs;
 use Doctrine\ORM\Events;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
+use Telamon\Journal\RecordsRemoved;
 
 /** Files clients anew whenever they or their mail addresses and numbers change, in the same transaction. */
 #[AsDoctrineListener(Events::onFlush)]
@@ -42,6 +44,12 @@ final class MatchKeyWriter implements ResetInterface
         $changed = array_map(strval(...), array_keys($this->changed));
         $this->changed = [];
         $this->keys->refresh($changed);
+    }
+
+    #[AsEventListener]
+    public function onRecordsRemoved(RecordsRemoved $removed): void
+    {
+        $this->keys->forget($removed->ids);
     }
 
     public function reset(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Matching;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Telamon\Core\Matching\BlockingKeys;
 
@@ -29,6 +30,14 @@ final readonly class MatchKeys
                     array_merge(...array_map(static fn (int $hash): array => [$hash, $id], $hashes)),
                 );
             }
+        }
+    }
+
+    /** @param list<string> $clientIds that are there no more; other ids do no harm */
+    public function forget(array $clientIds): void
+    {
+        foreach (array_chunk($clientIds, 500) as $chunk) {
+            $this->db->executeStatement('DELETE FROM match_key WHERE client_id IN (?)', [$chunk], [ArrayParameterType::STRING]);
         }
     }
 

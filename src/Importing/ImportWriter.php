@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Importing;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
+use Telamon\Core\Importing\ImportedClient;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Setup\BusinessFacts;
+
+/** Writes imported clients, some hundred in a transaction, all under one change that can be taken back. */
+final readonly class ImportWriter
+{
+    private const AT_ONCE = 250;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private EmailReader $emails, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param iterable<ImportRow> $rows those that are wrong are passed over
+     * @param \Closure(int): void|null $progress told how many rows are done
+     */
+    public function write(iterable $rows, string $fileName, ?Staff $staff, ?\Closure $progress = null): Change
+    {
+        $change = new Change(ChangeKind::Import, mb_substr("brought in clients from $fileName", 0, 300), $staff, $this->clock->now());
+        $done = 0;
+        $chunk = [];
+        $begun = false;
+        foreach ($rows as $row) {
+            $chunk[] = $row;
+            if (self::AT_ONCE === \count($chunk)) {
+                $change = $this->chunk($chunk, $change, $begun);
+                $begun = true;
+                $done += \count($chunk);
+                $chunk = [];
+                $this->em->clear();
+                $this->facts->reset();
+                null === $progress || $progress($done);
+            }
+        }
+        $change = $this->chunk($chunk, $change, $begun);
+        null === $progress || $progress($done + \count($chunk));
+
+        return $change;
+    }
+
+    /** @param list<ImportRow> $rows */
+    private function chunk(array $rows, Change $change, bool $begun): Change
+    {
+        if ($begun) {
+            $change = $this->em->find(Change::class, $change->id) ?? throw new \LogicException('the change is gone');
+        }
+        $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $this->changes->carryOut($change, function () use ($rows, $today): void {
+            foreach ($rows as $row) {
+                match ($row->verdict) {
+                    'new', 'doubtful' => $this->make($row->client, $today),
+                    'matched' => $this->complete($row->client, $row->clientId),
+                    'wrong' => null,
+                };
+            }
+        });
+
+        return $change;
+    }
+
+    private function make(ImportedClient $from, \DateTimeImmutable $today): void
+    {
+        $client = new Client($from->given, $from->family, $from->address, $today);
+        $client->externalId = $from->externalId;
+        $this->em->persist($client);
+        $this->fill($client, $from);
+    }
+
+    /** What is on file stays; what is missing there is added. */
+    private function complete(ImportedClient $from, string $id): void
+    {
+        $client = $this->em->find(Client::class, $id);
+        if (null === $client) {
+            return;
+        }
+        $client->externalId = '' === $client->externalId ? $from->externalId : $client->externalId;
+        $client->address = '' === $client->address ? $from->address : $client->address;
+        $this->fill($client, $from);
+    }
+
+    private function fill(Client $client, ImportedClient $from): void
+    {
+        $client->organisation = '' === $client->organisation ? $from->organisation : $client->organisation;
+        $notes = array_filter([$client->notes, $from->notes, [] === $from->left ? '' : 'As imported: '.implode(', ', $from->left).'.'], static fn (string $note): bool => '' !== $note);
+        $client->notes = implode("\n", array_unique($notes));
+        $known = array_map(static fn (ContactPoint $point): string => $point->matchKey, $client->contactPoints->toArray());
+        foreach ($from->emails as $email) {
+            if (!\in_array($this->emails->key($email), $known, true)) {
+                $this->em->persist(new ContactPoint($client, ContactKind::Email, $email, $this->emails->key($email)));
+            }
+        }
+        foreach (array_diff($from->phones, $known) as $phone) {
+            $this->em->persist(new ContactPoint($client, ContactKind::Phone, $phone, $phone));
+        }
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Matching;
+
+use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\CommandRun;
+
+final class MatchTest extends AppTestCase
+{
+    use CommandRun;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+    }
+
+    public function testAShortFormAndANewPhoneAreStillTheSame(): void
+    {
+        $this->inquire(['name' => 'O. Fennick', 'phone' => '020 915 1111'])->ok(201);
+        $line = $this->clientLine();
+        self::assertSame('Same person as Orla Fennick, client since 2026', self::words($line));
+        self::assertMatchesRegularExpression('/^(over )?9\d % one person: same mail/', self::text($line, 'reason'));
+    }
+
+    public function testSomebodyAlikeIsAskedAboutAndTheAnswerHolds(): void
+    {
+        $this->inquire(['name' => 'Orla Ambry', 'phone' => '020 915 1111', 'place' => '9 Mill Race, Saltfold'])->ok(201);
+        $id = $this->lastSubmission();
+        $line = $this->clientLine();
+        self::assertSame('Is Orla Ambry Orla Fennick, client since 2026?', self::words($line));
+        $this->accept($id)->ok(422);
+        $this->accept($id, ['client' => 'same'])->ok();
+        self::assertSame(1, $this->countRows('client'));
+    }
+
+    public function testAnotherOfTheHouseholdIsAClientOfTheirOwn(): void
+    {
+        $this->inquire(['name' => 'Wilf Fennick', 'email' => 'wilf.fennick@example.com'])->ok(201);
+        self::assertStringContainsString('of the same household as Orla Fennick', self::words($this->clientLine()));
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame(2, $this->countRows('client'));
+        self::assertSame('', trim($this->command('telamon:clients:duplicates')), 'and no duplicate');
+    }
+
+    public function testUndoTakesAClientOutOfTheIndex(): void
+    {
+        self::assertGreaterThan(0, $this->countRows('match_key'));
+        $change = $this->db()->fetchOne("SELECT id FROM change_set WHERE kind = 'accept'");
+        self::assertIsString($change);
+        $this->post("/api/changes/$change/undo")->ok();
+        self::assertSame(0, $this->countRows('match_key'));
+    }
+
+    public function testThePlanOfAFileIsThePlanOfTheScreen(): void
+    {
+        $answers = ['name' => 'Tess Quill', 'email' => 'tess@example.org', 'service' => 'repair', 'matter' => 'It hums.'];
+        $file = $this->data.'/plan.json';
+        file_put_contents($file, json_encode(['form' => 'piano-inquiry', 'answers' => $answers], \JSON_THROW_ON_ERROR));
+        $told = $this->command('telamon:plan', ['file' => $file]);
+        self::assertStringContainsString('Make a client of Tess Quill[1], tess@example.org[2]', $told);
+        self::assertStringContainsString('Nothing to decide.', $told);
+        $before = $this->countRows('submission');
+        $json = json_decode($this->command('telamon:plan', ['file' => $file, '--format' => 'json']), true);
+        self::assertSame($before, $this->countRows('submission'));
+        $this->inquire($answers + ['phone' => null, 'piano' => null, 'place' => null])->ok(201);
+        $plan = $this->get('/api/submissions/'.$this->lastSubmission())->ok()->map('plan');
+        self::assertIsArray($json);
+        self::assertEquals($plan['lines'], $json['lines']);
+    }
+
+    public function testAFileWithoutAPlanSaysWhy(): void
+    {
+        foreach (['{' => 'no JSON', '{"form": "piano-inquiry"}' => 'no answers', '{"form": "nowhere", "answers": {}}' => 'No form is published at “nowhere”', '{"form": {"pages": 1}, "answers": {}}' => ''] as $content => $words) {
+            file_put_contents($file = $this->data.'/plan.json', $content);
+            self::assertStringContainsString($words, $this->command('telamon:plan', ['file' => $file], 1));
+        }
+    }
+
+    public function testWeightsAreLearnedOnlyFromEnough(): void
+    {
+        self::assertStringContainsString('Nothing can be learned from fewer than 500', $this->command('telamon:clients:learn', [], 1));
+        $db = $this->db();
+        for ($i = 0; $i < 500; ++$i) {
+            $db->insert('client', ['id' => "c$i", 'sort_name' => "f$i", 'given_name' => "Given$i", 'family_name' => 'Byrne', 'address' => '', 'since' => '2026-01-01']);
+        }
+        self::assertStringContainsString('Nothing was changed', $this->command('telamon:clients:learn'));
+        self::assertStringContainsString('from now on', $this->command('telamon:clients:learn', ['--keep' => true]));
+        $kept = $db->fetchOne('SELECT match_weights FROM business');
+        self::assertStringContainsString('"family":{"same"', \is_string($kept) ? $kept : '');
+        $this->command('telamon:clients:learn', ['--usual' => true]);
+        self::assertSame('[]', $db->fetchOne('SELECT match_weights FROM business'));
+    }
+
+    /** @return array<array-key, mixed> */
+    private function clientLine(): array
+    {
+        foreach ($this->get('/api/submissions/'.$this->lastSubmission())->ok()->rows('plan.lines') as $line) {
+            if ('client' === $line['key']) {
+                return $line;
+            }
+        }
+        self::fail('the plan has no line about the client');
+    }
+
+    /** @param array<array-key, mixed> $line */
+    private static function words(array $line): string
+    {
+        return implode('', array_column(\is_array($line['parts']) ? $line['parts'] : [], 'text'));
+    }
+
+    /** @param array<array-key, mixed> $line */
+    private static function text(array $line, string $name): string
+    {
+        return \is_string($line[$name]) ? $line[$name] : '';
+    }
+}
