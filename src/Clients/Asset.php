@@ -34,7 +34,7 @@ class Asset implements Journaled
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly Client $client,
+        public Client $client,
         #[ORM\Column(length: 300)]
         public string $description,
         #[ORM\Column(length: 300)]

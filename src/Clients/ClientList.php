@@ -57,7 +57,7 @@ final readonly class ClientList
 
     private function search(Request $request): QueryBuilder
     {
-        $query = $this->em->createQueryBuilder()->from(Client::class, 'c');
+        $query = $this->em->createQueryBuilder()->from(Client::class, 'c')->where('c.mergedInto IS NULL');
         foreach (Query::words($request) as $i => $like) {
             $query->andWhere("c.sortName LIKE :w$i ESCAPE '\\' OR EXISTS (SELECT p$i.id FROM ".ContactPoint::class." p$i WHERE p$i.client = c AND p$i.matchKey LIKE :w$i ESCAPE '\\')")
                 ->setParameter("w$i", $like);

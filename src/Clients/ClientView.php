@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Files\Attachment;
 use Telamon\Intake\Submission;
 use Telamon\Intake\SubmissionView;
+use Telamon\Journal\RecordRef;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageView;
 use Telamon\Projects\Project;
@@ -37,6 +38,7 @@ final readonly class ClientView
 
         return [
             'id' => $client->id,
+            'mergedInto' => RecordRef::maybe($client->mergedInto),
             'name' => $client->name(),
             'givenName' => $client->givenName,
             'familyName' => $client->familyName,

@@ -19,7 +19,7 @@ class Contact implements Journaled
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly Client $client,
+        public Client $client,
         #[ORM\Column(length: 200)]
         public string $name,
         #[ORM\Column(length: 200)]

@@ -23,7 +23,7 @@ class ContactPoint implements Journaled
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'contactPoints')]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly Client $client,
+        public Client $client,
         #[ORM\Column(length: 10, enumType: ContactKind::class)]
         public readonly ContactKind $kind,
         #[ORM\Column(length: 254)]

@@ -7,6 +7,7 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanLine;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
@@ -42,10 +43,7 @@ final readonly class Acceptor
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
-            $plan = $this->plans->plan($submission, $decisions);
-            if (!hash_equals($plan->fingerprint, $fingerprint)) {
-                throw new Problem(409, 'The plan has changed', 'Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
-            }
+            $plan = $this->planStill($submission, $fingerprint, $decisions);
             $open = $plan->open();
             if ([] !== $open) {
                 throw new Problem(422, 'A choice is open', 'Choose first; nothing was accepted yet.', array_map(
@@ -91,6 +89,29 @@ final readonly class Acceptor
         });
 
         return ['words' => ucfirst($words), 'undone' => 1, 'kept' => []];
+    }
+
+    /**
+     * @param array<array-key, mixed> $decisions
+     *
+     * @throws Problem 409 when it is no longer the plan that was looked at, 422 when it offers no such choice
+     */
+    private function planStill(Submission $submission, string $fingerprint, array $decisions): Plan
+    {
+        try {
+            $plan = $this->plans->plan($submission, $decisions);
+        } catch (Problem $problem) {
+            // A choice that was offered then and is not now: the plan has changed, and that is what to say.
+            if (hash_equals($this->plans->plan($submission)->fingerprint, $fingerprint)) {
+                throw $problem;
+            }
+            $plan = null;
+        }
+        if (null === $plan || !hash_equals($plan->fingerprint, $fingerprint)) {
+            throw new Problem(409, 'The plan has changed', 'Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
+        }
+
+        return $plan;
     }
 
     private function refuseDecided(Submission $submission): void

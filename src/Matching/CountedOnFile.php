@@ -18,7 +18,8 @@ final class CountedOnFile implements Commonness
     /** @var array<string, int> */
     private array $known = [];
 
-    public function __construct(private readonly Connection $db)
+    /** @param int $own how many of the clients that are compared are on file themselves: 0 for a submission, 1 for a pair */
+    public function __construct(private readonly Connection $db, private readonly int $own = 0)
     {
     }
 
@@ -42,7 +43,7 @@ final class CountedOnFile implements Commonness
     {
         $value = ctype_digit($point) ? "+$point" : $point;
 
-        return $this->known["p:$point"] ??= max(1, $this->number('SELECT COUNT(DISTINCT p.client_id) FROM contact_point p JOIN client c ON c.id = p.client_id AND c.merged_into_id IS NULL WHERE p.kind = ? AND p.match_key = ?', [ctype_digit($point) ? 'phone' : 'email', $value]));
+        return $this->known["p:$point"] ??= max(1, $this->number('SELECT COUNT(DISTINCT p.client_id) FROM contact_point p JOIN client c ON c.id = p.client_id AND c.merged_into_id IS NULL WHERE p.kind = ? AND p.match_key = ?', [ctype_digit($point) ? 'phone' : 'email', $value]) - $this->own);
     }
 
     private function counted(string $key): int

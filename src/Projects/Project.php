@@ -51,7 +51,7 @@ class Project implements Journaled
         public string $title,
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly Client $client,
+        public Client $client,
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $lead,

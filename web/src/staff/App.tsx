@@ -5,6 +5,7 @@ import { SignIn } from './access/SignIn';
 import { ArrivalsScreen } from './arrivals/ArrivalsScreen';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsScreen } from './clients/ClientsScreen';
+import { DuplicatesScreen } from './clients/DuplicatesScreen';
 import { FormTableScreen } from './forms/FormTableScreen';
 import { FormsScreen } from './forms/FormsScreen';
 import { MessagesScreen } from './messages/MessagesScreen';
@@ -39,6 +40,7 @@ function Door() {
         <Route path="sign-in" element={<Navigate to={home} replace />} />
         <Route path="arrivals/:id?" element={<ArrivalsScreen />} />
         <Route path="clients" element={<ClientsScreen />} />
+        <Route path="clients/duplicates" element={<DuplicatesScreen />} />
         <Route path="clients/:id" element={<ClientScreen />} />
         <Route path="projects" element={<ProjectsScreen />} />
         <Route path="projects/:id" element={<ProjectScreen />} />

@@ -15,6 +15,8 @@ export const keys = {
   up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question up' },
   down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question down' },
   takeOut: { binding: 'Delete', shown: 'Del', words: 'take the question out' },
+  merge: { binding: 'm', shown: 'M', words: 'make one client of two' },
+  apart: { binding: 'n', shown: 'N', words: 'say that two clients are not the same' },
   download: { binding: 'd', shown: 'D', words: 'download' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   goArrivals: { binding: 'g a', shown: 'G A', words: 'go to Arrivals' },

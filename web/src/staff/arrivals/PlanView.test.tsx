@@ -43,6 +43,7 @@ function plan(chosen: string | null): Plan {
             verdict: 'differs, both kept',
             same: false,
             answer: 3,
+            weight: -1.9,
           },
         ],
       },

@@ -56,6 +56,12 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
         <div className="record-head">
           <Link to="/clients">All clients</Link>
           <h1>{client.name}</h1>
+          {client.mergedInto && (
+            <p>
+              one client with <Link to={`/clients/${client.mergedInto.id}`}>{client.mergedInto.label}</Link>, where all
+              is kept now
+            </p>
+          )}
           <p>
             client since <b>{moment(client.since).toFormat('LLLL yyyy')}</b>,{' '}
             {count(client.assets.length, business.assetWord)}, {count(client.projects.length, 'project')}

@@ -50,6 +50,9 @@ export function ClientsScreen() {
                 <p className="second" role="status">
                   {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}
                 </p>
+                <p>
+                  <Link to="/clients/duplicates">Duplicates</Link>
+                </p>
               </div>
             </>
           ),

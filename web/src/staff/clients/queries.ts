@@ -1,4 +1,4 @@
-import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
@@ -21,5 +21,30 @@ export function useClient(id: string) {
   return useQuery({
     queryKey: queryKeys.client(id),
     queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id } } })),
+  });
+}
+
+/** The pairs that may be one person, best first. */
+export function useDuplicates() {
+  return useQuery({ queryKey: queryKeys.duplicates, queryFn: () => need(api.GET('/api/duplicates')) });
+}
+
+export type Take = 'name' | 'organisation' | 'address';
+
+export function useMerge() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, other, take }: { id: string; other: string; take: Take[] }) =>
+      need(api.POST('/api/clients/{id}/merge', { params: { path: { id } }, body: { other, take } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
+
+export function useTellApart() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, other }: { id: string; other: string }) =>
+      need(api.POST('/api/clients/{id}/tell-apart', { params: { path: { id } }, body: { other } })),
+    onSettled: () => queries.invalidateQueries(),
   });
 }

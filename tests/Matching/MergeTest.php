@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Matching;
+
+use Telamon\Tests\Support\AppTestCase;
+
+final class MergeTest extends AppTestCase
+{
+    /** @var list<string> */
+    private array $ids = [];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->inquire(['name' => 'Orla Fenick', 'email' => 'orla@example.org'])->ok(201);
+        $this->accept($this->lastSubmission(), ['client' => 'new'])->ok();
+        foreach ($this->db()->fetchFirstColumn('SELECT id FROM client ORDER BY id') as $id) {
+            $this->ids[] = \is_string($id) ? $id : '';
+        }
+    }
+
+    public function testAPairIsShownFieldByField(): void
+    {
+        $list = $this->get('/api/duplicates')->ok();
+        self::assertSame(1, $list->number('total'));
+        self::assertSame(['Orla Fennick', 'Orla Fenick'], [$list->text('items.0.one.name'), $list->text('items.0.other.name')]);
+        self::assertSame([['name', 'nearly'], ['email', 'differs'], ['phone', 'same'], ['address', 'same']], array_map(static fn (array $f): array => [$f['key'], $f['verdict']], $list->rows('items.0.fields')));
+        self::assertSame(1, $list->number('items.0.one.projects'));
+    }
+
+    public function testAllThatHungOnOneHangsOnTheOtherAndBack(): void
+    {
+        [$one, $other] = $this->ids;
+        $done = $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['name']])->ok();
+        self::assertSame(0, $this->get('/api/duplicates')->ok()->number('total'));
+        $client = $this->get("/api/clients/$one")->ok();
+        self::assertSame('Orla Fenick', $client->text('name'));
+        self::assertSame(['orla.fennick@example.com', 'orla@example.org', '+353209143327'], $client->column('contactPoints', 'value'));
+        self::assertCount(2, $client->rows('projects'));
+        self::assertCount(2, $client->rows('submissions'));
+        self::assertSame([1], [$this->get('/api/clients')->ok()->number('total')]);
+        self::assertSame($one, $this->get("/api/clients/$other")->ok()->text('mergedInto.id'));
+        $this->post("/api/clients/$one/merge", ['other' => $other])->ok(409);
+
+        $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();
+        self::assertSame(1, $this->get('/api/duplicates')->ok()->number('total'));
+        $client = $this->get("/api/clients/$one")->ok();
+        self::assertSame('Orla Fennick', $client->text('name'));
+        self::assertSame(['orla.fennick@example.com', '+353209143327'], $client->column('contactPoints', 'value'));
+        self::assertCount(1, $client->rows('projects'));
+        self::assertNull($this->get("/api/clients/$other")->ok()->at('mergedInto'));
+        self::assertCount(1, $this->get("/api/clients/$other")->ok()->rows('projects'));
+    }
+
+    public function testAnArrivalFindsTheClientThatStayed(): void
+    {
+        [$one, $other] = $this->ids;
+        $this->post("/api/clients/$one/merge", ['other' => $other])->ok();
+        $this->inquire(['name' => 'Orla Fenick', 'email' => 'orla@example.org', 'phone' => null])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame($one, $this->db()->fetchOne('SELECT client_id FROM submission ORDER BY rowid DESC LIMIT 1'));
+    }
+
+    public function testAPlanMadeBeforeTheMergeIsMadeAgain(): void
+    {
+        [$one, $other] = $this->ids;
+        $this->inquire(['name' => 'Orla Fenick', 'email' => 'orla@example.org'])->ok(201);
+        $id = $this->lastSubmission();
+        $plan = $this->get("/api/submissions/$id")->ok();
+        $this->post("/api/clients/$one/merge", ['other' => $other])->ok();
+        $this->post("/api/submissions/$id/accept", ['fingerprint' => $plan->text('plan.fingerprint'), 'decisions' => (object) ['client' => $other]])->ok(409);
+    }
+
+    public function testToldApartIsRememberedUntilItIsTakenBack(): void
+    {
+        [$one, $other] = $this->ids;
+        $done = $this->post("/api/clients/$one/tell-apart", ['other' => $other])->ok();
+        self::assertSame(0, $this->get('/api/duplicates')->ok()->number('total'));
+        $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();
+        self::assertSame(1, $this->get('/api/duplicates')->ok()->number('total'));
+    }
+
+    public function testWhatCannotBeIsRefused(): void
+    {
+        [$one] = $this->ids;
+        self::assertSame(['other'], array_keys($this->post("/api/clients/$one/merge", ['other' => $one])->ok(422)->violations()));
+        self::assertSame(['take'], array_keys($this->post("/api/clients/$one/merge", ['other' => $this->ids[1], 'take' => ['shoes']])->ok(422)->violations()));
+        $this->post('/api/clients/00000000-0000-0000-0000-000000000000/merge', ['other' => $one])->ok(404);
+        $this->signIn('pim@marrowby.example');
+        $this->get('/api/duplicates')->ok(403);
+        $this->post("/api/clients/$one/merge", ['other' => $this->ids[1]])->ok(403);
+    }
+}
