@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoint;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
@@ -29,6 +32,28 @@ final readonly class DemoExtras
             $this->em->persist(new OwnField('project', 'key_holder', 'Who has the key', CustomKind::Text, [], 1));
             $this->publish('hall-instruments', 'Hall instruments', self::halls(), $now);
             $this->publish('hello', 'Short inquiry', self::short(), $now);
+        });
+    }
+
+    /** Three clients who came on file twice, as they do when several people keep the card index. */
+    public function twice(\DateTimeImmutable $now): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put three cards on file', null, $now), function () use ($now): void {
+            foreach ([['Fintan', 'Haskin', 'F.', 'Haskin', 'fintan@haskin-post.example'], ['Cormac', 'Brackley', 'Cormac', 'Brackly', ''], ['Bea', 'Larkhill', 'Beatrice', 'Larkhill', 'b.larkhill@letters.example']] as [$given, $family, $as, $called, $email]) {
+                $first = $this->em->getRepository(Client::class)->findOneBy(['givenName' => $given, 'familyName' => $family]);
+                $phone = $first?->first(ContactKind::Phone);
+                if (null === $first) {
+                    continue;
+                }
+                $client = new Client($as, $called, $first->address, $now);
+                $this->em->persist($client);
+                if (null !== $phone) {
+                    $this->em->persist(new ContactPoint($client, ContactKind::Phone, $phone, $phone));
+                }
+                if ('' !== $email) {
+                    $this->em->persist(new ContactPoint($client, ContactKind::Email, $email, $email));
+                }
+            }
         });
     }
 

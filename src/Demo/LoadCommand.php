@@ -77,6 +77,7 @@ final class LoadCommand extends Command
             $this->em->clear();
             $this->facts->reset();
             $this->timeline->runUntil($now);
+            $this->extras->twice($now->modify('-1 day'));
             $this->history->appointments($today);
         });
         (new Filesystem())->remove($drafts);

@@ -13,6 +13,9 @@ use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Matching\ClientMatcher;
+use Telamon\Core\Matching\Directory;
+use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
@@ -31,6 +34,9 @@ final readonly class Receiver
         private EntityManagerInterface $em,
         private AnswerCheck $check,
         private SubmissionReader $reader,
+        private ClientMatcher $matcher,
+        private Directory $directory,
+        private ClientLines $clients,
         private AttachmentShelf $shelf,
         private BusinessFacts $facts,
         private Changes $changes,
@@ -145,7 +151,7 @@ final readonly class Receiver
             $version,
             $answers,
             mb_substr($readings->for(Destination::ClientName)->text ?? 'No name given', 0, 200),
-            $readings->doubts(),
+            $readings->doubts() + ($this->clients->asks($this->matcher->candidates($readings, $this->directory)) ? 1 : 0),
             $arriving->channel,
             $now,
             $this->facts->workingTime()->add($now, $form->promiseMinutes),

@@ -26,7 +26,7 @@ final class LoadTest extends TestCase
     public function testTheDemoIsAliveAndLoadsOnce(): void
     {
         $this->console('telamon:database:update', '--quiet');
-        self::assertStringContainsString('60 clients and 122 submissions', $this->console('telamon:demo:load'));
+        self::assertStringContainsString('63 clients and 128 submissions', $this->console('telamon:demo:load'));
         self::assertStringContainsString('nothing was loaded', $this->console('telamon:demo:load'));
         $db = new \PDO("sqlite:{$this->data}/telamon.db");
         $count = static function (string $sql) use ($db): int {
@@ -35,10 +35,10 @@ final class LoadTest extends TestCase
 
             return is_numeric($value) ? (int) $value : -1;
         };
-        self::assertSame(14, $count("SELECT COUNT(*) FROM submission WHERE state = 'waiting'"));
+        self::assertSame(20, $count("SELECT COUNT(*) FROM submission WHERE state = 'waiting'"));
         self::assertGreaterThan(60, $count("SELECT COUNT(*) FROM submission WHERE state = 'accepted'"));
         self::assertGreaterThan(5, $count("SELECT COUNT(*) FROM submission WHERE state = 'set-aside'"));
-        self::assertSame(2, $count("SELECT COUNT(*) FROM submission WHERE state = 'waiting' AND to_decide > 0"));
+        self::assertSame(5, $count("SELECT COUNT(*) FROM submission WHERE state = 'waiting' AND to_decide > 0"));
         self::assertGreaterThan(20, $count('SELECT COUNT(*) FROM attachment'));
         self::assertGreaterThan(0, $count("SELECT COUNT(*) FROM stored_file WHERE type = 'application/pdf'"));
         self::assertSame(0, $count("SELECT COUNT(*) FROM submission WHERE received_at > datetime('now')"));

@@ -152,7 +152,19 @@ function Compared({ line }: { line: PlanLine }) {
             <td>
               <Differing text={field.there} other={field.here} same={field.same} />
             </td>
-            <td>{field.same ? field.verdict : <b>{field.verdict}</b>}</td>
+            <td>
+              {field.same ? field.verdict : <b>{field.verdict}</b>}
+              {field.weight !== 0 && (
+                <small
+                  className="figures"
+                  title="What this says: above zero for one person, below for two; each step doubles"
+                >
+                  {' '}
+                  {field.weight > 0 ? '+' : '−'}
+                  {Math.abs(field.weight).toFixed(0)}
+                </small>
+              )}
+            </td>
           </tr>
         ))}
       </tbody>
