@@ -47,11 +47,11 @@ final class People
     /** @var list<string> */
     private array $familyNames = [];
 
-    /** @var list<array{string, string}> town and the beginning of its postal codes */
-    private array $towns = [];
+    /** @var non-empty-list<array{string, string}> town and the beginning of its postal codes */
+    private array $towns = [['Marrowby', 'M00']];
 
-    /** @var list<string> */
-    private array $streets = [];
+    /** @var non-empty-list<string> */
+    private array $streets = ['Mill Race'];
 
     /** @param array<string, float> $errors how often a second record differs, per field */
     public function __construct(int $seed, private readonly array $errors = self::ERRORS)
@@ -92,6 +92,9 @@ final class People
             $rows[] = $i > 0 && $this->chance(self::IN_HOUSEHOLD) ? $this->relative($rows[$this->dice->getInt(0, $i - 1)], $i) : $this->person($i);
         }
         $truth = [];
+        if ([] === $rows || $pairs < 1) {
+            return [$rows, $truth];
+        }
         foreach ($this->dice->pickArrayKeys($rows, $pairs) as $n => $key) {
             $again = $this->again($rows[$key], $records - $pairs + $n);
             $truth["{$rows[$key]['external_id']}|{$again['external_id']}"] = true;

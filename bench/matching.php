@@ -22,7 +22,7 @@ $errors = in_array('more', $argv, true) ? People::MORE_ERRORS : People::ERRORS;
 [$rows, $truth] = (new People($seed, $errors))->make($records, $pairs);
 $people = [];
 foreach ($rows as $row) {
-    $people[$row['external_id']] = new Person($row['given_name'], $row['family_name'], $row['organisation'], array_filter([$row['email']]), array_filter([$row['phone']]), $row['address_line'], $row['locality'], $row['postal_code']);
+    $people[$row['external_id']] = new Person($row['given_name'], $row['family_name'], $row['organisation'], [$row['email']], [$row['phone']], $row['address_line'], $row['locality'], $row['postal_code']);
 }
 $finder = new DuplicateFinder(new ShortForms());
 $reached = array_fill_keys(array_keys($truth), false);

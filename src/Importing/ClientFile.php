@@ -41,7 +41,7 @@ final readonly class ClientFile
         }
         arsort($counts);
 
-        return new self($path, 1 === preg_match('/^(?:\xEF\xBB\xBF)?\s*BEGIN:VCARD/i', $head), (string) array_key_first($counts));
+        return new self($path, 1 === preg_match('/^(?:\xEF\xBB\xBF)?\s*BEGIN:VCARD/i', $head), array_key_first($counts));
     }
 
     /** @return list<string> */
@@ -119,7 +119,7 @@ final readonly class ClientFile
     /** @return list<string> in the order of vCardFields() */
     private static function cells(VCard $card): array
     {
-        $parts = static fn (string $name): array => array_map(static fn (mixed $part): string => \is_string($part) ? $part : '', $card->__get($name)?->getParts() ?? []);
+        $parts = static fn (string $name): array => array_map(static fn (mixed $part): string => \is_string($part) ? $part : '', [] === $card->select($name) ? [] : $card->__get($name)->getParts());
         $all = static fn (string $name): array => array_map(static fn (object $one): string => trim((string) preg_replace('/^(tel|mailto):/i', '', method_exists($one, '__toString') ? (string) $one : '')), array_values($card->select($name)));
         [$names, $address] = [$parts('N'), $parts('ADR')];
         [$emails, $phones] = [$all('EMAIL'), $all('TEL')];

@@ -69,7 +69,7 @@ final readonly class ClientImport
         foreach ($this->directory->people($this->keys->of($person)) as $id => $other) {
             $judgement = $judge->judge($person, $other);
             if (null === $best || $judgement->probability > $best->probability) {
-                [$best, $bestId] = [$judgement, (string) $id];
+                [$best, $bestId] = [$judgement, $id];
             }
         }
 

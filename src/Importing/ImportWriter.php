@@ -45,11 +45,15 @@ final readonly class ImportWriter
                 $chunk = [];
                 $this->em->clear();
                 $this->facts->reset();
-                null === $progress || $progress($done);
+                if (null !== $progress) {
+                    $progress($done);
+                }
             }
         }
         $change = $this->chunk($chunk, $change, $begun);
-        null === $progress || $progress($done + \count($chunk));
+        if (null !== $progress) {
+            $progress($done + \count($chunk));
+        }
 
         return $change;
     }

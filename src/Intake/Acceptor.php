@@ -13,6 +13,7 @@ use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Rules\RuleUse;
 use Telamon\Setup\BusinessFacts;
 
 /** Carries a plan out in one transaction. It writes and never decides. */
@@ -36,7 +37,7 @@ final readonly class Acceptor
      *
      * @throws Problem 409 when the plan has changed or the submission is decided, 422 when a question is open
      */
-    public function accept(Submission $submission, string $fingerprint, array $decisions, Staff $staff): array
+    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff): array
     {
         $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
         $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff): array {
@@ -50,6 +51,11 @@ final readonly class Acceptor
                     static fn (PlanLine $line): array => ['path' => 'decisions.'.($line->choice->key ?? $line->key), 'message' => 'Choose one.'],
                     $open,
                 ));
+            }
+
+            foreach ($plan->outcome->rules as $rule) {
+                $gone = array_filter($plan->outcome->gone, static fn (array $one): bool => $one[0] === $rule);
+                $this->em->persist(new RuleUse($rule->id, $submission->id, $this->clock->now(), mb_substr(implode(', ', array_column($gone, 1)), 0, 300)));
             }
 
             return $this->writer->write($submission, $plan, $staff, $this->clock->now());

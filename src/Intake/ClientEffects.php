@@ -35,7 +35,10 @@ final readonly class ClientEffects
     public function use(Effect $effect, Making $made): Client
     {
         $client = $this->em->find(Client::class, $effect->text('id'));
-        $client = $client?->mergedInto ?? $client ?? throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
+        if (null === $client) {
+            throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
+        }
+        $client = $client->mergedInto ?? $client;
         $this->addPoint($client, ContactKind::Email, $effect->text('email'));
         $this->addPoint($client, ContactKind::Phone, $effect->text('phone'));
         if ('' !== $effect->text('address')) {

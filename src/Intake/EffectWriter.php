@@ -19,7 +19,7 @@ final readonly class EffectWriter
     }
 
     /** @return list<array{kind: string, id: string, label: string}> what was made or joined, as RecordRef in the contract */
-    public function write(Submission $submission, Plan $plan, Staff $staff, \DateTimeImmutable $now): array
+    public function write(Submission $submission, Plan $plan, ?Staff $staff, \DateTimeImmutable $now): array
     {
         $made = new Making($submission, $now);
         $touched = [];

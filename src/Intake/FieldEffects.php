@@ -36,6 +36,7 @@ final readonly class FieldEffects
             str_starts_with($field, 'custom.') => $record->custom = [substr($field, 7) => $value] + $record->custom,
             $record instanceof Client && 'organisation' === $field => $record->organisation = mb_substr($value, 0, 200),
             $record instanceof Client && 'notes' === $field => $record->notes = trim("{$record->notes}\n\n$value"),
+            $record instanceof Project && 'notes' === $field => $record->notes = trim("{$record->notes}\n\n$value"),
             $record instanceof Project && 'budget' === $field => $record->budget = mb_substr($value, 0, 200),
             default => throw new \LogicException("the plan names the field $field, which is not there"),
         };

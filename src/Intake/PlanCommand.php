@@ -36,13 +36,13 @@ final class PlanCommand extends Command
     {
         $path = $input->getArgument('file');
         try {
-            [$form, $answers] = $this->read('-' === $path ? 'php://stdin' : (\is_string($path) ? $path : ''));
+            [$form, $answers, $slug] = $this->read('-' === $path ? 'php://stdin' : (\is_string($path) ? $path : ''));
         } catch (\InvalidArgumentException|InvalidDefinition $error) {
             $output->writeln($error->getMessage());
 
             return Command::FAILURE;
         }
-        $plan = $this->plans->dryRun($form, $answers);
+        $plan = $this->plans->dryRun($form, $answers, $slug);
         if ('json' === $input->getOption('format')) {
             $output->writeln(json_encode($plan->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
         } else {
@@ -53,7 +53,7 @@ final class PlanCommand extends Command
     }
 
     /**
-     * @return array{FormDefinition, array<array-key, mixed>}
+     * @return array{FormDefinition, array<array-key, mixed>, string}
      *
      * @throws \InvalidArgumentException in words
      * @throws InvalidDefinition
@@ -75,11 +75,12 @@ final class PlanCommand extends Command
             throw new \InvalidArgumentException('The file holds no answers: {"form": …, "answers": {…}}.');
         }
         if (\is_array($form)) {
-            return [FormDefinition::fromArray($form), $answers];
+            return [FormDefinition::fromArray($form), $answers, ''];
         }
-        $version = \is_string($form) ? $this->em->getRepository(Form::class)->findOneBy(['slug' => $form])?->published : null;
+        $form = \is_string($form) ? $form : '';
+        $version = '' !== $form ? $this->em->getRepository(Form::class)->findOneBy(['slug' => $form])?->published : null;
 
-        return [$version?->definition() ?? throw new \InvalidArgumentException('No form is published at “'.(\is_string($form) ? $form : '').'”.'), $answers];
+        return [$version?->definition() ?? throw new \InvalidArgumentException("No form is published at “{$form}”."), $answers, $form];
     }
 
     private function tell(OutputInterface $output, Plan $plan): void

@@ -14,8 +14,11 @@ use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
 use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
+use Telamon\Rules\RuleBooks;
 use Telamon\Setup\BusinessFacts;
 use Telamon\Setup\OwnFields;
 
@@ -30,6 +33,8 @@ final readonly class PlanMaker
         private BusinessFacts $facts,
         private MessageQueue $messages,
         private OwnFields $fields,
+        private RuleBooks $books,
+        private PastFacts $past,
         private ClockInterface $clock,
     ) {
     }
@@ -47,10 +52,18 @@ final readonly class PlanMaker
         }
         $readings = $this->readings($submission);
         try {
-            return $this->planner->plan($this->input($readings, $submission->id), $chosen);
+            return $this->planner->plan($this->input($readings, $submission->id, $this->past->of($submission)), $chosen);
         } catch (InvalidDecision $error) {
             throw Problem::invalid($error->path, $error->getMessage());
         }
+    }
+
+    /**
+     * The plan as it would be with a rule, or with another book of rules altogether. Nothing is saved.
+     */
+    public function withBook(Submission $submission, RuleBook $book): Plan
+    {
+        return $this->planner->plan($this->input($this->readings($submission), $submission->id, $this->past->of($submission), $book));
     }
 
     /** Of the answers, and of those to the short form before that did not come again. */
@@ -72,17 +85,17 @@ final readonly class PlanMaker
      *
      * @param array<array-key, mixed> $answers
      */
-    public function dryRun(FormDefinition $form, array $answers): Plan
+    public function dryRun(FormDefinition $form, array $answers, string $slug = ''): Plan
     {
         $kept = [];
         foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), true) as $question) {
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->input($this->reader->read($form, $kept), null));
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $kept, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes'])));
     }
 
-    private function input(Readings $readings, ?string $submissionId): PlanInput
+    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null): PlanInput
     {
         return new PlanInput(
             $readings,
@@ -96,6 +109,8 @@ final readonly class PlanMaker
             null === $submissionId ? [] : $this->messages->alreadySent($submissionId),
             $this->clock->now()->setTimezone($this->facts->zone()),
             $this->fields->byName(),
+            $book ?? $this->books->book(),
+            $facts,
         );
     }
 }

@@ -39,7 +39,7 @@ final readonly class ProjectEffects
             $effect->text('title'),
             $made->client(),
             $this->staff($effect->text('lead')),
-            $this->facts->stages()[0] ?? 'Inquiry',
+            '' === $effect->text('stage') ? ($this->facts->stages()[0] ?? 'Inquiry') : $effect->text('stage'),
             '' === $readyBy ? null : self::day($readyBy),
             $effect->text('notes'),
             $made->now,

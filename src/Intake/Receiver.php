@@ -6,6 +6,7 @@ namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Core\Form\AnswerCheck;
 use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Destination;
@@ -37,6 +38,8 @@ final readonly class Receiver
         private ClientMatcher $matcher,
         private Directory $directory,
         private ClientLines $clients,
+        private AcceptByItself $ahead,
+        private MessageBusInterface $bus,
         private AttachmentShelf $shelf,
         private BusinessFacts $facts,
         private Changes $changes,
@@ -171,6 +174,9 @@ final readonly class Receiver
             $submission->decidedAt = $now;
         }
         $this->em->persist($submission);
+        if (SubmissionState::Waiting === $submission->state && $this->ahead->isWanted()) {
+            $this->bus->dispatch(new AcceptAhead($submission->id));
+        }
         $this->finish($arriving->continues, $submission, $now);
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);

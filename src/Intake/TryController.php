@@ -38,7 +38,9 @@ final readonly class TryController
     #[Route('/api/forms/{id}/try', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
     public function plan(string $id, Request $request): Response
     {
-        $draft = $this->drafts->of($this->em->find(Form::class, $id) ?? throw Problem::notFound('form'));
+        $of = $this->em->find(Form::class, $id) ?? throw Problem::notFound('form');
+        $draft = $this->drafts->of($of);
+        $slug = $of->slug;
         $answers = JsonBody::read($request)['answers'] ?? null;
         if (!\is_array($answers)) {
             throw Problem::invalid('answers', 'Send the answers by question key.');
@@ -53,6 +55,6 @@ final readonly class TryController
             throw new Problem(422, 'Some answers need another look', 'Nothing was tried yet.', array_map(static fn (Violation $v): array => ['path' => $v->path, 'message' => $v->message], $violations));
         }
 
-        return new JsonResponse($this->plans->dryRun($form, $answers)->toArray());
+        return new JsonResponse($this->plans->dryRun($form, $answers, $slug)->toArray());
     }
 }

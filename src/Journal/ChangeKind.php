@@ -15,6 +15,7 @@ enum ChangeKind: string
     case Setup = 'setup';
     case Publish = 'publish';
     case MoveStage = 'move-stage';
+    case Rule = 'rule';
     case Import = 'import';
     case Merge = 'merge';
     case TellApart = 'tell-apart';
@@ -23,7 +24,7 @@ enum ChangeKind: string
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Import, self::Merge, self::TellApart => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart => true,
             default => false,
         };
     }

@@ -37,12 +37,13 @@ final readonly class DuplicateController
     {
         $body = JsonBody::read($request);
         $take = $body['take'] ?? [];
-        if (!\is_array($take) || [] !== array_diff($take, Merging::FIELDS)) {
+        $take = \is_array($take) ? array_values(array_map(static fn (mixed $one): string => \is_string($one) ? $one : '?', $take)) : ['?'];
+        if ([] !== array_diff($take, Merging::FIELDS)) {
             throw Problem::invalid('take', 'Choose among '.implode(', ', Merging::FIELDS).'.');
         }
         [$into, $other] = $this->two($id, $body);
 
-        return new JsonResponse(['change' => $this->merging->merge($into, $other, array_values(array_filter($take, \is_string(...))), $staff)->toArray($this->facts->zone())]);
+        return new JsonResponse(['change' => $this->merging->merge($into, $other, $take, $staff)->toArray($this->facts->zone())]);
     }
 
     #[Route('/api/clients/{id}/tell-apart', requirements: ['id' => self::ID], methods: ['POST'])]

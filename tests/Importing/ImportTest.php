@@ -89,13 +89,13 @@ final class ImportTest extends AppTestCase
         $this->inquire(['name' => 'Given7 Family7', 'email' => 'g7@example.com'])->ok(201);
         $this->signIn();
         $this->accept($this->lastSubmission())->ok();
-        $undone = $this->command('telamon:undo', ['change' => $m[1] ?? '']);
+        $undone = $this->command('telamon:undo', ['change' => $m[1]]);
         self::assertStringContainsString('Took back: brought in clients', $undone);
         self::assertStringContainsString('stays: Given7 Family7', $undone);
         self::assertSame(1, $this->countRows('client'));
         self::assertSame(['g7@example.com'], $this->db()->fetchFirstColumn("SELECT value FROM contact_point WHERE kind = 'email'"));
         self::assertSame([1], $this->db()->fetchFirstColumn('SELECT COUNT(DISTINCT client_id) FROM match_key'));
-        self::assertStringContainsString('Somebody took this back', $this->command('telamon:undo', ['change' => $m[1] ?? ''], 1));
+        self::assertStringContainsString('Somebody took this back', $this->command('telamon:undo', ['change' => $m[1]], 1));
     }
 
     private function file(string $content): string

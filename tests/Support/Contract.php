@@ -97,7 +97,8 @@ final class Contract
     /** @return array<string, mixed>|null */
     private function operation(string $method, string $path): ?array
     {
-        foreach ($this->patterns as $template => $pattern) {
+        // A path without parameters is meant before one with (OpenAPI 3.1, Paths Object).
+        foreach (isset($this->patterns[$path]) ? [$path => $this->patterns[$path]] : $this->patterns as $template => $pattern) {
             if (1 === preg_match($pattern, $path)) {
                 $item = self::map(self::map($this->document['paths'])[$template]);
 

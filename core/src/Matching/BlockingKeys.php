@@ -112,7 +112,7 @@ final readonly class BlockingKeys
             $keys[] = "f:$family|".substr($phone, -4);
             $keys[] = "h:$family|".substr($phone, -8, 4);
         }
-        foreach (array_filter(['' === $person->postalCode ? '' : $person->postalCode, $person->locality]) as $area) {
+        foreach (array_filter([$person->postalCode, $person->locality], static fn (string $text): bool => '' !== $text) as $area) {
             $keys[] = "z:$family|$area";
             if ('' !== $person->postalCode && $area === $person->postalCode) {
                 foreach ($this->fullNames($person) as $given) {

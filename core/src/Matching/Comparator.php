@@ -184,7 +184,9 @@ final readonly class Comparator
         if ($length !== \strlen($b)) {
             return false;
         }
-        for ($i = 0; $i < $length - 1 && $a[$i] === $b[$i]; ++$i) {
+        $i = 0;
+        while ($i < $length - 1 && $a[$i] === $b[$i]) {
+            ++$i;
         }
 
         return $i < $length - 1 && $a[$i] === $b[$i + 1] && $a[$i + 1] === $b[$i] && substr($a, $i + 2) === substr($b, $i + 2);

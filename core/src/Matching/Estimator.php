@@ -43,7 +43,7 @@ final readonly class Estimator
         foreach ($shares as $field => $levels) {
             foreach (array_keys($levels) as $level) {
                 // Never below what was: fields agree together more often by chance than each does alone.
-                $shares[$field][$level]['u'] = max($before->shares[$field][$level]['u'], $chance[$field][$level]);
+                $shares[$field][$level] = ['m' => $shares[$field][$level]['m'], 'h' => $before->shares[$field][$level]['h'], 'u' => max($before->shares[$field][$level]['u'], $chance[$field][$level])];
             }
         }
 
@@ -86,7 +86,7 @@ final readonly class Estimator
         foreach ($shares as $field => $levels) {
             foreach ($levels as $level => $share) {
                 $total = array_sum($sums['m'][$field] ?? []) + self::PRIOR_PAIRS;
-                $shares[$field][$level]['m'] = max(self::LEAST, (($sums['m'][$field][$level] ?? 0.0) + $before->shares[$field][$level]['m'] * self::PRIOR_PAIRS) / $total);
+                $shares[$field][$level] = ['m' => max(self::LEAST, (($sums['m'][$field][$level] ?? 0.0) + $before->shares[$field][$level]['m'] * self::PRIOR_PAIRS) / $total), 'h' => $share['h'], 'u' => $share['u']];
                 $apart[$field][$level] = ($sums['u'][$field][$level] ?? 0.0) / max(1, array_sum($sums['u'][$field] ?? []));
             }
         }
@@ -111,7 +111,8 @@ final readonly class Estimator
         $held = array_sum(array_map(static fn (array $share): float => $share['m'], array_intersect_key($before->shares[Field::Given->value] ?? [], $clashes)));
         $rest = array_sum(array_map(static fn (array $share): float => $share['m'], array_diff_key($given, $clashes)));
         foreach (array_keys($given) as $level) {
-            $shares[Field::Given->value][$level]['m'] = isset($clashes[$level]) ? $before->shares[Field::Given->value][$level]['m'] : $given[$level]['m'] * (1 - $held) / max(self::LEAST, $rest);
+            $m = isset($clashes[$level]) ? $before->shares[Field::Given->value][$level]['m'] : $given[$level]['m'] * (1 - $held) / max(self::LEAST, $rest);
+            $shares[Field::Given->value][$level] = ['m' => $m, 'h' => $given[$level]['h'], 'u' => $given[$level]['u']];
         }
 
         return $shares;

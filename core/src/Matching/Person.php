@@ -41,8 +41,8 @@ final readonly class Person
         $this->given = array_values(\count($words) > 1 ? array_diff($words, self::FORMS_OF_ADDRESS) : $words);
         $this->family = Fold::words($family);
         $this->organisation = Fold::text($organisation);
-        $this->emails = array_values(array_filter(array_map(static fn (string $email): string => mb_strtolower(trim($email)), $emails)));
-        $this->phones = array_values(array_filter(array_map(static fn (string $phone): string => (string) preg_replace('/\D/', '', $phone), $phones)));
+        $this->emails = array_values(array_filter(array_map(static fn (string $email): string => mb_strtolower(trim($email)), $emails), static fn (string $email): bool => '' !== $email));
+        $this->phones = array_values(array_filter(array_map(static fn (string $phone): string => (string) preg_replace('/\D/', '', $phone), $phones), static fn (string $phone): bool => '' !== $phone));
         $words = Fold::words($line);
         $numbers = array_filter($words, static fn (string $word): bool => 1 === preg_match('/^\d+[a-z]?$/', $word));
         $this->houseNumber = reset($numbers) ?: '';

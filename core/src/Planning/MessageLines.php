@@ -22,7 +22,7 @@ final readonly class MessageLines
             $lines[] = $this->line($input, self::CONFIRMATION, 'Send “'.($input->templates[self::CONFIRMATION] ?? '').'” to ', $email->string(), $name, $email->question->number, 'Confirm every inquiry');
         }
         $service = $input->services[$input->readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
-        $lead = $service->lead ?? $input->coordinator;
+        $lead = $input->outcome->lead() ?? $service->lead ?? $input->coordinator;
         $lines[] = $this->line($input, self::NOTICE, 'Tell '.$lead->name.' at ', $lead->email, $lead->name, null, 'Tell whoever leads');
 
         return $lines;

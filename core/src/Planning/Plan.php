@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Rules\RuleOutcome;
+
 /** What Telamon will do if the coordinator accepts, line by line. */
 final readonly class Plan
 {
@@ -11,8 +13,9 @@ final readonly class Plan
      * @param list<PlanLine> $lines
      * @param string $fingerprint of the plan before any decision: it changes when what is planned changes,
      *                            not when a person chooses
+     * @param RuleOutcome $outcome of the handling rules
      */
-    public function __construct(public array $lines, public string $fingerprint)
+    public function __construct(public array $lines, public string $fingerprint, public RuleOutcome $outcome = new RuleOutcome())
     {
     }
 

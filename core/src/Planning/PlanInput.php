@@ -6,8 +6,13 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\CustomField;
 use Telamon\Core\Matching\Candidate;
+use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Reading\Reading;
 use Telamon\Core\Reading\Readings;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Tasks\Checklist;
 use Telamon\Core\Tasks\WorkingDays;
 
@@ -35,7 +40,34 @@ final readonly class PlanInput
         public array $alreadySent,
         public \DateTimeImmutable $today,
         public array $customFields = [],
+        public RuleBook $book = new RuleBook(),
+        public ?RuleFacts $facts = null,
+        public RuleOutcome $outcome = new RuleOutcome(),
     ) {
+    }
+
+    /**
+     * With what the rules that hold say, now that it is known who the client is.
+     *
+     * @param bool $open whether it is not: a rule that asks does not hold then
+     */
+    public function ruled(?KnownClient $client, bool $open = false): self
+    {
+        if (null === $this->facts || [] === $this->book->rules) {
+            return $this;
+        }
+        $household = Verdict::Household === ($this->candidates[0] ?? null)?->judgement->verdict;
+        $tags = $client->fields['tags'] ?? '';
+        $outcome = $this->book->outcome($this->facts->with([
+            '@client' => match (true) {
+                $open => '',
+                null !== $client => 'known',
+                default => $household ? 'household' : 'new',
+            },
+            '@client_tags' => '' === $tags ? [] : explode("\n", $tags),
+        ]));
+
+        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome);
     }
 
     /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Rules\RuleOutcome;
+
 /** Makes the plan for a submission. It decides and never writes. */
 final readonly class Planner
 {
@@ -12,6 +14,7 @@ final readonly class Planner
         private ProjectLines $project,
         private MessageLines $messages,
         private FieldLines $fields = new FieldLines(),
+        private RuleLines $rules = new RuleLines(),
     ) {
     }
 
@@ -22,28 +25,47 @@ final readonly class Planner
      */
     public function plan(PlanInput $input, array $decisions = []): Plan
     {
-        $base = $this->lines($input, []);
-        $lines = [] === $decisions ? $base : $this->lines($input, $decisions);
+        [$base, $outcome] = $this->lines($input, []);
+        [$lines, $outcome] = [] === $decisions ? [$base, $outcome] : $this->lines($input, $decisions);
         $this->refuseUnknown($lines, $decisions);
 
-        return new Plan($lines, Plan::fingerprintOf($base));
+        return new Plan($lines, Plan::fingerprintOf($base), $outcome);
     }
 
     /**
      * @param array<string, string> $decisions
      *
-     * @return list<PlanLine>
+     * @return array{list<PlanLine>, RuleOutcome}
      */
     private function lines(PlanInput $input, array $decisions): array
     {
         $client = $this->client->lines($input, $decisions);
-
-        return [
+        $input = $input->ruled($client->chosen, null !== ($client->lines[0] ?? null) && $client->lines[0]->isOpen());
+        $lines = [
             ...$client->lines,
             ...$this->fields->client($input, $decisions, $client->chosen),
             ...$this->project->lines($input, $decisions, $client->chosen),
             ...$this->messages->lines($input),
         ];
+
+        return [self::grouped([...$lines, ...$this->rules->lines($input, $lines)]), $input->outcome];
+    }
+
+    /**
+     * Lines of one group together, the groups in the order of their first lines.
+     *
+     * @param list<PlanLine> $lines
+     *
+     * @return list<PlanLine>
+     */
+    private static function grouped(array $lines): array
+    {
+        $groups = [];
+        foreach ($lines as $line) {
+            $groups[$line->group][] = $line;
+        }
+
+        return array_merge(...array_values($groups));
     }
 
     /**

@@ -8,6 +8,8 @@ use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Reading\Reading;
+use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Core\Tasks\Checklist;
 use Telamon\Core\Tasks\ChecklistMerge;
 use Telamon\Core\Tasks\Doer;
 
@@ -50,7 +52,7 @@ final readonly class ProjectLines
 
     private function lead(PlanInput $input, ?ServiceFacts $service): StaffMember
     {
-        return $service->lead ?? $input->coordinator;
+        return $input->outcome->lead() ?? $service->lead ?? $input->coordinator;
     }
 
     private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, bool $hasAsset): PlanLine
@@ -76,7 +78,8 @@ final readonly class ProjectLines
             'lead' => $lead->id,
             'ready_by' => $readyBy?->format('Y-m-d') ?? '',
             'notes' => implode("\n\n", $notes),
-        ]), '', $service->rule ?? 'no service named, so it stays with the coordinator');
+            'stage' => $input->outcome->stage(),
+        ]), '' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')', [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads));
     }
 
     /**
@@ -96,6 +99,13 @@ final readonly class ProjectLines
     private function tasks(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy): array
     {
         $checklists = [$input->baseChecklist, ...(null === $service?->addOn ? [] : [$service->addOn])];
+        // A checklist that is there already is not joined twice.
+        $names = array_map(static fn (Checklist $checklist): string => $checklist->name, $checklists);
+        foreach ($input->outcome->checklists as $checklist) {
+            if (!\in_array($checklist->name, $names, true)) {
+                $checklists[] = $checklist;
+            }
+        }
         $today = new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC'));
         $lines = [];
         foreach ((new ChecklistMerge($input->calendar))->merge($checklists, $today, $readyBy) as $task) {

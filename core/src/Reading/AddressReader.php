@@ -15,8 +15,8 @@ final class AddressReader
     {
         $text = trim((string) preg_replace('/[\s\p{Cc}]+/u', ' ', $text));
         // A remark after a full stop is no part of it; the full stop of an abbreviation is.
-        $parts = array_values(array_filter(array_map(trim(...), explode(',', (preg_split('/(?<=\p{Ll}{4}|\d)\.\s+(?=\p{Lu})/u', rtrim($text, '. '), 2) ?: [''])[0]))));
-        $country = \count($parts) > 2 && 1 === preg_match('/^[A-Z]{2}$|^(?:Ireland|Éire)$/u', $parts[\count($parts) - 1]) ? (string) array_pop($parts) : '';
+        $parts = array_values(array_filter(array_map(trim(...), explode(',', (preg_split('/(?<=\p{Ll}{4}|\d)\.\s+(?=\p{Lu})/u', rtrim($text, '. '), 2) ?: [''])[0])), static fn (string $part): bool => '' !== $part));
+        $country = \count($parts) > 2 && 1 === preg_match('/^[A-Z]{2}$|^(?:Ireland|Éire)$/u', $parts[\count($parts) - 1]) ? array_pop($parts) : '';
         $postalCode = '';
         foreach (array_reverse(array_keys($parts)) as $i) {
             if (0 === $i) {
@@ -34,7 +34,7 @@ final class AddressReader
             }
         }
         $parts = array_values($parts);
-        $locality = \count($parts) > 1 ? (string) array_pop($parts) : '';
+        $locality = \count($parts) > 1 ? array_pop($parts) : '';
 
         return new PostalAddress(implode(', ', $parts), $locality, $postalCode, $country);
     }

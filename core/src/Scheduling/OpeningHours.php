@@ -31,6 +31,17 @@ final class OpeningHours
         return $this->days[$date] ??= $this->spansOn($date, (int) $local->format('N'));
     }
 
+    public function isOpen(\DateTimeImmutable $at): bool
+    {
+        foreach ($this->on($at) as [$from, $to]) {
+            if ($at >= $from && $at < $to) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<array{\DateTimeImmutable, \DateTimeImmutable}> */
     private function spansOn(string $date, int $weekday): array
     {

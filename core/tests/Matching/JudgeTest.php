@@ -71,7 +71,7 @@ final class JudgeTest extends TestCase
         $b = new Person('Wilf', 'Fennick', 'Weir Hall', ['a@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12');
         // Even if the records had said that every household is one person.
         $shares = Weights::defaults()->shares;
-        $shares['given']['different']['m'] = 1.0;
+        $shares['given']['different'] = ['m' => 1.0, 'h' => .958, 'u' => .976];
         $judgement = (new Judge(new ShortForms(), weights: new Weights($shares)))->judge($a, $b);
         self::assertNotSame(Verdict::Same, $judgement->verdict);
         self::assertLessThan((new Thresholds())->same, $judgement->probability);

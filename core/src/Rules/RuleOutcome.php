@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules;
+
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Tasks\Checklist;
+
+/** What the rules that hold say together. Where two say different things of one field, the later counts. */
+final readonly class RuleOutcome
+{
+    /**
+     * @param list<Rule> $rules those that hold
+     * @param list<array{Rule, StaffMember}> $leads the last counts
+     * @param list<array{Rule, string}> $stages the last counts
+     * @param array<string, Checklist> $checklists by id
+     * @param list<array{Rule, Action}> $adds tasks, tags, notes and notices
+     * @param list<array{Rule, string}> $gone what rules name and is there no more
+     */
+    public function __construct(
+        public array $rules = [],
+        public array $leads = [],
+        public array $stages = [],
+        public array $checklists = [],
+        public array $adds = [],
+        public array $gone = [],
+    ) {
+    }
+
+    /**
+     * With one rule more.
+     *
+     * @param list<array{Rule, StaffMember}> $leads
+     * @param list<array{Rule, string}> $stages
+     * @param array<string, Checklist> $checklists
+     * @param list<array{Rule, Action}> $adds
+     * @param list<array{Rule, string}> $gone
+     */
+    public function and(Rule $rule, array $leads, array $stages, array $checklists, array $adds, array $gone): self
+    {
+        return new self([...$this->rules, $rule], [...$this->leads, ...$leads], [...$this->stages, ...$stages], $this->checklists + $checklists, [...$this->adds, ...$adds], [...$this->gone, ...$gone]);
+    }
+
+    public function lead(): ?StaffMember
+    {
+        return [] === $this->leads ? null : $this->leads[\count($this->leads) - 1][1];
+    }
+
+    public function stage(): string
+    {
+        return [] === $this->stages ? '' : $this->stages[\count($this->stages) - 1][1];
+    }
+
+    /** The rule that has the plan accepted without anybody; null where none has. */
+    public function acceptedBy(): ?Rule
+    {
+        foreach ($this->rules as $rule) {
+            if ($rule->acceptsByItself) {
+                return $rule;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Which rule a field is from, and which said otherwise before.
+     *
+     * @param list<array{Rule, mixed}> $said
+     */
+    public static function why(array $said): string
+    {
+        if ([] === $said) {
+            return '';
+        }
+        [$rule, $value] = $said[\count($said) - 1];
+        $others = [];
+        foreach (\array_slice($said, 0, -1) as [$earlier, $was]) {
+            if ($was !== $value && $earlier !== $rule) {
+                $others[] = $earlier->name;
+            }
+        }
+
+        return $rule->name.([] === $others ? '' : ', which comes after '.implode(' and ', array_unique($others)));
+    }
+}

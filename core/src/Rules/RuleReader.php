@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules;
+
+use Telamon\Core\Condition\ConditionReader;
+use Telamon\Core\Condition\InvalidCondition;
+
+/** Reads a rule from its stored form. */
+final readonly class RuleReader
+{
+    private const MOST_ACTIONS = 30;
+    private const LONGEST = 2000;
+
+    /**
+     * @param array<array-key, mixed> $data name, forms, if, then, from, until, acceptsByItself
+     *
+     * @throws InvalidRule
+     */
+    public function read(string $id, array $data): Rule
+    {
+        $name = self::text($data, 'name', 100);
+        if ('' === $name) {
+            throw new InvalidRule('name', 'A rule has a name: the plan’s lines say it.');
+        }
+        $forms = $data['forms'] ?? [];
+        if (!\is_array($forms) || \count($forms) > 100) {
+            throw new InvalidRule('forms', 'Send the forms as a list.');
+        }
+        [$from, $until] = [self::day($data, 'from'), self::day($data, 'until')];
+        if ('' !== $from && '' !== $until && $until < $from) {
+            throw new InvalidRule('until', 'The last day comes before the first.');
+        }
+
+        return new Rule($id, $name, array_values(array_filter($forms, \is_string(...))), $this->condition($data['if'] ?? null), $this->actions($data['then'] ?? null), $from, $until, true === ($data['acceptsByItself'] ?? false));
+    }
+
+    private function condition(mixed $data): ?\Telamon\Core\Condition\Condition
+    {
+        if (null === $data || [] === $data) {
+            return null;
+        }
+        if (!\is_array($data)) {
+            throw new InvalidRule('if', 'This is no condition.');
+        }
+        try {
+            $condition = ConditionReader::read($data);
+        } catch (InvalidCondition $error) {
+            throw new InvalidRule('if', ucfirst($error->getMessage()).'.');
+        }
+        foreach ($condition->questions() as $asked) {
+            if (!\in_array($asked, RuleFacts::BESIDE, true) && 1 !== preg_match('/^[a-z][a-z0-9_]{0,39}$/', $asked)) {
+                throw new InvalidRule('if', "“{$asked}” cannot be asked about.");
+            }
+        }
+
+        return $condition;
+    }
+
+    /** @return list<Action> */
+    private function actions(mixed $data): array
+    {
+        if (!\is_array($data) || \count($data) > self::MOST_ACTIONS) {
+            throw new InvalidRule('then', 'Send what it does as a list of at most '.self::MOST_ACTIONS.'.');
+        }
+        $actions = [];
+        foreach (array_values($data) as $i => $row) {
+            $at = "then.$i";
+            $kind = \is_array($row) && \is_string($row['kind'] ?? null) ? ActionKind::tryFrom($row['kind']) : null;
+            if (!\is_array($row) || null === $kind) {
+                throw new InvalidRule($at, 'Choose what it does.');
+            }
+            $values = [];
+            foreach ($kind->needs() as $need) {
+                $values[$need] = self::text($row, $need, self::LONGEST, $at);
+                if ('' === $values[$need]) {
+                    throw new InvalidRule("$at.$need", 'This is needed too.');
+                }
+            }
+            $this->check($kind, $values, $at);
+            $actions[] = new Action($kind, $values);
+        }
+
+        return $actions;
+    }
+
+    /** @param array<string, string> $values */
+    private function check(ActionKind $kind, array $values, string $at): void
+    {
+        if (ActionKind::Task === $kind && (1 !== preg_match('/^\d{1,3}$/', $values['days']))) {
+            throw new InvalidRule("$at.days", 'Write working days, from 0 to 999.');
+        }
+        if (ActionKind::Tag === $kind && !\in_array($values['record'], ['client', 'project'], true)) {
+            throw new InvalidRule("$at.record", 'Choose client or project.');
+        }
+    }
+
+    /** @param array<array-key, mixed> $data */
+    private static function day(array $data, string $name): string
+    {
+        $text = self::text($data, $name, 10);
+        if ('' !== $text && (1 !== preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $m) || !checkdate((int) $m[2], (int) $m[3], (int) $m[1]))) {
+            throw new InvalidRule($name, 'Write the day like 2027-06-12.');
+        }
+
+        return $text;
+    }
+
+    /** @param array<array-key, mixed> $data */
+    private static function text(array $data, string $name, int $longest, string $at = ''): string
+    {
+        $field = '' === $at ? $name : "$at.$name";
+        $value = $data[$name] ?? '';
+        $value = \is_int($value) ? (string) $value : $value;
+        if (!\is_string($value)) {
+            throw new InvalidRule($field, 'Write this as text.');
+        }
+        $value = trim($value);
+
+        return mb_strlen($value) > $longest ? throw new InvalidRule($field, "Shorten this to $longest characters.") : $value;
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests\Rules;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Planning\EffectKind;
+use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Rules\InvalidRule;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleReader;
+use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Tasks\ChecklistItem;
+use Telamon\Core\Tasks\Doer;
+use Telamon\Core\Tests\Fixtures;
+
+final class RuleTest extends TestCase
+{
+    private const STAIRS = ['name' => 'Stairs', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [
+        ['kind' => 'lead', 'staff' => 'pim'], ['kind' => 'tag', 'record' => 'project', 'tag' => 'sticky: {{service}}'], ['kind' => 'task', 'name' => 'Call {{name}}', 'doer' => 'lead', 'days' => '2'],
+        ['kind' => 'note', 'text' => 'Bring the kit.'], ['kind' => 'stage', 'stage' => 'Quote'], ['kind' => 'checklist', 'checklist' => 'extra'], ['kind' => 'notice', 'staff' => 'teo'],
+    ]];
+
+    public function testWhatARulePutsIntoAPlan(): void
+    {
+        $plan = self::plan([self::STAIRS]);
+        $told = self::told($plan);
+        self::assertContains('Open Repair for Pim Tarrow, with the note (Stairs)', $told);
+        self::assertContains('Tag the project sticky: Repair it (Stairs)', $told);
+        self::assertContains('Call Orla Fennick, Pim, Fri 27 November (Stairs)', $told);
+        self::assertContains('Note: Bring the kit. (Stairs)', $told);
+        self::assertContains('Order a van, Pim, Thu 26 November (Extra)', $told);
+        self::assertContains('Tell Teo Ash at teo@marrowby.example (Stairs)', $told);
+        self::assertContains('Tell Pim Tarrow at pim@marrowby.example (Tell whoever leads)', $told, 'the notice follows the lead');
+        self::assertSame('Quote', self::effect($plan, EffectKind::OpenProject, 'stage'));
+        self::assertSame(['Client', 'Project', 'Tasks', 'Messages'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))), 'lines of one kind stand together');
+    }
+
+    public function testARuleThatDoesNotHoldPutsNothing(): void
+    {
+        $plain = self::plan([]);
+        foreach ([['if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'moths']], ['forms' => ['tuning']], ['from' => '2026-11-26'], ['until' => '2026-11-24']] as $part) {
+            self::assertEquals($plain->toArray(), self::plan([$part + self::STAIRS])->toArray());
+        }
+        self::assertNotEquals($plain->toArray(), self::plan([['forms' => ['inquiry'], 'from' => '2026-11-25', 'until' => '2026-11-25'] + self::STAIRS])->toArray());
+    }
+
+    public function testOfTwoRulesThatDisagreeTheLaterCountsAndThePlanSaysSo(): void
+    {
+        $plan = self::plan([self::STAIRS, ['name' => 'Teo does it', 'then' => [['kind' => 'lead', 'staff' => 'teo']]]]);
+        self::assertContains('Open Repair for Teo Ash, with the note (Teo does it, which comes after Stairs)', self::told($plan));
+    }
+
+    public function testWhatIsKnownBesideTheAnswersCanBeAsked(): void
+    {
+        $on = static fn (string $asked, string $value, PlanInput $input): bool => [] !== self::plan([['name' => 'X', 'if' => ['question' => $asked, 'op' => 'is', 'value' => $value], 'then' => [['kind' => 'note', 'text' => 'x']]]], $input)->outcome->rules;
+        $known = Fixtures::input([], [Fixtures::known()]);
+        self::assertTrue($on('@client', 'new', Fixtures::input()));
+        self::assertTrue($on('@client', 'known', $known));
+        self::assertFalse($on('@client', 'new', $known));
+        $doubtful = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);
+        self::assertFalse($on('@client', 'new', $doubtful), 'not while it is open who it is');
+        self::assertTrue($on('@hours', 'inside', Fixtures::input()));
+        self::assertFalse($on('@channel', 'embed', Fixtures::input()));
+    }
+
+    public function testWhatARuleNamesAndIsGoneIsSaid(): void
+    {
+        $plan = self::plan([['name' => 'Old', 'then' => [['kind' => 'lead', 'staff' => 'nobody'], ['kind' => 'checklist', 'checklist' => 'gone'], ['kind' => 'stage', 'stage' => 'Limbo'], ['kind' => 'task', 'name' => 'X', 'doer' => 'nobody', 'days' => '1']]]]);
+        self::assertCount(4, $plan->outcome->gone);
+        self::assertContains('Old names a checklist that is gone: nothing is done for it (Old)', self::told($plan));
+        self::assertContains('Open Repair for Sorcha Vell, with the note (Repairs go to Sorcha)', self::told($plan), 'and all else stays as it was');
+    }
+
+    public function testAcceptingByItselfIsSaidByThePlan(): void
+    {
+        self::assertNull(self::plan([self::STAIRS])->outcome->acceptedBy());
+        self::assertSame('Stairs', self::plan([['acceptsByItself' => true] + self::STAIRS])->outcome->acceptedBy()?->name);
+    }
+
+    /** @param array<string, mixed> $data */
+    #[DataProvider('wrong')]
+    public function testAWrongRuleSaysWhere(array $data, string $field): void
+    {
+        try {
+            (new RuleReader())->read('r', $data + ['name' => 'X', 'then' => []]);
+            self::fail('the rule was taken');
+        } catch (InvalidRule $error) {
+            self::assertSame($field, $error->field);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no name' => [['name' => ' '], 'name'];
+        yield 'forms that are none' => [['forms' => 'inquiry'], 'forms'];
+        yield 'a day that is none' => [['from' => '2027-02-30'], 'from'];
+        yield 'days in the wrong order' => [['from' => '2027-02-02', 'until' => '2027-02-01'], 'until'];
+        yield 'a condition that is none' => [['if' => ['question' => 'x', 'op' => 'sings']], 'if'];
+        yield 'asking about what is not known' => [['if' => ['question' => '@weather', 'op' => 'is-blank']], 'if'];
+        yield 'actions that are no list' => [['then' => 'x'], 'then'];
+        yield 'an action of no kind' => [['then' => [['kind' => 'sing']]], 'then.0'];
+        yield 'an action that lacks a value' => [['then' => [['kind' => 'lead']]], 'then.0.staff'];
+        yield 'days in words' => [['then' => [['kind' => 'task', 'name' => 'X', 'doer' => 'lead', 'days' => 'two']]], 'then.0.days'];
+        yield 'a tag on nothing' => [['then' => [['kind' => 'tag', 'record' => 'staff', 'tag' => 'x']]], 'then.0.record'];
+        yield 'too many actions' => [['then' => array_fill(0, 31, ['kind' => 'note', 'text' => 'x'])], 'then'];
+    }
+
+    /** @param list<array<string, mixed>> $rules */
+    private static function plan(array $rules, ?PlanInput $input = null): Plan
+    {
+        $input ??= Fixtures::input();
+        $read = array_map(static fn (array $data, int $i): Rule => (new RuleReader())->read("r$i", $data), $rules, array_keys($rules));
+        $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')], null, 'id');
+        $book = new RuleBook($read, $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 50, Doer::Lead, 1)])], ['Inquiry', 'Quote']);
+        $facts = new RuleFacts('inquiry', Fixtures::answers(), '2026-11-25', beside: ['@channel' => 'page', '@hours' => 'inside', '@files' => '0']);
+
+        return Fixtures::planner()->plan(new PlanInput($input->readings, $input->candidates, $input->services, $input->coordinator, $input->baseChecklist, $input->calendar, $input->assetWord, $input->templates, $input->alreadySent, $input->today, [], $book, $facts));
+    }
+
+    /** @return list<string> */
+    private static function told(Plan $plan): array
+    {
+        return array_map(static fn (PlanLine $line): string => implode('', array_map(static fn ($part): string => $part->text, $line->parts)).('' === $line->reason ? '' : " ({$line->reason})"), $plan->lines);
+    }
+
+    private static function effect(Plan $plan, EffectKind $kind, string $value): string
+    {
+        foreach ($plan->lines as $line) {
+            if ($line->effect?->kind === $kind) {
+                return $line->effect->text($value);
+            }
+        }
+        self::fail("no {$kind->value}");
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Scheduling\OpeningHours;
+use Telamon\Forms\FormVersion;
+use Telamon\Setup\BusinessFacts;
+
+/** What rules may ask about, of submissions that came and of those that come. */
+final readonly class PastFacts
+{
+    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts)
+    {
+    }
+
+    public function of(Submission $submission): RuleFacts
+    {
+        return $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->facts->hours());
+    }
+
+    /**
+     * The newest first. Whether a client was known is told by whether they were on file before that day.
+     *
+     * @return iterable<array{RuleFacts, string, string, string}> with id, number and name, and when
+     */
+    public function since(\DateTimeImmutable $since, \DateTimeImmutable $until, int $offset, int $most): iterable
+    {
+        $utc = new \DateTimeZone('UTC');
+        $hours = $this->facts->hours();
+        $versions = [];
+        $rows = $this->db->iterateAssociative(
+            'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, c.since FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ? ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
+            [$since->setTimezone($utc)->format('Y-m-d H:i:s'), $until->setTimezone($utc)->format('Y-m-d H:i:s'), $most, $offset],
+        );
+        foreach ($rows as $row) {
+            $versionId = self::text($row, 'form_version_id');
+            $version = $versions[$versionId] ??= $this->em->find(FormVersion::class, $versionId);
+            if (null === $version) {
+                continue;
+            }
+            $at = new \DateTimeImmutable(self::text($row, 'received_at'), $utc);
+            [$answers, $campaign] = [json_decode(self::text($row, 'answers'), true), json_decode(self::text($row, 'campaign'), true)];
+            $facts = $this->facts($version, \is_array($answers) ? $answers : [], self::text($row, 'channel'), $at, array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))), '' === self::text($row, 'continue_by'), $hours);
+            $known = '' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d');
+            yield [$facts->with(['@client' => $known ? 'known' : 'new']), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
+        }
+    }
+
+    /**
+     * @param array<array-key, mixed> $answers
+     * @param list<string> $campaign
+     */
+    public function facts(FormVersion $version, array $answers, string $channel, \DateTimeImmutable $at, array $campaign, bool $finished, ?OpeningHours $hours = null): RuleFacts
+    {
+        $hours ??= $this->facts->hours();
+        $files = 0;
+        foreach ($version->definition()->questions() as $question) {
+            $files += QuestionType::Files === $question->type && \is_array($answers[$question->key] ?? null) ? \count($answers[$question->key]) : 0;
+        }
+
+        return new RuleFacts($version->form->slug, $answers, $at->setTimezone($this->facts->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
+            '@channel' => $channel, '@hours' => $hours->isOpen($at) ? 'inside' : 'outside', '@files' => (string) $files, '@campaign' => $campaign, '@finished' => $finished ? 'yes' : 'no',
+        ]);
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function text(array $row, string $name): string
+    {
+        return \is_string($row[$name] ?? null) ? $row[$name] : '';
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Rules;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Rules\InvalidRule;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleReader;
+use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\ChecklistTemplate;
+
+/** Gathers the rules that are on, and what they may name. */
+final readonly class RuleBooks
+{
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private BusinessFacts $facts)
+    {
+    }
+
+    /** @param Rule|null $also a rule that is being tried: in the place of the kept one with its id, or last */
+    public function book(?Rule $also = null, bool $without = false): RuleBook
+    {
+        $rules = [];
+        $placed = false;
+        foreach ($this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']) as $kept) {
+            if ($kept->id === $also?->id) {
+                $placed = true;
+                if (!$without) {
+                    $rules[] = $also;
+                }
+            } elseif ($kept->enabled) {
+                $rule = $this->read($kept);
+                if (null !== $rule) {
+                    $rules[] = $rule;
+                }
+            }
+        }
+        if (null !== $also && !$placed && !$without) {
+            $rules[] = $also;
+        }
+        if ([] === $rules) {
+            return new RuleBook();
+        }
+
+        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages());
+    }
+
+    private function read(HandlingRule $kept): ?Rule
+    {
+        try {
+            return $this->reader->read($kept->id, ['name' => $kept->name] + $kept->definition);
+        } catch (InvalidRule) {
+            // A rule that was kept by an older version and cannot be read any more does nothing.
+            return null;
+        }
+    }
+
+    /** @return array<string, StaffMember> */
+    private function staff(): array
+    {
+        $staff = [];
+        foreach ($this->em->getRepository(Staff::class)->findAll() as $member) {
+            $staff[$member->id] = new StaffMember($member->id, $member->name, $member->email);
+        }
+
+        return $staff;
+    }
+
+    /** @return array<string, \Telamon\Core\Tasks\Checklist> */
+    private function checklists(): array
+    {
+        $checklists = [];
+        foreach ($this->em->getRepository(ChecklistTemplate::class)->findAll() as $template) {
+            $checklists[$template->id] = $template->toChecklist();
+        }
+
+        return $checklists;
+    }
+}

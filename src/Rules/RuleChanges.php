@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Rules;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Rules\InvalidRule;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleReader;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** Makes, changes, moves and retires handling rules. */
+final readonly class RuleChanges
+{
+    private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself'];
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param array<array-key, mixed> $body as the contract has it
+     *
+     * @throws Problem 422
+     */
+    public function check(array $body, string $id = 'new'): Rule
+    {
+        try {
+            return $this->reader->read($id, $body);
+        } catch (InvalidRule $error) {
+            throw Problem::invalid($error->field, $error->getMessage());
+        }
+    }
+
+    /**
+     * @param array<array-key, mixed> $body
+     *
+     * @throws Problem 422
+     */
+    public function make(array $body, Staff $staff): HandlingRule
+    {
+        $rule = $this->check($body);
+        $last = $this->em->getRepository(HandlingRule::class)->findOneBy([], ['position' => 'DESC']);
+        $kept = new HandlingRule(1 + ($last->position ?? 0), $rule->name, JsonBody::text($body, 'why'), true === ($body['enabled'] ?? false), self::definition($body));
+        $this->carryOut("made the rule {$rule->name}", $staff, fn () => $this->em->persist($kept));
+
+        return $kept;
+    }
+
+    /**
+     * @param array<array-key, mixed> $body with the version that was looked at
+     *
+     * @throws Problem 409, 422
+     */
+    public function change(HandlingRule $kept, array $body, Staff $staff): void
+    {
+        $rule = $this->check($body, $kept->id);
+        $this->carryOut("changed the rule {$rule->name}", $staff, function () use ($kept, $rule, $body): void {
+            $this->em->refresh($kept);
+            if (($body['version'] ?? null) !== $kept->version) {
+                throw new Problem(409, 'Changed meanwhile', 'Somebody else has changed this rule. Look at it again; nothing was overwritten.');
+            }
+            $kept->name = $rule->name;
+            $kept->why = JsonBody::text($body, 'why');
+            $kept->enabled = true === ($body['enabled'] ?? false);
+            $kept->definition = self::definition($body);
+        });
+    }
+
+    /** Up or down by one place. */
+    public function move(HandlingRule $kept, bool $up, Staff $staff): void
+    {
+        $this->carryOut("moved the rule {$kept->name}", $staff, function () use ($kept, $up): void {
+            $all = $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']);
+            $at = (int) array_search($kept, $all, true);
+            $other = $all[$at + ($up ? -1 : 1)] ?? null;
+            if (null !== $other) {
+                [$all[$at], $all[$at + ($up ? -1 : 1)]] = [$other, $kept];
+            }
+            foreach ($all as $i => $rule) {
+                $rule->position = $i + 1;
+            }
+        });
+    }
+
+    public function retire(HandlingRule $kept, Staff $staff): void
+    {
+        $this->carryOut("took out the rule {$kept->name}", $staff, static function () use ($kept): void {
+            $kept->retired = true;
+            $kept->enabled = false;
+        });
+    }
+
+    /** @param \Closure(): mixed $do */
+    private function carryOut(string $words, Staff $staff, \Closure $do): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Rule, mb_substr($words, 0, 300), $staff, $this->clock->now()), $do);
+    }
+
+    /**
+     * @param array<array-key, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    private static function definition(array $body): array
+    {
+        $definition = [];
+        foreach (self::KEPT as $name) {
+            if (isset($body[$name])) {
+                $definition[$name] = $body[$name];
+            }
+        }
+
+        return $definition;
+    }
+}
