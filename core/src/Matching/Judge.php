@@ -11,7 +11,7 @@ namespace Telamon\Core\Matching;
 final readonly class Judge
 {
     /** Of so few records nothing follows from how rare a pair is. */
-    private const LEAST_CLIENTS = 2000;
+    private const LEAST_CLIENTS = 300;
     /** Pairs of one person, and of one household, for each record on file. */
     private const PAIRS_SAME = 0.085;
     private const PAIRS_HOUSEHOLD = 0.05;
@@ -66,17 +66,34 @@ final readonly class Judge
         $probability = min($odds[0] / array_sum($odds), $clash ? $this->thresholds->same - 0.001 : 1);
         $together = $odds[1] / array_sum($odds);
 
-        return new Judgement($probability, $together, $this->verdict($probability, $together), $levels, $weights);
+        return new Judgement($probability, $together, $this->verdict($probability, $together, $levels), $levels, $weights);
     }
 
-    private function verdict(float $same, float $household): Verdict
+    /** @param array<string, Level> $levels */
+    private function verdict(float $same, float $household, array $levels): Verdict
     {
         return match (true) {
             $same >= $this->thresholds->same => Verdict::Same,
             $same >= $this->thresholds->perhaps => Verdict::Perhaps,
-            $household >= 0.5 => Verdict::Household,
+            $household >= 0.5 && self::live($levels) => Verdict::Household,
             default => Verdict::Different,
         };
+    }
+
+    /**
+     * Whether something is shared that people of one household or office share: neighbours are none.
+     *
+     * @param array<string, Level> $levels
+     */
+    private static function live(array $levels): bool
+    {
+        foreach ([Field::Email, Field::Phone, Field::Address, Field::Organisation] as $field) {
+            if (\in_array($levels[$field->value] ?? null, [Level::Same, Level::Shared, Level::Near], true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The share of clients who have the name; where given and family name changed about, whichever way is more common. */
