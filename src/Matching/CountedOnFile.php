@@ -48,7 +48,7 @@ final class CountedOnFile implements Commonness
 
     private function counted(string $key): int
     {
-        return $this->known[$key] ??= $this->number('SELECT COUNT(*) FROM (SELECT 1 FROM match_key WHERE hash = ? LIMIT '.self::MOST.')', [BlockingKeys::hash($key)]);
+        return $this->known[$key] ??= max(0, $this->number('SELECT COUNT(*) FROM (SELECT 1 FROM match_key WHERE hash = ? LIMIT '.self::MOST.')', [BlockingKeys::hash($key)]) - $this->own);
     }
 
     /** @param list<string|int> $parameters */

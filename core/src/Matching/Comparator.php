@@ -198,7 +198,8 @@ final readonly class Comparator
             return Level::Missing;
         }
         $street = self::words($a->street, $b->street);
-        if (self::oneSlip($a->line, $b->line)) {
+        // Another figure is another house, however close.
+        if (((int) $a->houseNumber === (int) $b->houseNumber || '' === $a->houseNumber || '' === $b->houseNumber) && self::oneSlip($a->line, $b->line)) {
             return Level::Near;
         }
         if ($a->houseNumber === $b->houseNumber) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Matching;
 
-/** Counts how often values stand in records that are all at hand. */
+/** Counts how often values stand in records that are all at hand, as each of a pair of them sees the others. */
 final class Counted implements Commonness
 {
     private int $clients = 0;
@@ -35,12 +35,12 @@ final class Counted implements Commonness
 
     public function given(string $name): int
     {
-        return $this->given[$name] ?? 0;
+        return max(0, ($this->given[$name] ?? 0) - 1);
     }
 
     public function family(string $name): int
     {
-        return $this->family[$name] ?? 0;
+        return max(0, ($this->family[$name] ?? 0) - 1);
     }
 
     /** Two records of one person hold it too: only from three on is it known to be shared. */
