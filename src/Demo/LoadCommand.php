@@ -33,6 +33,7 @@ final class LoadCommand extends Command
         private readonly DemoBusiness $business,
         private readonly DemoForms $forms,
         private readonly DemoExtras $extras,
+        private readonly DemoRules $rules,
         private readonly DemoHistory $history,
         private readonly DemoArrivals $arrivals,
         private readonly DemoTimeline $timeline,
@@ -68,6 +69,7 @@ final class LoadCommand extends Command
                 return;
             }
             $this->extras->load($now->modify('-30 days'));
+            $this->rules->load($now->modify('-20 days'));
             $dice = new DemoDice(self::SEED);
             $people = new DemoPeople($dice);
             $persons = array_map(static fn (): array => $people->person(), range(1, 38));

@@ -13,7 +13,7 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'forms', 'setup', 'sign-in'];
+    private const STAFF_WORDS = ['', 'arrivals', 'clients', 'projects', 'messages', 'forms', 'rules', 'setup', 'sign-in'];
 
     public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms)
     {

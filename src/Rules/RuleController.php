@@ -13,6 +13,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Staff;
+use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Intake\PlanMaker;
@@ -134,15 +135,43 @@ final readonly class RuleController
     private function answer(): Response
     {
         $uses = $this->uses();
+        $forms = array_values(array_filter($this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']), static fn (Form $form): bool => null !== $form->published));
 
         return new JsonResponse([
             'items' => array_map(fn (HandlingRule $kept): array => $this->shown($kept, $uses), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC'])),
             'offers' => [
                 'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy([], ['name' => 'ASC'])),
                 'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false], ['name' => 'ASC'])),
+                'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
+                'questions' => self::questions($forms),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->facts->stages()),
             ],
         ]);
+    }
+
+    /**
+     * What the published forms ask, each key once, with the forms that ask it.
+     *
+     * @param list<Form> $forms
+     *
+     * @return list<array{key: string, wording: string, type: string, options: list<array{value: string, label: string}>, forms: list<string>}>
+     */
+    private static function questions(array $forms): array
+    {
+        $questions = [];
+        foreach ($forms as $form) {
+            foreach ($form->published?->definition()->questions() ?? [] as $question) {
+                if ($question->type->asks()) {
+                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type->value, 'options' => [], 'forms' => []];
+                    $questions[$question->key]['forms'][] = $form->slug;
+                    foreach ($question->options as $option) {
+                        $questions[$question->key]['options'][$option->value] ??= ['value' => $option->value, 'label' => $option->label];
+                    }
+                }
+            }
+        }
+
+        return array_values(array_map(static fn (array $question): array => ['options' => array_values($question['options'])] + $question, $questions));
     }
 
     /**

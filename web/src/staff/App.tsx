@@ -11,6 +11,7 @@ import { FormsScreen } from './forms/FormsScreen';
 import { MessagesScreen } from './messages/MessagesScreen';
 import { ProjectScreen } from './projects/ProjectScreen';
 import { ProjectsScreen } from './projects/ProjectsScreen';
+import { RulesScreen } from './rules/RulesScreen';
 import { useSession } from './session';
 import { SetupScreen } from './setup/SetupScreen';
 import { Broken, NotFound, Unreached } from './shell/Plain';
@@ -47,6 +48,7 @@ function Door() {
         <Route path="messages/:id?" element={<MessagesScreen />} />
         <Route path="forms/:id/submissions" element={<FormTableScreen />} />
         <Route path="forms/:id?" element={<FormsScreen />} />
+        <Route path="rules/:id?" element={<RulesScreen />} />
         <Route path="setup" element={<SetupScreen />} />
         <Route path="*" element={<NotFound />} />
       </Route>

@@ -23,6 +23,7 @@ export const keys = {
   goClients: { binding: 'g c', shown: 'G C', words: 'go to Clients' },
   goProjects: { binding: 'g p', shown: 'G P', words: 'go to Projects' },
   goForms: { binding: 'g f', shown: 'G F', words: 'go to Forms' },
+  goRules: { binding: 'g r', shown: 'G R', words: 'go to Rules' },
   goMessages: { binding: 'g m', shown: 'G M', words: 'go to Messages' },
 } as const;
 

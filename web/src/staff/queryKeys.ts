@@ -19,6 +19,8 @@ export const queryKeys = {
   starters: ['forms', 'starters'],
   kinds: ['forms', 'kinds'],
   setup: ['setup'],
+  rules: ['rules'],
+  lookBack: (id: string) => ['rules', 'look-back', id],
   views: (form: string) => ['forms', 'views', form],
   figures: (form: string, q: string, state: string) => ['forms', 'figures', form, q, state],
   formTable: (id: string, q: string, state: string, sort: string) => ['forms', 'table', id, q, state, sort],

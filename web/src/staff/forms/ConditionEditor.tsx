@@ -9,6 +9,8 @@ interface Props {
   condition: Condition | undefined;
   onChange: (condition: Condition | undefined) => void;
   words: string;
+  /** Whether questions show their numbers; of several forms they have none. */
+  numbered?: boolean;
 }
 
 type Test = Extract<Condition, { question: string }>;
@@ -40,7 +42,7 @@ function fromGroup({ how, parts }: Group): Condition | undefined {
 }
 
 /** Edits when something holds, as sentences about the questions before; groups stand in groups. */
-export function ConditionEditor({ definition, before, condition, onChange, words }: Props) {
+export function ConditionEditor({ definition, before, condition, onChange, words, numbered = true }: Props) {
   const all = questionsOf(definition);
   const place = all.findIndex((question) => question.key === before);
   const earlier = all.slice(0, place < 0 ? all.length : place).filter(asks);
@@ -51,6 +53,7 @@ export function ConditionEditor({ definition, before, condition, onChange, words
       condition={condition}
       onChange={onChange}
       words={words}
+      numbered={numbered}
       depth={0}
     />
   );
@@ -63,7 +66,7 @@ interface GroupProps extends Omit<Props, 'before'> {
 
 const deepest = 3;
 
-function GroupEditor({ definition, earlier, condition, onChange, words, depth }: GroupProps) {
+function GroupEditor({ definition, earlier, condition, onChange, words, numbered = true, depth }: GroupProps) {
   const { how, parts } = asGroup(condition);
   const set = (next: Condition[], as: How = how) => onChange(fromGroup({ how: as, parts: next }));
   const change = (i: number, next: Condition | undefined) =>
@@ -82,6 +85,7 @@ function GroupEditor({ definition, earlier, condition, onChange, words, depth }:
             test={part}
             earlier={earlier}
             definition={definition}
+            numbered={numbered}
             onChange={(next) => change(i, next)}
             onRemove={() => change(i, undefined)}
           />
@@ -93,6 +97,7 @@ function GroupEditor({ definition, earlier, condition, onChange, words, depth }:
             condition={part}
             onChange={(next) => change(i, next)}
             words={i === 0 ? words : between}
+            numbered={numbered}
             depth={depth + 1}
           />
         ),
@@ -139,6 +144,7 @@ interface LineProps {
   test: Test;
   earlier: DraftQuestion[];
   definition: Definition;
+  numbered: boolean;
   onChange: (test: Test) => void;
   onRemove: () => void;
 }
@@ -158,7 +164,7 @@ function choicesOf(question: DraftQuestion | undefined): { value: string; label:
   }
 }
 
-function TestLine({ word, test, earlier, definition, onChange, onRemove }: LineProps) {
+function TestLine({ word, test, earlier, definition, numbered, onChange, onRemove }: LineProps) {
   const asked = earlier.find((question) => question.key === test.question);
   const operators = operatorsFor(asked?.type ?? 'short-text');
   const values = test.values ?? (test.value === undefined ? [] : [test.value]);
@@ -174,7 +180,7 @@ function TestLine({ word, test, earlier, definition, onChange, onRemove }: LineP
         {!asked && <option value={test.question}>“{test.question}”, which is not there</option>}
         {earlier.map((question) => (
           <option key={question.key} value={question.key}>
-            {numberOf(definition, question.key)} {question.wording || 'without wording'}
+            {numbered && numberOf(definition, question.key)} {question.wording || 'without wording'}
           </option>
         ))}
       </select>

@@ -16,6 +16,7 @@ const everything = [
   { to: '/projects', label: 'Projects', desk: false },
   { to: '/messages', label: 'Messages', desk: true },
   { to: '/forms', label: 'Forms', desk: true },
+  { to: '/rules', label: 'Rules', desk: true },
 ];
 
 export function Lintel({ onKeys }: { onKeys: () => void }) {

@@ -16,6 +16,7 @@ export function Shell() {
   useKey('goClients', () => void navigate('/clients'));
   useKey('goProjects', () => void navigate('/projects'));
   useKey('goForms', () => void navigate('/forms'));
+  useKey('goRules', () => void navigate('/rules'));
   useKey('goMessages', () => void navigate('/messages'));
   return (
     <ToastStand>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Staff;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Rules\HandlingRule;
+
+/** The workshop's handling rules. */
+final readonly class DemoRules
+{
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
+    {
+    }
+
+    public function load(\DateTimeImmutable $now): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made three rules', null, $now), function (): void {
+            $pim = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'PT'])->id ?? '';
+            $this->em->persist(new HandlingRule(1, 'Stairs need two', 'Nobody carries a piano up alone.', true, [
+                'forms' => ['piano-inquiry'], 'if' => ['any' => [['question' => 'place', 'op' => 'contains', 'value' => 'step'], ['question' => 'place', 'op' => 'contains', 'value' => 'stair'], ['question' => 'place', 'op' => 'contains', 'value' => 'floor']]],
+                'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'stairs'], ['kind' => 'task', 'name' => 'Find a second pair of hands', 'doer' => 'lead', 'days' => '2'], ['kind' => 'notice', 'staff' => $pim]],
+            ]));
+            $this->em->persist(new HandlingRule(2, 'Welcome', 'Whoever is new gets a call in the first week.', true, [
+                'if' => ['question' => '@client', 'op' => 'is', 'value' => 'new'],
+                'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'new in {{service}}'], ['kind' => 'task', 'name' => 'Call to say hello', 'doer' => 'coordinator', 'days' => '5']],
+            ]));
+            $this->em->persist(new HandlingRule(3, 'Photographs spare a visit', 'With three photographs a quote can be made at the desk.', false, [
+                'forms' => ['piano-inquiry'], 'if' => ['question' => '@files', 'op' => 'more-than', 'value' => '2'],
+                'then' => [['kind' => 'note', 'text' => 'Quote from the photographs; no first visit needed.']],
+            ]));
+        });
+    }
+}

@@ -1,0 +1,145 @@
+import { ConditionEditor } from '../forms/ConditionEditor';
+import { StaffField } from '../shell/StaffField';
+import { ActionLine } from './ActionLine';
+import type { Offers } from './queries';
+import { actionWords, askable, freshAction, type ActionKind, type Editing } from './rule';
+
+interface Props {
+  rule: Editing;
+  offers: Offers;
+  faults: Record<string, string>;
+  onChange: (part: Partial<Editing>) => void;
+}
+
+/** A rule as sentences: when, if, then. */
+export function RuleEditor({ rule, offers, faults, onChange }: Props) {
+  const change = (i: number, part: object) =>
+    onChange({ then: rule.then.map((action, n) => (n === i ? { ...action, ...part } : action)) });
+  return (
+    <div className="particulars rule">
+      <StaffField
+        label="Name, as the plan’s lines say it"
+        value={rule.name}
+        maxLength={100}
+        error={faults.name}
+        onChange={(event) => onChange({ name: event.target.value })}
+      />
+      <StaffField
+        label="Why it is there"
+        value={rule.why}
+        maxLength={500}
+        onChange={(event) => onChange({ why: event.target.value })}
+      />
+      <dl>
+        <div>
+          <dt>When</dt>
+          <dd>
+            a submission comes from{' '}
+            {rule.forms.map((slug) => (
+              <span key={slug} className="chip">
+                {offers.forms.find((form) => form.value === slug)?.label ?? `${slug}, which is gone`}{' '}
+                <button
+                  type="button"
+                  className="link-button"
+                  aria-label={`take out ${slug}`}
+                  onClick={() => onChange({ forms: rule.forms.filter((one) => one !== slug) })}
+                >
+                  ×
+                </button>
+              </span>
+            ))}
+            <select
+              aria-label="Form"
+              value=""
+              onChange={(event) => event.target.value && onChange({ forms: [...rule.forms, event.target.value] })}
+            >
+              <option value="">{rule.forms.length === 0 ? 'any form' : 'or …'}</option>
+              {offers.forms
+                .filter((form) => !rule.forms.includes(form.value))
+                .map((form) => (
+                  <option key={form.value} value={form.value}>
+                    {form.label}
+                  </option>
+                ))}
+            </select>
+          </dd>
+        </div>
+        <div>
+          <dt>If</dt>
+          <dd>
+            {!rule.if && <span className="second">always. </span>}
+            <ConditionEditor
+              words="if"
+              numbered={false}
+              definition={askable(offers, rule.forms)}
+              before=""
+              condition={rule.if}
+              onChange={(condition) => onChange({ if: condition })}
+            />
+            {faults.if && <p className="question-error">{faults.if}</p>}
+          </dd>
+        </div>
+        <div>
+          <dt>Then</dt>
+          <dd>
+            {rule.then.map((action, i) => (
+              <ActionLine
+                key={i}
+                action={action}
+                offers={offers}
+                error={Object.entries(faults).find(([path]) => path.startsWith(`then.${i}`))?.[1]}
+                onChange={(part) => change(i, part)}
+                onRemove={() => onChange({ then: rule.then.filter((_, n) => n !== i) })}
+              />
+            ))}
+            <select
+              aria-label="What it does"
+              value=""
+              onChange={(event) =>
+                event.target.value &&
+                onChange({ then: [...rule.then, freshAction(event.target.value as ActionKind, offers)] })
+              }
+            >
+              <option value="">{rule.then.length === 0 ? 'choose what it does' : 'and …'}</option>
+              {Object.entries(actionWords).map(([kind, words]) => (
+                <option key={kind} value={kind}>
+                  {words}
+                </option>
+              ))}
+            </select>
+            <p>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={rule.acceptsByItself}
+                  onChange={(event) => onChange({ acceptsByItself: event.target.checked })}
+                />{' '}
+                and accept the plan by itself when nothing in it is open
+              </label>
+            </p>
+          </dd>
+        </div>
+        <div>
+          <dt>Counts</dt>
+          <dd className="rule-days">
+            from{' '}
+            <input
+              type="date"
+              aria-label="From"
+              value={rule.from}
+              onChange={(event) => onChange({ from: event.target.value })}
+            />{' '}
+            to{' '}
+            <input
+              type="date"
+              aria-label="Until"
+              value={rule.until}
+              onChange={(event) => onChange({ until: event.target.value })}
+            />
+            {faults.until && <p className="question-error">{faults.until}</p>}
+          </dd>
+        </div>
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,136 @@
+import type { Condition } from '../../shared/condition';
+import type { Definition, DraftQuestion, Kind } from '../forms/design';
+import type { KeptRule, Offers, RuleAction, RuleDraft } from './queries';
+
+export type ActionKind = RuleAction['kind'];
+
+/** A rule as it is edited: everything there, the condition as the editor has it. */
+export interface Editing extends Omit<RuleDraft, 'if'> {
+  id?: string;
+  why: string;
+  enabled: boolean;
+  forms: string[];
+  if?: Condition | undefined;
+  from: string;
+  until: string;
+  acceptsByItself: boolean;
+}
+
+export const actionWords: Record<ActionKind, string> = {
+  task: 'add the task',
+  checklist: 'join the checklist',
+  lead: 'let it be led by',
+  stage: 'begin in the stage',
+  tag: 'tag',
+  note: 'note in the project',
+  notice: 'tell',
+};
+
+export const fresh: Editing = {
+  name: '',
+  why: '',
+  enabled: false,
+  forms: [],
+  if: undefined,
+  then: [],
+  from: '',
+  until: '',
+  acceptsByItself: false,
+};
+
+export function editing(kept: KeptRule): Editing {
+  return {
+    id: kept.id,
+    version: kept.version,
+    name: kept.name,
+    why: kept.why,
+    enabled: kept.enabled,
+    forms: kept.forms,
+    if: (kept.if ?? undefined) as Condition | undefined,
+    then: kept.then,
+    from: kept.from,
+    until: kept.until,
+    acceptsByItself: kept.acceptsByItself,
+  };
+}
+
+export function draft(rule: Editing): RuleDraft {
+  const { if: condition, ...rest } = rule;
+  return { ...rest, if: (condition ?? null) as RuleDraft['if'] };
+}
+
+export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
+  switch (kind) {
+    case 'task':
+      return { kind, name: '', doer: 'lead', days: '1' };
+    case 'checklist':
+      return { kind, checklist: offers.checklists[0]?.value ?? '' };
+    case 'lead':
+    case 'notice':
+      return { kind, staff: offers.staff[0]?.value ?? '' };
+    case 'stage':
+      return { kind, stage: offers.stages[0]?.value ?? '' };
+    case 'tag':
+      return { kind, record: 'project', tag: '' };
+    case 'note':
+      return { kind, text: '' };
+  }
+}
+
+/** What can be asked about beside the answers. */
+const beside: DraftQuestion[] = [
+  {
+    key: '@client',
+    type: 'one-of',
+    wording: 'the client',
+    options: [
+      { value: 'new', label: 'new' },
+      { value: 'known', label: 'known' },
+      { value: 'household', label: 'of a known household' },
+    ],
+  },
+  { key: '@client_tags', type: 'short-text', wording: 'the client’s tags' },
+  {
+    key: '@hours',
+    type: 'one-of',
+    wording: 'it came',
+    options: [
+      { value: 'inside', label: 'inside opening hours' },
+      { value: 'outside', label: 'outside opening hours' },
+    ],
+  },
+  {
+    key: '@channel',
+    type: 'one-of',
+    wording: 'it came from',
+    options: [
+      { value: 'page', label: 'its page' },
+      { value: 'embed', label: 'another site' },
+    ],
+  },
+  { key: '@campaign', type: 'short-text', wording: 'the campaign' },
+  { key: '@files', type: 'number', wording: 'how many files' },
+  { key: '@finished', type: 'yes-no', wording: 'it was finished' },
+];
+
+/** What the condition may ask about, in the shape that the condition editor knows. */
+export function askable(offers: Offers, forms: string[]): Definition {
+  const questions = offers.questions
+    .filter((question) => forms.length === 0 || question.forms.some((form) => forms.includes(form)))
+    .map((question): DraftQuestion => ({
+      key: question.key,
+      type: question.type as Kind,
+      wording: question.wording,
+      options: question.options,
+    }));
+  return {
+    title: '',
+    intro: '',
+    privacy: '',
+    thanks: '',
+    promiseMinutes: 0,
+    dayOrder: 'unstated',
+    steps: [],
+    pages: [{ key: 'all', title: '', next: '', questions: [...beside, ...questions] }],
+  };
+}
