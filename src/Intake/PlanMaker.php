@@ -16,6 +16,7 @@ use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
 use Telamon\Rules\RuleBooks;
@@ -35,6 +36,7 @@ final readonly class PlanMaker
         private OwnFields $fields,
         private RuleBooks $books,
         private PastFacts $past,
+        private Decisions $decisions,
         private ClockInterface $clock,
     ) {
     }
@@ -50,9 +52,10 @@ final readonly class PlanMaker
         foreach ($decisions as $key => $value) {
             $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
         }
-        $readings = $this->readings($submission);
+        $decided = $this->decisions->of($submission->id);
+        $readings = $this->readings($submission, $decided);
         try {
-            return $this->planner->plan($this->input($readings, $submission->id, $this->past->of($submission)), $chosen);
+            return $this->planner->plan($this->input($readings, $submission->id, $this->past->of($submission))->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
         } catch (InvalidDecision $error) {
             throw Problem::invalid($error->path, $error->getMessage());
         }
@@ -63,14 +66,14 @@ final readonly class PlanMaker
      */
     public function withBook(Submission $submission, RuleBook $book): Plan
     {
-        return $this->planner->plan($this->input($this->readings($submission), $submission->id, $this->past->of($submission), $book));
+        return $this->planner->plan($this->input($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book));
     }
 
     /** Of the answers, and of those to the short form before that did not come again. */
-    private function readings(Submission $submission): Readings
+    private function readings(Submission $submission, Decided $decided): Readings
     {
         $form = $submission->formVersion->definition();
-        $readings = $this->reader->read($form, $submission->answers);
+        $readings = $this->reader->read($form, $decided->answers + $submission->answers);
         $short = $submission->continues;
         if (null === $short) {
             return $readings;

@@ -33,6 +33,8 @@ final readonly class SubmissionController
         private PlanMaker $plans,
         private Acceptor $acceptor,
         private Undo $undo,
+        private Decisions $decisions,
+        private Lookers $lookers,
     ) {
     }
 
@@ -43,9 +45,11 @@ final readonly class SubmissionController
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]
-    public function show(string $id): Response
+    public function show(string $id, #[CurrentUser] Staff $staff): Response
     {
-        return new JsonResponse($this->view->whole($this->get($id)));
+        $submission = $this->get($id);
+
+        return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
     }
 
     /** The submission as received, to print or keep. */
@@ -63,6 +67,22 @@ final readonly class SubmissionController
         return new JsonResponse($this->plans->plan($this->get($id), self::decisions(JsonBody::read($request)))->toArray());
     }
 
+    /** Keeps what is decided so far, and answers with the submission and its plan made again. */
+    #[Route('/{id}/decisions', requirements: ['id' => self::ID], methods: ['PUT'])]
+    public function decide(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $submission = $this->get($id);
+        $before = $this->decisions->of($id);
+        $this->decisions->keep($submission, JsonBody::read($request), $staff);
+        try {
+            return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
+        } catch (Problem $problem) {
+            // What cannot be in a plan is not kept.
+            $this->decisions->putBack($submission, $before, $staff);
+            throw $problem;
+        }
+    }
+
     #[Route('/{id}/accept', requirements: ['id' => self::ID], methods: ['POST'])]
     public function accept(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
@@ -70,6 +90,11 @@ final readonly class SubmissionController
         $fingerprint = JsonBody::text($body, 'fingerprint', 100);
         if ('' === $fingerprint) {
             throw Problem::invalid('fingerprint', 'Send the fingerprint of the plan that was looked at.');
+        }
+
+        $seen = $body['decisionsVersion'] ?? null;
+        if (null !== $seen && $seen !== $this->decisions->of($id)->version) {
+            throw new Problem(409, 'The plan has changed', $this->decisions->of($id)->by.' has decided something else on it meanwhile. Nothing was accepted; look at the plan again.');
         }
 
         return new JsonResponse($this->acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff));

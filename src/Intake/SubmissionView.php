@@ -30,6 +30,7 @@ final class SubmissionView
         private readonly AttachmentShelf $shelf,
         private readonly BusinessFacts $facts,
         private readonly ClockInterface $clock,
+        private readonly Decisions $decisions,
     ) {
     }
 
@@ -81,6 +82,7 @@ final class SubmissionView
             'continues' => RecordRef::maybe($submission->continues),
             'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'answers' => $this->answers($submission),
+            'decided' => $this->decisions->of($submission->id)->toArray(),
             'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,

@@ -43,7 +43,7 @@ final readonly class RuleBooks
             $rules[] = $also;
         }
         if ([] === $rules) {
-            return new RuleBook();
+            return new RuleBook([], $this->staff());
         }
 
         return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages());

@@ -43,6 +43,7 @@ final readonly class PlanInput
         public RuleBook $book = new RuleBook(),
         public ?RuleFacts $facts = null,
         public RuleOutcome $outcome = new RuleOutcome(),
+        public Amendments $amendments = new Amendments(),
     ) {
     }
 
@@ -53,12 +54,12 @@ final readonly class PlanInput
      */
     public function ruled(?KnownClient $client, bool $open = false): self
     {
-        if (null === $this->facts || [] === $this->book->rules) {
+        if ((null === $this->facts || [] === $this->book->rules) && '' === $this->amendments->edit('project', 'lead')) {
             return $this;
         }
         $household = Verdict::Household === ($this->candidates[0] ?? null)?->judgement->verdict;
         $tags = $client->fields['tags'] ?? '';
-        $outcome = $this->book->outcome($this->facts->with([
+        $outcome = null === $this->facts ? new RuleOutcome() : $this->book->outcome($this->facts->with([
             '@client' => match (true) {
                 $open => '',
                 null !== $client => 'known',
@@ -67,7 +68,18 @@ final readonly class PlanInput
             '@client_tags' => '' === $tags ? [] : explode("\n", $tags),
         ]));
 
-        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome);
+        $lead = $this->book->staff[$this->amendments->edit('project', 'lead')] ?? null;
+        if (null !== $lead) {
+            $outcome = $outcome->chosen($lead);
+        }
+
+        return $this->with($outcome, $this->amendments);
+    }
+
+    /** The same, before or with what somebody changed of the plan. */
+    public function with(RuleOutcome $outcome, Amendments $amendments): self
+    {
+        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments);
     }
 
     /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */

@@ -25,7 +25,33 @@ final readonly class PlanLine
         public string $reason = '',
         public ?Choice $choice = null,
         public array $compared = [],
+        public bool $isDropped = false,
+        public bool $isAmended = false,
     ) {
+    }
+
+    /** The same line, left out: it tells, and does nothing. */
+    public function dropped(): self
+    {
+        return new self($this->key, $this->group, $this->parts, null, '', 'left out', null, [], true, $this->isAmended);
+    }
+
+    /**
+     * With what somebody made of it.
+     *
+     * @param list<Part> $parts
+     */
+    public function amended(array $parts, Effect $effect): self
+    {
+        return new self($this->key, $this->group, $parts, $effect, $this->note, $this->reason, $this->choice, $this->compared, false, true);
+    }
+
+    /** @param list<int> $tasks numbers of those that still come before */
+    public function waitingFor(array $tasks): self
+    {
+        $effect = null === $this->effect ? null : new Effect($this->effect->kind, ['waits_for' => $tasks] + $this->effect->values);
+
+        return new self($this->key, $this->group, $this->parts, $effect, [] === $tasks ? '' : 'after task '.implode(' and ', $tasks), $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
     }
 
     public function isOpen(): bool
@@ -44,6 +70,10 @@ final readonly class PlanLine
             'note' => $this->note,
             'reason' => $this->reason,
             'choice' => $this->choice?->toArray(),
+            'dropped' => $this->isDropped,
+            'amended' => $this->isAmended,
+            'canDrop' => $this->isDropped || Amender::canDrop($this),
+            'fields' => array_map(static fn (LineField $field): array => get_object_vars($field), LineField::of($this)),
             'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
         ];
     }

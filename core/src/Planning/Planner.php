@@ -15,18 +15,21 @@ final readonly class Planner
         private MessageLines $messages,
         private FieldLines $fields = new FieldLines(),
         private RuleLines $rules = new RuleLines(),
+        private Amender $amender = new Amender(),
     ) {
     }
 
     /**
      * @param array<string, string> $decisions the value chosen, by the key of the choice
+     * @param array<string, string> $kept choices made earlier: they count where they are still offered
      *
      * @throws InvalidDecision when a decision names what the plan does not offer
      */
-    public function plan(PlanInput $input, array $decisions = []): Plan
+    public function plan(PlanInput $input, array $decisions = [], array $kept = []): Plan
     {
-        [$base, $outcome] = $this->lines($input, []);
-        [$lines, $outcome] = [] === $decisions ? [$base, $outcome] : $this->lines($input, $decisions);
+        [$base, $outcome] = $this->lines($input->with($input->outcome, new Amendments()), []);
+        $decisions += self::offered($base, $kept);
+        [$lines, $outcome] = [] === $decisions && $input->amendments->isEmpty() ? [$base, $outcome] : $this->lines($input, $decisions);
         $this->refuseUnknown($lines, $decisions);
 
         return new Plan($lines, Plan::fingerprintOf($base), $outcome);
@@ -48,7 +51,30 @@ final readonly class Planner
             ...$this->messages->lines($input),
         ];
 
-        return [self::grouped([...$lines, ...$this->rules->lines($input, $lines)]), $input->outcome];
+        $lines = [...$lines, ...$this->rules->lines($input, $lines)];
+        $tasks = \count(array_filter($lines, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
+        $lines = $this->amender->amend([...$lines, ...$this->amender->added($input, $tasks)], $input);
+
+        return [self::grouped($lines), $input->outcome];
+    }
+
+    /**
+     * @param list<PlanLine> $lines
+     * @param array<string, string> $choices
+     *
+     * @return array<string, string> those that the lines offer
+     */
+    private static function offered(array $lines, array $choices): array
+    {
+        $offered = [];
+        foreach ($lines as $line) {
+            $choice = $line->choice;
+            if (null !== $choice && isset($choices[$choice->key]) && \in_array($choices[$choice->key], array_column($choice->options, 'value'), true)) {
+                $offered[$choice->key] = $choices[$choice->key];
+            }
+        }
+
+        return $offered;
     }
 
     /**

@@ -42,6 +42,12 @@ final readonly class RuleOutcome
         return new self([...$this->rules, $rule], [...$this->leads, ...$leads], [...$this->stages, ...$stages], $this->checklists + $checklists, [...$this->adds, ...$adds], [...$this->gone, ...$gone]);
     }
 
+    /** With a lead that somebody chose: nothing comes after that. */
+    public function chosen(StaffMember $lead): self
+    {
+        return new self($this->rules, [...$this->leads, [new Rule('', 'your choice', [], null, []), $lead]], $this->stages, $this->checklists, $this->adds, $this->gone);
+    }
+
     public function lead(): ?StaffMember
     {
         return [] === $this->leads ? null : $this->leads[\count($this->leads) - 1][1];

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning;
+
+/** Carries amendments into the lines of a plan. What names a line that is there no more falls away. */
+final readonly class Amender
+{
+    /**
+     * @param list<PlanLine> $lines
+     *
+     * @return list<PlanLine>
+     *
+     * @throws InvalidDecision when a value cannot be
+     */
+    public function amend(array $lines, PlanInput $input): array
+    {
+        $amendments = $input->amendments;
+        $gone = [];
+        foreach ($lines as $i => $line) {
+            if (isset($amendments->edits[$line->key])) {
+                $lines[$i] = $line = $this->edited($line, $amendments->edits[$line->key], $input);
+            }
+            if (\in_array($line->key, $amendments->dropped, true) && self::canDrop($line)) {
+                if (EffectKind::AddTask === $line->effect?->kind) {
+                    $gone[] = $line->effect->number('position');
+                }
+                $lines[$i] = $line->dropped();
+            }
+        }
+
+        return [] === $gone ? $lines : array_map(static fn (PlanLine $line): PlanLine => self::withoutWaiting($line, $gone), $lines);
+    }
+
+    /** Who is served and what is done stay; everything else can be left out. */
+    public static function canDrop(PlanLine $line): bool
+    {
+        return null !== $line->effect && !\in_array($line->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject], true);
+    }
+
+    /**
+     * The lines that somebody added.
+     *
+     * @return list<PlanLine>
+     *
+     * @throws InvalidDecision
+     */
+    public function added(PlanInput $input, int $tasks): array
+    {
+        $lines = [];
+        foreach ($input->amendments->added as $i => $one) {
+            [$key, $values] = ["added.$i", $one['values']];
+            $text = trim($values['name'] ?? $values['text'] ?? $values['tag'] ?? '');
+            if ('' === $text) {
+                throw new InvalidDecision($key, 'Write what is added.');
+            }
+            $lines[] = match ($one['kind']) {
+                'task' => $this->task($key, $values, $input, ++$tasks),
+                'note' => new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', 'added by hand'),
+                'tag' => new PlanLine($key, 'Project', [Part::words('Tag the project '), Part::value($text)], new Effect(EffectKind::AddTags, ['record' => 'project', 'tags' => [mb_substr($text, 0, 60)]]), '', 'added by hand'),
+                default => throw new InvalidDecision($key, 'Add a task, a note or a tag.'),
+            };
+        }
+
+        return $lines;
+    }
+
+    /** @param array<string, string> $values */
+    private function task(string $key, array $values, PlanInput $input, int $position): PlanLine
+    {
+        $today = new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $due = '' === ($values['due'] ?? '') ? $input->calendar->add($today, 1) : self::day("$key.due", $values['due']);
+        $doer = '' === ($values['assignee'] ?? '') ? $input->coordinator : self::staff("$key.assignee", $values['assignee'], $input);
+        $name = mb_substr(trim($values['name'] ?? ''), 0, 200);
+
+        return new PlanLine($key, 'Tasks', self::taskParts($name, $doer, $due, $input), new Effect(EffectKind::AddTask, [
+            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => '',
+        ]), '', 'added by hand');
+    }
+
+    /** @param array<string, string> $values */
+    private function edited(PlanLine $line, array $values, PlanInput $input): PlanLine
+    {
+        $effect = $line->effect;
+        $allowed = array_map(static fn (LineField $field): string => $field->key, LineField::of($line));
+        if (null === $effect || [] === array_intersect($allowed, array_keys($values))) {
+            return $line;
+        }
+        $values = array_filter(array_intersect_key($values, array_flip($allowed)), static fn (string $value): bool => '' !== trim($value));
+        if (EffectKind::AddTask === $effect->kind) {
+            $name = mb_substr(trim($values['name'] ?? $effect->text('name')), 0, 200);
+            $doer = self::staff("{$line->key}.assignee", $values['assignee'] ?? $effect->text('assignee'), $input);
+            $due = self::day("{$line->key}.due", $values['due'] ?? $effect->text('due'));
+
+            return $line->amended(self::taskParts($name, $doer, $due, $input), new Effect($effect->kind, ['name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d')] + $effect->values));
+        }
+        // Whoever leads was settled before the lines were made, as tasks and notices follow it.
+        $title = mb_substr(trim($values['title'] ?? $effect->text('title')), 0, 200);
+        $parts = array_map(static fn (Part $part): Part => $part->value && $part->text === $effect->text('title') ? Part::value($title) : $part, $line->parts);
+
+        return $line->amended($parts, new Effect($effect->kind, ['title' => $title] + $effect->values));
+    }
+
+    /** @param list<int> $gone numbers of tasks that are left out */
+    private static function withoutWaiting(PlanLine $line, array $gone): PlanLine
+    {
+        if (EffectKind::AddTask !== $line->effect?->kind) {
+            return $line;
+        }
+        $left = array_values(array_diff($line->effect->numbers('waits_for'), $gone));
+
+        return $left === $line->effect->numbers('waits_for') ? $line : $line->waitingFor($left);
+    }
+
+    /** @return list<Part> */
+    private static function taskParts(string $name, StaffMember $doer, \DateTimeImmutable $due, PlanInput $input): array
+    {
+        return [Part::value($name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))];
+    }
+
+    private static function staff(string $path, string $id, PlanInput $input): StaffMember
+    {
+        return $input->book->staff[$id] ?? ($id === $input->coordinator->id ? $input->coordinator : throw new InvalidDecision($path, 'Choose somebody who is here.'));
+    }
+
+    private static function day(string $path, string $text): \DateTimeImmutable
+    {
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+
+        return false !== $day && $day->format('Y-m-d') === $text ? $day : throw new InvalidDecision($path, 'Write the day like 2027-06-12.');
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Intake;
+
+use Psr\Cache\CacheItemPoolInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+
+/** Who looks at a submission just now. Kept in memory that may be lost: nothing rests on it. */
+final readonly class Lookers
+{
+    /** Seconds without asking again after which somebody has gone. */
+    private const GONE = 60;
+
+    public function __construct(private CacheItemPoolInterface $cache, private ClockInterface $clock)
+    {
+    }
+
+    /** @return list<string> the names of the others */
+    public function look(string $submissionId, Staff $staff): array
+    {
+        $item = $this->cache->getItem("lookers-$submissionId");
+        $now = $this->clock->now()->getTimestamp();
+        $others = [];
+        $looking = [$staff->id => [$staff->name, $now]];
+        $before = $item->get();
+        foreach (\is_array($before) ? $before : [] as $id => $one) {
+            if (\is_array($one) && \is_string($one[0] ?? null) && \is_int($one[1] ?? null) && $id !== $staff->id && $one[1] > $now - self::GONE) {
+                $looking[(string) $id] = [$one[0], $one[1]];
+                $others[] = $one[0];
+            }
+        }
+        $this->cache->save($item->set($looking)->expiresAfter(self::GONE));
+
+        return $others;
+    }
+}
