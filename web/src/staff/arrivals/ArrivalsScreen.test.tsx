@@ -44,14 +44,31 @@ function plan(chosen: string | null): Plan {
             { value: '2027-05-04', hotkey: '2', label: 'Tue 4 May' },
           ],
         },
+        dropped: false,
+        amended: false,
+        canDrop: true,
+        fields: [],
         compared: [],
       },
     ],
   };
 }
 
+const nothing: Submission['decided'] = {
+  version: 0,
+  by: '',
+  at: '',
+  choices: {},
+  answers: {},
+  dropped: [],
+  edits: {},
+  added: [],
+};
+
 const submission: Submission = {
   ...row,
+  decided: nothing,
+  others: [],
   channel: 'page',
   origin: { version: 1, page: '', campaign: {}, networkAddress: '', beganAt: null },
   continues: null,
@@ -77,7 +94,6 @@ const pressMain = () => fireEvent.keyDown(window, { key: 'Enter', code: 'Enter',
 
 describe('Arrivals', () => {
   beforeEach(() => {
-    sessionStorage.clear();
     standInForTheBrowser();
   });
   afterEach(() => {
@@ -120,54 +136,86 @@ describe('Arrivals', () => {
     expect(calls.some((call) => call.path.endsWith('/accept'))).toBe(false);
   });
 
-  it('accepts what was looked at, with the choices made, and offers the way back', async () => {
+  const chosen: Submission = {
+    ...submission,
+    plan: plan('2027-05-04'),
+    decided: { ...nothing, version: 1, choices: { ready_by: '2027-05-04' } },
+  };
+
+  it('keeps a choice as it is made, accepts what was looked at, and offers the way back', async () => {
     const calls = show({
       ...waiting,
-      'POST /api/submissions/a1/plan': plan('2027-05-04'),
+      'PUT /api/submissions/a1/decisions': chosen,
       'POST /api/submissions/a1/accept': accepted,
       'POST /api/changes/c1/undo': { words: 'Took back', undone: 1, kept: [] },
     });
     await screen.findByText('which day is meant?');
     fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
     await waitFor(() => expect(screen.queryByText('Decide')).toBeNull());
+    expect(calls.find((call) => call.path.endsWith('/decisions'))?.body).toEqual({
+      version: 0,
+      choices: { ready_by: '2027-05-04' },
+      answers: {},
+      dropped: [],
+      edits: {},
+      added: [],
+    });
     pressMain();
     expect(await screen.findByText(/Plan accepted for Orla Fennick/)).toBeTruthy();
     expect(calls.find((call) => call.path.endsWith('/accept'))?.body).toEqual({
       fingerprint: 'f1',
-      decisions: { ready_by: '2027-05-04' },
+      decisionsVersion: 1,
     });
     fireEvent.click(screen.getByText('Undo', { selector: 'button' }));
     await waitFor(() => expect(calls.some((call) => call.path === '/api/changes/c1/undo')).toBe(true));
   });
 
-  it('says when the plan has changed, and keeps the choice', async () => {
+  it('says when the plan has changed', async () => {
     show({
       ...waiting,
-      'POST /api/submissions/a1/plan': plan('2027-05-04'),
+      'GET /api/submissions/a1': chosen,
       'POST /api/submissions/a1/accept': () => problem(409, 'Something it rests on has changed.'),
     });
     await screen.findByText('which day is meant?');
-    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
-    await waitFor(() => expect(screen.queryByText('Decide')).toBeNull());
     pressMain();
     expect(await screen.findByText('Something it rests on has changed.')).toBeTruthy();
-    expect(JSON.parse(sessionStorage.getItem('telamon.decisions.a1') ?? '')).toEqual({ ready_by: '2027-05-04' });
   });
 
-  it('takes up choices made before', async () => {
-    sessionStorage.setItem('telamon.decisions.a1', '{"ready_by":"2027-04-05"}');
-    const calls = show({ ...waiting, 'POST /api/submissions/a1/plan': plan('2027-04-05') });
+  it('says when a colleague decided meanwhile, and looks again', async () => {
+    const calls = show({
+      ...waiting,
+      'PUT /api/submissions/a1/decisions': () => problem(409, 'Sorcha has changed this plan meanwhile.'),
+    });
+    await screen.findByText('which day is meant?');
+    const looks = () => calls.filter((call) => call.path === '/api/submissions/a1').length;
+    const before = looks();
+    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
+    expect(await screen.findByText('Sorcha has changed this plan meanwhile.')).toBeTruthy();
+    await waitFor(() => expect(looks()).toBeGreaterThan(before));
+  });
+
+  it('leaves a line out, puts an answer right, and adds a note', async () => {
+    const calls = show({ ...waiting, 'PUT /api/submissions/a1/decisions': submission });
+    await screen.findByText('which day is meant?');
+    const last = () => calls.filter((call) => call.method === 'PUT').at(-1)?.body;
+    fireEvent.click(screen.getByRole('button', { name: /leave out/ }));
+    await waitFor(() => expect(last()).toMatchObject({ dropped: ['ready_by'] }));
+    fireEvent.click(screen.getByRole('button', { name: 'put right: By when?' }));
+    fireEvent.change(screen.getByLabelText('put right: By when?'), { target: { value: '2027-05-04' } });
+    fireEvent.click(screen.getByText('for the plan'));
+    await waitFor(() => expect(last()).toMatchObject({ answers: { wanted_by: '2027-05-04' } }));
+    fireEvent.click(screen.getByText('a note'));
+    fireEvent.change(screen.getByLabelText('Note in the project'), { target: { value: 'The dog bites.' } });
+    fireEvent.click(screen.getByText('Add', { selector: 'button' }));
     await waitFor(() =>
-      expect(calls.find((call) => call.path.endsWith('/plan'))?.body).toEqual({
-        decisions: { ready_by: '2027-04-05' },
-      }),
+      expect(last()).toMatchObject({ added: [{ kind: 'note', values: { text: 'The dog bites.' } }] }),
     );
   });
 
-  it('lets go of a choice that is no longer offered', async () => {
-    sessionStorage.setItem('telamon.decisions.a1', '{"gone":"x"}');
-    show({ ...waiting, 'POST /api/submissions/a1/plan': () => problem(422, 'The plan has no such choice.') });
-    await waitFor(() => expect(sessionStorage.getItem('telamon.decisions.a1')).toBe('{}'));
+  it('says who else looks at it', async () => {
+    show({ ...waiting, 'GET /api/submissions/a1': { ...submission, others: ['Sorcha Vell'] } });
+    expect(await screen.findByText('Sorcha Vell')).toBeTruthy();
+    expect(screen.getByText('looks at it too.', { exact: false })).toBeTruthy();
   });
 
   it('sets aside with a reason and a note, and not when it is left', async () => {

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -12,12 +12,11 @@ import { useToast } from '../shell/Toast';
 import { ArrivalList } from './ArrivalList';
 import { AsidePanel } from './AsidePanel';
 import { Decided } from './Decided';
-import { useDecisions } from './decisions';
+import { useDeciding } from './decisions';
 import { LookingContext, nowhere, type Looking } from './looking';
 import { PlanView, useGoToDecision } from './PlanView';
 import {
   useAccept,
-  usePlan,
   useSetAside,
   useSubmission,
   useSubmissions,
@@ -65,8 +64,8 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const undo = useUndo();
   const one = useSubmission(id);
   const submission = one.data;
-  const { decisions, decide, forget } = useDecisions(id ?? '');
-  const { plan, error: planError } = usePlan(submission, decisions);
+  const deciding = useDeciding(id ?? '');
+  const plan = submission?.plan ?? null;
   const accept = useAccept();
   const setAside = useSetAside();
   const takeBack = useTakeBack();
@@ -78,12 +77,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const waiting = submission?.state === 'waiting';
   const open = plan?.lines.find((line) => line.choice?.open);
   const place = rows.findIndex((row) => row.id === id);
-
-  // A choice that the plan no longer offers is let go of; the plan asks again.
-  const stale = planError instanceof ProblemError && planError.status === 422;
-  useEffect(() => {
-    if (stale) forget();
-  });
 
   const go = (to: number) => {
     const row = rows[to];
@@ -103,17 +96,16 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   };
 
   const carryOut = () => {
-    if (!submission || !plan || accept.isPending) return;
+    if (!submission || !plan || accept.isPending || deciding.busy) return;
     if (open) {
       setPart(2);
       setTimeout(goToDecision);
       return;
     }
     accept.mutate(
-      { id: submission.id, fingerprint: plan.fingerprint, decisions },
+      { id: submission.id, fingerprint: plan.fingerprint, version: submission.decided.version },
       {
         onSuccess: (done) => {
-          forget();
           toast({
             words: `Plan accepted for ${submission.name}, ${plan.lines.length} lines done`,
             action: { label: 'Undo', shown: 'U', act: () => undo.mutate(done.change.id) },
@@ -171,7 +163,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
           keyName: 'main',
           main: true,
           act: carryOut,
-          disabled: !plan || accept.isPending,
+          disabled: !plan || accept.isPending || deciding.busy,
         },
       ]
     : submission
@@ -230,7 +222,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             middling: '352px',
             tally: submission?.answers.length,
             content: submission ? (
-              <Sheet key={submission.id} submission={submission} />
+              <Sheet key={submission.id} submission={submission} onPutRight={waiting ? deciding.putRight : undefined} />
             ) : (
               <Waiting one={one} empty={list.isSuccess && rows.length === 0} />
             ),
@@ -255,7 +247,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                   <Trouble title="Not accepted">{accept.error.message}</Trouble>
                 )}
                 {waiting && plan ? (
-                  <PlanView plan={plan} onDecide={decide} />
+                  <PlanView plan={plan} onDecide={deciding.choose} deciding={deciding} />
                 ) : (
                   <Decided submission={submission} today={today} />
                 )}

@@ -35,6 +35,10 @@ function plan(chosen: string | null): Plan {
             { value: 'new', hotkey: 'N', label: 'New' },
           ],
         },
+        dropped: false,
+        amended: false,
+        canDrop: false,
+        fields: [],
         compared: [
           {
             field: 'Phone',
@@ -67,6 +71,10 @@ function plan(chosen: string | null): Plan {
             { value: '2027-05-04', hotkey: '2', label: 'Tue 4 May 2027' },
           ],
         },
+        dropped: false,
+        amended: false,
+        canDrop: false,
+        fields: [],
         compared: [],
       },
     ],

@@ -1,9 +1,12 @@
-import { Fragment, useEffect, useRef } from 'react';
+import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useLetters } from '../keys';
+import { AddLines } from './AddLines';
+import type { Deciding } from './decisions';
 import { difference } from './difference';
+import { LineEditor } from './LineEditor';
 import { nowhere, useLooking } from './looking';
 import './plan.css';
 import type { Plan, PlanLine } from './queries';
@@ -11,10 +14,12 @@ import type { Plan, PlanLine } from './queries';
 interface Props {
   plan: Plan;
   onDecide: (key: string, value: string) => void;
+  /** What may be changed beside the choices; nothing where the plan is only shown. */
+  deciding?: Deciding;
 }
 
 /** The plan line by line: what will happen, where each value came from, and what needs a choice. */
-export function PlanView({ plan, onDecide }: Props) {
+export function PlanView({ plan, onDecide, deciding }: Props) {
   const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
   // An open choice is asked before one that only could be changed.
   const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
@@ -37,9 +42,16 @@ export function PlanView({ plan, onDecide }: Props) {
       </div>
       <ol className="plan">
         {plan.lines.map((line, i) => (
-          <Line key={line.key} line={line} first={plan.lines[i - 1]?.group !== line.group} onDecide={onDecide} />
+          <Line
+            key={line.key}
+            line={line}
+            first={plan.lines[i - 1]?.group !== line.group}
+            onDecide={onDecide}
+            deciding={deciding}
+          />
         ))}
       </ol>
+      {deciding && <AddLines onAdd={deciding.add} />}
       <p className="plan-foot second">
         Nothing is saved or sent until you accept. Undo takes back all but sent messages.
       </p>
@@ -47,12 +59,22 @@ export function PlanView({ plan, onDecide }: Props) {
   );
 }
 
-function Line({ line, first, onDecide }: { line: PlanLine; first: boolean; onDecide: Props['onDecide'] }) {
+interface LineProps {
+  line: PlanLine;
+  first: boolean;
+  onDecide: Props['onDecide'];
+  deciding: Deciding | undefined;
+}
+
+function Line({ line, first, onDecide, deciding }: LineProps) {
+  const [editing, setEditing] = useState(false);
   const { at, look } = useLooking();
   const open = line.choice?.open ?? false;
   const answers = line.parts.flatMap((part) => (part.answer ? [part.answer] : []));
   const shown = at.line === line.key || (at.line === null && at.answer !== null && answers.includes(at.answer));
-  const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : ''].filter(Boolean).join(' ');
+  const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : '', line.dropped ? 'dropped' : '']
+    .filter(Boolean)
+    .join(' ');
   return (
     <li className={name} data-line={line.key} data-answers={answers.join(' ')} tabIndex={open ? -1 : undefined}>
       <span className="line-group">
@@ -101,8 +123,23 @@ function Line({ line, first, onDecide }: { line: PlanLine; first: boolean; onDec
           ))}
         </p>
         {line.note && <p className="second">{line.note}</p>}
+        {editing && deciding && (
+          <LineEditor
+            fields={line.fields}
+            onKeep={(values) => {
+              setEditing(false);
+              deciding.edit(line.key, values);
+            }}
+            onCancel={() => setEditing(false)}
+          />
+        )}
       </div>
-      {line.reason && <span className="line-reason">{line.reason}</span>}
+      {(line.reason || line.amended || deciding) && (
+        <span className="line-reason">
+          {line.amended ? 'changed by hand' : line.reason}
+          {deciding && !editing && <LineActs line={line} deciding={deciding} onEdit={() => setEditing(true)} />}
+        </span>
+      )}
       {(line.choice ?? line.compared.length > 0) && (
         <div className={line.compared.length > 0 ? 'line-more wider' : 'line-more'}>
           {line.choice && (
@@ -118,6 +155,31 @@ function Line({ line, first, onDecide }: { line: PlanLine; first: boolean; onDec
         </div>
       )}
     </li>
+  );
+}
+
+/** What can be done with a line; shown while it is pointed at or in focus. */
+function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Deciding; onEdit: () => void }) {
+  const what = line.parts.map((part) => part.text).join('');
+  if (!line.canDrop && line.fields.length === 0) return null;
+  return (
+    <span className="line-acts">
+      {line.fields.length > 0 && (
+        <button type="button" className="link-button" aria-label={`change: ${what}`} onClick={onEdit}>
+          change
+        </button>
+      )}
+      {line.canDrop && (
+        <button
+          type="button"
+          className="link-button"
+          aria-label={`${line.dropped ? 'put back' : 'leave out'}: ${what}`}
+          onClick={() => (line.dropped ? deciding.putBack(line.key) : deciding.drop(line.key))}
+        >
+          {line.dropped ? 'put back' : 'leave out'}
+        </button>
+      )}
+    </span>
   );
 }
 

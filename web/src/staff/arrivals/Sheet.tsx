@@ -11,8 +11,14 @@ import './sheet.css';
 
 const channels: Record<string, string> = { page: 'from its page', embed: 'from a page that holds it' };
 
+interface Props {
+  submission: Submission;
+  /** Puts an answer right for the plan; what was written stays. Nothing once it is decided. */
+  onPutRight: ((question: string, text: string) => void) | undefined;
+}
+
 /** A submission as it was written, question by question. */
-export function Sheet({ submission }: { submission: Submission }) {
+export function Sheet({ submission, onPutRight }: Props) {
   const [picture, setPicture] = useState<string | null>(null);
   const { at, deciding, look } = useLooking();
   const received = moment(submission.receivedAt);
@@ -31,6 +37,11 @@ export function Sheet({ submission }: { submission: Submission }) {
           </a>
         </p>
         <OriginLines submission={submission} />
+        {submission.others.length > 0 && (
+          <p role="status">
+            <b>{submission.others.join(' and ')}</b> {submission.others.length === 1 ? 'looks' : 'look'} at it too.
+          </p>
+        )}
       </header>
       <ol className="answers">
         {submission.answers.map((answer) => (
@@ -75,6 +86,12 @@ export function Sheet({ submission }: { submission: Submission }) {
                   </span>
                 </p>
               )}
+              <PutRight
+                key={submission.decided.answers[answer.key] ?? ''}
+                answer={answer}
+                right={submission.decided.answers[answer.key] ?? ''}
+                onKeep={onPutRight}
+              />
             </div>
           </li>
         ))}
@@ -82,6 +99,77 @@ export function Sheet({ submission }: { submission: Submission }) {
       <p className="unseen">{count(submission.answers.length, 'question')}</p>
       <Pictures files={images} at={picture} onShow={setPicture} />
     </article>
+  );
+}
+
+const putsRight = [
+  'short-text',
+  'long-text',
+  'person-name',
+  'organisation',
+  'email',
+  'phone',
+  'address',
+  'number',
+  'money',
+  'day',
+  'time',
+];
+
+interface RightProps {
+  answer: Submission['answers'][number];
+  right: string;
+  onKeep: Props['onPutRight'];
+}
+
+/** An answer put right for the plan: beneath what was written, which stays. */
+function PutRight({ answer, right, onKeep }: RightProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  if (!onKeep || !putsRight.includes(answer.type)) return right ? <p className="put-right">for {right}</p> : null;
+  if (typed === null)
+    return (
+      <p className="put-right">
+        {right && (
+          <>
+            put right: <b>{right}</b>{' '}
+            <button type="button" className="link-button" onClick={() => onKeep(answer.key, '')}>
+              as it was
+            </button>{' '}
+          </>
+        )}
+        <button
+          type="button"
+          className="link-button put-right-begin"
+          aria-label={`put right: ${answer.wording}`}
+          onClick={() => setTyped(right || answer.text)}
+        >
+          put right
+        </button>
+      </p>
+    );
+  return (
+    <form
+      className="put-right"
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTyped(null);
+        onKeep(answer.key, typed.trim() === answer.text ? '' : typed.trim());
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') setTyped(null);
+      }}
+    >
+      <input
+        aria-label={`put right: ${answer.wording}`}
+        value={typed}
+        autoFocus
+        maxLength={4000}
+        onChange={(event) => setTyped(event.target.value)}
+      />{' '}
+      <button type="submit" className="link-button">
+        for the plan
+      </button>
+    </form>
   );
 }
 

@@ -1,35 +1,64 @@
-import { useCallback, useState } from 'react';
-import type { Decisions } from './queries';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { ProblemError, api, need, type Schema } from '../../shared/api';
+import { queryKeys } from '../queryKeys';
+import { useToast } from '../shell/Toast';
+import type { Submission } from './queries';
 
-const name = (id: string) => `telamon.decisions.${id}`;
+type Decided = Schema<'Decided'>;
+export type Added = Decided['added'][number];
+type Step = (now: Decided) => Decided;
 
-function kept(id: string): Decisions {
-  try {
-    const data: unknown = JSON.parse(sessionStorage.getItem(name(id)) ?? '{}');
-    return typeof data === 'object' && data !== null ? (data as Decisions) : {};
-  } catch {
-    return {};
-  }
+export interface Deciding {
+  /** Something is being kept just now. */
+  busy: boolean;
+  choose: (key: string, value: string) => void;
+  drop: (line: string) => void;
+  putBack: (line: string) => void;
+  edit: (line: string, values: Record<string, string>) => void;
+  add: (one: Added) => void;
+  putRight: (question: string, text: string) => void;
 }
 
-/** The choices made on a plan so far. They outlast leaving the screen and reloading it. */
-export function useDecisions(id: string): {
-  decisions: Decisions;
-  decide: (key: string, value: string) => void;
-  forget: () => void;
-} {
-  const [all, setAll] = useState<Record<string, Decisions>>({});
-  const decisions = all[id] ?? kept(id);
-  const keep = useCallback(
-    (next: Decisions) => {
-      sessionStorage.setItem(name(id), JSON.stringify(next));
-      setAll((before) => ({ ...before, [id]: next }));
+/** Decides on a plan: every step is kept on the server as it is made, and the plan comes back made again. */
+export function useDeciding(id: string): Deciding {
+  const queries = useQueryClient();
+  const toast = useToast();
+  const key = queryKeys.submission(id);
+  const step = useMutation({
+    // One after the other, so that each builds on what the one before left.
+    scope: { id: `deciding-${id}` },
+    mutationFn: (change: Step) => {
+      const now = queries.getQueryData<Submission>(key)?.decided;
+      if (!now) throw new Error('The submission is not there yet.');
+      const { version, choices, answers, dropped, edits, added } = change(now);
+      return need(
+        api.PUT('/api/submissions/{id}/decisions', {
+          params: { path: { id } },
+          body: { version, choices, answers, dropped, edits, added },
+        }),
+      );
     },
-    [id],
-  );
+    onSuccess: (submission) => queries.setQueryData(key, submission),
+    onError: (error) => {
+      toast({ words: error.message });
+      if (error instanceof ProblemError && error.status === 409) void queries.invalidateQueries({ queryKey: key });
+    },
+  });
+  const go = step.mutate;
   return {
-    decisions,
-    decide: (key, value) => keep({ ...decisions, [key]: value }),
-    forget: () => keep({}),
+    busy: step.isPending,
+    choose: (choice, value) => go((now) => ({ ...now, choices: { ...now.choices, [choice]: value } })),
+    drop: (line) => go((now) => ({ ...now, dropped: [...new Set([...now.dropped, line])] })),
+    putBack: (line) => go((now) => ({ ...now, dropped: now.dropped.filter((one) => one !== line) })),
+    edit: (line, values) =>
+      go((now) => ({ ...now, edits: { ...now.edits, [line]: { ...now.edits[line], ...values } } })),
+    add: (one) => go((now) => ({ ...now, added: [...now.added, one] })),
+    putRight: (question, text) =>
+      go((now) => ({
+        ...now,
+        answers: Object.fromEntries(
+          Object.entries({ ...now.answers, [question]: text }).filter(([, answer]) => answer !== ''),
+        ),
+      })),
   };
 }

@@ -1,4 +1,4 @@
-import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
@@ -7,7 +7,6 @@ export type SubmissionRow = Schema<'SubmissionRow'>;
 export type Submission = Schema<'Submission'>;
 export type Plan = Schema<'Plan'>;
 export type PlanLine = Schema<'PlanLine'>;
-export type Decisions = Record<string, string>;
 
 /** One state's submissions, page after page; asked for again every three seconds, so that nobody reloads. */
 export function useSubmissions(state: SubmissionState) {
@@ -30,28 +29,16 @@ export function useSubmission(id: string | undefined) {
   });
 }
 
-/** The plan with these choices made; the one that came with the submission while none is. */
-export function usePlan(submission: Submission | undefined, decisions: Decisions) {
-  const plan = submission?.plan ?? null;
-  const decided = Object.keys(decisions).length > 0;
-  const again = useQuery({
-    queryKey: [...queryKeys.submission(submission?.id ?? ''), 'plan', plan?.fingerprint, decisions],
-    queryFn: () =>
-      need(
-        api.POST('/api/submissions/{id}/plan', { params: { path: { id: submission?.id ?? '' } }, body: { decisions } }),
-      ),
-    enabled: plan !== null && decided,
-    placeholderData: keepPreviousData,
-    staleTime: 20_000,
-  });
-  return { plan: plan && decided ? (again.data ?? plan) : plan, error: decided ? again.error : null };
-}
-
 export function useAccept() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, fingerprint, decisions }: { id: string; fingerprint: string; decisions: Decisions }) =>
-      need(api.POST('/api/submissions/{id}/accept', { params: { path: { id } }, body: { fingerprint, decisions } })),
+    mutationFn: ({ id, fingerprint, version }: { id: string; fingerprint: string; version: number }) =>
+      need(
+        api.POST('/api/submissions/{id}/accept', {
+          params: { path: { id } },
+          body: { fingerprint, decisionsVersion: version },
+        }),
+      ),
     onSettled: () => queries.invalidateQueries(),
   });
 }

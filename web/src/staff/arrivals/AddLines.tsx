@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import type { Added } from './decisions';
+import { LineEditor } from './LineEditor';
+
+const kinds: Record<Added['kind'], { words: string; fields: Parameters<typeof LineEditor>[0]['fields'] }> = {
+  task: {
+    words: 'a task',
+    fields: [
+      { key: 'name', label: 'Task', kind: 'text', value: '' },
+      { key: 'assignee', label: 'Who', kind: 'staff', value: '' },
+      { key: 'due', label: 'By', kind: 'day', value: '' },
+    ],
+  },
+  note: { words: 'a note', fields: [{ key: 'text', label: 'Note in the project', kind: 'text', value: '' }] },
+  tag: { words: 'a tag', fields: [{ key: 'tag', label: 'Tag on the project', kind: 'text', value: '' }] },
+};
+
+/** Lines that somebody adds to a plan by hand. */
+export function AddLines({ onAdd }: { onAdd: (one: Added) => void }) {
+  const [kind, setKind] = useState<Added['kind'] | null>(null);
+  if (kind)
+    return (
+      <div className="add-lines">
+        <LineEditor
+          key={kind}
+          fields={kinds[kind].fields}
+          words="Add"
+          onKeep={(values) => {
+            onAdd({ kind, values });
+            setKind(null);
+          }}
+          onCancel={() => setKind(null)}
+        />
+      </div>
+    );
+  return (
+    <p className="add-lines second">
+      Add{' '}
+      {(Object.keys(kinds) as Added['kind'][]).map((one) => (
+        <button key={one} type="button" className="link-button" onClick={() => setKind(one)}>
+          {kinds[one].words}
+        </button>
+      ))}
+    </p>
+  );
+}
