@@ -128,7 +128,7 @@ function PutRight({ answer, right, onKeep }: RightProps) {
   if (!onKeep || !putsRight.includes(answer.type)) return right ? <p className="put-right">for {right}</p> : null;
   if (typed === null)
     return (
-      <p className="put-right">
+      <p className={right ? 'put-right' : 'put-right idle'}>
         {right && (
           <>
             put right: <b>{right}</b>{' '}

@@ -8,10 +8,10 @@ import { useFound, type Found } from './find';
 
 /** Finds clients, projects and arrivals from anywhere. */
 export function Find() {
-  const { business, user } = useSignedIn();
+  const { business } = useSignedIn();
   const [typed, setTyped] = useState('');
   const deferred = useDeferredValue(typed.trim());
-  const { data: found, isFetching, error } = useFound(deferred, user.role !== 'field');
+  const { data: found, isFetching, error } = useFound(deferred, business.assetWord);
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useKey('find', () => input.current?.focus());
@@ -23,7 +23,7 @@ export function Find() {
       options={asked ? (found ?? []) : []}
       groupBy={(item) => item.group}
       getOptionLabel={(item) => item.label}
-      getOptionKey={(item) => item.path}
+      getOptionKey={(item) => `${item.group} ${item.path} ${item.label}`}
       filterOptions={(options) => options}
       value={null}
       inputValue={typed}

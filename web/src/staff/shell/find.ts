@@ -9,38 +9,24 @@ export interface Found {
   path: string;
 }
 
-/** The first few clients, projects and waiting arrivals that match. */
-export function useFound(q: string, arrivalsToo: boolean) {
+const groups = {
+  submission: 'Arrivals',
+  client: 'Clients',
+  contact: 'Contacts',
+  project: 'Projects',
+  message: 'Messages',
+};
+
+/** Everything that matches, the best of each kind first. */
+export function useFound(q: string, assetWord: string) {
+  const things = `${assetWord.charAt(0).toUpperCase()}${assetWord.slice(1)}s`;
   return useQuery({
     queryKey: queryKeys.find(q),
     enabled: q.length > 1,
     placeholderData: keepPreviousData,
     queryFn: async (): Promise<Found[]> => {
-      const query = { q };
-      const [clients, projects, arrivals] = await Promise.all([
-        need(api.GET('/api/clients', { params: { query } })),
-        need(api.GET('/api/projects', { params: { query } })),
-        arrivalsToo
-          ? need(api.GET('/api/submissions', { params: { query: { q, state: 'waiting' as const } } }))
-          : { items: [] },
-      ]);
-      return [
-        ...arrivals.items.slice(0, 4).map((a) => ({
-          group: 'Arrivals',
-          label: a.name,
-          second: `${a.number}, ${a.clock.words}`,
-          path: `/arrivals/${a.id}`,
-        })),
-        ...clients.items
-          .slice(0, 6)
-          .map((c) => ({ group: 'Clients', label: c.name, second: c.email ?? c.locality, path: `/clients/${c.id}` })),
-        ...projects.items.slice(0, 6).map((p) => ({
-          group: 'Projects',
-          label: `${p.number} ${p.title}`,
-          second: p.client.label,
-          path: `/projects/${p.id}`,
-        })),
-      ];
+      const { items } = await need(api.GET('/api/search', { params: { query: { q } } }));
+      return items.map((item) => ({ ...item, group: item.kind === 'asset' ? things : groups[item.kind] }));
     },
   });
 }

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Search;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Telamon\Core\Matching\Fold;
+use Telamon\Core\Matching\JaroWinkler;
+
+/** Finds records by parts of words, whatever the accents; where that finds little, by words that are nearly those. */
+final readonly class Search
+{
+    private const MOST = 24;
+    /** Looked at before the best are chosen. */
+    private const POOL = 200;
+    private const ENOUGH = 3;
+    private const ALIKE = 0.86;
+
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * @param list<string> $kinds among those of SearchRows
+     *
+     * @return list<array{kind: string, id: string, label: string, second: string, path: string}> the best first, kinds together
+     */
+    public function find(string $text, array $kinds): array
+    {
+        // “P-0001” is one word: its two halves stand side by side.
+        $words = array_values(array_filter(array_map(Fold::text(...), preg_split('/\s+/u', trim($text)) ?: []), static fn (string $word): bool => '' !== $word));
+        if ([] === $words || [] === $kinds) {
+            return [];
+        }
+        $found = $this->containing($words, $kinds);
+        if (\count($found) < self::ENOUGH) {
+            $found += $this->alike($words, $kinds);
+        }
+        uasort($found, static fn (array $a, array $b): int => [$b['score'], $a['label']] <=> [$a['score'], $b['label']]);
+        $found = \array_slice($found, 0, self::MOST, true);
+        $order = array_flip($kinds);
+        uasort($found, static fn (array $a, array $b): int => [$order[$a['kind']], $b['score'], $a['label']] <=> [$order[$b['kind']], $a['score'], $b['label']]);
+
+        return array_values(array_map(static fn (array $row): array => ['kind' => $row['kind'], 'id' => $row['id'], 'label' => $row['label'], 'second' => $row['second'], 'path' => $row['path']], $found));
+    }
+
+    /**
+     * @param non-empty-list<string> $words
+     * @param list<string> $kinds
+     *
+     * @return array<int, array{kind: string, id: string, label: string, second: string, path: string, score: float}>
+     */
+    private function containing(array $words, array $kinds): array
+    {
+        $long = array_values(array_filter($words, static fn (string $word): bool => \strlen($word) > 2));
+        $short = array_values(array_diff($words, $long));
+        $where = 'e.kind IN (?)';
+        $parameters = [$kinds];
+        $types = [ArrayParameterType::STRING];
+        foreach ($short as $word) {
+            // Too short for a trigram: at the beginning of a word.
+            $where .= " AND (' ' || e.folded) LIKE ?";
+            $parameters[] = "% $word%";
+            $types[] = \Doctrine\DBAL\ParameterType::STRING;
+        }
+        $sql = [] === $long
+            ? "SELECT e.* FROM search_entry e WHERE $where LIMIT ".self::POOL
+            : "SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE $where AND search_text MATCH ? LIMIT ".self::POOL;
+        if ([] !== $long) {
+            $parameters[] = implode(' AND ', array_map(static fn (string $word): string => "\"$word\"", $long));
+            $types[] = \Doctrine\DBAL\ParameterType::STRING;
+        }
+        $found = [];
+        foreach ($this->db->fetchAllAssociative($sql, $parameters, $types) as $row) {
+            $found += self::row($row, static function (array $title, array $all) use ($words): float {
+                $score = 0.0;
+                foreach ($words as $word) {
+                    $score += match (true) {
+                        \in_array($word, $title, true) => 4,
+                        [] !== array_filter($title, static fn (string $one): bool => str_starts_with($one, $word)) => 3,
+                        [] !== array_filter($all, static fn (string $one): bool => str_starts_with($one, $word)) => 2,
+                        default => 1,
+                    };
+                }
+
+                return $score;
+            });
+        }
+
+        return $found;
+    }
+
+    /**
+     * Those that share most trigrams, as far as each word is nearly a word of theirs.
+     *
+     * @param non-empty-list<string> $words
+     * @param list<string> $kinds
+     *
+     * @return array<int, array{kind: string, id: string, label: string, second: string, path: string, score: float}>
+     */
+    private function alike(array $words, array $kinds): array
+    {
+        $trigrams = [];
+        foreach ($words as $word) {
+            for ($i = 0; $i + 3 <= \strlen($word); ++$i) {
+                $trigrams[] = '"'.substr($word, $i, 3).'"';
+            }
+        }
+        if ([] === $trigrams) {
+            return [];
+        }
+        $found = [];
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE e.kind IN (?) AND search_text MATCH ? ORDER BY bm25(search_text) LIMIT '.self::POOL,
+            [$kinds, implode(' OR ', \array_slice(array_values(array_unique($trigrams)), 0, 24))],
+            [ArrayParameterType::STRING, \Doctrine\DBAL\ParameterType::STRING],
+        ) as $row) {
+            $found += self::row($row, static function (array $title, array $all) use ($words): float {
+                $score = 0.0;
+                foreach ($words as $word) {
+                    $best = max([0.0, ...array_map(static fn (string $one): float => JaroWinkler::similarity($word, $one), $all)]);
+                    if ($best < self::ALIKE) {
+                        return 0.0;
+                    }
+                    $score += $best;
+                }
+
+                return $score;
+            });
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, mixed> $row
+     * @param \Closure(list<string>, list<string>): float $score of the words of the title and of all; 0 leaves it out
+     *
+     * @return array<int, array{kind: string, id: string, label: string, second: string, path: string, score: float}>
+     */
+    private static function row(array $row, \Closure $score): array
+    {
+        $text = static fn (string $name): string => \is_scalar($row[$name] ?? null) ? (string) $row[$name] : '';
+        $title = Fold::text($text('title'));
+        $is = $score([...explode(' ', $title), $title], explode(' ', $text('folded')));
+
+        return $is <= 0 ? [] : [(int) $text('id') => ['kind' => $text('kind'), 'id' => $text('record_id'), 'label' => $text('title'), 'second' => $text('second'), 'path' => self::path($text('kind'), $text('path')), 'score' => $is]];
+    }
+
+    private static function path(string $kind, string $id): string
+    {
+        return match ($kind) {
+            'project' => "/projects/$id",
+            'submission' => "/arrivals/$id",
+            'message' => "/messages/$id",
+            default => "/clients/$id",
+        };
+    }
+}
