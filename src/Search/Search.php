@@ -120,7 +120,8 @@ final readonly class Search
             $found += self::row($row, static function (array $title, array $all) use ($words): float {
                 $score = 0.0;
                 foreach ($words as $word) {
-                    $best = max([0.0, ...array_map(static fn (string $one): float => JaroWinkler::similarity($word, $one), $all)]);
+                    // Of a number, nearly is another number.
+                    $best = 1 === preg_match('/\d/', $word) ? (str_contains(' '.implode(' ', $all), " $word") ? 1.0 : 0.0) : max([0.0, ...array_map(static fn (string $one): float => JaroWinkler::similarity($word, $one), $all)]);
                     if ($best < self::ALIKE) {
                         return 0.0;
                     }
