@@ -26,7 +26,7 @@ final class SearchTest extends AppTestCase
         self::assertContains('asset Pell & Thrane upright', $this->find('thrane'));
         self::assertContains('client Órla Fennick', $this->find('020 914'), 'by phone as it is typed here');
         self::assertContains('client Órla Fennick', $this->find('orla.fennick@'));
-        self::assertSame(['project P-0001 Repair'], $this->find('P-0001'));
+        self::assertSame(['project P-0001 Repair', 'message P-0001: Repair for Órla Fennick'], $this->find('P-0001'));
         self::assertContains('submission Órla Fennick', $this->find('castors'), 'in an answer');
     }
 

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests\Planning;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Telamon\Core\Planning\Amendments;
+use Telamon\Core\Planning\EffectKind;
+use Telamon\Core\Planning\InvalidDecision;
+use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Core\Tests\Fixtures;
+
+final class AmenderTest extends TestCase
+{
+    public function testALineThatIsLeftOutTellsAndDoesNothing(): void
+    {
+        $plan = self::plan(new Amendments(['message.notice', 'client', 'project']));
+        self::assertTrue(self::line($plan, 'message.notice')->isDropped);
+        self::assertNull(self::line($plan, 'message.notice')->effect);
+        self::assertNotNull(self::line($plan, 'client')->effect, 'who is served stays');
+        self::assertNotNull(self::line($plan, 'project')->effect, 'what is done stays');
+    }
+
+    public function testTasksDoNotWaitForOneThatIsLeftOut(): void
+    {
+        self::assertSame([1], self::line(self::plan(new Amendments()), 'task.deposit')->effect?->numbers('waits_for'));
+        $plan = self::plan(new Amendments(['task.talk']));
+        self::assertSame([], self::line($plan, 'task.deposit')->effect?->numbers('waits_for'));
+        self::assertSame('', self::line($plan, 'task.deposit')->note);
+    }
+
+    public function testATaskIsChanged(): void
+    {
+        $plan = self::plan(new Amendments([], ['task.talk' => ['name' => 'Long talk', 'assignee' => 'pim', 'due' => '2026-12-24']]));
+        $line = self::line($plan, 'task.talk');
+        self::assertTrue($line->isAmended);
+        self::assertSame('Long talk, Pim, Thu 24 December', self::words($line));
+        self::assertSame(['Long talk', 'pim', '2026-12-24'], [$line->effect?->text('name'), $line->effect?->text('assignee'), $line->effect?->text('due')]);
+    }
+
+    public function testWhoeverLeadsIsFollowed(): void
+    {
+        $plan = self::plan(new Amendments([], ['project' => ['title' => 'Keys', 'lead' => 'pim']]));
+        self::assertSame('Open Keys for Pim Tarrow, with the note', self::words(self::line($plan, 'project')));
+        self::assertSame('your choice', self::line($plan, 'project')->reason);
+        self::assertSame('pim', self::line($plan, 'task.parts')->effect?->text('assignee'));
+        self::assertSame('pim@marrowby.example', self::line($plan, 'message.notice')->effect?->text('to'));
+    }
+
+    public function testLinesAreAdded(): void
+    {
+        $plan = self::plan(new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'Ring']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]]));
+        self::assertSame('Ring, Nessa, Thu 26 November', self::words(self::line($plan, 'added.0')));
+        self::assertSame(EffectKind::SetField, self::line($plan, 'added.1')->effect?->kind);
+        self::assertSame(['dog'], self::line($plan, 'added.2')->effect?->texts('tags'));
+    }
+
+    public function testTheFingerprintIsOfThePlanBeforeAnybodyChangedIt(): void
+    {
+        self::assertSame(self::plan(new Amendments())->fingerprint, self::plan(new Amendments(['message.notice'], ['project' => ['lead' => 'pim']], [['kind' => 'tag', 'values' => ['tag' => 'x']]]))->fingerprint);
+    }
+
+    public function testWhatNamesALineThatIsGoneFallsAway(): void
+    {
+        self::assertEquals(self::plan(new Amendments())->toArray(), self::plan(new Amendments(['nowhere'], ['nowhere' => ['name' => 'X'], 'task.talk' => ['colour' => 'red'], 'client' => ['name' => 'X']]))->toArray());
+    }
+
+    public function testAChoiceMadeEarlierCountsWhereItIsStillOffered(): void
+    {
+        $kept = ['ready_by' => '2027-05-04', 'client' => 'same', 'gone' => 'x'];
+        self::assertSame([], Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027']), [], $kept)->open());
+        self::assertCount(1, Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027']), [], ['ready_by' => '2027-06-06'])->open());
+    }
+
+    #[DataProvider('impossible')]
+    public function testWhatCannotBeIsRefused(Amendments $amendments, string $path): void
+    {
+        try {
+            self::plan($amendments);
+            self::fail('it was taken');
+        } catch (InvalidDecision $error) {
+            self::assertSame($path, $error->path);
+        }
+    }
+
+    /** @return iterable<string, array{Amendments, string}> */
+    public static function impossible(): iterable
+    {
+        yield 'a day that is none' => [new Amendments([], ['task.talk' => ['due' => '2027-02-30']]), 'task.talk.due'];
+        yield 'somebody who is not here' => [new Amendments([], ['task.talk' => ['assignee' => 'zed']]), 'task.talk.assignee'];
+        yield 'nothing added' => [new Amendments([], [], [['kind' => 'note', 'values' => ['text' => ' ']]]), 'added.0'];
+        yield 'something that cannot be added' => [new Amendments([], [], [['kind' => 'song', 'values' => ['text' => 'la']]]), 'added.0'];
+        yield 'a task by a day that is none' => [new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'X', 'due' => 'soon']]]), 'added.0.due'];
+    }
+
+    private static function plan(Amendments $amendments): Plan
+    {
+        $i = Fixtures::input();
+        $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example'), $i->coordinator], null, 'id');
+        $input = new PlanInput($i->readings, $i->candidates, $i->services, $i->coordinator, $i->baseChecklist, $i->calendar, $i->assetWord, $i->templates, $i->alreadySent, $i->today, [], new RuleBook([], $staff));
+
+        return Fixtures::planner()->plan($input->with(new RuleOutcome(), $amendments));
+    }
+
+    private static function line(Plan $plan, string $key): PlanLine
+    {
+        foreach ($plan->lines as $line) {
+            if ($line->key === $key) {
+                return $line;
+            }
+        }
+        self::fail("no line $key");
+    }
+
+    private static function words(PlanLine $line): string
+    {
+        return implode('', array_map(static fn ($part): string => $part->text, $line->parts));
+    }
+}

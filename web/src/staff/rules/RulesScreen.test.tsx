@@ -1,0 +1,166 @@
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { problem, showScreen, standInForTheBrowser } from '../testing/server.test-helper';
+import type { KeptRule } from './queries';
+import { RulesScreen } from './RulesScreen';
+
+const rule = (id: string, name: string, part: Partial<KeptRule> = {}): KeptRule => ({
+  id,
+  version: 3,
+  position: 1,
+  name,
+  why: 'Nobody carries alone.',
+  enabled: true,
+  forms: ['inquiry'],
+  if: { question: 'place', op: 'contains', value: 'step' } as never,
+  then: [{ kind: 'tag', record: 'project', tag: 'stairs' }],
+  from: '',
+  until: '',
+  acceptsByItself: false,
+  times: 4,
+  last: '2026-11-25T09:00:00+00:00',
+  failures: 1,
+  ...part,
+});
+
+const list = {
+  items: [rule('r1', 'Stairs'), rule('r2', 'Welcome', { enabled: false, times: 0, last: null, failures: 0 })],
+  offers: {
+    staff: [{ value: 's1', label: 'Pim Tarrow' }],
+    checklists: [{ value: 'c1', label: 'Moving' }],
+    stages: [{ value: 'Quote', label: 'Quote' }],
+    forms: [
+      { value: 'inquiry', label: 'Piano inquiry' },
+      { value: 'tuning', label: 'Tuning' },
+    ],
+    questions: [{ key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'] }],
+  },
+};
+
+const arrivals = {
+  items: [
+    {
+      id: 'a1',
+      name: 'Orla Fennick',
+      form: { slug: 'inquiry', title: 'Piano inquiry' },
+    },
+  ],
+  next: null,
+  counts: { waiting: 1 },
+};
+
+const line = (key: string, text: string) => ({
+  number: 1,
+  key,
+  group: 'Project',
+  parts: [{ text, value: false, answer: null, record: null }],
+  note: '',
+  reason: '',
+  choice: null,
+  dropped: false,
+  amended: false,
+  canDrop: false,
+  fields: [],
+  compared: [],
+});
+
+function show(path: string, replies: Parameters<typeof showScreen>[3] = {}) {
+  return showScreen(path, '/rules/:id?', <RulesScreen />, {
+    'GET /api/rules': list,
+    'GET /api/submissions': arrivals,
+    ...replies,
+  });
+}
+
+describe('Rules', () => {
+  beforeEach(() => standInForTheBrowser());
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+
+  it('lists the rules in their order, with what they did', async () => {
+    show('/rules');
+    expect(await screen.findByText(/4 times, last/)).toBeTruthy();
+    expect(screen.getByText(/1 with a fault/)).toBeTruthy();
+    expect(screen.getByText('never used')).toBeTruthy();
+    expect(screen.getByDisplayValue('Nobody carries alone.')).toBeTruthy();
+  });
+
+  it('keeps what is changed, with the version that it saw', async () => {
+    const calls = show('/rules/r1', { 'PUT /api/rules/r1': rule('r1', 'Steps') });
+    fireEvent.change(await screen.findByLabelText(/Name, as/), { target: { value: 'Steps' } });
+    fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'task' } });
+    fireEvent.change(screen.getByLabelText('Task'), { target: { value: 'Find help' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({
+        version: 3,
+        name: 'Steps',
+        if: { question: 'place', op: 'contains', value: 'step' },
+        then: [
+          { kind: 'tag', record: 'project', tag: 'stairs' },
+          { kind: 'task', name: 'Find help', doer: 'lead', days: '1' },
+        ],
+      }),
+    );
+    expect(await screen.findByText('Steps kept, on')).toBeTruthy();
+  });
+
+  it('says what is wrong beside its field', async () => {
+    show('/rules/new', {
+      'POST /api/rules': () =>
+        problem(422, 'Wrong', [
+          { path: 'name', message: 'A rule has a name.' },
+          { path: 'then.0.tag', message: 'This is needed too.' },
+        ]),
+    });
+    fireEvent.change(await screen.findByLabelText('What it does'), { target: { value: 'tag' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText('A rule has a name.')).toBeTruthy();
+    expect(screen.getByText('This is needed too.')).toBeTruthy();
+  });
+
+  it('shows the plan without and with the rule', async () => {
+    show('/rules/r1', {
+      'POST /api/rules/dry-run': {
+        holds: true,
+        without: { fingerprint: 'f', open: 0, lines: [line('project', 'Open Repair')] },
+        with: {
+          fingerprint: 'f',
+          open: 0,
+          lines: [line('project', 'Open Repair'), line('tag', 'Tag the project stairs')],
+        },
+      },
+    });
+    await screen.findByText('Orla Fennick, Piano inquiry');
+    fireEvent.click(screen.getByText('Try it'));
+    const table = within(await screen.findByRole('table'));
+    expect(table.getByText('Tag the project stairs')).toBeTruthy();
+    expect(table.getByText('no such line')).toBeTruthy();
+    expect(table.queryByText('Open Repair')).toBeNull();
+  });
+
+  it('looks back, tells how far it is, and stops', async () => {
+    const look = {
+      id: 'l1',
+      state: 'running',
+      days: 90,
+      total: 100,
+      done: 40,
+      touched: 7,
+      lines: ['a note'],
+      examples: [],
+    };
+    const calls = show('/rules/r1', {
+      'POST /api/rules/look-backs': look,
+      'GET /api/rules/look-backs/l1': look,
+      'POST /api/rules/look-backs/l1/cancel': { ...look, state: 'cancelled' },
+    });
+    fireEvent.click(await screen.findByText('90 days'));
+    expect(await screen.findByText(/so far, of 100/)).toBeTruthy();
+    fireEvent.click(screen.getByText('stop'));
+    expect(await screen.findByText(/Stopped/)).toBeTruthy();
+    expect(calls.some((call) => call.path.endsWith('/cancel'))).toBe(true);
+  });
+});
