@@ -15,7 +15,7 @@ final readonly class SearchRows
 
     /** What is found by, what it is called, and where it leads, by kind. */
     private const SELECT = [
-        'client' => "SELECT c.id, TRIM(c.given_name || ' ' || c.family_name) AS title, c.address AS second, c.organisation || ' ' || c.address || ' ' || c.external_id || ' ' || COALESCE((SELECT GROUP_CONCAT(p.value, ' ') FROM contact_point p WHERE p.client_id = c.id), '') AS text, c.id AS path FROM client c WHERE c.merged_into_id IS NULL",
+        'client' => "SELECT c.id, TRIM(c.given_name || ' ' || c.family_name) AS title, COALESCE((SELECT p.value FROM contact_point p WHERE p.client_id = c.id AND p.kind = 'email' ORDER BY p.id LIMIT 1), c.address) AS second, c.organisation || ' ' || c.address || ' ' || c.external_id || ' ' || COALESCE((SELECT GROUP_CONCAT(p.value, ' ') FROM contact_point p WHERE p.client_id = c.id), '') AS text, c.id AS path FROM client c WHERE c.merged_into_id IS NULL",
         'contact' => "SELECT k.id, k.name AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, k.email || ' ' || k.phone || ' ' || k.role AS text, c.id AS path FROM contact k JOIN client c ON c.id = k.client_id WHERE 1",
         'asset' => "SELECT a.id, a.description AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, a.make || ' ' || a.model || ' ' || a.serial_number || ' ' || a.place AS text, c.id AS path FROM asset a JOIN client c ON c.id = a.client_id WHERE 1",
         'project' => "SELECT p.id, p.number || ' ' || p.title AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, TRIM(c.given_name || ' ' || c.family_name) || ' ' || p.notes AS text, p.id AS path FROM project p JOIN client c ON c.id = p.client_id WHERE 1",

@@ -25,6 +25,10 @@ final class AccessibilityTest extends BrowserTestCase
             ['/messages', '.message-row', 390],
             ['/forms', '.design-line', 1280],
             ['/forms', '.design-line', 1024],
+            ['/clients/duplicates', 'table.pair', 1280],
+            ['/rules', '.rule .action-line', 1280],
+            ['/rules/new', '.rule', 1024],
+            ['/setup', 'main input', 1280],
             ['/nowhere', '.empty', 1280],
         ] as [$path, $sign, $width]) {
             $this->resize($this->driver, $width, 800);

@@ -29,11 +29,11 @@ final class StoryTest extends BrowserTestCase
 
         $this->pressMain();
         self::assertTrue($this->findWith('.line.decide', 'which day is meant?')->isDisplayed());
-        self::assertStringContainsString('Line 4 needs a choice first', $this->find('.choice-note')->getText());
+        self::assertStringContainsString('Line 5 needs a choice first', $this->find('.choice-note')->getText());
         $this->press('2');
         $this->see('Ready by Fri 6 August 2027');
         $this->pressMain();
-        $this->see('Plan accepted for Perpetua Quill, 14 lines done');
+        $this->see('Plan accepted for Perpetua Quill, 16 lines done');
 
         $this->go('/messages');
         $this->findWith('.message-row', "we have your inquiry, $number")->click();

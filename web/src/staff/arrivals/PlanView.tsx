@@ -136,7 +136,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
       </div>
       {(line.reason || line.amended || deciding) && (
         <span className="line-reason">
-          {line.amended ? 'changed by hand' : line.reason}
+          <span className="reason-words">{line.amended ? 'changed by hand' : line.reason}</span>
           {deciding && !editing && <LineActs line={line} deciding={deciding} onEdit={() => setEditing(true)} />}
         </span>
       )}

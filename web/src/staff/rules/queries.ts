@@ -36,7 +36,8 @@ export function useTakeOutRule() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => need(api.DELETE('/api/rules/{id}', { params: { path: { id } } })),
-    onSettled: () => queries.invalidateQueries(),
+    // Not waited for: the screen of the rule that is gone must first have said so.
+    onSettled: () => void queries.invalidateQueries(),
   });
 }
 
