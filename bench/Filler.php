@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Telamon\Bench;
 
+use Doctrine\DBAL\DriverManager;
 use Symfony\Component\Uid\Uuid;
+use Telamon\Core\Matching\BlockingKeys;
+use Telamon\Core\Matching\PersonReader;
+use Telamon\Core\Matching\ShortForms;
+use Telamon\Core\Reading\AddressReader;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Search\SearchRows;
 
 /** Fills a data folder with many clients and submissions, straight into the tables. */
 final readonly class Filler
 {
-    public function __construct(private \PDO $db)
+    public function __construct(private \PDO $db, private string $path)
     {
     }
 
@@ -17,11 +24,22 @@ final readonly class Filler
     {
         $this->db->beginTransaction();
         $client = $this->db->prepare('INSERT INTO client (id, version, sort_name, given_name, family_name, address, since) VALUES (?, 1, ?, ?, ?, ?, ?)');
-        $point = $this->db->prepare("INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, 'email', ?, ?, ?)");
-        for ($i = 0; $i < $clients; ++$i) {
+        $point = $this->db->prepare("INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, ?, ?, ?, ?)");
+        $key = $this->db->prepare('INSERT OR IGNORE INTO match_key (hash, client_id) VALUES (?, ?)');
+        $blocking = new BlockingKeys(new ShortForms());
+        $reader = new PersonReader(new NameReader(), new AddressReader());
+        foreach ((new People(5))->make($clients, 0)[0] as $row) {
             $id = Uuid::v7()->toRfc4122();
-            $client->execute([$id, "family$i given$i", "Given$i", "Family$i", "$i Mill Race, Saltfold", '2025-01-01']);
-            $point->execute([Uuid::v7()->toRfc4122(), "person$i@example.net", "person$i@example.net", $id]);
+            $address = implode(', ', array_filter([$row['address_line'], $row['locality'], $row['postal_code']], static fn (string $part): bool => '' !== $part));
+            $client->execute([$id, mb_strtolower("{$row['family_name']} {$row['given_name']}"), $row['given_name'], $row['family_name'], $address, '2025-01-01']);
+            foreach (['email' => $row['email'], 'phone' => $row['phone']] as $kind => $value) {
+                if ('' !== $value) {
+                    $point->execute([Uuid::v7()->toRfc4122(), $kind, $value, $value, $id]);
+                }
+            }
+            foreach ($blocking->filed($reader->of($row['given_name'], $row['family_name'], $row['organisation'], [$row['email']], [$row['phone']], $address)) as $hash) {
+                $key->execute([$hash, $id]);
+            }
         }
         $version = $this->one("SELECT v.id FROM form_version v JOIN form f ON f.id = v.form_id WHERE f.slug = 'piano-inquiry'");
         $form = $this->one("SELECT id FROM form WHERE slug = 'piano-inquiry'");
@@ -38,7 +56,19 @@ final readonly class Filler
             ]);
         }
         $this->db->commit();
+        $this->search();
         $this->db->exec('ANALYZE');
+    }
+
+    /** What is searched is written by the class that keeps it. */
+    private function search(): void
+    {
+        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path]));
+        $this->db->exec('BEGIN');
+        $this->db->exec('DELETE FROM search_entry');
+        $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");
+        $this->db->exec('COMMIT');
+        $rows->fill();
     }
 
     private function one(string $sql): string

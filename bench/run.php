@@ -39,7 +39,7 @@ foreach (['busy_timeout = 10000', 'synchronous = FULL'] as $pragma) {
     $db->exec("PRAGMA $pragma");
 }
 printf("Filling with %s clients and %s submissions …\n", number_format($clients), number_format($submissions));
-(new Filler($db))->fill($clients, $submissions);
+(new Filler($db, "$data/telamon.db"))->fill($clients, $submissions);
 
 $web = new Web("http://127.0.0.1:$port");
 $web->signIn();
@@ -70,6 +70,11 @@ $times = Clock::race([
         $plan = $web->call('GET', "/api/submissions/$id")['plan'];
         $seen = [$id, is_array($plan) && is_string($plan['fingerprint']) ? $plan['fingerprint'] : ''];
     },
+    'a plan made again after a decision' => static function () use ($web, &$seen): void {
+        $web->call('PUT', "/api/submissions/{$seen[0]}/decisions", ['version' => 0, 'dropped' => ['message.notice']]);
+    },
+    'search' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['brethwoock', 'maur', 'orla+fenn', '085', 'A-001'][abs($round) % 5]),
+    'search with a slip' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['goonbramrol', 'caitrona', 'wilfrid+hockunis'][abs($round) % 3]),
     'accept a plan' => static function () use ($web, &$seen): void {
         $web->call('POST', "/api/submissions/{$seen[0]}/accept", ['fingerprint' => $seen[1]]);
     },
@@ -92,7 +97,7 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
 }
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-36s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-36s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

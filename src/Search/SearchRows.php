@@ -36,11 +36,13 @@ final readonly class SearchRows
 
     public function fill(): void
     {
-        foreach (self::KINDS as $kind) {
-            foreach ($this->db->fetchAllAssociative(self::SELECT[$kind]) as $row) {
-                $this->insert($kind, $row);
+        $this->db->transactional(function (): void {
+            foreach (self::KINDS as $kind) {
+                foreach ($this->db->iterateAssociative(self::SELECT[$kind]) as $row) {
+                    $this->insert($kind, $row);
+                }
             }
-        }
+        });
     }
 
     /** @param list<string> $ids of records of one kind that were made, changed or removed */
