@@ -24,7 +24,7 @@ final readonly class Filler
     {
         $this->db->beginTransaction();
         $client = $this->db->prepare('INSERT INTO client (id, version, sort_name, given_name, family_name, address, since) VALUES (?, 1, ?, ?, ?, ?, ?)');
-        $point = $this->db->prepare("INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, ?, ?, ?, ?)");
+        $point = $this->db->prepare('INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, ?, ?, ?, ?)');
         $key = $this->db->prepare('INSERT OR IGNORE INTO match_key (hash, client_id) VALUES (?, ?)');
         $blocking = new BlockingKeys(new ShortForms());
         $reader = new PersonReader(new NameReader(), new AddressReader());

@@ -57,12 +57,12 @@ final class People
     public function __construct(int $seed, private readonly array $errors = self::ERRORS)
     {
         $this->dice = new Randomizer(new Mt19937($seed));
-        foreach (file(\dirname(__DIR__).'/core/resources/short-forms.txt', \FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-            if ('' !== $line && '#' !== $line[0]) {
-                $forms = explode(' ', $line);
-                $this->givenNames[] = $forms[0];
-                $this->shortForms[$forms[0]] = \array_slice($forms, 1);
-            }
+        /** @var list<string> $lines */
+        $lines = require \dirname(__DIR__).'/core/resources/short-forms.php';
+        foreach ($lines as $line) {
+            $forms = explode(' ', $line);
+            $this->givenNames[] = $forms[0];
+            $this->shortForms[$forms[0]] = \array_slice($forms, 1);
         }
         for ($i = 0; $i < 120; ++$i) {
             $this->givenNames[] = $this->word(2);

@@ -209,6 +209,7 @@ final class DemoArrivals
     {
         $this->timeline->at($this->ago($ago), function () use ($form, $answers, $files): void {
             $this->office->receive($form, $answers, $files);
+            $this->office->look();
         });
     }
 

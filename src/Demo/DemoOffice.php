@@ -16,6 +16,8 @@ use Telamon\Files\Upload;
 use Telamon\Forms\PublishedForms;
 use Telamon\Intake\Acceptor;
 use Telamon\Intake\Arriving;
+use Telamon\Intake\LookAhead;
+use Telamon\Intake\LookAheadHandler;
 use Telamon\Intake\PlanMaker;
 use Telamon\Intake\Receiver;
 use Telamon\Intake\Submission;
@@ -40,9 +42,12 @@ final readonly class DemoOffice
         private Acceptor $acceptor,
         private Changes $changes,
         private SendMessageHandler $sender,
+        private LookAheadHandler $looker,
         private FileStore $store,
         #[Autowire(service: 'messenger.transport.outbox')]
         private ReceiverInterface $outbox,
+        #[Autowire(service: 'messenger.transport.ahead')]
+        private ReceiverInterface $ahead,
         #[Autowire(service: 'messenger.transport.failed')]
         private SenderInterface $failed,
         private DemoTimeline $timeline,
@@ -100,6 +105,20 @@ final readonly class DemoOffice
                 }
             }
             $this->outbox->ack($envelope);
+        }
+    }
+
+    /** The worker's part: looks at what came. */
+    public function look(): void
+    {
+        while ([] !== ($envelopes = [...$this->ahead->get()])) {
+            foreach ($envelopes as $envelope) {
+                $command = $envelope->getMessage();
+                if ($command instanceof LookAhead) {
+                    ($this->looker)($command);
+                }
+                $this->ahead->ack($envelope);
+            }
         }
     }
 

@@ -14,9 +14,6 @@ use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
-use Telamon\Core\Matching\ClientMatcher;
-use Telamon\Core\Matching\Directory;
-use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
@@ -35,10 +32,6 @@ final readonly class Receiver
         private EntityManagerInterface $em,
         private AnswerCheck $check,
         private SubmissionReader $reader,
-        private ClientMatcher $matcher,
-        private Directory $directory,
-        private ClientLines $clients,
-        private AcceptByItself $ahead,
         private MessageBusInterface $bus,
         private AttachmentShelf $shelf,
         private BusinessFacts $facts,
@@ -154,7 +147,7 @@ final readonly class Receiver
             $version,
             $answers,
             mb_substr($readings->for(Destination::ClientName)->text ?? 'No name given', 0, 200),
-            $readings->doubts() + ($this->clients->asks($this->matcher->candidates($readings, $this->directory)) ? 1 : 0),
+            $readings->doubts(),
             $arriving->channel,
             $now,
             $this->facts->workingTime()->add($now, $form->promiseMinutes),
@@ -174,8 +167,8 @@ final readonly class Receiver
             $submission->decidedAt = $now;
         }
         $this->em->persist($submission);
-        if (SubmissionState::Waiting === $submission->state && $this->ahead->isWanted()) {
-            $this->bus->dispatch(new AcceptAhead($submission->id));
+        if (SubmissionState::Waiting === $submission->state) {
+            $this->bus->dispatch(new LookAhead($submission->id));
         }
         $this->finish($arriving->continues, $submission, $now);
         foreach ($uploads as $questionKey => $files) {

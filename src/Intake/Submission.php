@@ -60,7 +60,7 @@ class Submission implements Journaled
     /**
      * @param array<string, mixed> $answers by question key, as written
      * @param string $name who wrote, for lists
-     * @param int $toDecide answers that can be read in more than one way
+     * @param int $toDecide what is open in its plan, as far as is known: at first the answers that can be read in more than one way
      * @param self|null $continues the short form that this one carries on
      * @param \DateTimeImmutable $dueAt when the promised time to answer is over
      */

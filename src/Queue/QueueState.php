@@ -7,7 +7,7 @@ namespace Telamon\Queue;
 use Doctrine\DBAL\Connection;
 use Psr\Clock\ClockInterface;
 
-/** How the queue stands. */
+/** How the queue of messages stands. */
 final readonly class QueueState
 {
     public function __construct(private Connection $db, private ClockInterface $clock)
@@ -19,8 +19,8 @@ final readonly class QueueState
     {
         $now = $this->clock->now()->getTimestamp();
         $row = $this->db->fetchAssociative(
-            "SELECT COUNT(*) FILTER (WHERE queue <> 'failed') AS waiting, COUNT(*) FILTER (WHERE queue = 'failed') AS failed,
-                MIN(available_at) FILTER (WHERE queue <> 'failed' AND available_at <= ?) AS oldest FROM queued",
+            "SELECT COUNT(*) FILTER (WHERE queue = 'outbox') AS waiting, COUNT(*) FILTER (WHERE queue = 'failed') AS failed,
+                MIN(available_at) FILTER (WHERE queue = 'outbox' AND available_at <= ?) AS oldest FROM queued",
             [$now],
         );
         $number = static fn (string $key): int => \is_array($row) && is_numeric($row[$key]) ? (int) $row[$key] : 0;

@@ -14,7 +14,9 @@ final readonly class Search
 {
     private const MOST = 24;
     /** Looked at before the best are chosen. */
-    private const POOL = 200;
+    private const POOL = 100;
+    private const WIDE_POOL = 300;
+    private const RAREST = 4;
     private const ENOUGH = 3;
     private const ALIKE = 0.86;
 
@@ -93,7 +95,7 @@ final readonly class Search
     }
 
     /**
-     * Those that share most trigrams, as far as each word is nearly a word of theirs.
+     * Those that share trigrams, as far as each word is nearly a word of theirs.
      *
      * @param non-empty-list<string> $words
      * @param list<string> $kinds
@@ -102,19 +104,14 @@ final readonly class Search
      */
     private function alike(array $words, array $kinds): array
     {
-        $trigrams = [];
-        foreach ($words as $word) {
-            for ($i = 0; $i + 3 <= \strlen($word); ++$i) {
-                $trigrams[] = '"'.substr($word, $i, 3).'"';
-            }
-        }
-        if ([] === $trigrams) {
+        $pairs = $this->rarePairs($words);
+        if ('' === $pairs) {
             return [];
         }
         $found = [];
         foreach ($this->db->fetchAllAssociative(
-            'SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE e.kind IN (?) AND search_text MATCH ? ORDER BY bm25(search_text) LIMIT '.self::POOL,
-            [$kinds, implode(' OR ', \array_slice(array_values(array_unique($trigrams)), 0, 24))],
+            'SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE e.kind IN (?) AND search_text MATCH ? LIMIT '.self::WIDE_POOL,
+            [$kinds, $pairs],
             [ArrayParameterType::STRING, \Doctrine\DBAL\ParameterType::STRING],
         ) as $row) {
             $found += self::row($row, static function (array $title, array $all) use ($words): float {
@@ -133,6 +130,32 @@ final readonly class Search
         }
 
         return $found;
+    }
+
+    /**
+     * Any two of the rarest trigrams of each word: whoever has both may be meant, and few have.
+     *
+     * @param non-empty-list<string> $words
+     */
+    private function rarePairs(array $words): string
+    {
+        $pairs = [];
+        foreach ($words as $word) {
+            $trigrams = [];
+            for ($i = 0; $i + 3 <= \strlen($word); ++$i) {
+                $trigrams[] = substr($word, $i, 3);
+            }
+            $counts = [] === $trigrams ? [] : $this->db->fetchAllKeyValue('SELECT term, doc FROM search_count WHERE term IN (?)', [array_values(array_unique($trigrams))], [ArrayParameterType::STRING]);
+            asort($counts);
+            $rare = array_map(strval(...), array_keys(\array_slice($counts, 0, self::RAREST, true)));
+            foreach ($rare as $i => $one) {
+                foreach (\array_slice($rare, $i + 1) as $other) {
+                    $pairs[] = "(\"$one\" AND \"$other\")";
+                }
+            }
+        }
+
+        return implode(' OR ', $pairs);
     }
 
     /**

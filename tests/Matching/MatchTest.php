@@ -33,6 +33,9 @@ final class MatchTest extends AppTestCase
         $id = $this->lastSubmission();
         $line = $this->clientLine();
         self::assertSame('Is Orla Ambry Orla Fennick, client since 2026?', self::words($line));
+        self::assertSame(0, $this->get('/api/submissions')->ok()->number('items.0.toDecide'));
+        $this->work();
+        self::assertSame(1, $this->get('/api/submissions')->ok()->number('items.0.toDecide'), 'the list says so once the worker has looked');
         $this->accept($id)->ok(422);
         $this->accept($id, ['client' => 'same'])->ok();
         self::assertSame(1, $this->countRows('client'));

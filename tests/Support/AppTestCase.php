@@ -13,8 +13,8 @@ use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Clock\NativeClock;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Messenger\Transport\Receiver\ReceiverInterface;
-use Telamon\Intake\AcceptAhead;
-use Telamon\Intake\AcceptAheadHandler;
+use Telamon\Intake\LookAhead;
+use Telamon\Intake\LookAheadHandler;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 
@@ -134,7 +134,7 @@ abstract class AppTestCase extends WebTestCase
         return $this->post("/api/submissions/$id/accept", ['fingerprint' => $plan->text('plan.fingerprint'), 'decisions' => (object) $decisions]);
     }
 
-    /** Does the worker's work: sends all that is due. Returns how many were sent. */
+    /** Does the worker's work: looks ahead, and sends all that is due. Returns how many were sent. */
     protected function work(): int
     {
         $doctrine = self::getContainer()->get('doctrine');
@@ -145,17 +145,11 @@ abstract class AppTestCase extends WebTestCase
         $handler = self::getContainer()->get(SendMessageHandler::class);
         self::assertInstanceOf(ReceiverInterface::class, $outbox);
         self::assertInstanceOf(SendMessageHandler::class, $handler);
+        $this->look();
         $sent = 0;
         while ([] !== ($envelopes = [...$outbox->get()])) {
             foreach ($envelopes as $envelope) {
                 $command = $envelope->getMessage();
-                if ($command instanceof AcceptAhead) {
-                    $ahead = self::getContainer()->get(AcceptAheadHandler::class);
-                    self::assertInstanceOf(AcceptAheadHandler::class, $ahead);
-                    $ahead($command);
-                    $outbox->ack($envelope);
-                    continue;
-                }
                 self::assertInstanceOf(SendMessage::class, $command);
                 $handler($command);
                 $outbox->ack($envelope);
@@ -164,6 +158,22 @@ abstract class AppTestCase extends WebTestCase
         }
 
         return $sent;
+    }
+
+    private function look(): void
+    {
+        $ahead = self::getContainer()->get('messenger.transport.ahead');
+        $handler = self::getContainer()->get(LookAheadHandler::class);
+        self::assertInstanceOf(ReceiverInterface::class, $ahead);
+        self::assertInstanceOf(LookAheadHandler::class, $handler);
+        while ([] !== ($envelopes = [...$ahead->get()])) {
+            foreach ($envelopes as $envelope) {
+                $command = $envelope->getMessage();
+                self::assertInstanceOf(LookAhead::class, $command);
+                $handler($command);
+                $ahead->ack($envelope);
+            }
+        }
     }
 
     protected function db(): Connection

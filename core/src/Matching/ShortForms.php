@@ -12,11 +12,10 @@ final class ShortForms
 
     public function __construct()
     {
-        foreach (file(\dirname(__DIR__, 2).'/resources/short-forms.txt', \FILE_IGNORE_NEW_LINES | \FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
-            if ('#' === $line[0]) {
-                continue;
-            }
-            $forms = array_map(Fold::text(...), explode(' ', $line));
+        /** @var list<string> $lines */
+        $lines = require \dirname(__DIR__, 2).'/resources/short-forms.php';
+        foreach ($lines as $line) {
+            $forms = explode(' ', $line);
             foreach ($forms as $form) {
                 $this->fullNames[$form][] = $forms[0];
             }

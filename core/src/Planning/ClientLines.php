@@ -42,16 +42,6 @@ final readonly class ClientLines
         return new ClientOutcome([$this->question($input, $choice)], null);
     }
 
-    /**
-     * Whether somebody must say who wrote.
-     *
-     * @param list<Candidate> $candidates
-     */
-    public function asks(array $candidates): bool
-    {
-        return [] !== $candidates && null === $this->choice($candidates, null)->chosen;
-    }
-
     /** @param list<Candidate> $candidates */
     private function choice(array $candidates, ?string $decided): Choice
     {
