@@ -28,6 +28,7 @@ final class Version20261125030000 extends Migration
         $this->addSql('CREATE INDEX IDX_C74404559F75D7B0 ON client (external_id)');
         $this->addSql('ALTER TABLE business ADD COLUMN same_from INTEGER NOT NULL DEFAULT 90');
         $this->addSql('ALTER TABLE business ADD COLUMN perhaps_from INTEGER NOT NULL DEFAULT 20');
+        $this->addSql('ALTER TABLE business ADD COLUMN again_days INTEGER NOT NULL DEFAULT 30');
         $this->addSql("ALTER TABLE business ADD COLUMN match_weights CLOB NOT NULL DEFAULT '[]'");
         $this->addSql('CREATE TABLE told_apart (id VARCHAR(36) NOT NULL, one_id VARCHAR(36) NOT NULL, other_id VARCHAR(36) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_TOLD_APART_ONE FOREIGN KEY (one_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE, CONSTRAINT FK_TOLD_APART_OTHER FOREIGN KEY (other_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
         $this->addSql('CREATE TABLE match_key (hash INTEGER NOT NULL, client_id VARCHAR(36) NOT NULL, PRIMARY KEY (hash, client_id)) WITHOUT ROWID');

@@ -46,6 +46,7 @@ final readonly class EffectWriter
             EffectKind::CreateClient => [$this->clients->create($effect, $made)],
             EffectKind::UseClient => [$this->clients->use($effect, $made)],
             EffectKind::OpenProject => [$this->projects->open($effect, $made)],
+            EffectKind::UseProject => [$this->projects->use($effect, $made)],
             EffectKind::CreateAsset => [$this->clients->createAsset($effect, $made)],
             EffectKind::UseAsset => [$this->clients->useAsset($effect, $made)],
             EffectKind::SetField => $this->fields->set($effect, $made),

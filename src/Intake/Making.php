@@ -14,6 +14,8 @@ final class Making
     public ?Client $client = null;
     public ?Project $project = null;
     public ?Asset $asset = null;
+    /** How many tasks the project had before the plan; its own are numbered after them. */
+    public int $tasksBefore = 0;
 
     public function __construct(public readonly Submission $submission, public readonly \DateTimeImmutable $now)
     {

@@ -12,6 +12,7 @@ use Telamon\Core\Reading\NameReader;
 use Telamon\Database\Counter;
 use Telamon\Files\Attachment;
 use Telamon\Files\AttachmentShelf;
+use Telamon\Http\Problem;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
 use Telamon\Projects\Project;
@@ -50,11 +51,21 @@ final readonly class ProjectEffects
         return $made->project = $project;
     }
 
+    public function use(Effect $effect, Making $made): Project
+    {
+        $project = $this->em->find(Project::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The project is there no more.');
+        $project->notes = trim("{$project->notes}\n\n{$effect->text('notes')}");
+        $last = $this->em->getRepository(Task::class)->findOneBy(['project' => $project], ['position' => 'DESC']);
+        $made->tasksBefore = $last->position ?? 0;
+
+        return $made->project = $project;
+    }
+
     public function addTask(Effect $effect, Making $made): Task
     {
         $task = new Task(
             $made->project(),
-            $effect->number('position'),
+            $made->tasksBefore + $effect->number('position'),
             $effect->text('name'),
             $this->staff($effect->text('assignee')),
             self::day($effect->text('due')),
@@ -102,7 +113,7 @@ final readonly class ProjectEffects
     public function finish(Making $made): void
     {
         if (null !== $made->project) {
-            $made->project->asset = $made->asset;
+            $made->project->asset ??= $made->asset;
         }
     }
 

@@ -6,6 +6,7 @@ namespace Telamon\Matching;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\AsAlias;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
@@ -15,6 +16,7 @@ use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\ShortForms;
+use Telamon\Setup\BusinessFacts;
 
 /** The clients on file, for the core's matching. */
 #[AsAlias(Directory::class)]
@@ -27,6 +29,8 @@ final readonly class ClientDirectory implements Directory
         private PeopleOnFile $people,
         private MatchSettings $settings,
         private ShortForms $forms,
+        private BusinessFacts $facts,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -64,6 +68,19 @@ final readonly class ClientDirectory implements Directory
         return $fields;
     }
 
+    /** @return list<array{id: string, number: string, title: string, lead: string, opened: string}> the newest first */
+    private function openProjects(Client $client): array
+    {
+        $since = $this->clock->now()->modify("-{$this->facts->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        $open = [];
+        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at FROM project p WHERE p.client_id = ? AND p.opened_at >= ? AND EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) ORDER BY p.opened_at DESC, p.id DESC LIMIT 3', [$client->id, $since]) as $row) {
+            $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
+            $open[] = ['id' => $text('id'), 'number' => $text('number'), 'title' => $text('title'), 'lead' => $text('lead_id'), 'opened' => substr($text('opened_at'), 0, 10)];
+        }
+
+        return $open;
+    }
+
     private function known(Client $client): KnownClient
     {
         $values = static fn (ContactKind $kind): array => array_values(array_map(
@@ -77,7 +94,7 @@ final readonly class ClientDirectory implements Directory
 
         return new KnownClient(
             $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client),
-            $client->givenName, $client->familyName,
+            $client->givenName, $client->familyName, $this->openProjects($client),
         );
     }
 }

@@ -30,6 +30,10 @@ class Business
     #[ORM\Column(options: ['default' => 20])]
     public int $perhapsFrom = 20;
 
+    /** Days within which somebody who writes again may mean the work that is open already. */
+    #[ORM\Column(options: ['default' => 30])]
+    public int $againDays = 30;
+
     /** @var array<string, array<string, array{m: float, h: float, u: float}>> learned from the records; empty for the usual ones */
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $matchWeights = [];

@@ -32,6 +32,14 @@ final readonly class SetupChanges
         });
     }
 
+    public function matching(int $sameFrom, int $perhapsFrom, int $againDays, Staff $staff): void
+    {
+        $this->carryOut("matches as one person from $sameFrom %, asks from $perhapsFrom %", $staff, function () use ($sameFrom, $perhapsFrom, $againDays): void {
+            $business = $this->facts->business();
+            [$business->sameFrom, $business->perhapsFrom, $business->againDays] = [$sameFrom, $perhapsFrom, $againDays];
+        });
+    }
+
     /**
      * @param array<array-key, mixed> $body as the contract has it
      *

@@ -45,6 +45,24 @@ final readonly class SetupController
         return $this->answer();
     }
 
+    #[Route('/matching', methods: ['PUT'])]
+    public function matching(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        $number = static function (string $field, int $least, int $most) use ($body): int {
+            $value = $body[$field] ?? null;
+
+            return \is_int($value) && $value >= $least && $value <= $most ? $value : throw Problem::invalid($field, "Write a whole number, from $least to $most.");
+        };
+        [$same, $perhaps, $days] = [$number('sameFrom', 2, 99), $number('perhapsFrom', 1, 98), $number('againDays', 0, 3650)];
+        if ($perhaps >= $same) {
+            throw Problem::invalid('perhapsFrom', 'This lies below the other.');
+        }
+        $this->changes->matching($same, $perhaps, $days, $staff);
+
+        return $this->answer();
+    }
+
     #[Route('/custom-fields', methods: ['POST'])]
     public function add(Request $request, #[CurrentUser] Staff $staff): Response
     {
@@ -68,6 +86,9 @@ final readonly class SetupController
         return new JsonResponse([
             'shortensAddresses' => $business->shortensAddresses,
             'unfinishedMinutes' => $business->unfinishedMinutes,
+            'sameFrom' => $business->sameFrom,
+            'perhapsFrom' => $business->perhapsFrom,
+            'againDays' => $business->againDays,
             'customFields' => array_map(static fn (OwnField $field): array => $field->toArray(), $this->fields->all()),
         ], $status);
     }

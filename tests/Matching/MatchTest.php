@@ -50,6 +50,29 @@ final class MatchTest extends AppTestCase
         self::assertSame('', trim($this->command('telamon:clients:duplicates')), 'and no duplicate');
     }
 
+    public function testWhoWritesAgainIsOfferedTheWorkThatIsOpen(): void
+    {
+        $this->inquire(['matter' => 'It also hums.'])->ok(201);
+        $id = $this->lastSubmission();
+        $lines = array_column($this->get("/api/submissions/$id")->ok()->rows('plan.lines'), null, 'key');
+        $project = $this->db()->fetchOne('SELECT id FROM project');
+        self::assertIsString($project);
+        self::assertIsString($lines['project']['note']);
+        self::assertStringContainsString('P-0001 Repair is open since', $lines['project']['note']);
+        $tasks = $this->countRows('task');
+        $this->accept($id, ['project' => $project])->ok();
+        self::assertSame([1, $tasks], [$this->countRows('project'), $this->countRows('task')], 'no other project, no task twice');
+        $notes = $this->db()->fetchOne('SELECT notes FROM project');
+        self::assertStringContainsString('It also hums.', \is_string($notes) ? $notes : '');
+        $this->post("/api/submissions/$id/undo")->ok();
+        $notes = $this->db()->fetchOne('SELECT notes FROM project');
+        self::assertStringNotContainsString('It also hums.', \is_string($notes) ? $notes : '');
+        $this->clock->modify('+31 days');
+        $this->signIn();
+        $lines = array_column($this->get("/api/submissions/$id")->ok()->rows('plan.lines'), null, 'key');
+        self::assertNull($lines['project']['choice'], 'after thirty days it is another matter');
+    }
+
     public function testUndoTakesAClientOutOfTheIndex(): void
     {
         self::assertGreaterThan(0, $this->countRows('match_key'));

@@ -53,6 +53,15 @@ final class SetupTest extends AppTestCase
         yield 'a choice of nothing' => [['record' => 'client', 'label' => 'X', 'kind' => 'choice', 'choices' => [' ']], 'choices'];
     }
 
+    public function testHowPeopleAreMatched(): void
+    {
+        $setup = $this->call('PUT', '/api/setup/matching', ['sameFrom' => 95, 'perhapsFrom' => 40, 'againDays' => 14])->ok();
+        self::assertSame([95, 40, 14], [$setup->number('sameFrom'), $setup->number('perhapsFrom'), $setup->number('againDays')]);
+        foreach ([['sameFrom' => 100], ['perhapsFrom' => 95], ['againDays' => -1], ['sameFrom' => '95']] as $wrong) {
+            self::assertSame([array_key_first($wrong)], array_keys($this->call('PUT', '/api/setup/matching', $wrong + ['sameFrom' => 95, 'perhapsFrom' => 40, 'againDays' => 14])->ok(422)->violations()));
+        }
+    }
+
     public function testHowSubmissionsAreTaken(): void
     {
         $setup = $this->get('/api/setup')->ok();

@@ -36,7 +36,7 @@ final readonly class Amender
     /** Who is served and what is done stay; everything else can be left out. */
     public static function canDrop(PlanLine $line): bool
     {
-        return null !== $line->effect && !\in_array($line->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject], true);
+        return null !== $line->effect && !\in_array($line->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject, EffectKind::UseProject], true);
     }
 
     /**

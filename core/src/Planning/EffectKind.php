@@ -12,6 +12,7 @@ enum EffectKind: string
     case CreateAsset = 'asset.create';
     case UseAsset = 'asset.use';
     case OpenProject = 'project.open';
+    case UseProject = 'project.use';
     case AddTask = 'task.add';
     case SetField = 'field.set';
     case AddTags = 'tags.add';

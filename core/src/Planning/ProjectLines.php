@@ -17,6 +17,7 @@ use Telamon\Core\Tasks\Doer;
 final readonly class ProjectLines
 {
     private const READY_BY = 'ready_by';
+    private const PROJECT = 'project';
 
     public function __construct(private AssetLines $assets = new AssetLines(), private FieldLines $fields = new FieldLines())
     {
@@ -34,9 +35,15 @@ final readonly class ProjectLines
         $service = $this->service($input);
 
         $assets = $this->assets->lines($input, $client);
+        $again = $this->again($client, $decisions);
+        foreach ($client->openProjects ?? [] as $open) {
+            if ($again?->chosen === $open['id']) {
+                return [$this->addTo($input, $open, $again, [] !== $assets), ...$assets, ...$this->fields->project($input, $decisions, [] !== $assets), ...$this->files($input)];
+            }
+        }
 
         return [
-            $this->project($input, $service, $day->day, [] !== $assets),
+            $this->project($input, $service, $day->day, [] !== $assets, $again, $client->openProjects[0] ?? null),
             ...$assets,
             ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $input->today)]),
             ...$this->fields->project($input, $decisions, [] !== $assets),
@@ -55,7 +62,39 @@ final readonly class ProjectLines
         return $input->outcome->lead() ?? $service->lead ?? $input->coordinator;
     }
 
-    private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, bool $hasAsset): PlanLine
+    /**
+     * The same person again, while work from before is under way: the plan offers to add to that.
+     *
+     * @param array<string, string> $decisions
+     */
+    private function again(?KnownClient $client, array $decisions): ?Choice
+    {
+        if (null === $client || [] === $client->openProjects) {
+            return null;
+        }
+        $options = [['value' => 'new', 'hotkey' => 'O', 'label' => 'Open another']];
+        foreach (\array_slice($client->openProjects, 0, 3) as $i => $open) {
+            $options[] = ['value' => $open['id'], 'hotkey' => ['P', 'Q', 'R'][$i], 'label' => "Add to {$open['number']} {$open['title']}"];
+        }
+
+        return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? 'new', $options);
+    }
+
+    /** @param array{id: string, number: string, title: string, lead: string, opened: string} $open */
+    private function addTo(PlanInput $input, array $open, Choice $choice, bool $hasAsset): PlanLine
+    {
+        $notes = [];
+        $parts = [Part::words('Add to '), Part::record('project', $open['id'], "{$open['number']} {$open['title']}")];
+        foreach ($this->noted($input, $hasAsset) as $i => $reading) {
+            $notes[] = $reading->question->wording."\n".$reading->text;
+            array_push($parts, Part::words(0 === $i ? ' ' : ' and '), Part::value('the note', $reading->question->number));
+        }
+
+        return new PlanLine('project', 'Project', $parts, new Effect(EffectKind::UseProject, ['id' => $open['id'], 'notes' => implode("\n\n", $notes)]), 'its tasks stay as they are', 'your choice', $choice);
+    }
+
+    /** @param array{id: string, number: string, title: string, lead: string, opened: string}|null $open */
+    private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, bool $hasAsset, ?Choice $again = null, ?array $open = null): PlanLine
     {
         $asked = $input->readings->for(Destination::ProjectService);
         $lead = $this->lead($input, $service);
@@ -79,7 +118,7 @@ final readonly class ProjectLines
             'ready_by' => $readyBy?->format('Y-m-d') ?? '',
             'notes' => implode("\n\n", $notes),
             'stage' => $input->outcome->stage(),
-        ]), '' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')', [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads));
+        ]), null !== $open ? "{$open['number']} {$open['title']} is open since ".DayWords::short(new \DateTimeImmutable($open['opened'], new \DateTimeZone('UTC')), $input->today).'; add to it instead?' : ('' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')'), [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads), $again);
     }
 
     /**

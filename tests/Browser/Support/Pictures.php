@@ -30,6 +30,17 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.row-table a', 'Wilf Ambry')->click();
         $this->find('.journal-act');
         $this->take('client');
+        $this->go('/clients/duplicates');
+        $this->find('table.pair');
+        $this->take('duplicates');
+        $this->go('/rules');
+        $this->findWith('.trial option', 'Orla Fennick')->click();
+        $this->findWith('.trial button', 'Try it')->click();
+        $this->find('.both');
+        $this->findWith('.trial button', '90 days')->click();
+        $this->findWith('.trial [role=status]', 'It would have touched');
+        $this->until(fn (): bool => [] === $this->all('.trial progress'), 'the look-back ends');
+        $this->take('rules');
         $this->go('/projects?stage=Quote');
         $this->find('.row-table a');
         $this->take('projects');

@@ -6,6 +6,9 @@ import { SetupScreen } from './SetupScreen';
 
 const setup: Setup = {
   shortensAddresses: true,
+  sameFrom: 90,
+  perhapsFrom: 20,
+  againDays: 30,
   unfinishedMinutes: 30,
   customFields: [
     { id: 'f1', record: 'client', key: 'floor', label: 'Floor', kind: 'number', choices: [], retired: false },
@@ -72,7 +75,18 @@ describe('setup', () => {
     const calls = show({ 'PUT /api/setup/intake': { ...setup, unfinishedMinutes: 45 } });
     fireEvent.change(await screen.findByLabelText(/Did not finish/), { target: { value: '45' } });
     fireEvent.click(screen.getByLabelText(/without their last part/));
-    fireEvent.click(screen.getByText('Keep these'));
+    fireEvent.click(screen.getAllByText('Keep these')[0] as HTMLElement);
     await waitFor(() => expect(calls.at(-1)?.body).toEqual({ shortensAddresses: false, unfinishedMinutes: 45 }));
+  });
+
+  it('keeps how people are matched, and says what cannot be beside its field', async () => {
+    const calls = show({
+      'PUT /api/setup/matching': () =>
+        problem(422, 'Wrong', [{ path: 'perhapsFrom', message: 'This lies below the other.' }]),
+    });
+    fireEvent.change(await screen.findByLabelText(/Ask from/), { target: { value: '95' } });
+    fireEvent.click(screen.getAllByText('Keep these')[1] as HTMLElement);
+    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ sameFrom: 90, perhapsFrom: 95, againDays: 30 }));
+    expect(await screen.findByText('This lies below the other.')).toBeTruthy();
   });
 });

@@ -2,6 +2,7 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
 import { CustomFields } from './CustomFields';
 import { IntakeSetup } from './IntakeSetup';
+import { MatchingSetup } from './MatchingSetup';
 import { useSetup } from './queries';
 import './setup.css';
 
@@ -21,6 +22,7 @@ export function SetupScreen() {
                 <h1>Setup</h1>
               </div>
               {setup.data && <IntakeSetup key={JSON.stringify(setup.data)} setup={setup.data} />}
+              {setup.data && <MatchingSetup key={`m${JSON.stringify(setup.data)}`} setup={setup.data} />}
             </>
           ),
         },

@@ -25,6 +25,11 @@ export const useIntake = () =>
     need(api.PUT('/api/setup/intake', { body })),
   );
 
+export const useMatching = () =>
+  useSetupChange((body: Pick<Setup, 'sameFrom' | 'perhapsFrom' | 'againDays'>) =>
+    need(api.PUT('/api/setup/matching', { body })),
+  );
+
 export const useAddField = () =>
   useSetupChange((body: Pick<CustomField, 'record' | 'label' | 'kind' | 'choices'>) =>
     need(api.POST('/api/setup/custom-fields', { body })),
