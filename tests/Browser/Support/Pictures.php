@@ -41,7 +41,7 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.trial [role=status]', 'It would have touched');
         $this->until(fn (): bool => [] === $this->all('.trial progress'), 'the look-back ends');
         $this->take('rules');
-        $this->go('/projects?stage=Quote');
+        $this->go('/projects');
         $this->find('.row-table a');
         $this->take('projects');
         $this->find('.row-table tbody a')->click();
