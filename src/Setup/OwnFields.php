@@ -37,7 +37,7 @@ final readonly class OwnFields
      * @param 'client'|'asset'|'project' $record
      * @param array<string, string> $values by key
      *
-     * @return list<array{key: string, label: string, kind: string, value: string}> those that hold something, as CustomValue in the contract
+     * @return list<array{key: string, label: string, kind: string, value: string}> those that hold something, as OwnValue in the contract
      */
     public function shown(string $record, array $values): array
     {

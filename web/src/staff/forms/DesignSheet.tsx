@@ -12,13 +12,13 @@ import {
   questionsOf,
   type Definition,
   type DraftQuestion,
-  type FormKinds,
+  type KnownKinds,
   type Kind,
 } from './design';
 import type { DesignedForm } from './queries';
 
 interface Props {
-  known: FormKinds;
+  known: KnownKinds;
   form: DesignedForm;
   definition: Definition;
   chosen: string | null;
@@ -126,7 +126,7 @@ export function DesignSheet({
 }
 
 interface LineProps {
-  known: FormKinds;
+  known: KnownKinds;
   question: DraftQuestion;
   number: number;
   definition: Definition;

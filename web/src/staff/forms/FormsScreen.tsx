@@ -22,7 +22,7 @@ import {
   questionsOf,
   removePage,
   removeQuestion,
-  type FormKinds,
+  type KnownKinds,
   type Kind,
 } from './design';
 import { DesignSheet } from './DesignSheet';
@@ -97,7 +97,7 @@ export function FormsScreen() {
 }
 
 interface Props {
-  known: FormKinds;
+  known: KnownKinds;
   form: DesignedForm;
   beginning: boolean;
   onBegin: (is: boolean) => void;

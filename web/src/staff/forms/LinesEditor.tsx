@@ -1,10 +1,10 @@
 import { Whole } from './AnswerParticulars';
-import { kinds, ofKind, type DraftQuestion, type FormKinds, type Kind } from './design';
+import { kinds, ofKind, type DraftQuestion, type KnownKinds, type Kind } from './design';
 import { OffersEditor } from './OffersEditor';
 import { GoesTo } from './QuestionPane';
 
 interface Props {
-  known: FormKinds;
+  known: KnownKinds;
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
 }

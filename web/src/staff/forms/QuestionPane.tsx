@@ -11,7 +11,7 @@ import {
   ofKind,
   type Definition,
   type DraftQuestion,
-  type FormKinds,
+  type KnownKinds,
   type Kind,
 } from './design';
 import { LinesEditor } from './LinesEditor';
@@ -19,7 +19,7 @@ import { OffersEditor } from './OffersEditor';
 import { PictureEditor } from './PictureEditor';
 
 interface Props {
-  known: FormKinds;
+  known: KnownKinds;
   definition: Definition;
   question: DraftQuestion;
   number: number;
@@ -157,7 +157,7 @@ export function GoesTo({
   onChange,
   none = 'the submission, told in the project’s notes',
 }: {
-  known: FormKinds;
+  known: KnownKinds;
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
   none?: string;

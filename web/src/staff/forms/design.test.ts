@@ -9,7 +9,7 @@ import {
   type Definition,
   dependents,
   destinationLabel,
-  type FormKinds,
+  type KnownKinds,
   type Kind,
   kinds,
   kindsLike,
@@ -64,7 +64,7 @@ const definition: Definition = complete({
   ],
 });
 
-const known: FormKinds = {
+const known: KnownKinds = {
   kinds: [
     { kind: 'short-text', destinations: ['asset.description', 'asset.serial', 'project.notes'], inLines: true },
     { kind: 'number', destinations: ['asset.serial'], inLines: true },

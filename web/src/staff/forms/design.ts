@@ -95,19 +95,19 @@ export function kindsLike(letters: string): Kind[] {
     : all.filter((kind) => `${kinds[kind]} ${kind}`.split(/[\s-]+/).some((word) => word.startsWith(wanted)));
 }
 
-export type FormKinds = Schema<'FormKinds'>;
+export type KnownKinds = Schema<'FormKinds'>;
 
 /** Where answers of a kind may go, the usual place first, as the server says. */
-export function destinationsFor(known: FormKinds, kind: Kind): string[] {
+export function destinationsFor(known: KnownKinds, kind: Kind): string[] {
   return known.kinds.find((one) => one.kind === kind)?.destinations ?? [];
 }
 
-export function destinationLabel(known: FormKinds, name: string): string {
+export function destinationLabel(known: KnownKinds, name: string): string {
   return known.destinations.find((one) => one.name === name)?.label ?? `“${name}”, which is not there`;
 }
 
 /** The likely place: one whose words stand in the wording, or else the usual one. */
-export function likelyFor(known: FormKinds, kind: Kind, wording: string): string | undefined {
+export function likelyFor(known: KnownKinds, kind: Kind, wording: string): string | undefined {
   const fits = destinationsFor(known, kind);
   const said = wording.toLowerCase();
   const named = fits.find((name) =>
@@ -119,7 +119,7 @@ export function likelyFor(known: FormKinds, kind: Kind, wording: string): string
 }
 
 /** What a question of another kind keeps, and what it begins with. */
-export function ofKind(known: FormKinds, question: DraftQuestion, type: Kind): Partial<DraftQuestion> {
+export function ofKind(known: KnownKinds, question: DraftQuestion, type: Kind): Partial<DraftQuestion> {
   const part: Partial<DraftQuestion> = { type };
   if (!destinationsFor(known, type).includes(question.destination ?? '')) part.destination = '';
   if ((type === 'one-of' || type === 'any-of') && !question.options?.length)

@@ -3,7 +3,7 @@ import { shortDay } from '../../shared/words';
 import { useToday } from './day';
 
 /** The values of the business's own fields, as lines of a list of facts. */
-export function CustomFacts({ values }: { values: Schema<'CustomValue'>[] }) {
+export function CustomFacts({ values }: { values: Schema<'OwnValue'>[] }) {
   const today = useToday();
   return values.map((value) => (
     <div key={value.key}>

@@ -148,36 +148,28 @@ describe('the shell', () => {
     expect(act).toHaveBeenCalled();
   });
 
-  it('finds clients, projects and arrivals by what is typed', async () => {
-    const row = {
-      id: 'c1',
-      name: 'Orla Fennick',
-      email: 'orla@example.com',
-      phone: null,
-      locality: 'Marrowby',
-      since: '2024-01-01',
-      projects: 1,
-    };
-    showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, {
-      'GET /api/clients': { items: [row], next: null, total: 1 },
-      'GET /api/projects': { items: [], next: null, stages: [] },
-      'GET /api/submissions': { items: [], next: null, counts: { waiting: 0 } },
+  it('finds anything by what is typed', async () => {
+    const calls = showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, {
+      'GET /api/search': {
+        items: [
+          { kind: 'client', id: 'c1', label: 'Orla Fennick', second: 'orla@example.com', path: '/clients/c1' },
+          { kind: 'asset', id: 'p1', label: 'Pell upright', second: 'Orla Fennick', path: '/clients/c1' },
+        ],
+      },
     });
     fireEvent.keyDown(window, { key: '/', code: 'Slash' });
     const field = screen.getByRole('combobox', { name: 'Find a client, piano or number' });
     expect(document.activeElement).toBe(field);
     fireEvent.change(field, { target: { value: 'orl' } });
-    fireEvent.click(await screen.findByRole('option', { name: /Orla Fennick/ }));
+    const option = await screen.findByRole('option', { name: /^Orla Fennick/ });
+    expect(screen.getByText('Pianos')).toBeTruthy();
+    expect(calls.find((call) => call.query.get('q') === 'orl')).toBeTruthy();
+    fireEvent.click(option);
     expect(await screen.findByText('elsewhere')).toBeTruthy();
   });
 
   it('says when nothing is found', async () => {
-    const none = { items: [], next: null, total: 0, stages: [], counts: { waiting: 0 } };
-    showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, {
-      'GET /api/clients': none,
-      'GET /api/projects': none,
-      'GET /api/submissions': none,
-    });
+    showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, { 'GET /api/search': { items: [] } });
     screen.getByRole('combobox').focus();
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'zzzz' } });
     expect(await screen.findByText('Nobody and nothing by that name.')).toBeTruthy();
