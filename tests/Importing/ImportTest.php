@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Importing;
 
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Telamon\Importing\ImportJob;
+use Telamon\Importing\ImportRuns;
+use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\CommandRun;
 
@@ -67,6 +71,39 @@ final class ImportTest extends AppTestCase
         self::assertStringContainsString('1 new', $this->command('telamon:clients:import', ['file' => $this->file($card)]));
         self::assertSame(['Orla', 'Fennick', '7 Weir Cottages, Marrowby, M09 AB12, IE', 'u1', 'Three steps up.'], $this->db()->fetchNumeric('SELECT given_name, family_name, address, external_id, notes FROM client'));
         self::assertSame(['+353209143327', 'orla.fennick@example.com'], $this->db()->fetchFirstColumn('SELECT value FROM contact_point ORDER BY value'));
+    }
+
+    public function testAFileIsLookedAtMappedAndBroughtInFromTheScreen(): void
+    {
+        $this->signIn();
+        $run = $this->bring("Who;Mail\r\nOrla Fennick;orla.fennick@example.com\r\n;\r\n")->ok(201);
+        self::assertSame(['ready', ['', 'email'], 2], [$run->text('state'), $run->at('fields'), $run->number('counts.wrong')], 'an address alone is nobody');
+        $path = '/api/client-imports/'.$run->text('id');
+        $this->call('PUT', $path, ['fields' => ['shoes', 'email']])->ok(422);
+        $mapped = $this->call('PUT', $path, ['fields' => ['full_name', 'email']])->ok();
+        self::assertSame([1, 1, 'the line is empty'], [$mapped->number('counts.new'), $mapped->number('counts.wrong'), $mapped->text('told.0.why')]);
+        self::assertSame(0, $this->countRows('client'));
+        self::assertSame('running', $this->post("$path/carry-out")->ok()->text('state'));
+        $runs = self::getContainer()->get(ImportRuns::class);
+        self::assertInstanceOf(ImportRuns::class, $runs);
+        $runs->carryOut(new ImportJob($run->text('id')));
+        $done = $this->get($path)->ok();
+        self::assertSame(['done', 2, 2], [$done->text('state'), $done->number('total'), $done->number('done')]);
+        self::assertSame(1, $this->countRows('client'));
+        $this->post('/api/changes/'.$done->text('changeId').'/undo')->ok();
+        self::assertSame(0, $this->countRows('client'));
+        $this->post("$path/carry-out")->ok(409);
+        $this->bring(' ')->ok(422);
+        $this->signIn('pim@marrowby.example');
+        $this->get($path)->ok(403);
+    }
+
+    private function bring(string $content): Answer
+    {
+        $path = $this->file($content);
+        $this->browser->request('POST', '/api/client-imports', files: ['file' => new UploadedFile($path, 'clients.csv', null, null, true)], server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => (string) filesize($path)]);
+
+        return $this->answer('POST', '/api/client-imports');
     }
 
     public function testAFileThatCannotBeReadSaysWhy(): void

@@ -192,7 +192,7 @@ abstract class AppTestCase extends WebTestCase
         return (int) $count;
     }
 
-    private function answer(string $method, string $path): Answer
+    protected function answer(string $method, string $path): Answer
     {
         $response = $this->browser->getResponse();
         $body = $this->browser->getInternalResponse()->getContent();

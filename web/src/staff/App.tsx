@@ -5,6 +5,7 @@ import { SignIn } from './access/SignIn';
 import { ArrivalsScreen } from './arrivals/ArrivalsScreen';
 import { ClientScreen } from './clients/ClientScreen';
 import { ClientsScreen } from './clients/ClientsScreen';
+import { ImportScreen } from './clients/ImportScreen';
 import { DuplicatesScreen } from './clients/DuplicatesScreen';
 import { FormTableScreen } from './forms/FormTableScreen';
 import { FormsScreen } from './forms/FormsScreen';
@@ -41,6 +42,7 @@ function Door() {
         <Route path="sign-in" element={<Navigate to={home} replace />} />
         <Route path="arrivals/:id?" element={<ArrivalsScreen />} />
         <Route path="clients" element={<ClientsScreen />} />
+        <Route path="clients/import" element={<ImportScreen />} />
         <Route path="clients/duplicates" element={<DuplicatesScreen />} />
         <Route path="clients/:id" element={<ClientScreen />} />
         <Route path="projects" element={<ProjectsScreen />} />

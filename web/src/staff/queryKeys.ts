@@ -7,6 +7,7 @@ export const queryKeys = {
   allSubmissions: ['submissions'],
   submission: (id: string) => ['submissions', 'one', id],
   clients: (q: string) => ['clients', 'list', q],
+  clientImport: (id: string) => ['clients', 'import', id],
   duplicates: ['clients', 'duplicates'],
   client: (id: string) => ['clients', 'one', id],
   projects: (q: string, stage: string) => ['projects', 'list', q, stage],

@@ -53,6 +53,9 @@ export function ClientsScreen() {
                 <p>
                   <Link to="/clients/duplicates">Duplicates</Link>
                 </p>
+                <p>
+                  <Link to="/clients/import">Clients from a file</Link>
+                </p>
               </div>
             </>
           ),

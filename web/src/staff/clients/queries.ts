@@ -48,3 +48,42 @@ export function useTellApart() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+/** Sends a file of clients to be looked at. */
+export function useBringFile() {
+  return useMutation({
+    mutationFn: (file: File) => {
+      const body = new FormData();
+      body.append('file', file);
+      return need(api.POST('/api/client-imports', { body: body as never, bodySerializer: () => body }));
+    },
+  });
+}
+
+/** How far an import is, asked again while it runs. */
+export function useImport(id: string | null) {
+  return useQuery({
+    queryKey: queryKeys.clientImport(id ?? ''),
+    queryFn: () => need(api.GET('/api/client-imports/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== null,
+    refetchInterval: (query) => (query.state.data?.state === 'running' ? 700 : false),
+  });
+}
+
+export function useMapColumns() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, fields }: { id: string; fields: string[] }) =>
+      need(api.PUT('/api/client-imports/{id}', { params: { path: { id } }, body: { fields } })),
+    onSuccess: (now) => queries.setQueryData(queryKeys.clientImport(now.id), now),
+  });
+}
+
+export function useCarryOut() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) =>
+      need(api.POST('/api/client-imports/{id}/carry-out', { params: { path: { id } }, body: {} as never })),
+    onSuccess: (now) => queries.setQueryData(queryKeys.clientImport(now.id), now),
+  });
+}

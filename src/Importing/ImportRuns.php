@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Importing;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Importing\ColumnGuess;
+use Telamon\Http\Problem;
+
+/** Takes files of clients, looks at them, and lets the worker carry them out. */
+final readonly class ImportRuns
+{
+    private const TOLD = 100;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private ClientImport $import,
+        private ImportWriter $writer,
+        private MessageBusInterface $bus,
+        private ClockInterface $clock,
+        private string $dataFolder,
+    ) {
+    }
+
+    /** @throws FileNotRead */
+    public function take(string $source, string $fileName, Staff $staff): ClientImportRun
+    {
+        $heads = ClientFile::open($source)->heads();
+        $run = new ClientImportRun(mb_substr($fileName, 0, 200), $heads, $staff, $this->clock->now());
+        $guessed = ColumnGuess::fields($heads);
+        $run->fields = array_map(static fn (int $column): string => ($guessed[$column] ?? null)->value ?? '', array_keys($heads));
+        (new Filesystem())->copy($source, $this->path($run));
+        $this->look($run);
+        $this->em->persist($run);
+        $this->em->flush();
+
+        return $run;
+    }
+
+    /**
+     * @param list<string> $fields by column
+     *
+     * @throws FileNotRead
+     */
+    public function map(ClientImportRun $run, array $fields): void
+    {
+        $this->refuseBegun($run);
+        $run->fields = $fields;
+        $this->look($run);
+        $this->em->flush();
+    }
+
+    /** @throws Problem 409 when it was begun before */
+    public function begin(ClientImportRun $run): void
+    {
+        $this->em->wrapInTransaction(function () use ($run): void {
+            $this->em->refresh($run);
+            $this->refuseBegun($run);
+            $run->state = ClientImportRun::RUNNING;
+            $this->bus->dispatch(new ImportJob($run->id));
+        });
+    }
+
+    #[AsMessageHandler]
+    public function carryOut(ImportJob $job): void
+    {
+        $run = $this->em->find(ClientImportRun::class, $job->id);
+        if (null === $run || ClientImportRun::RUNNING !== $run->state) {
+            return;
+        }
+        // Read whole before the first is written: rows of one file are not matched with each other.
+        $rows = [...$this->import->rows(ClientFile::open($this->path($run)), $run->columns())];
+        $path = $this->path($run);
+        $change = $this->writer->write($rows, $run->fileName, $run->staff, function (int $done) use ($job): void {
+            $this->db->executeStatement('UPDATE client_import SET done = ? WHERE id = ?', [$done, $job->id]);
+        });
+        $this->db->executeStatement('UPDATE client_import SET state = ?, change_id = ? WHERE id = ?', [ClientImportRun::DONE, $change->id, $job->id]);
+        (new Filesystem())->remove($path);
+    }
+
+    /** @throws FileNotRead */
+    private function look(ClientImportRun $run): void
+    {
+        $run->counts = ['new' => 0, 'matched' => 0, 'doubtful' => 0, 'wrong' => 0];
+        $run->told = [];
+        $run->total = 0;
+        if ([] === $run->columns()) {
+            return;
+        }
+        foreach ($this->import->rows(ClientFile::open($this->path($run)), $run->columns()) as $row) {
+            ++$run->total;
+            ++$run->counts[$row->verdict];
+            if (\in_array($row->verdict, ['doubtful', 'wrong'], true) && \count($run->told) < self::TOLD) {
+                $run->told[] = ['line' => $row->client->line, 'name' => $row->client->name(), 'verdict' => $row->verdict, 'why' => $row->why];
+            }
+        }
+    }
+
+    private function refuseBegun(ClientImportRun $run): void
+    {
+        if (ClientImportRun::READY !== $run->state) {
+            throw new Problem(409, 'Begun already', 'This file is being brought in, or has been.');
+        }
+    }
+
+    private function path(ClientImportRun $run): string
+    {
+        return "{$this->dataFolder}/imports/{$run->id}";
+    }
+}
