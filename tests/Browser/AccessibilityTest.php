@@ -26,6 +26,7 @@ final class AccessibilityTest extends BrowserTestCase
             ['/forms', '.design-line', 1280],
             ['/forms', '.design-line', 1024],
             ['/clients/duplicates', 'table.pair', 1280],
+            ['/clients/import', 'input[type=file]', 1280],
             ['/rules', '.rule .action-line', 1280],
             ['/rules/new', '.rule', 1024],
             ['/setup', 'main input', 1280],

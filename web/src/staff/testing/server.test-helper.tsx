@@ -51,7 +51,7 @@ export function showScreen(path: string, route: string, screen: ReactNode, repli
   vi.stubGlobal('fetch', async (request: Request) => {
     const url = new URL(request.url);
     const text = await request.text();
-    const body: unknown = text ? JSON.parse(text) : null;
+    const body: unknown = /^[[{]/.test(text) ? JSON.parse(text) : null;
     const name = `${request.method} ${url.pathname}`;
     calls.push({ method: request.method, path: url.pathname + url.search, query: url.searchParams, body });
     const reply = replies[`${name}${url.search}`] ?? replies[name] ?? usual[name];
