@@ -14,6 +14,8 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Core\Form\AnswerCheck;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Violation;
 use Telamon\Forms\Draft;
 use Telamon\Forms\Form;
@@ -50,7 +52,12 @@ final readonly class TryController
         } catch (InvalidDefinition $error) {
             throw Problem::invalid('definition', $error->getMessage());
         }
-        $violations = $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->facts->zone()), true);
+        // What cannot be tried here, nobody is asked for: files and signatures.
+        $untried = array_map(static fn (Question $question): string => $question->key, array_filter($form->questions(), static fn (Question $question): bool => \in_array($question->type, [QuestionType::Files, QuestionType::Signature], true)));
+        $violations = array_values(array_filter(
+            $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->facts->zone()), true),
+            static fn (Violation $violation): bool => !\in_array(explode('.', $violation->path)[0], $untried, true),
+        ));
         if ([] !== $violations) {
             throw new Problem(422, 'Some answers need another look', 'Nothing was tried yet.', array_map(static fn (Violation $v): array => ['path' => $v->path, 'message' => $v->message], $violations));
         }

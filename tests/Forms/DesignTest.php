@@ -143,6 +143,18 @@ final class DesignTest extends AppTestCase
         self::assertSame(0, $this->countRows('client'));
     }
 
+    public function testWhatCannotBeTriedIsNotAskedFor(): void
+    {
+        $form = $this->post('/api/forms', ['title' => 'Signed', 'starter' => 'short-inquiry'])->ok(201);
+        $definition = $form->map('definition');
+        self::assertIsArray($definition['pages']);
+        self::assertIsArray($definition['pages'][0]);
+        self::assertIsArray($definition['pages'][0]['questions']);
+        array_push($definition['pages'][0]['questions'], ['key' => 'agreed', 'type' => 'signature', 'wording' => 'Signed', 'required' => true], ['key' => 'proof', 'type' => 'files', 'wording' => 'Proof', 'required' => true]);
+        $this->keep($form, $definition)->ok();
+        $this->post('/api/forms/'.$form->text('id').'/try', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => 'x']])->ok();
+    }
+
     public function testAFormStandsOnlyOnItsDaysAndUpToItsLimit(): void
     {
         $id = $this->idOf('piano-inquiry');

@@ -77,6 +77,22 @@ final class FieldLinesTest extends TestCase
         self::assertStringContainsString('Make: Thrane, Number: 48 217', self::effect($plan, 'project')->text('notes'));
     }
 
+    public function testTwoHundredAnswersAndAPlanOfFiveHundredLines(): void
+    {
+        $options = array_map(static fn (int $i): array => ['value' => "o$i", 'label' => "Wish $i"], range(1, 350));
+        $questions = [['key' => 'wishes', 'type' => 'any-of', 'wording' => 'Wishes', 'options' => $options, 'destination' => 'task']];
+        $answers = ['wishes' => array_column($options, 'value')];
+        for ($i = 1; $i < 200; ++$i) {
+            $questions[] = ['key' => "q$i", 'type' => 'short-text', 'wording' => "Question $i", 'destination' => 0 === $i % 2 ? 'client.tags' : 'task'];
+            $answers["q$i"] = "answer $i";
+        }
+        $plan = self::plan($questions, $answers);
+        self::assertGreaterThanOrEqual(450, \count($plan->lines));
+        $positions = array_map(static fn (PlanLine $line): int => $line->effect?->number('position') ?? 0, array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
+        self::assertSame(range(1, \count($positions)), array_values($positions), 'each task has a number of its own');
+        self::assertSame(\count($plan->lines), \count(array_unique(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines))), 'and each line a key of its own');
+    }
+
     public function testWhatIsOnFileIsKeptAndSaid(): void
     {
         $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], [], '', [], ['organisation' => 'Quarry Hall', 'custom.floor' => '3']);
