@@ -90,7 +90,7 @@ final class FieldLinesTest extends TestCase
         self::assertGreaterThanOrEqual(450, \count($plan->lines));
         $positions = array_map(static fn (PlanLine $line): int => $line->effect?->number('position') ?? 0, array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
         self::assertSame(range(1, \count($positions)), array_values($positions), 'each task has a number of its own');
-        self::assertSame(\count($plan->lines), \count(array_unique(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines))), 'and each line a key of its own');
+        self::assertCount(\count($plan->lines), array_unique(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines)), 'and each line a key of its own');
     }
 
     public function testWhatIsOnFileIsKeptAndSaid(): void
