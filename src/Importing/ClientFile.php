@@ -13,6 +13,7 @@ use Telamon\Core\Importing\ClientField;
 final readonly class ClientFile
 {
     private const MOST_BYTES = 52_428_800;
+    private const SAMPLE = 20;
 
     private function __construct(private string $path, private bool $isVCard, private string $separator)
     {
@@ -76,6 +77,20 @@ final readonly class ClientFile
             }
             $isHead = false;
         }
+    }
+
+    /** @return list<list<string>> the first few rows */
+    public function sample(): array
+    {
+        $rows = [];
+        foreach ($this->rows() as $cells) {
+            $rows[] = $cells;
+            if (self::SAMPLE === \count($rows)) {
+                break;
+            }
+        }
+
+        return $rows;
     }
 
     /** @return iterable<int, list<string>> */

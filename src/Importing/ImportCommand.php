@@ -38,7 +38,7 @@ final class ImportCommand extends Command
         $path = \is_string($path) ? $path : '';
         try {
             $file = ClientFile::open($path);
-            $fields = ColumnGuess::fields($file->heads());
+            $fields = ColumnGuess::fields($file->heads(), $file->sample());
             if ([] === $fields) {
                 throw new FileNotRead('None of the columns is known: '.implode(', ', $file->heads()).'. Use the heads external_id,given_name,family_name,organisation,email,phone,address_line,locality,postal_code,country.');
             }

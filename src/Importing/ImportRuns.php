@@ -33,9 +33,10 @@ final readonly class ImportRuns
     /** @throws FileNotRead */
     public function take(string $source, string $fileName, Staff $staff): ClientImportRun
     {
-        $heads = ClientFile::open($source)->heads();
+        $file = ClientFile::open($source);
+        $heads = $file->heads();
         $run = new ClientImportRun(mb_substr($fileName, 0, 200), $heads, $staff, $this->clock->now());
-        $guessed = ColumnGuess::fields($heads);
+        $guessed = ColumnGuess::fields($heads, $file->sample());
         $run->fields = array_map(static fn (int $column): string => ($guessed[$column] ?? null)->value ?? '', array_keys($heads));
         (new Filesystem())->copy($source, $this->path($run));
         $this->look($run);

@@ -23,6 +23,7 @@ final readonly class Acceptor
         private EntityManagerInterface $em,
         private PlanMaker $plans,
         private EffectWriter $writer,
+        private Decisions $decisions,
         private Changes $changes,
         private BusinessFacts $facts,
         private ClockInterface $clock,
@@ -32,18 +33,20 @@ final readonly class Acceptor
     /**
      * @param string $fingerprint of the plan that was looked at
      * @param array<array-key, mixed> $decisions
+     * @param int|null $seen version of what was decided on the plan, as it was looked at
      *
      * @return array<string, mixed> as Acceptance in the contract
      *
      * @throws Problem 409 when the plan has changed or the submission is decided, 422 when a question is open
      */
-    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff): array
+    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null): array
     {
         $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
-        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff): array {
+        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen): array {
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
+            $this->refuseUnseen($submission, $seen);
             $plan = $this->planStill($submission, $fingerprint, $decisions);
             $open = $plan->open();
             if ([] !== $open) {
@@ -118,6 +121,15 @@ final readonly class Acceptor
         }
 
         return $plan;
+    }
+
+    /** @throws Problem 409 when somebody has decided something on the plan since it was looked at */
+    private function refuseUnseen(Submission $submission, ?int $seen): void
+    {
+        $now = $this->decisions->of($submission->id);
+        if (null !== $seen && $seen !== $now->version) {
+            throw new Problem(409, 'The plan has changed', "{$now->by} has decided something else on it meanwhile. Nothing was accepted; look at the plan again.");
+        }
     }
 
     private function refuseDecided(Submission $submission): void

@@ -37,9 +37,11 @@ final readonly class Decisions
     /**
      * @param array<array-key, mixed> $body as the contract has it, with the version that was looked at
      *
+     * @param \Closure(Submission): void $check throws where no plan can be made with it: nothing is kept then
+     *
      * @throws Problem 409 when somebody else has decided something meanwhile, 422
      */
-    public function keep(Submission $submission, array $body, Staff $staff): void
+    public function keep(Submission $submission, array $body, Staff $staff, \Closure $check): void
     {
         if (SubmissionState::Waiting !== $submission->state) {
             throw new Problem(409, 'Decided already', 'This submission has been decided meanwhile.');
@@ -49,20 +51,17 @@ final readonly class Decisions
         $data = json_encode(array_diff_key($given->toArray(), ['version' => 0, 'by' => 0, 'at' => 0]), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
         $version = $body['version'] ?? null;
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        // One statement each: whoever comes second finds another version, and is told.
-        $done = 0 === $version
-            ? $this->db->executeStatement('INSERT INTO plan_decision (submission_id, version, data, staff_id, at) VALUES (?, 1, ?, ?, ?) ON CONFLICT (submission_id) DO NOTHING', [$submission->id, $data, $staff->id, $now])
-            : $this->db->executeStatement('UPDATE plan_decision SET version = version + 1, data = ?, staff_id = ?, at = ? WHERE submission_id = ? AND version = ?', [$data, $staff->id, $now, $submission->id, \is_int($version) ? $version : -1]);
-        if (0 === (int) $done) {
-            $by = $this->of($submission->id)->by;
-            throw new Problem(409, 'Decided meanwhile', ('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
-        }
-    }
-
-    /** What was kept before, where what came after turned out to be impossible. */
-    public function putBack(Submission $submission, Decided $before, Staff $staff): void
-    {
-        $this->keep($submission, ['version' => $this->of($submission->id)->version] + (array) json_decode(json_encode($before->toArray(), \JSON_THROW_ON_ERROR), true), $staff);
+        $this->db->transactional(function () use ($submission, $data, $staff, $now, $version, $check): void {
+            // One statement each: whoever comes second finds another version, and is told.
+            $done = 0 === $version
+                ? $this->db->executeStatement('INSERT INTO plan_decision (submission_id, version, data, staff_id, at) VALUES (?, 1, ?, ?, ?) ON CONFLICT (submission_id) DO NOTHING', [$submission->id, $data, $staff->id, $now])
+                : $this->db->executeStatement('UPDATE plan_decision SET version = version + 1, data = ?, staff_id = ?, at = ? WHERE submission_id = ? AND version = ?', [$data, $staff->id, $now, $submission->id, \is_int($version) ? $version : -1]);
+            if (0 === (int) $done) {
+                $by = $this->of($submission->id)->by;
+                throw new Problem(409, 'Decided meanwhile', ('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
+            }
+            $check($submission);
+        });
     }
 
     /** @param array<string, string> $answers */

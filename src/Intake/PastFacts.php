@@ -25,7 +25,8 @@ final readonly class PastFacts
     }
 
     /**
-     * The newest first. Whether a client was known is told by whether they were on file before that day.
+     * The newest first. Whether a client was known is told by whether they were on file before that day; their tags
+     * are those of today.
      *
      * @return iterable<array{RuleFacts, string, string, string}> with id, number and name, and when
      */
@@ -35,7 +36,7 @@ final readonly class PastFacts
         $hours = $this->facts->hours();
         $versions = [];
         $rows = $this->db->iterateAssociative(
-            'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, c.since FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ? ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
+            'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, c.since, c.tags FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ? ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
             [$since->setTimezone($utc)->format('Y-m-d H:i:s'), $until->setTimezone($utc)->format('Y-m-d H:i:s'), $most, $offset],
         );
         foreach ($rows as $row) {
@@ -48,7 +49,8 @@ final readonly class PastFacts
             [$answers, $campaign] = [json_decode(self::text($row, 'answers'), true), json_decode(self::text($row, 'campaign'), true)];
             $facts = $this->facts($version, \is_array($answers) ? $answers : [], self::text($row, 'channel'), $at, array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))), '' === self::text($row, 'continue_by'), $hours);
             $known = '' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d');
-            yield [$facts->with(['@client' => $known ? 'known' : 'new']), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
+            $tags = json_decode(self::text($row, 'tags'), true);
+            yield [$facts->with(['@client' => $known ? 'known' : 'new', '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
         }
     }
 

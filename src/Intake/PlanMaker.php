@@ -53,12 +53,41 @@ final readonly class PlanMaker
             $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
         }
         $decided = $this->decisions->of($submission->id);
-        $readings = $this->readings($submission, $decided);
         try {
-            return $this->planner->plan($this->input($readings, $submission->id, $this->past->of($submission))->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
+            return $this->decided($submission, $chosen, $decided);
+        } catch (InvalidDecision $error) {
+            if ($decided->amendments->isEmpty()) {
+                throw Problem::invalid($error->path, $error->getMessage());
+            }
+        }
+        // What was kept named something that is gone since: the plan is told without it, and can be opened.
+        try {
+            return $this->decided($submission, $chosen, new Decided(choices: $decided->choices, answers: $decided->answers));
         } catch (InvalidDecision $error) {
             throw Problem::invalid($error->path, $error->getMessage());
         }
+    }
+
+    /** @throws Problem 422 when no plan can be made with what is decided */
+    public function check(Submission $submission): void
+    {
+        try {
+            $this->decided($submission, [], $this->decisions->of($submission->id));
+        } catch (InvalidDecision $error) {
+            throw Problem::invalid($error->path, $error->getMessage());
+        }
+    }
+
+    /**
+     * @param array<string, string> $chosen
+     *
+     * @throws InvalidDecision
+     */
+    private function decided(Submission $submission, array $chosen, Decided $decided): Plan
+    {
+        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission));
+
+        return $this->planner->plan($input->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
     }
 
     /**

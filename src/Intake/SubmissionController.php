@@ -61,26 +61,14 @@ final readonly class SubmissionController
         return new Response($pdf->of($submission), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition('inline', "{$submission->number}.pdf")]);
     }
 
-    #[Route('/{id}/plan', requirements: ['id' => self::ID], methods: ['POST'])]
-    public function plan(string $id, Request $request): Response
-    {
-        return new JsonResponse($this->plans->plan($this->get($id), self::decisions(JsonBody::read($request)))->toArray());
-    }
-
     /** Keeps what is decided so far, and answers with the submission and its plan made again. */
     #[Route('/{id}/decisions', requirements: ['id' => self::ID], methods: ['PUT'])]
     public function decide(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $submission = $this->get($id);
-        $before = $this->decisions->of($id);
-        $this->decisions->keep($submission, JsonBody::read($request), $staff);
-        try {
-            return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
-        } catch (Problem $problem) {
-            // What cannot be in a plan is not kept.
-            $this->decisions->putBack($submission, $before, $staff);
-            throw $problem;
-        }
+        $this->decisions->keep($submission, JsonBody::read($request), $staff, $this->plans->check(...));
+
+        return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
     }
 
     #[Route('/{id}/accept', requirements: ['id' => self::ID], methods: ['POST'])]
@@ -93,11 +81,8 @@ final readonly class SubmissionController
         }
 
         $seen = $body['decisionsVersion'] ?? null;
-        if (null !== $seen && $seen !== $this->decisions->of($id)->version) {
-            throw new Problem(409, 'The plan has changed', $this->decisions->of($id)->by.' has decided something else on it meanwhile. Nothing was accepted; look at the plan again.');
-        }
 
-        return new JsonResponse($this->acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff));
+        return new JsonResponse($this->acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff, \is_int($seen) ? $seen : null));
     }
 
     #[Route('/{id}/set-aside', requirements: ['id' => self::ID], methods: ['POST'])]

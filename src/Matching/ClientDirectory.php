@@ -60,7 +60,7 @@ final readonly class ClientDirectory implements Directory
     /** @return array<string, string> */
     private static function fields(Client $client): array
     {
-        $fields = ['organisation' => $client->organisation];
+        $fields = ['organisation' => $client->organisation, 'tags' => implode("\n", $client->tags)];
         foreach ($client->custom as $key => $value) {
             $fields["custom.$key"] = $value;
         }

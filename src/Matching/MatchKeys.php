@@ -11,9 +11,6 @@ use Telamon\Core\Matching\BlockingKeys;
 /** The table of keys that clients are filed under. */
 final readonly class MatchKeys
 {
-    /** A key that more clients than this share tells nobody apart; there are others. */
-    private const LARGEST_BLOCK = 250;
-
     public function __construct(private Connection $db, private BlockingKeys $keys, private PeopleOnFile $people)
     {
     }
@@ -51,7 +48,7 @@ final readonly class MatchKeys
         if ([] === $keys) {
             return [];
         }
-        $one = 'SELECT client_id FROM (SELECT client_id FROM match_key WHERE hash = ? LIMIT '.self::LARGEST_BLOCK.')';
+        $one = 'SELECT client_id FROM (SELECT client_id FROM match_key WHERE hash = ? LIMIT '.BlockingKeys::LARGEST_BLOCK.')';
         $ids = [];
         foreach (array_chunk($keys, 100) as $chunk) {
             foreach ($this->db->fetchFirstColumn(implode(' UNION ', array_fill(0, \count($chunk), $one)), array_map(BlockingKeys::hash(...), $chunk)) as $id) {

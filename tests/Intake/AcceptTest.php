@@ -105,10 +105,10 @@ final class AcceptTest extends AppTestCase
         $this->inquire(['wanted_by' => '04/05/2027'])->ok(201);
         $id = $this->lastSubmission();
         $before = $this->get("/api/submissions/$id")->ok();
-        $after = $this->post("/api/submissions/$id/plan", ['decisions' => ['ready_by' => '2027-05-04']])->ok();
+        $after = $this->call('PUT', "/api/submissions/$id/decisions", ['version' => 0, 'choices' => ['ready_by' => '2027-05-04']])->ok();
         self::assertSame(1, $before->number('plan.open'));
-        self::assertSame(0, $after->number('open'));
-        self::assertSame($before->text('plan.fingerprint'), $after->text('fingerprint'));
+        self::assertSame(0, $after->number('plan.open'));
+        self::assertSame($before->text('plan.fingerprint'), $after->text('plan.fingerprint'));
         self::assertSame('waiting', $this->get("/api/submissions/$id")->ok()->text('state'));
     }
 
@@ -116,9 +116,9 @@ final class AcceptTest extends AppTestCase
     {
         $this->inquire(['wanted_by' => '04/05/2027'])->ok(201);
         $id = $this->lastSubmission();
-        self::assertArrayHasKey('decisions.ready_by', $this->post("/api/submissions/$id/plan", ['decisions' => ['ready_by' => '2027-01-01']])->ok(422)->violations());
-        self::assertArrayHasKey('decisions.magic', $this->post("/api/submissions/$id/plan", ['decisions' => ['magic' => 'yes']])->ok(422)->violations());
-        $this->post("/api/submissions/$id/plan", ['decisions' => 'none'])->ok(422);
+        self::assertArrayHasKey('decisions.ready_by', $this->accept($id, ['ready_by' => '2027-01-01'])->ok(422)->violations());
+        self::assertArrayHasKey('decisions.magic', $this->accept($id, ['magic' => 'yes'])->ok(422)->violations());
+        $this->post("/api/submissions/$id/accept", ['fingerprint' => 'x', 'decisions' => 'none'])->ok(422);
     }
 
     public function testASecondAcceptIsRefusedAndMakesNothing(): void

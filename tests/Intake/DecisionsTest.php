@@ -86,6 +86,14 @@ final class DecisionsTest extends AppTestCase
         self::assertSame('2027-05-04', $seen->text('decided.choices.ready_by'), 'what was kept before stands');
     }
 
+    public function testAPlanOpensThoughWhatWasKeptNamesSomebodyWhoIsGone(): void
+    {
+        $task = $this->taskKey();
+        $this->decide(0, ['choices' => ['ready_by' => '2027-05-04']])->ok();
+        $this->db()->executeStatement('UPDATE plan_decision SET data = ?', [json_encode(['choices' => ['ready_by' => '2027-05-04'], 'edits' => [$task => ['assignee' => 'gone']]])]);
+        self::assertSame(0, $this->get("/api/submissions/{$this->id}")->ok()->number('plan.open'));
+    }
+
     public function testWhatIsGoneFromThePlanFallsAway(): void
     {
         $this->decide(0, ['choices' => ['ready_by' => '2027-05-04', 'client' => 'same'], 'dropped' => ['task.nowhere'], 'edits' => ['task.nowhere' => ['name' => 'X']]])->ok();

@@ -46,6 +46,20 @@ final class RulesTest extends AppTestCase
         self::assertSame(1, $this->get('/api/rules')->ok()->number('items.1.failures'));
     }
 
+    public function testTheClientsTagsCanBeAsked(): void
+    {
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->db()->executeStatement("UPDATE client SET tags = '[\"stairs\"]', since = '2026-01-01'");
+        $rule = ['if' => ['question' => '@client_tags', 'op' => 'is', 'value' => 'stairs']] + self::RULE;
+        $this->post('/api/rules', $rule)->ok(201);
+        $this->inquire()->ok(201);
+        self::assertContains('Sticky keys', $this->get('/api/submissions/'.$this->lastSubmission())->ok()->column('plan.lines', 'reason'));
+        $look = $this->post('/api/rules/look-backs', ['rule' => $rule, 'days' => 30])->ok(201);
+        $this->goOn($look->text('id'));
+        self::assertSame(1, $this->get('/api/rules/look-backs/'.$look->text('id'))->ok()->number('touched'), 'the one that came from a client on file');
+    }
+
     public function testADryRunShowsBothPlansAndSavesNothing(): void
     {
         $this->inquire()->ok(201);

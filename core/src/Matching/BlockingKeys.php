@@ -10,6 +10,8 @@ namespace Telamon\Core\Matching;
  */
 final readonly class BlockingKeys
 {
+    /** A key that more people than this share tells nobody apart; there are others. */
+    public const LARGEST_BLOCK = 250;
     /** Mailboxes that many people of many offices have (RFC 2142 and common practice). */
     private const OFFICE_MAILBOXES = ['info', 'office', 'admin', 'sales', 'contact', 'hello', 'mail', 'support', 'reception', 'accounts', 'enquiries'];
 

@@ -7,9 +7,6 @@ namespace Telamon\Core\Matching;
 /** Finds among many people the pairs that may be one person. */
 final readonly class DuplicateFinder
 {
-    /** A key that more people than this share tells nobody apart; there are others. */
-    private const LARGEST_BLOCK = 250;
-
     public function __construct(private ShortForms $forms, private ?Weights $weights = null, private Thresholds $thresholds = new Thresholds())
     {
     }
@@ -58,7 +55,7 @@ final readonly class DuplicateFinder
         foreach ($people as $i => $person) {
             $others = [];
             foreach ($blocking->of($person) as $key) {
-                if (\count($blocks[$key] ?? []) < self::LARGEST_BLOCK) {
+                if (\count($blocks[$key] ?? []) < BlockingKeys::LARGEST_BLOCK) {
                     foreach ($blocks[$key] ?? [] as $j) {
                         $others[$j] = $j;
                     }
