@@ -66,7 +66,7 @@ final readonly class PastFacts
             $files += QuestionType::Files === $question->type && \is_array($answers[$question->key] ?? null) ? \count($answers[$question->key]) : 0;
         }
 
-        return new RuleFacts($version->form->slug, $answers, $at->setTimezone($this->facts->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
+        return new RuleFacts($version->form->slug, $version->definition()->understood($answers), $at->setTimezone($this->facts->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
             '@channel' => $channel, '@hours' => $hours->isOpen($at) ? 'inside' : 'outside', '@files' => (string) $files, '@campaign' => $campaign, '@finished' => $finished ? 'yes' : 'no',
         ]);
     }

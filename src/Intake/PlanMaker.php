@@ -124,7 +124,7 @@ final readonly class PlanMaker
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $kept, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes'])));
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes'])));
     }
 
     private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null): PlanInput

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Facts;
+use Telamon\Core\Reading\ChoiceReader;
 use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
@@ -47,7 +48,7 @@ final readonly class AnswerCheck
             array_push($violations, ...(QuestionType::Lines === $question->type
                 ? $this->linesFaults($question, $answer, $required, $form->dayOrder, $today)
                 : $this->one($question, $question->key, $answer, $required, $form->dayOrder, $today)));
-            $seen[$question->key] = $answer;
+            $seen[$question->key] = FormDefinition::meant($question, $answer);
         }
 
         return $violations;
@@ -118,11 +119,11 @@ final readonly class AnswerCheck
             QuestionType::PersonName, QuestionType::Organisation => 1 === preg_match('/\p{L}/u', $text) ? null : 'Write a name with letters.',
             QuestionType::Email => $this->emails->fault($text),
             QuestionType::Phone => $this->phones->fault($text),
-            QuestionType::OneOf => $question->offers($text) ? null : 'Choose one of the answers offered.',
+            QuestionType::OneOf => null !== ChoiceReader::read($question, $text) ? null : 'Choose one of the answers offered.',
             QuestionType::Day => $this->days->fault($text, $question->checks, $order, $today),
             QuestionType::Number, QuestionType::Money, QuestionType::Scale, QuestionType::Rating => NumberCheck::fault($question, $text),
             QuestionType::Time => 1 === preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $text) ? null : 'Write the time like 14:30.',
-            QuestionType::YesNo => \in_array($text, ['yes', 'no'], true) ? null : 'Choose yes or no.',
+            QuestionType::YesNo => null !== ChoiceReader::read($question, $text) ? null : 'Choose yes or no.',
             QuestionType::Consent => 'yes' === $text ? null : 'Tick the box, or leave it.',
             default => null,
         };
@@ -149,7 +150,7 @@ final readonly class AnswerCheck
             return 'Send the choices as a list.';
         }
         foreach ($chosen as $one) {
-            if (!\is_string($one) || !$question->offers($one)) {
+            if (!\is_string($one) || null === ChoiceReader::read($question, $one)) {
                 return 'Choose from the answers offered.';
             }
         }

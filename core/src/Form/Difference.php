@@ -77,6 +77,9 @@ final class Difference
         if (self::plain($before->checks) !== self::plain($after->checks) || [$before->maxLength, $before->maxFiles, $before->maxBytes, $before->fileKinds, $before->maxLines] !== [$after->maxLength, $after->maxFiles, $after->maxBytes, $after->fileKinds, $after->maxLines]) {
             $words[] = "$name is checked otherwise";
         }
+        if (self::plain($before->points) !== self::plain($after->points)) {
+            $words[] = "$name counts otherwise towards priority";
+        }
         if ($before->picture !== $after->picture) {
             $words[] = "$name shows another picture";
         }

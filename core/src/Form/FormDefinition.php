@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Facts;
+use Telamon\Core\Reading\AmountReader;
+use Telamon\Core\Reading\ChoiceReader;
 
 /** A published form as data: what it asks, and how soon it promises an answer. */
 final readonly class FormDefinition
@@ -87,10 +89,44 @@ final readonly class FormDefinition
                 continue;
             }
             $shown[] = $question;
-            $seen[$question->key] = $answers[$question->key] ?? null;
+            $seen[$question->key] = self::meant($question, $answers[$question->key] ?? null);
         }
 
         return $shown;
+    }
+
+    /**
+     * The answers with choices by their values and amounts in plain figures, however they were written, for rules that
+     * ask about them. What is shown does not rest on amounts read so: the browser decides that too, and knows figures only.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return array<array-key, mixed>
+     */
+    public function understood(array $answers): array
+    {
+        foreach ($this->questions() as $question) {
+            if (isset($answers[$question->key])) {
+                $answers[$question->key] = self::meant($question, $answers[$question->key]);
+                if (\in_array($question->type, [QuestionType::Money, QuestionType::Number], true) && \is_string($answers[$question->key])) {
+                    $answers[$question->key] = (new AmountReader())->read($answers[$question->key])->value ?? $answers[$question->key];
+                }
+            }
+        }
+
+        return $answers;
+    }
+
+    /** With choices by their values. */
+    public static function meant(Question $question, mixed $answer): mixed
+    {
+        $choice = static fn (mixed $one): mixed => \is_string($one) ? ChoiceReader::read($question, $one) ?? $one : $one;
+
+        return match ($question->type) {
+            QuestionType::OneOf, QuestionType::YesNo => $choice($answer),
+            QuestionType::AnyOf => \is_array($answer) ? array_map($choice, $answer) : $answer,
+            default => $answer,
+        };
     }
 
     /**
@@ -101,7 +137,7 @@ final readonly class FormDefinition
     public function ending(array $answers, string $today): ?Ending
     {
         foreach ($this->endings as $ending) {
-            if (false !== $ending->when?->holds(new Facts($answers, $today, $this->dayOrder))) {
+            if (false !== $ending->when?->holds(new Facts($this->understood($answers), $today, $this->dayOrder))) {
                 return $ending;
             }
         }

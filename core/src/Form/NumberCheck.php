@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Facts;
+use Telamon\Core\Reading\AmountReader;
 
 /** Says what is wrong with an answer in figures. */
 final class NumberCheck
@@ -12,7 +13,8 @@ final class NumberCheck
     /** @param string $text trimmed, not empty */
     public static function fault(Question $question, string $text): ?string
     {
-        $number = Facts::asNumber(QuestionType::Money === $question->type ? ltrim($text, "€£ \u{a0}".'$') : $text);
+        $written = \in_array($question->type, [QuestionType::Money, QuestionType::Number], true) ? (new AmountReader())->read($text)?->value : null;
+        $number = Facts::asNumber($written ?? $text);
         if (null === $number) {
             return 'Write it in figures, like '.(QuestionType::Money === $question->type ? '120.00' : '12').'.';
         }

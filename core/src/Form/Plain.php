@@ -42,6 +42,24 @@ final class Plain
     /**
      * @param array<mixed> $data
      *
+     * @return list<string> without empty ones
+     *
+     * @throws InvalidDefinition
+     */
+    public static function texts(array $data, string $key, int $most, int $longest): array
+    {
+        $texts = $data[$key] ?? [];
+        if (!\is_array($texts) || \count($texts) > $most) {
+            throw new InvalidDefinition("$key: a list of at most $most is needed");
+        }
+        $texts = array_map(static fn (mixed $text): string => \is_string($text) && mb_strlen($text) <= $longest ? trim($text) : throw new InvalidDefinition("$key: texts of at most $longest characters are needed"), array_values($texts));
+
+        return array_values(array_filter($texts, static fn (string $text): bool => '' !== $text));
+    }
+
+    /**
+     * @param array<mixed> $data
+     *
      * @throws InvalidDefinition
      */
     public static function whole(array $data, string $key, int $default): int

@@ -27,6 +27,7 @@ final readonly class Question
      * @param list<self> $lines what each line of a table asks; they carry the table's number
      * @param int $maxLines how many lines a table takes
      * @param string $picture of a statement: a data: address (RFC 2397) of a PNG, JPEG or WebP; its help line tells what it shows
+     * @param Points|null $points what its answer counts towards how soon it is looked at
      * @param array{showIf?: array<mixed>, requiredIf?: array<mixed>} $raw the conditions as stored, for the browser
      */
     public function __construct(
@@ -57,6 +58,7 @@ final readonly class Question
         public array $lines = [],
         public int $maxLines = 0,
         public string $picture = '',
+        public ?Points $points = null,
     ) {
     }
 
@@ -77,7 +79,7 @@ final readonly class Question
     {
         return new self(
             $this->key, 0, $this->type, $this->wording, $this->hint, $this->example, $this->required, $this->options, $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
-            customField: $this->customField, lines: $this->lines, maxLines: $this->maxLines,
+            customField: $this->customField, lines: $this->lines, maxLines: $this->maxLines, points: $this->points,
         );
     }
 

@@ -108,6 +108,7 @@ final class QuestionReader
             QuestionType::Lines === $type ? $this->lines($data, $at) : [],
             QuestionType::Lines === $type ? max(1, min(50, Plain::whole($data, 'maxLines', 10))) : 0,
             QuestionType::Statement === $type ? self::picture($data, $at) : '',
+            isset($data['points']) ? Points::read(\is_array($data['points']) ? $data['points'] : [], $type, $at) : null,
         );
     }
 
@@ -156,7 +157,7 @@ final class QuestionReader
      */
     private static function options(array $data, QuestionType $type, string $at): array
     {
-        $options = array_map(static fn (array $option): Option => new Option(Plain::text($option, 'value'), Plain::text($option, 'label')), Plain::rows($data, 'options'));
+        $options = array_map(static fn (array $option): Option => new Option(Plain::text($option, 'value'), Plain::text($option, 'label'), Plain::texts($option, 'also', 20, 60)), Plain::rows($data, 'options'));
         if ($type->offersOptions() && [] === $options) {
             throw new InvalidDefinition("$at: it offers nothing to choose from");
         }

@@ -17,6 +17,7 @@ final readonly class Reading
      *                                        upload ids, given and family name, text; null where nothing was answered or it is in doubt
      * @param list<string> $possible the values it may have, where there is more than one
      * @param int $line of a table, from 1; 0 outside of one
+     * @param bool $isAbout whether an amount was said to be rough, a bound or a span
      */
     public function __construct(
         public Question $question,
@@ -24,6 +25,7 @@ final readonly class Reading
         public string|array|null $value,
         public array $possible = [],
         public int $line = 0,
+        public bool $isAbout = false,
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class Reading
     /** The same, asked on another sheet: a number would point at the wrong answer. */
     public function withoutNumber(): self
     {
-        return new self($this->question->withoutNumber(), $this->text, $this->value, $this->possible, $this->line);
+        return new self($this->question->withoutNumber(), $this->text, $this->value, $this->possible, $this->line, $this->isAbout);
     }
 
     public function string(): string

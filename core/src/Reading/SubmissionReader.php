@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Reading;
 
+use Telamon\Core\Condition\Facts;
 use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\DayOrder;
 use Telamon\Core\Form\FormDefinition;
@@ -17,6 +18,7 @@ final readonly class SubmissionReader
         private EmailReader $emails,
         private PhoneReader $phones,
         private DayReader $days,
+        private AmountReader $amounts = new AmountReader(),
     ) {
     }
 
@@ -70,6 +72,8 @@ final readonly class SubmissionReader
             QuestionType::Email => new Reading($question, $text, $this->emails->read($written), [], $line),
             QuestionType::Phone => new Reading($question, $text, $this->phones->read($written), [], $line),
             QuestionType::Day => $this->day($question, $text, $order, $line),
+            QuestionType::Money, QuestionType::Number => $this->amount($question, $text, $line),
+            QuestionType::OneOf, QuestionType::YesNo => $this->choice($question, $text, $written, $line),
             default => new Reading($question, $text, $written, [], $line),
         };
     }
@@ -82,10 +86,30 @@ final readonly class SubmissionReader
     private static function several(Question $question, array $answer, string $text): string|array
     {
         return match ($question->type) {
-            QuestionType::Files, QuestionType::AnyOf => array_values(array_filter($answer, \is_string(...))),
+            QuestionType::Files => array_values(array_filter($answer, \is_string(...))),
+            QuestionType::AnyOf => array_map(static fn (string $one): string => ChoiceReader::read($question, $one) ?? $one, array_values(array_filter($answer, \is_string(...)))),
             QuestionType::NameParts => array_map(static fn (string $part): string => \is_string($answer[$part] ?? null) ? trim($answer[$part]) : '', ['given', 'family']),
             default => $text,
         };
+    }
+
+    /** What cannot be read as an amount keeps its text, and has no value. */
+    private function amount(Question $question, string $text, int $line): Reading
+    {
+        $amount = $this->amounts->read($text);
+        $possible = null === $amount ? [] : array_values(array_filter([$amount->value, $amount->upTo], static fn (string $value): bool => '' !== $value));
+
+        return new Reading($question, $text, $amount->value ?? (null === Facts::asNumber($text) ? null : $text), $possible, $line, true === $amount?->isAbout);
+    }
+
+    private function choice(Question $question, string $text, string $written, int $line): Reading
+    {
+        $value = ChoiceReader::read($question, $written);
+        if (null === $value) {
+            return new Reading($question, $text, $written, [], $line);
+        }
+
+        return new Reading($question, AnswerText::of($question, $value), $value, [], $line);
     }
 
     private function day(Question $question, string $text, DayOrder $order, int $line): Reading

@@ -77,7 +77,7 @@ final class ShownTest extends TestCase
     {
         $options = [['value' => 'x', 'label' => 'X'], ['value' => 'y', 'label' => 'Y']];
         foreach ([
-            [['type' => 'number'], '12.5', true], [['type' => 'number'], '-3', true], [['type' => 'number'], 'twelve', false], [['type' => 'number'], '1,5', false],
+            [['type' => 'number'], '12.5', true], [['type' => 'number'], '-3', true], [['type' => 'number'], 'twelve', false], [['type' => 'number'], '1,5', true],
             [['type' => 'number', 'min' => '1', 'max' => '10'], '10', true], [['type' => 'number', 'min' => '1', 'max' => '10'], '10.01', false], [['type' => 'number', 'min' => '1'], '0.99', false],
             [['type' => 'money'], '€ 120.00', true], [['type' => 'money'], '120', true], [['type' => 'money'], 'a lot', false],
             [['type' => 'time'], '09:30', true], [['type' => 'time'], '24:00', false], [['type' => 'time'], '9.30', false],

@@ -61,9 +61,9 @@ function textFault(question: Question, text: string, needed: boolean): string | 
     case 'phone':
       return /[^\d\s().+/-]/.test(text) ? 'Use figures, like 020 914 3327.' : null;
     case 'number':
-      return /^[+-]?\d+(\.\d+)?$/.test(text) ? null : 'Write it in figures, like 12.';
+      return /\d/.test(text) ? null : 'Write it in figures, like 12.';
     case 'money':
-      return /^[€£$\s]*[+-]?\d+(\.\d+)?$/.test(text) ? null : 'Write it in figures, like 120.00.';
+      return /\d/.test(text) ? null : 'Write it in figures, like 120.00.';
     case 'time':
       return timeFault(text);
     default:
