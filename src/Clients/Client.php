@@ -7,6 +7,7 @@ namespace Telamon\Clients;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Access\Staff;
 use Telamon\Database\Ids;
 use Telamon\Journal\Journaled;
 
@@ -39,6 +40,14 @@ class Client implements Journaled
     /** @var array<string, string> values of custom fields by their keys */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $custom = [];
+
+    /** @var list<string> addresses beside the first */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $otherAddresses = [];
+
+    /** Who looks after them, beyond any one project. */
+    #[ORM\ManyToOne]
+    public ?Staff $owner = null;
 
     /** What another system calls it; empty where there is none. */
     #[ORM\Column(length: 100, options: ['default' => ''])]

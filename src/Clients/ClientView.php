@@ -48,6 +48,8 @@ final readonly class ClientView
             'custom' => $this->fields->shown('client', $client->custom),
             'contacts' => array_map(static fn (Contact $contact): array => ['id' => $contact->id, 'name' => $contact->name, 'role' => $contact->role, 'email' => $contact->email, 'phone' => '' === $contact->phone ? '' : $phones->format($contact->phone)], $this->of(Contact::class, $client, 'id', 'ASC')),
             'address' => $client->address,
+            'otherAddresses' => $client->otherAddresses,
+            'owner' => $client->owner?->name,
             'since' => $client->since->format('Y-m-d'),
             'contactPoints' => array_values(array_map(static fn (ContactPoint $point): array => [
                 'kind' => $point->kind->value,

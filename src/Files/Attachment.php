@@ -16,6 +16,9 @@ use Telamon\Projects\Project;
 #[ORM\Entity]
 class Attachment implements Journaled
 {
+    /** In the place of a question: the submission itself. */
+    public const SHEET = '@sheet';
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 

@@ -19,6 +19,9 @@ use Telamon\Setup\BusinessFacts;
 /** Carries a plan out in one transaction. It writes and never decides. */
 final readonly class Acceptor
 {
+    /** Why a submission may be set aside. */
+    public const REASONS = ['advertising', 'test', 'duplicate', 'not-for-us', 'other'];
+
     public function __construct(
         private EntityManagerInterface $em,
         private PlanMaker $plans,
@@ -42,7 +45,7 @@ final readonly class Acceptor
     public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null): array
     {
         $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
-        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen): array {
+        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change): array {
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
@@ -58,7 +61,7 @@ final readonly class Acceptor
 
             foreach ($plan->outcome->rules as $rule) {
                 $gone = array_filter($plan->outcome->gone, static fn (array $one): bool => $one[0] === $rule);
-                $this->em->persist(new RuleUse($rule->id, $submission->id, $this->clock->now(), mb_substr(implode(', ', array_column($gone, 1)), 0, 300)));
+                $this->em->persist(new RuleUse($rule->id, $submission->id, $this->clock->now(), mb_substr(implode(', ', array_column($gone, 1)), 0, 300), $change->id, 'submission', $submission->recordLabel()));
             }
 
             return $this->writer->write($submission, $plan, $staff, $this->clock->now());
@@ -68,18 +71,22 @@ final readonly class Acceptor
     }
 
     /** @throws Problem 409 */
-    public function setAside(Submission $submission, string $reason, string $note, Staff $staff): void
+    public function setAside(Submission $submission, string $reason, string $note, Staff $staff, ?Submission $same = null): Change
     {
         $change = new Change(ChangeKind::SetAside, "set {$submission->name} aside", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
-        $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff): void {
+        $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff, $same): void {
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
             $submission->state = SubmissionState::SetAside;
             $submission->asideReason = $reason;
             $submission->asideNote = $note;
+            $submission->sameAs = $same;
+            $submission->remindAt = null;
             $submission->decidedAt = $this->clock->now();
             $submission->decidedBy = $staff;
         });
+
+        return $change;
     }
 
     /**
@@ -94,6 +101,7 @@ final readonly class Acceptor
         $this->changes->carryOut($change, static function () use ($submission): void {
             $submission->state = SubmissionState::Waiting;
             $submission->asideReason = $submission->asideNote = '';
+            $submission->sameAs = null;
             $submission->decidedAt = null;
         });
 

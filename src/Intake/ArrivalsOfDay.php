@@ -23,14 +23,24 @@ final readonly class ArrivalsOfDay
             ->orderBy('s.receivedAt', 'DESC')->setMaxResults(60)->getQuery()->getResult();
 
         return array_map(static fn (Submission $s): array => [
-            'id' => $s->id, 'name' => $s->name, 'receivedAt' => $s->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'answered' => SubmissionState::Waiting !== $s->state,
+            'id' => $s->id, 'name' => $s->name, 'receivedAt' => $s->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'answered' => SubmissionState::SetAside === $s->state || null !== $s->answeredAt,
         ], array_reverse($found));
     }
 
     public function waiting(): int
     {
-        $count = $this->em->getConnection()->fetchOne('SELECT COUNT(*) FROM submission WHERE state = ?', [SubmissionState::Waiting->value]);
+        return $this->counts()['waiting'];
+    }
 
-        return is_numeric($count) ? (int) $count : 0;
+    /** @return array{waiting: int, owed: int} owed: accepted by a rule, and not answered by anybody yet */
+    public function counts(): array
+    {
+        $row = $this->em->getConnection()->fetchNumeric(
+            'SELECT (SELECT COUNT(*) FROM submission WHERE state = ?), (SELECT COUNT(*) FROM submission WHERE state = ? AND answered_at IS NULL)',
+            [SubmissionState::Waiting->value, SubmissionState::Accepted->value],
+        );
+        $whole = static fn (mixed $count): int => is_numeric($count) ? (int) $count : 0;
+
+        return ['waiting' => $whole($row[0] ?? 0), 'owed' => $whole($row[1] ?? 0)];
     }
 }

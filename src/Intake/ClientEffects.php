@@ -8,16 +8,15 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
-use Telamon\Clients\ContactPoint;
+use Telamon\Clients\ContactPoints;
 use Telamon\Core\Planning\Effect;
-use Telamon\Core\Reading\EmailReader;
 use Telamon\Http\Problem;
 use Telamon\Setup\BusinessFacts;
 
 /** Writes the plan lines about clients and their assets. */
 final readonly class ClientEffects
 {
-    public function __construct(private EntityManagerInterface $em, private EmailReader $emails, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private ContactPoints $points, private BusinessFacts $facts)
     {
     }
 
@@ -26,8 +25,8 @@ final readonly class ClientEffects
         $today = new \DateTimeImmutable($made->now->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
         $client = new Client($effect->text('given'), $effect->text('family'), $effect->text('address'), $today);
         $this->em->persist($client);
-        $this->addPoint($client, ContactKind::Email, $effect->text('email'));
-        $this->addPoint($client, ContactKind::Phone, $effect->text('phone'));
+        $this->points->add($client, ContactKind::Email, $effect->text('email'));
+        $this->points->add($client, ContactKind::Phone, $effect->text('phone'));
 
         return $made->client = $client;
     }
@@ -38,14 +37,8 @@ final readonly class ClientEffects
         if (null === $client) {
             throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
         }
-        $client = $client->mergedInto ?? $client;
-        $this->addPoint($client, ContactKind::Email, $effect->text('email'));
-        $this->addPoint($client, ContactKind::Phone, $effect->text('phone'));
-        if ('' !== $effect->text('address')) {
-            $client->address = $effect->text('address');
-        }
 
-        return $made->client = $client;
+        return $made->client = $client->mergedInto ?? $client;
     }
 
     public function createAsset(Effect $effect, Making $made): Asset
@@ -72,12 +65,5 @@ final readonly class ClientEffects
         $made->asset ??= $asset;
 
         return $asset;
-    }
-
-    private function addPoint(Client $client, ContactKind $kind, string $value): void
-    {
-        if ('' !== $value) {
-            $this->em->persist(new ContactPoint($client, $kind, $value, ContactKind::Email === $kind ? $this->emails->key($value) : $value));
-        }
     }
 }

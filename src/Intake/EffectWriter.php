@@ -14,7 +14,7 @@ use Telamon\Journal\RecordRef;
 /** Writes the lines of a plan, in their order. */
 final readonly class EffectWriter
 {
-    public function __construct(private ClientEffects $clients, private ProjectEffects $projects, private FieldEffects $fields)
+    public function __construct(private ClientEffects $clients, private ProjectEffects $projects, private FieldEffects $fields, private Sheets $sheets)
     {
     }
 
@@ -32,6 +32,12 @@ final readonly class EffectWriter
         $submission->state = SubmissionState::Accepted;
         $submission->decidedAt = $now;
         $submission->decidedBy = $staff;
+        // What a rule accepts by itself is no answer yet: the promise was that a person would.
+        if (null !== $staff && null === $submission->answeredAt) {
+            $submission->answeredAt = $now;
+            $submission->answeredBy = $staff;
+        }
+        $submission->remindAt = null;
         $submission->client = $made->client;
         $submission->project = $made->project;
 
@@ -55,6 +61,7 @@ final readonly class EffectWriter
             EffectKind::AddWish => [$this->fields->wish($effect, $made)],
             EffectKind::AddTask => [$this->projects->addTask($effect, $made)],
             EffectKind::AttachFiles => $this->projects->attachFiles($effect, $made),
+            EffectKind::KeepSheet => $this->sheets->ask($made),
             EffectKind::QueueMessage => [$this->projects->queueMessage($effect, $made)],
         };
     }

@@ -17,7 +17,7 @@ final class Making
     /** How many tasks the project had before the plan; its own are numbered after them. */
     public int $tasksBefore = 0;
 
-    public function __construct(public readonly Submission $submission, public readonly \DateTimeImmutable $now)
+    public function __construct(public readonly ?Submission $submission, public readonly \DateTimeImmutable $now)
     {
     }
 

@@ -28,7 +28,7 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'JSON: {"form": the ending of its address, or a definition, "answers": {…}}; - for standard input')
+        $this->addArgument('file', InputArgument::REQUIRED, 'JSON: {"form": the ending of its address, or a definition, "answers": {…}, "sent": {…} what stood in it when it was sent out, if anything}; - for standard input')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text or json', 'text');
     }
 
@@ -36,13 +36,13 @@ final class PlanCommand extends Command
     {
         $path = $input->getArgument('file');
         try {
-            [$form, $answers, $slug] = $this->read('-' === $path ? 'php://stdin' : (\is_string($path) ? $path : ''));
+            [$form, $answers, $slug, $sent] = $this->read('-' === $path ? 'php://stdin' : (\is_string($path) ? $path : ''));
         } catch (\InvalidArgumentException|InvalidDefinition $error) {
             $output->writeln($error->getMessage());
 
             return Command::FAILURE;
         }
-        $plan = $this->plans->dryRun($form, $answers, $slug);
+        $plan = $this->plans->dryRun($form, $answers, $slug, $sent);
         if ('json' === $input->getOption('format')) {
             $output->writeln(json_encode($plan->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
         } else {
@@ -53,7 +53,7 @@ final class PlanCommand extends Command
     }
 
     /**
-     * @return array{FormDefinition, array<array-key, mixed>, string}
+     * @return array{FormDefinition, array<array-key, mixed>, string, array<array-key, mixed>}
      *
      * @throws \InvalidArgumentException in words
      * @throws InvalidDefinition
@@ -71,16 +71,17 @@ final class PlanCommand extends Command
         }
         $form = \is_array($data) ? $data['form'] ?? null : null;
         $answers = \is_array($data) ? $data['answers'] ?? null : null;
+        $sent = \is_array($data) && \is_array($data['sent'] ?? null) ? $data['sent'] : [];
         if (!\is_array($answers)) {
             throw new \InvalidArgumentException('The file holds no answers: {"form": …, "answers": {…}}.');
         }
         if (\is_array($form)) {
-            return [FormDefinition::fromArray($form), $answers, ''];
+            return [FormDefinition::fromArray($form), $answers, '', $sent];
         }
         $form = \is_string($form) ? $form : '';
         $version = '' !== $form ? $this->em->getRepository(Form::class)->findOneBy(['slug' => $form])?->published : null;
 
-        return [$version?->definition() ?? throw new \InvalidArgumentException("No form is published at “{$form}”."), $answers, $form];
+        return [$version?->definition() ?? throw new \InvalidArgumentException("No form is published at “{$form}”."), $answers, $form, $sent];
     }
 
     private function tell(OutputInterface $output, Plan $plan): void

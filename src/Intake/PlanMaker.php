@@ -85,7 +85,8 @@ final readonly class PlanMaker
      */
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
-        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission));
+        $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
+        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent);
 
         return $this->planner->plan($input->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
     }
@@ -116,18 +117,20 @@ final readonly class PlanMaker
      * The plan that a form would give for answers that nobody has sent. Nothing is saved.
      *
      * @param array<array-key, mixed> $answers
+     * @param array<array-key, mixed> $sent what stood in the form when it was sent out
+     * @param RuleBook|null $book other rules than those kept
      */
-    public function dryRun(FormDefinition $form, array $answers, string $slug = ''): Plan
+    public function dryRun(FormDefinition $form, array $answers, string $slug = '', array $sent = [], ?RuleBook $book = null): Plan
     {
         $kept = [];
         foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), true) as $question) {
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes'])));
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent)));
     }
 
-    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null): PlanInput
+    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null): PlanInput
     {
         return new PlanInput(
             $readings,
@@ -143,6 +146,7 @@ final readonly class PlanMaker
             $this->fields->byName(),
             $book ?? $this->books->book(),
             $facts,
+            sent: $sent,
         );
     }
 }

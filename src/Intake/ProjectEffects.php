@@ -45,7 +45,7 @@ final readonly class ProjectEffects
             $effect->text('notes'),
             $made->now,
         );
-        $project->submissionId = $made->submission->id;
+        $project->submissionId = $made->submission?->id;
         $this->em->persist($project);
 
         return $made->project = $project;
@@ -80,7 +80,7 @@ final readonly class ProjectEffects
     /** @return list<Attachment> */
     public function attachFiles(Effect $effect, Making $made): array
     {
-        $attachments = $this->shelf->of($made->submission, $effect->text('question'));
+        $attachments = null === $made->submission ? [] : $this->shelf->of($made->submission, $effect->text('question'));
         foreach ($attachments as $attachment) {
             $this->shelf->putWith($attachment, $made->client(), $made->project(), $made->asset);
         }
@@ -101,12 +101,12 @@ final readonly class ProjectEffects
             'asset' => $made->asset->description ?? $this->facts->business()->assetWord,
             'place' => $made->asset->place ?? '',
             'project' => $project->number,
-            'reference' => $made->submission->number,
+            'reference' => $made->submission->number ?? $project->number,
             'lead' => $project->lead->name,
             'coordinator' => $this->facts->coordinator()->name,
             'ready_by' => null === $project->readyBy ? '' : DayWords::short($project->readyBy, $today),
             'notes' => $project->notes,
-        ], $made->client, $project, $made->submission->id);
+        ], $made->client, $project, $made->submission?->id);
     }
 
     /** The asset is known only after the project line; join them once both are there. */

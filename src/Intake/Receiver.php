@@ -12,6 +12,7 @@ use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Priority;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Reading\SubmissionReader;
@@ -38,6 +39,7 @@ final readonly class Receiver
         private Changes $changes,
         private Counter $counter,
         private ClockInterface $clock,
+        private Twins $twins,
     ) {
     }
 
@@ -158,6 +160,17 @@ final readonly class Receiver
         $local = $now->setTimezone($this->facts->zone())->format('Y-m-d');
         if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
             $submission->continueBy = $now->modify("+{$this->facts->business()->unfinishedMinutes} minutes");
+        }
+        $submission->sent = $arriving->sent;
+        $submission->priority = Priority::of($readings, $local)->points();
+        $submission->sameness = $this->twins->sameness($version->form, $readings, $uploads);
+        $twin = $this->twins->before($submission, $now);
+        if (null !== $twin) {
+            $submission->sameAs = $twin;
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = 'duplicate';
+            $submission->asideNote = "The same answers came before as {$twin->number}.";
+            $submission->decidedAt = $now;
         }
         if (null !== $arriving->suspicion) {
             // Out of the way, never thrown away: she can put it back.

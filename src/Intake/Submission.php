@@ -20,6 +20,8 @@ use Telamon\Projects\Project;
 #[ORM\Index(columns: ['received_at'])]
 #[ORM\Index(columns: ['form_id', 'received_at', 'id'])]
 #[ORM\Index(columns: ['form_id', 'state', 'received_at', 'id'])]
+#[ORM\Index(columns: ['state', 'answered_at'])]
+#[ORM\Index(columns: ['sameness', 'received_at'])]
 #[ORM\UniqueConstraint(columns: ['form_version_id', 'idempotency_key'])]
 class Submission implements Journaled
 {
@@ -53,6 +55,37 @@ class Submission implements Journaled
     /** When the long form must have come for this short one to count as finished; null where none is to come. */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $continueBy = null;
+
+    /** Who is to decide it; nobody in particular where null. */
+    #[ORM\ManyToOne]
+    public ?Staff $assignee = null;
+
+    /** Put off until then; the promise runs on. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $remindAt = null;
+
+    /** When a person first answered: that stops the reply clock. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $answeredAt = null;
+
+    #[ORM\ManyToOne]
+    public ?Staff $answeredBy = null;
+
+    /** Points that its answers count; of two that are as late, the one with more comes first. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $priority = 0;
+
+    /** What equal answers to one form share; empty where they say too little of who wrote. */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $sameness = '';
+
+    /** The one that said the same before. */
+    #[ORM\ManyToOne(targetEntity: self::class)]
+    public ?self $sameAs = null;
+
+    /** @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $sent = [];
 
     #[ORM\ManyToOne]
     public readonly ?Form $form;

@@ -24,7 +24,6 @@ use Telamon\Journal\Undo;
 final readonly class SubmissionController
 {
     private const ID = '[0-9a-f-]{36}';
-    private const REASONS = ['advertising', 'test', 'duplicate', 'not-for-us', 'other'];
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -90,11 +89,16 @@ final readonly class SubmissionController
     {
         $body = JsonBody::read($request);
         $reason = JsonBody::text($body, 'reason', 40);
-        if (!\in_array($reason, self::REASONS, true)) {
-            throw Problem::invalid('reason', 'Choose one of: '.implode(', ', self::REASONS).'.');
+        if (!\in_array($reason, Acceptor::REASONS, true)) {
+            throw Problem::invalid('reason', 'Choose one of: '.implode(', ', Acceptor::REASONS).'.');
         }
         $submission = $this->get($id);
-        $this->acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff);
+        $number = JsonBody::text($body, 'duplicateOf', 20);
+        $same = '' === $number ? null : $this->em->getRepository(Submission::class)->findOneBy(['number' => mb_strtoupper($number)]);
+        if ('' !== $number && (null === $same || $same === $submission)) {
+            throw Problem::invalid('duplicateOf', 'No other submission has this number.');
+        }
+        $this->acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff, $same);
 
         return new JsonResponse($this->view->row($submission));
     }

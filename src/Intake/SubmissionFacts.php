@@ -9,6 +9,7 @@ use Telamon\Forms\FormVersion;
 /** What a list tells of a submission, without its answers. */
 final readonly class SubmissionFacts
 {
+    /** @param array{id: string, name: string}|null $assignee */
     public function __construct(
         public string $id,
         public string $number,
@@ -22,11 +23,15 @@ final readonly class SubmissionFacts
         public string $asideReason,
         public string $asideNote,
         public ?\DateTimeImmutable $continueBy,
+        public ?\DateTimeImmutable $answeredAt,
+        public ?\DateTimeImmutable $remindAt,
+        public int $priority,
+        public ?array $assignee,
     ) {
     }
 
     public static function of(Submission $s): self
     {
-        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote, $s->continueBy);
+        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote, $s->continueBy, $s->answeredAt, $s->remindAt, $s->priority, null === $s->assignee ? null : ['id' => $s->assignee->id, 'name' => $s->assignee->name]);
     }
 }

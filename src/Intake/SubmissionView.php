@@ -7,8 +7,10 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\AnswerText;
+use Telamon\Core\Form\Priority;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Core\Scheduling\ReplyClock;
 use Telamon\Core\Scheduling\WorkingTime;
 use Telamon\Files\AttachmentShelf;
@@ -31,6 +33,7 @@ final class SubmissionView
         private readonly BusinessFacts $facts,
         private readonly ClockInterface $clock,
         private readonly Decisions $decisions,
+        private readonly SubmissionReader $reader,
     ) {
     }
 
@@ -46,7 +49,7 @@ final class SubmissionView
         $this->time ??= $this->facts->workingTime();
         $zone = $this->facts->zone();
         $form = $submission->formVersion;
-        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->decidedAt, $this->clock->now());
+        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
 
         return [
             'id' => $submission->id,
@@ -61,6 +64,11 @@ final class SubmissionView
                 'promiseMinutes' => $clock->promiseMinutes, 'usedMinutes' => $clock->usedMinutes,
                 'dueAt' => $clock->dueAt->setTimezone($zone)->format(\DATE_RFC3339), 'state' => $clock->state, 'words' => $clock->words,
             ],
+            'answered' => null !== $submission->answeredAt,
+            'assignee' => $submission->assignee,
+            'remindAt' => $submission->remindAt?->setTimezone($zone)->format(\DATE_RFC3339),
+            'putOff' => null !== $submission->remindAt && $submission->remindAt > $this->clock->now(),
+            'priority' => $submission->priority,
             'aside' => SubmissionState::SetAside === $submission->state ? ['reason' => $submission->asideReason, 'note' => $submission->asideNote] : null,
         ];
     }
@@ -81,6 +89,11 @@ final class SubmissionView
             ],
             'continues' => RecordRef::maybe($submission->continues),
             'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
+            'sameAs' => RecordRef::maybe($submission->sameAs),
+            'cameAgain' => array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
+            'notes' => $this->notes($submission),
+            'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'))->parts,
+            'answeredBy' => $submission->answeredBy?->name,
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
             'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
@@ -88,6 +101,15 @@ final class SubmissionView
             'decidedBy' => $submission->decidedBy?->name,
             'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
         ];
+    }
+
+    /** @return list<array{text: string, by: string, at: string}> the oldest first */
+    private function notes(Submission $submission): array
+    {
+        return array_map(
+            fn (ArrivalNote $note): array => ['text' => $note->text, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)],
+            $this->em->getRepository(ArrivalNote::class)->findBy(['submission' => $submission], ['at' => 'ASC', 'id' => 'ASC'], 100),
+        );
     }
 
     /** @return list<array<string, mixed>> */

@@ -19,12 +19,13 @@ enum ChangeKind: string
     case Import = 'import';
     case Merge = 'merge';
     case TellApart = 'tell-apart';
+    case Handle = 'handle';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle => true,
             default => false,
         };
     }

@@ -88,13 +88,13 @@ final readonly class ClientDirectory implements Directory
             $client->contactPoints->filter(static fn (ContactPoint $point): bool => $point->kind === $kind)->toArray(),
         ));
         $assets = array_map(
-            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description, 'serial' => $asset->serialNumber],
+            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description, 'serial' => $asset->serialNumber, 'make' => $asset->make, 'model' => $asset->model, 'place' => $asset->place],
             $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50),
         );
 
         return new KnownClient(
             $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client),
-            $client->givenName, $client->familyName, $this->openProjects($client),
+            $client->givenName, $client->familyName, $this->openProjects($client), $client->otherAddresses,
         );
     }
 }

@@ -81,7 +81,7 @@ final readonly class RuleView
     private function uses(): array
     {
         $uses = [];
-        foreach ($this->db->iterateAssociative("SELECT rule_id, COUNT(*) AS times, MAX(at) AS last, SUM(failure <> '') AS failures FROM rule_use u JOIN submission s ON s.id = u.submission_id AND s.state = 'accepted' GROUP BY rule_id") as $row) {
+        foreach ($this->db->iterateAssociative("SELECT u.rule_id, COUNT(*) AS times, MAX(u.at) AS last, SUM(u.failure <> '') AS failures FROM rule_use u JOIN change_set c ON c.id = u.change_id AND c.undone_at IS NULL GROUP BY u.rule_id") as $row) {
             if (\is_string($row['rule_id']) && \is_string($row['last'])) {
                 $uses[$row['rule_id']] = [
                     'times' => is_numeric($row['times']) ? (int) $row['times'] : 0,

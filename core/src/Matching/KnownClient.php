@@ -10,8 +10,9 @@ final readonly class KnownClient
     /**
      * @param list<string> $emails as written
      * @param list<string> $phones E.164
-     * @param list<array{id: string, description: string, serial?: string}> $assets
+     * @param list<array{id: string, description: string, serial?: string, make?: string, model?: string, place?: string}> $assets
      * @param list<array{id: string, number: string, title: string, lead: string, opened: string}> $openProjects opened within the time that the business set, not finished, the newest first; lead an id, opened an ISO 8601 day
+     * @param list<string> $otherAddresses
      * @param array<string, string> $fields other fields on file: organisation, address, notes, custom.…
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class KnownClient
         public string $givenName = '',
         public string $familyName = '',
         public array $openProjects = [],
+        public array $otherAddresses = [],
     ) {
     }
 }

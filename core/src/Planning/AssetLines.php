@@ -20,15 +20,21 @@ final readonly class AssetLines
         'notes' => Destination::AssetNotes,
     ];
 
-    /** @return list<PlanLine> */
-    public function lines(PlanInput $input, ?KnownClient $client): array
+    /**
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    public function lines(PlanInput $input, ?KnownClient $client, array $decisions = []): array
     {
         $lines = [];
+        $found = 0;
         foreach ($this->told($input) as $told) {
             $named = array_intersect_key($told, ['description' => 0, 'make' => 0, 'model' => 0, 'serial' => 0]);
             if ([] !== $named) {
-                $key = [] === $lines ? 'asset' : 'asset.'.(\count($lines) + 1);
-                $lines[] = $this->onFile($input, $client, $told, $key) ?? $this->new($input, $told, $key);
+                $key = 0 === $found ? 'asset' : 'asset.'.($found + 1);
+                ++$found;
+                array_push($lines, ...($this->onFile($input, $client, $told, $key, $decisions) ?? [$this->new($input, $told, $key)]));
             }
         }
 
@@ -53,19 +59,51 @@ final readonly class AssetLines
         return $told;
     }
 
-    /** @param array<string, Reading> $told */
-    private function onFile(PlanInput $input, ?KnownClient $client, array $told, string $key): ?PlanLine
+    /**
+     * The one that is meant, and what is told of it otherwise than on file.
+     *
+     * @param array<string, Reading> $told
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>|null
+     */
+    private function onFile(PlanInput $input, ?KnownClient $client, array $told, string $key, array $decisions): ?array
     {
         foreach ($client->assets ?? [] as $asset) {
             $bySerial = isset($told['serial']) && '' !== self::plain($asset['serial'] ?? '') && self::plain($asset['serial'] ?? '') === self::plain($told['serial']->text);
             if ($bySerial || (isset($told['description']) && self::plain($asset['description']) === self::plain($told['description']->text))) {
-                return new PlanLine($key, 'Project', [
+                return [new PlanLine($key, 'Project', [
                     Part::words("The {$input->assetWord} on file: "), Part::record('asset', $asset['id'], $asset['description']),
-                ], new Effect(EffectKind::UseAsset, ['id' => $asset['id']]), '', $bySerial ? 'same serial number' : 'same description');
+                ], new Effect(EffectKind::UseAsset, ['id' => $asset['id']]), '', $bySerial ? 'same serial number' : 'same description'), ...$this->changes($input, $asset, $told, $key, $decisions)];
             }
         }
 
         return null;
+    }
+
+    /**
+     * @param array{id: string, description: string, serial?: string, make?: string, model?: string, place?: string} $asset
+     * @param array<string, Reading> $told
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    private function changes(PlanInput $input, array $asset, array $told, string $key, array $decisions): array
+    {
+        $lines = [];
+        foreach (['make' => 'Make', 'model' => 'Model', 'serial' => 'Serial number', 'place' => 'Where it stands'] as $field => $label) {
+            $reading = $told[$field] ?? null;
+            // Those of further lines of a table hang on no asset of their own in the plan, and stay in the notes.
+            if (null !== $reading && 'asset' === $key) {
+                $line = (new FieldChange("field.asset.$field", 'Project', 'asset', $field, $label, false, 'place' === $field ? 'replace' : 'keep'))
+                    ->line($reading, $reading->text, $input->sentText($reading), [$asset[$field] ?? ''], $decisions, 'serial' === $field ? self::plain(...) : null);
+                if (null !== $line->effect || null !== $line->choice) {
+                    $lines[] = $line;
+                }
+            }
+        }
+
+        return $lines;
     }
 
     /** @param array<string, Reading> $told */

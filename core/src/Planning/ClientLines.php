@@ -120,21 +120,12 @@ final readonly class ClientLines
     private function sameClient(PlanInput $input, Candidate $candidate, Choice $choice): PlanLine
     {
         $client = $candidate->client;
-        $phone = $input->readings->for(Destination::ClientPhone)?->string() ?? '';
-        $place = self::address($input);
-        $email = $input->readings->for(Destination::ClientEmail)?->string() ?? '';
-        $known = array_map(mb_strtolower(...), $client->emails);
 
         return new PlanLine(
             'client',
             'Client',
             [Part::words('Same person as '), Part::record('client', $client->id, $client->name), Part::words(", client since {$client->sinceYear}")],
-            new Effect(EffectKind::UseClient, [
-                'id' => $client->id,
-                'email' => \in_array(mb_strtolower($email), $known, true) ? '' : $email,
-                'phone' => \in_array($phone, $client->phones, true) ? '' : $phone,
-                'address' => '' === $client->address ? ($place->text ?? '') : '',
-            ]),
+            new Effect(EffectKind::UseClient, ['id' => $client->id]),
             '',
             Verdict::Same === $candidate->judgement->verdict ? self::sureness($candidate) : 'your choice',
             $choice,

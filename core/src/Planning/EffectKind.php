@@ -19,5 +19,6 @@ enum EffectKind: string
     case AddContact = 'contact.add';
     case AddWish = 'wish.add';
     case AttachFiles = 'files.attach';
+    case KeepSheet = 'sheet.keep';
     case QueueMessage = 'message.queue';
 }

@@ -7,6 +7,7 @@ namespace Telamon\Core\Planning;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Reading\Reading;
 
 /** The plan's lines about single fields, tags, contacts and wishes: what an answer changes beyond the usual records. */
@@ -23,6 +24,10 @@ final readonly class FieldLines
         'phone' => Destination::ContactPhone,
     ];
 
+    public function __construct(private ?PhoneReader $phones = null)
+    {
+    }
+
     /**
      * Lines about the client; they stand after the line that says who it is.
      *
@@ -36,11 +41,13 @@ final readonly class FieldLines
         foreach (self::CLIENT as $field => $destination) {
             $reading = $input->readings->for($destination);
             if (null !== $reading) {
-                $lines[] = $this->setOrTell($client, 'client', 'Client', $field, ucfirst($field), $reading, $reading->text);
+                // Notes grow; what is there is never replaced.
+                $known = 'notes' === $field ? [] : [$client->fields[$field] ?? ''];
+                $lines[] = (new FieldChange("field.{$reading->question->key}", 'Client', 'client', $field, ucfirst($field)))->line($reading, $reading->text, $input->sentText($reading), $known, $decisions);
             }
         }
 
-        return [...$lines, ...$this->tags($input, Destination::ClientTags, 'client', 'Client'), ...$this->contact($input), ...$this->custom($input, $decisions, Destination::ClientCustom, $client)];
+        return [...$this->reach($input, $decisions, $client), ...$lines, ...$this->tags($input, Destination::ClientTags, 'client', 'Client'), ...$this->contact($input), ...$this->custom($input, $decisions, Destination::ClientCustom, $client)];
     }
 
     /**
@@ -56,7 +63,7 @@ final readonly class FieldLines
         $budget = $input->readings->for(Destination::ProjectBudget);
 
         return [
-            ...(null === $budget ? [] : [$this->setOrTell(null, 'project', 'Project', 'budget', 'Budget', $budget, $budget->text)]),
+            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'Project', 'project', 'budget', 'Budget'))->line($budget, $budget->text, null, [], $decisions)]),
             ...($hasAsset ? $this->custom($input, $decisions, Destination::AssetCustom, null) : []),
             ...$this->custom($input, $decisions, Destination::ProjectCustom, null),
             ...$this->tags($input, Destination::ProjectTags, 'project', 'Project'),
@@ -65,15 +72,42 @@ final readonly class FieldLines
         ];
     }
 
-    private function setOrTell(?KnownClient $client, string $record, string $group, string $field, string $label, Reading $reading, string $value): PlanLine
+    /**
+     * Mail address, phone and postal address of somebody who is on file: a line each where they are not there so.
+     *
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    private function reach(PlanInput $input, array $decisions, ?KnownClient $client): array
     {
-        $number = $reading->question->number;
-        $known = $client->fields[$field] ?? '';
-        if ('' !== $known && mb_strtolower($known) !== mb_strtolower($value)) {
-            return new PlanLine("field.{$reading->question->key}", $group, [Part::words("$label stays "), Part::value($known), Part::words('; they wrote '), Part::value($reading->text, $number)], null, '', 'on file already');
+        if (null === $client) {
+            return [];
+        }
+        $lines = [];
+        $fold = static fn (string $text): string => mb_strtolower(trim($text));
+        $phones = $this->phones;
+        $shown = static fn (string $phone): string => $phones?->format($phone) ?? $phone;
+        foreach ([
+            ['email', 'Email', Destination::ClientEmail, $client->emails, $fold, null],
+            ['phone', 'Phone', Destination::ClientPhone, $client->phones, $fold, $shown],
+        ] as [$field, $label, $destination, $known, $plain, $words]) {
+            $reading = $input->readings->for($destination);
+            if (null !== $reading && '' !== $reading->string()) {
+                $lines[] = (new FieldChange("field.$field", 'Client', 'client', $field, $label, true, 'both'))->line($reading, $reading->string(), $input->sentValue($reading), $known, $decisions, $plain, $words);
+            }
+        }
+        $home = $input->readings->for(Destination::ClientAddress);
+        $place = $input->readings->for(Destination::AssetPlace);
+        if (null !== $home) {
+            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address', true, 'both'))->line($home, $home->text, $input->sentText($home), [$client->address, ...$client->otherAddresses], $decisions);
+        } elseif (null !== $place && '' === $client->address) {
+            // Where it stands is where they live, as long as nothing else is known.
+            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address'))->line($place, $place->text, null, [], $decisions);
         }
 
-        return new PlanLine("field.{$reading->question->key}", $group, [Part::words("$label: "), Part::value($reading->text, $number)], $known === $value ? null : new Effect(EffectKind::SetField, ['record' => $record, 'field' => $field, 'value' => $value]), '', $known === $value ? 'as on file' : '');
+        // What is on file as it was written needs no line of its own.
+        return array_values(array_filter($lines, static fn (PlanLine $line): bool => null !== $line->effect || null !== $line->choice));
     }
 
     /**
@@ -98,7 +132,7 @@ final readonly class FieldLines
                 $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $input->today, $effect);
             } else {
                 $value = CustomKind::Text === $field->kind ? $reading->text : $reading->string();
-                $lines[] = $this->setOrTell($client, $record, $group, "custom.{$field->key}", $field->label, $reading, $value);
+                $lines[] = (new FieldChange("field.{$reading->question->key}", $group, $record, "custom.{$field->key}", $field->label))->line($reading, $value, CustomKind::Text === $field->kind ? $input->sentText($reading) : $input->sentValue($reading), [$client->fields["custom.{$field->key}"] ?? ''], $decisions);
             }
         }
 

@@ -26,6 +26,7 @@ final readonly class PlanInput
      *                                           to before, when a plan was accepted and taken back
      * @param array<string, string> $templates subject by key of the message templates
      * @param array<string, CustomField> $customFields by name, “custom.client.size”
+     * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
      * @param \DateTimeImmutable $today in the business's time zone
      */
     public function __construct(
@@ -44,7 +45,31 @@ final readonly class PlanInput
         public ?RuleFacts $facts = null,
         public RuleOutcome $outcome = new RuleOutcome(),
         public Amendments $amendments = new Amendments(),
+        public ?Readings $sent = null,
     ) {
+    }
+
+    /** The value that was sent out with the form in the place of an answer; null where it was not filled in beforehand. */
+    public function sentValue(Reading $reading): ?string
+    {
+        return $this->sentReading($reading)?->string();
+    }
+
+    /** The same as it was written. */
+    public function sentText(Reading $reading): ?string
+    {
+        return $this->sentReading($reading)?->text;
+    }
+
+    private function sentReading(Reading $reading): ?Reading
+    {
+        foreach ($this->sent->all ?? [] as $sent) {
+            if ($sent->question->key === $reading->question->key) {
+                return $sent;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -79,7 +104,7 @@ final readonly class PlanInput
     /** The same, before or with what somebody changed of the plan. */
     public function with(RuleOutcome $outcome, Amendments $amendments): self
     {
-        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments);
+        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments, $this->sent);
     }
 
     /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */

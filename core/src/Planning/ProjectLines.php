@@ -34,7 +34,7 @@ final readonly class ProjectLines
         $day = DayChoice::of($reading, self::READY_BY, $decisions, $input->today);
         $service = $this->service($input);
 
-        $assets = $this->assets->lines($input, $client);
+        $assets = $this->assets->lines($input, $client, $decisions);
         $again = $this->again($client, $decisions);
         foreach ($client->openProjects ?? [] as $open) {
             if ($again?->chosen === $open['id']) {
@@ -209,6 +209,7 @@ final readonly class ProjectLines
                 ], new Effect(EffectKind::AttachFiles, ['question' => $reading->question->key]));
             }
         }
+        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the project, as a PDF')], new Effect(EffectKind::KeepSheet, []));
 
         return $lines;
     }

@@ -26,6 +26,7 @@ final class PlannerTest extends TestCase
             'Tasks: Order the parts, Sorcha, Wed 16 December (Repair)',
             'Tasks: Ask for the deposit, Nessa, Wed 2 December (Onboarding)',
             'Files: Put 2 files¹⁰ with the piano and the project',
+            'Files: Keep the answers as they came with the project, as a PDF',
             'Messages: Send “We have your inquiry” to orla@example.com² (Confirm every inquiry)',
             'Messages: Tell Sorcha Vell at sorcha@marrowby.example (Tell whoever leads)',
         ], self::sentences($plan));
@@ -79,8 +80,9 @@ final class PlannerTest extends TestCase
         $input = Fixtures::input([], [Fixtures::known(phone: '+353209140000')]);
         $line = self::line(Fixtures::planner()->plan($input), 'client');
         self::assertSame('client.use', $line->effect?->kind->value);
-        self::assertSame('+353209143327', $line->effect->text('phone'), 'the new number is added');
-        self::assertSame('', $line->effect->text('address'), 'the address on file is kept');
+        $phone = self::line(Fixtures::planner()->plan($input), 'field.phone');
+        self::assertSame(['phone', '+353209143327', 'add'], [$phone->effect?->text('field'), $phone->effect?->text('value'), $phone->effect?->text('mode')], 'the new number is kept beside the old one');
+        self::assertSame([], array_filter(Fixtures::planner()->plan($input)->lines, static fn (PlanLine $line): bool => 'field.email' === $line->key), 'what is on file as it was written needs no line');
         $new = self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client');
         self::assertSame('client.create', $new->effect?->kind->value);
     }

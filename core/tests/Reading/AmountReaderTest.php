@@ -34,7 +34,7 @@ final class AmountReaderTest extends TestCase
         yield 'a point before three figures too' => ['1.250 €', new Amount('1250', currency: 'EUR')];
         yield 'but not after a nought' => ['0.125', new Amount('0.125')];
         yield 'fr, narrow blank' => ["1\u{202f}250,00 €", new Amount('1250.00', currency: 'EUR')];
-        yield 'de-CH' => ["CHF 1’250.50", new Amount('1250.50', currency: 'CHF')];
+        yield 'de-CH' => ['CHF 1’250.50', new Amount('1250.50', currency: 'CHF')];
         yield 'millions' => ['1.250.000', new Amount('1250000')];
         yield 'about' => ['about 500', new Amount('500', isAbout: true)];
         yield 'a sign for about' => ['~ 500 euro', new Amount('500', currency: 'EUR', isAbout: true)];

@@ -41,7 +41,7 @@ final class RuleTest extends TestCase
         self::assertContains('Tell Teo Ash at teo@marrowby.example (Stairs)', $told);
         self::assertContains('Tell Pim Tarrow at pim@marrowby.example (Tell whoever leads)', $told, 'the notice follows the lead');
         self::assertSame('Quote', self::effect($plan, EffectKind::OpenProject, 'stage'));
-        self::assertSame(['Client', 'Project', 'Tasks', 'Messages'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))), 'lines of one kind stand together');
+        self::assertSame(['Client', 'Project', 'Tasks', 'Files', 'Messages'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))), 'lines of one kind stand together');
     }
 
     public function testARuleThatDoesNotHoldPutsNothing(): void

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Reading\EmailReader;
+
+/** Puts mail addresses and phone numbers with clients. */
+final readonly class ContactPoints
+{
+    public function __construct(private EntityManagerInterface $em, private EmailReader $emails)
+    {
+    }
+
+    public function add(Client $client, ContactKind $kind, string $value): void
+    {
+        if ('' !== $value) {
+            $this->em->persist(new ContactPoint($client, $kind, $value, $this->key($kind, $value)));
+        }
+    }
+
+    /** One more, or one in the place of another, as the plan says. */
+    public function set(Client $client, ContactKind $kind, Effect $effect): void
+    {
+        [$value, $old] = [$effect->text('value'), $effect->text('old')];
+        foreach ('replace' === $effect->text('mode') ? $client->contactPoints : [] as $point) {
+            if ($point->kind === $kind && $point->value === $old) {
+                $point->value = $value;
+                $point->matchKey = $this->key($kind, $value);
+
+                return;
+            }
+        }
+        $this->add($client, $kind, $value);
+    }
+
+    private function key(ContactKind $kind, string $value): string
+    {
+        return ContactKind::Email === $kind ? $this->emails->key($value) : $value;
+    }
+}
