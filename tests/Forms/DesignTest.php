@@ -34,7 +34,7 @@ final class DesignTest extends AppTestCase
         $form = $this->post('/api/forms', ['title' => "Our $starter", 'starter' => $starter])->ok(201);
         self::assertSame([], $form->at('problems'));
         self::assertSame([], $form->at('advice'));
-        $this->publish($form);
+        $this->published($form);
         $public = $this->get('/api/public/forms/our-'.$starter)->ok();
         self::assertSame("Our $starter", $public->text('title'));
         self::assertNotSame([], $public->rows('pages'));
@@ -84,7 +84,7 @@ final class DesignTest extends AppTestCase
         $changed = $this->keep($form, (array) json_decode($text, true))->ok();
         self::assertSame(['“What is the matter with it?” now reads “What ails it?”'], $changed->at('changes'));
         self::assertStringContainsString('What is the matter', $this->get('/api/public/forms/piano-inquiry')->ok()->body, 'not before it is published');
-        $this->publish($changed);
+        $this->published($changed);
         self::assertStringContainsString('What ails it?', $this->get('/api/public/forms/piano-inquiry')->ok()->body);
         self::assertStringContainsString('What is the matter', $this->get("/api/submissions/$submission")->ok()->body, 'as it was asked');
         self::assertSame([], $this->get("/api/forms/$id")->ok()->at('changes'));
@@ -94,7 +94,7 @@ final class DesignTest extends AppTestCase
     {
         $id = $this->idOf('piano-inquiry');
         $form = $this->get("/api/forms/$id")->ok();
-        $this->publish($this->keep($form, ['intro' => 'Another.'] + $form->map('definition'))->ok());
+        $this->published($this->keep($form, ['intro' => 'Another.'] + $form->map('definition'))->ok());
         $change = $this->get('/api/changes/last')->ok();
         self::assertSame('published Piano inquiry', $change->text('change.words'));
         $this->post('/api/changes/'.$change->text('change.id').'/undo')->ok();
@@ -185,7 +185,7 @@ final class DesignTest extends AppTestCase
     public function testAnEndingLeadsOn(): void
     {
         $form = $this->post('/api/forms', ['title' => 'Short', 'starter' => 'short-inquiry'])->ok(201);
-        $this->publish($this->keep($form, ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']], ['kind' => 'thanks', 'text' => 'Thank you, {{name}}. We read: {{matter}}']]] + $form->map('definition'))->ok());
+        $this->published($this->keep($form, ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']], ['kind' => 'thanks', 'text' => 'Thank you, {{name}}. We read: {{matter}}']]] + $form->map('definition'))->ok());
         $send = fn (string $matter): Answer => $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => $matter]])->ok(201);
         self::assertSame(['kind' => 'form', 'to' => 'piano-inquiry'], $send('My piano')->at('next'));
         self::assertNull($send('A harp')->at('next'));
@@ -194,7 +194,7 @@ final class DesignTest extends AppTestCase
 
     public function testAnAnswerToAQuestionThatIsNotShownIsNotKept(): void
     {
-        $this->publish($this->post('/api/forms', ['title' => 'Intake', 'starter' => 'intake'])->ok(201));
+        $this->published($this->post('/api/forms', ['title' => 'Intake', 'starter' => 'intake'])->ok(201));
         $this->post('/api/public/forms/intake/submissions', ['answers' => ['name' => 'Orla', 'email' => 'o@example.com', 'thing' => 'Upright', 'decides' => 'yes', 'who_decides' => 'left over', 'consent' => 'yes', 'history' => ['service', 'repair'], 'repairs' => 'Two hammers']])->ok(201);
         $submission = $this->get('/api/submissions/'.$this->lastSubmission())->ok();
         self::assertStringNotContainsString('left over', $submission->body);
@@ -226,7 +226,7 @@ final class DesignTest extends AppTestCase
         return $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => $definition]);
     }
 
-    private function publish(Answer $form): Answer
+    private function published(Answer $form): Answer
     {
         return $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $form->number('version')])->ok();
     }

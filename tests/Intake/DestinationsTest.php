@@ -121,16 +121,6 @@ final class DestinationsTest extends AppTestCase
         self::assertSame(['“Floor” goes to a field that is not there any more. Its answers would stand in the project’s notes.'], $kept->at('advice'));
     }
 
-    /** @param array<string, mixed> $definition */
-    private function publish(string $title, array $definition): void
-    {
-        $form = $this->post('/api/forms', ['title' => $title])->ok(201);
-        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition])->ok();
-        self::assertSame([], $kept->at('problems'));
-        self::assertSame([], $kept->at('advice'));
-        $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
-    }
-
     /** @param array<string, mixed> $answers */
     private function fill(array $answers): Answer
     {

@@ -116,6 +116,15 @@ abstract class AppTestCase extends WebTestCase
         return $this->call('POST', '/api/public/forms/piano-inquiry/submissions', ['answers' => array_filter($answers, static fn (mixed $a): bool => null !== $a)], null === $key ? [] : ['HTTP_IDEMPOTENCY_KEY' => $key]);
     }
 
+    /** @param array<string, mixed> $definition */
+    protected function publish(string $title, array $definition): void
+    {
+        $form = $this->post('/api/forms', ['title' => $title])->ok(201);
+        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition])->ok();
+        self::assertSame([], $kept->at('problems'));
+        $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
+    }
+
     /** The id of the submission that came last. */
     protected function lastSubmission(): string
     {

@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Intake;
+
+use Telamon\Tests\Support\AppTestCase;
+
+/** What is done with arrivals beside deciding one: given, put off, noted, answered, several at once. */
+final class HandlingTest extends AppTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+    }
+
+    public function testAnArrivalIsGivenToAColleagueAndTakenBack(): void
+    {
+        $id = $this->arrive();
+        $sorcha = $this->staff('sorcha@marrowby.example');
+        $given = $this->call('PUT', "/api/submissions/$id/assignee", ['assignee' => $sorcha])->ok();
+        self::assertSame('gave Orla Fennick to Sorcha Vell', $given->text('change.words'));
+        self::assertSame('Sorcha Vell', $this->get('/api/submissions')->ok()->text('items.0.assignee.name'));
+        $this->call('PUT', "/api/submissions/$id/assignee", ['assignee' => 'nobody'])->ok(422);
+        $this->post('/api/changes/'.$given->text('change.id').'/undo')->ok();
+        self::assertNull($this->get("/api/submissions/$id")->ok()->at('assignee'));
+    }
+
+    public function testWhatIsPutOffComesLastAndComesBack(): void
+    {
+        $first = $this->arrive();
+        $second = $this->arrive(['email' => 'b@example.com']);
+        $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => '2026-11-25T14:00:00+00:00'])->ok();
+        $list = $this->get('/api/submissions')->ok();
+        self::assertSame([$second, $first], $list->column('items', 'id'));
+        self::assertSame([false, true], $list->column('items', 'putOff'));
+        $this->clock->modify('+4 hours');
+        $this->signIn();
+        $list = $this->get('/api/submissions')->ok();
+        self::assertSame([$first, $second], $list->column('items', 'id'));
+        self::assertFalse($list->at('items.0.putOff'));
+        self::assertSame(['remindAt'], array_keys($this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => '2026-11-25T09:00:00+00:00'])->ok(422)->violations()), 'the past is no time to be reminded');
+        $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => 'soon'])->ok(422);
+        $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => ''])->ok();
+        self::assertNull($this->get("/api/submissions/$first")->ok()->at('remindAt'));
+        $this->accept($first)->ok();
+        $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => '2026-11-26T09:00:00+00:00'])->ok(409);
+    }
+
+    public function testNotesStandBesideTheSheet(): void
+    {
+        $id = $this->arrive();
+        $this->post("/api/submissions/$id/notes", ['text' => ' Rang, nobody there. '])->ok(201);
+        $noted = $this->get("/api/submissions/$id")->ok();
+        self::assertSame([['text' => 'Rang, nobody there.', 'by' => 'Nessa Quarle', 'at' => '2026-11-25T10:42:00+00:00']], $noted->rows('notes'));
+        $this->post("/api/submissions/$id/notes", ['text' => '  '])->ok(422);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([], $this->get("/api/submissions/$id")->ok()->rows('notes'));
+    }
+
+    public function testTheFirstAnswerOfAPersonStopsTheReplyClock(): void
+    {
+        $id = $this->arrive();
+        $this->clock->modify('+30 minutes');
+        $this->post("/api/submissions/$id/answered")->ok();
+        $this->clock->modify('+30 minutes');
+        $sheet = $this->get("/api/submissions/$id")->ok();
+        self::assertSame(['stopped', 'answered in 30 min', 'Nessa Quarle'], [$sheet->text('clock.state'), $sheet->text('clock.words'), $sheet->text('answeredBy')]);
+        $this->post("/api/submissions/$id/answered")->ok(409);
+        $this->accept($id)->ok();
+        self::assertSame('answered in 30 min', $this->get("/api/submissions/$id")->ok()->text('clock.words'), 'accepting later changes nothing of it');
+    }
+
+    public function testWhatARuleAcceptsStillOwesAnAnswer(): void
+    {
+        $this->post('/api/rules', ['name' => 'By itself', 'enabled' => true, 'then' => [], 'acceptsByItself' => true])->ok(201);
+        $id = $this->arrive();
+        $this->work();
+        self::assertSame('accepted', $this->get("/api/submissions/$id")->ok()->text('state'));
+        self::assertSame('not-started', $this->get("/api/submissions/$id")->ok()->text('clock.state'), 'a confirmation that goes out by itself is no answer');
+        $owed = $this->get('/api/submissions?state=owed')->ok();
+        self::assertSame([[$id], 1], [$owed->column('items', 'id'), $owed->number('counts.owed')]);
+        $this->post("/api/submissions/$id/answered")->ok();
+        self::assertSame(0, $this->get('/api/submissions?state=owed')->ok()->number('counts.owed'));
+    }
+
+    public function testSeveralAreDoneAtOnceAndWhatCannotBeIsSaid(): void
+    {
+        $plain = $this->arrive(['name' => 'Tess Quill', 'email' => 't@example.com', 'phone' => null]);
+        $doubtful = $this->arrive(['name' => 'Pim Oake', 'email' => 'p@example.com', 'phone' => null, 'wanted_by' => '04/05/2027']);
+        $third = $this->arrive(['name' => 'Una Marsh', 'email' => 'u@example.com', 'phone' => null]);
+        $done = $this->post('/api/submissions/several', ['ids' => [$plain, $doubtful], 'act' => 'accept'])->ok();
+        self::assertCount(1, (array) $done->at('changes'));
+        self::assertSame([[$doubtful], ['it needs a choice first']], [array_column(array_column($done->rows('kept'), 'record'), 'id'), $done->column('kept', 'why')]);
+        self::assertSame(['accepted', 'waiting'], [$this->get("/api/submissions/$plain")->ok()->text('state'), $this->get("/api/submissions/$doubtful")->ok()->text('state')]);
+        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [$doubtful, $third], 'act' => 'assign', 'assignee' => $this->staff('sorcha@marrowby.example')])->ok()->at('changes'));
+        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [$doubtful, $third], 'act' => 'remind', 'remindAt' => '2026-11-26T09:00:00+00:00'])->ok()->at('changes'));
+        $aside = $this->post('/api/submissions/several', ['ids' => [$plain, $third], 'act' => 'set-aside', 'reason' => 'test'])->ok();
+        self::assertSame(['decided already'], $aside->column('kept', 'why'));
+        $undone = $aside->at('changes.0');
+        self::assertIsString($undone);
+        $this->post("/api/changes/$undone/undo")->ok();
+        self::assertSame('waiting', $this->get("/api/submissions/$third")->ok()->text('state'));
+        foreach ([['ids' => [], 'act' => 'accept'], ['ids' => [$third], 'act' => 'burn'], ['ids' => [$third], 'act' => 'set-aside', 'reason' => 'x'], ['ids' => 'all', 'act' => 'accept']] as $body) {
+            $this->post('/api/submissions/several', $body)->ok(422);
+        }
+    }
+
+    public function testTheSameAnswersTwiceAreOneSubmission(): void
+    {
+        $said = ['matter' => 'It hums.'];
+        $first = $this->arrive($said);
+        $second = $this->arrive(['matter' => ' it HUMS', 'email' => 'Orla.Fennick@example.com']);
+        $sheet = $this->get("/api/submissions/$second")->ok();
+        self::assertSame(['set-aside', 'duplicate', $first], [$sheet->text('state'), $sheet->text('aside.reason'), $sheet->text('sameAs.id')]);
+        self::assertSame([$second], $this->get("/api/submissions/$first")->ok()->column('cameAgain', 'id'));
+        $this->post("/api/submissions/$second/undo")->ok();
+        self::assertSame('waiting', $this->get("/api/submissions/$second")->ok()->text('state'), 'she may think otherwise');
+        self::assertSame('waiting', $this->get('/api/submissions/'.$this->arrive(['matter' => 'It hums and rattles.']))->ok()->text('state'));
+        $this->clock->modify('+31 days');
+        self::assertSame('waiting', $this->db()->fetchOne('SELECT state FROM submission WHERE id = ?', [$this->arrive($said)]), 'a month later it is another matter');
+    }
+
+    public function testADuplicateNamesWhatItDoubles(): void
+    {
+        $first = $this->arrive();
+        $second = $this->arrive();
+        self::assertSame(['duplicateOf'], array_keys($this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate', 'duplicateOf' => 'A-9999'])->ok(422)->violations()));
+        $this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate', 'duplicateOf' => 'a-0001'])->ok();
+        self::assertSame($first, $this->get("/api/submissions/$second")->ok()->text('sameAs.id'));
+    }
+
+    public function testTheSheetIsKeptWithTheProjectUntilThePlanIsTakenBack(): void
+    {
+        $id = $this->arrive();
+        $this->accept($id)->ok();
+        $this->work();
+        $project = $this->get('/api/projects/'.$this->get('/api/projects')->ok()->text('items.0.id'))->ok();
+        self::assertSame(['A-0001 as received.pdf', 'application/pdf'], [$project->text('files.0.name'), $project->text('files.0.type')]);
+        $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame([0, 0], [$this->countRows('project'), $this->countRows('attachment')]);
+        $this->accept($id)->ok();
+        $this->post("/api/submissions/$id/undo")->ok();
+        $this->work();
+        self::assertSame(0, $this->countRows('attachment'), 'nothing is kept of what was taken back meanwhile');
+    }
+
+    public function testPointsSetTheOrderAmongThoseAsLate(): void
+    {
+        $this->publish('Counted', ['dayOrder' => 'day-first', 'pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'budget', 'type' => 'money', 'wording' => 'Budget', 'destination' => 'project.budget', 'points' => ['part' => 'budget', 'steps' => [['at' => '500', 'points' => 3], ['at' => '2000', 'points' => 5]]]],
+            ['key' => 'start', 'type' => 'day', 'wording' => 'When?', 'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4]]]],
+        ]]]]);
+        foreach ([['Little', '300', '01/03/2027'], ['Much', '€2.500,00', '01/12/2026'], ['Some', 'about 600', '01/03/2027']] as [$name, $budget, $start]) {
+            $this->clock->modify('+1 minute');
+            $this->call('POST', '/api/public/forms/counted/submissions', ['answers' => ['name' => $name, 'budget' => $budget, 'start' => $start]])->ok(201);
+        }
+        $list = $this->get('/api/submissions')->ok();
+        self::assertSame([['Much', 'Some', 'Little'], [9, 3, 0]], [$list->column('items', 'name'), $list->column('items', 'priority')]);
+        self::assertSame([['budget', 5], ['start', 4]], array_map(static fn (array $part): array => [$part['part'], $part['points']], $this->get('/api/submissions/'.$list->text('items.0.id'))->ok()->rows('points')));
+    }
+
+    public function testKeepReplaceOrBothOfWhatDiffersFromTheFile(): void
+    {
+        $this->accept($this->arrive())->ok();
+        $again = ['phone' => '020 915 0000', 'place' => '7 Weir Cottages, Marrowby'];
+        $id = $this->arrive($again);
+        $plan = $this->get("/api/submissions/$id")->ok();
+        $line = array_values(array_filter($plan->rows('plan.lines'), static fn (array $line): bool => 'field.phone' === $line['key']))[0] ?? self::fail('no line about the phone');
+        self::assertIsArray($line['choice']);
+        self::assertSame('both', $line['choice']['chosen']);
+        $this->accept($id, ['field.phone' => 'replace'])->ok();
+        self::assertSame(['+353209150000'], $this->db()->fetchFirstColumn("SELECT value FROM contact_point WHERE kind = 'phone'"));
+        $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame(['+353209143327'], $this->db()->fetchFirstColumn("SELECT value FROM contact_point WHERE kind = 'phone'"));
+        $this->accept($id)->ok();
+        self::assertSame(2, $this->countRows("contact_point WHERE kind = 'phone'"));
+    }
+
+    public function testAFormFilledInBeforehandIsComparedThreeWays(): void
+    {
+        $this->accept($this->arrive())->ok();
+        $id = $this->arrive(['phone' => '020 915 0000']);
+        // As it stood in the form when it was sent out; here it was changed meanwhile.
+        $this->db()->executeStatement("UPDATE submission SET sent = '{\"phone\": \"020 914 3327\"}' WHERE id = ?", [$id]);
+        self::assertContains('changed by them', $this->get("/api/submissions/$id")->ok()->column('plan.lines', 'reason'));
+        $this->db()->executeStatement("UPDATE contact_point SET value = '+353209157777', match_key = '+353209157777' WHERE kind = 'phone'");
+        $both = $this->get("/api/submissions/$id")->ok();
+        self::assertContains('changed by them and here', $both->column('plan.lines', 'reason'));
+        self::assertSame(1, $both->number('plan.open'));
+    }
+
+    /** @param array<string, mixed> $answers */
+    private function arrive(array $answers = []): string
+    {
+        $this->inquire($answers)->ok(201);
+
+        return $this->lastSubmission();
+    }
+
+    private function staff(string $email): string
+    {
+        $id = $this->db()->fetchOne('SELECT id FROM staff WHERE email = ?', [$email]);
+        self::assertIsString($id);
+
+        return $id;
+    }
+}
