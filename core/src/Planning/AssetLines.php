@@ -95,7 +95,7 @@ final readonly class AssetLines
             $reading = $told[$field] ?? null;
             // Those of further lines of a table hang on no asset of their own in the plan, and stay in the notes.
             if (null !== $reading && 'asset' === $key) {
-                $line = (new FieldChange("field.asset.$field", 'Project', 'asset', $field, $label, false, 'place' === $field ? 'replace' : 'keep'))
+                $line = (new FieldChange("field.asset.$field", 'Project', 'asset', $field, $label, false, 'place' === $field ? 'replace' : 'keep', 'place' === $field))
                     ->line($reading, $reading->text, $input->sentText($reading), [$asset[$field] ?? ''], $decisions, 'serial' === $field ? self::plain(...) : null);
                 if (null !== $line->effect || null !== $line->choice) {
                     $lines[] = $line;

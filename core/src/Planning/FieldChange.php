@@ -17,6 +17,7 @@ final readonly class FieldChange
      * @param string $key of the line and of its choice
      * @param string $record client, project or asset
      * @param bool $canBoth whether the record can hold several of these
+     * @param bool $mayBeLonger whether what is on file is the same where it only goes on (an address with a remark)
      * @param string $usual what is done with a value that differs where nobody can tell who changed it
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class FieldChange
         private string $label,
         private bool $canBoth = false,
         private string $usual = self::KEEP,
+        private bool $mayBeLonger = false,
     ) {
     }
 
@@ -43,7 +45,11 @@ final readonly class FieldChange
         $plain ??= self::plain(...);
         $shown ??= static fn (string $text): string => $text;
         $onFile = array_values(array_filter($onFile, static fn (string $one): bool => '' !== $one));
-        $comparison = Comparison::of(null === $sent ? null : $plain($sent), $plain($value), array_map($plain, $onFile));
+        $there = array_map($plain, $onFile);
+        if ($this->mayBeLonger) {
+            $there = array_map(static fn (string $one): string => str_starts_with("$one ", "{$plain($value)} ") ? $plain($value) : $one, $there);
+        }
+        $comparison = Comparison::of(null === $sent ? null : $plain($sent), $plain($value), $there);
         $number = $reading->question->number;
         if (Comparison::Fills === $comparison || Comparison::Same === $comparison) {
             $fills = Comparison::Fills === $comparison;

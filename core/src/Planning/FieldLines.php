@@ -100,7 +100,7 @@ final readonly class FieldLines
         $home = $input->readings->for(Destination::ClientAddress);
         $place = $input->readings->for(Destination::AssetPlace);
         if (null !== $home) {
-            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address', true, 'both'))->line($home, $home->text, $input->sentText($home), [$client->address, ...$client->otherAddresses], $decisions);
+            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address', true, 'both', true))->line($home, $home->text, $input->sentText($home), [$client->address, ...$client->otherAddresses], $decisions);
         } elseif (null !== $place && '' === $client->address) {
             // Where it stands is where they live, as long as nothing else is known.
             $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address'))->line($place, $place->text, null, [], $decisions);

@@ -71,6 +71,15 @@ final class FieldChangeTest extends TestCase
         self::assertNull(self::line(null, '2', [])->choice);
     }
 
+    public function testAnAddressWithARemarkIsTheSame(): void
+    {
+        $place = Fixtures::form()->question('place');
+        self::assertNotNull($place);
+        $line = static fn (string $file): PlanLine => (new FieldChange('a', 'Project', 'asset', 'place', 'Where', mayBeLonger: true))->line(new Reading($place, '4 Mill Race, Saltfold', ''), '4 Mill Race, Saltfold', null, [$file], []);
+        self::assertNull($line('4 Mill Race, Saltfold. Three steps up.')->choice, 'the remark stays');
+        self::assertNotNull($line('4 Mill Race, Saltfolding')->choice);
+    }
+
     /**
      * @param list<string> $file
      *

@@ -8,31 +8,43 @@ import { asideWords } from './aside';
 import { MoreButton } from '../shell/MoreButton';
 import './arrival-list.css';
 import { groups } from './groups';
-import type { SubmissionRow, SubmissionState, useSubmissions } from './queries';
+import type { ListState, SubmissionRow, useSubmissions } from './queries';
+import type { Acting, Asked } from './acting';
+import './handling.css';
 import { ReplyStrip, span } from './ReplyStrip';
 
-const views: { state: SubmissionState; label: string }[] = [
+const views: { state: ListState; label: string }[] = [
   { state: 'waiting', label: 'Waiting' },
+  { state: 'owed', label: 'Owed' },
   { state: 'accepted', label: 'Accepted' },
   { state: 'set-aside', label: 'Set aside' },
 ];
 
 interface Props {
-  state: SubmissionState;
-  onState: (state: SubmissionState) => void;
+  state: ListState;
+  onState: (state: ListState) => void;
   list: ReturnType<typeof useSubmissions>;
   rows: SubmissionRow[];
   today: string;
+  acting: Acting;
+  onAsk: (what: Asked['what']) => void;
 }
 
-export function ArrivalList({ state, onState, list, rows, today }: Props) {
+export function ArrivalList({ state, onState, list, rows, today, acting, onAsk }: Props) {
+  const owed = list.data?.pages[0]?.counts.owed ?? 0;
   return (
     <>
       <div className="pillar-head">
         <h1>Arrivals</h1>
-        <small>{state === 'waiting' ? 'soonest first' : 'newest first'}</small>
+        <small>{state === 'waiting' || state === 'owed' ? 'soonest first' : 'newest first'}</small>
       </div>
-      <Views label="Which arrivals" views={views} state={state} onState={onState} />
+      <Views
+        label="Which arrivals"
+        views={views.filter((view) => view.state !== 'owed' || owed > 0 || state === 'owed')}
+        state={state}
+        onState={onState}
+      />
+      {acting.chosen.length > 0 && <Chosen acting={acting} onAsk={onAsk} />}
       <Newcomers rows={state === 'waiting' ? rows : []} />
       {list.isPending && <ComingRows />}
       {list.isError && (
@@ -42,11 +54,23 @@ export function ArrivalList({ state, onState, list, rows, today }: Props) {
       )}
       {list.isSuccess && rows.length === 0 && <NoRows state={state} />}
       {groups(rows, today).map((group) => (
-        <section key={group.name || 'all'} className="arrivals-group">
+        <section
+          key={group.name || 'all'}
+          className={acting.chosen.length > 0 ? 'arrivals-group choosing' : 'arrivals-group'}
+        >
           {group.name && <h2 className="group-label">{group.name}</h2>}
           <ul>
             {group.rows.map((row) => (
               <li key={row.id}>
+                {row.state === 'waiting' && (
+                  <input
+                    type="checkbox"
+                    className="choose-row"
+                    aria-label={`Choose ${row.name}`}
+                    checked={acting.chosen.includes(row.id)}
+                    onChange={() => acting.choose(row.id)}
+                  />
+                )}
                 <Row row={row} today={today} />
               </li>
             ))}
@@ -60,26 +84,35 @@ export function ArrivalList({ state, onState, list, rows, today }: Props) {
 
 function Row({ row, today }: { row: SubmissionRow; today: string }) {
   const waiting = row.state === 'waiting';
+  const running = waiting || !row.answered;
   return (
     <NavLink to={`/arrivals/${row.id}`} className="arrival" data-row={row.id}>
       <span className="arrival-name">
         <b>{row.name}</b>
-        {waiting && <b className="figures">{row.clock.words}</b>}
+        {running && row.state !== 'set-aside' && <b className="figures">{row.clock.words}</b>}
       </span>
       <span className="arrival-second">
         {waiting &&
-          (row.toDecide > 0 ? (
+          (row.putOff ? (
+            <Mark kind="waiting">put off</Mark>
+          ) : row.remindAt ? (
+            <Mark kind="waiting">back again</Mark>
+          ) : row.toDecide > 0 ? (
             <Mark kind="choose">{row.toDecide} to decide</Mark>
           ) : row.unfinished ? (
             <Mark kind="waiting">did not finish</Mark>
           ) : (
             <Mark kind="new">new</Mark>
           ))}
-        {row.state === 'accepted' && <Mark kind="done">accepted</Mark>}
+        {row.state === 'accepted' && row.answered && <Mark kind="done">accepted</Mark>}
         {row.state === 'set-aside' && (
           <Mark kind="stopped">{asideWords[row.aside?.reason ?? 'other'] ?? 'set aside'}</Mark>
         )}
-        <span className="arrival-form">{row.form.title}</span>
+        {row.state === 'accepted' && !row.answered && <Mark kind="new">not answered</Mark>}
+        <span className="arrival-form">
+          {row.assignee && <b>{initials(row.assignee.name)} </b>}
+          {row.form.title}
+        </span>
         <span className="figures">
           {waiting ? `of ${span(row.clock.promiseMinutes)}` : arrivedOn(row.receivedAt, today)}
         </span>
@@ -89,12 +122,47 @@ function Row({ row, today }: { row: SubmissionRow; today: string }) {
   );
 }
 
+/** What may be done with those that are chosen. */
+function Chosen({ acting, onAsk }: { acting: Acting; onAsk: Props['onAsk'] }) {
+  return (
+    <div className="chosen-bar" role="group" aria-label="The chosen">
+      <b className="figures">{acting.chosen.length} chosen</b>
+      <button type="button" className="link-button" onClick={() => onAsk('assign')}>
+        give
+      </button>
+      <button type="button" className="link-button" onClick={() => onAsk('remind')}>
+        put off
+      </button>
+      <button type="button" className="link-button" onClick={() => onAsk('note')}>
+        note
+      </button>
+      <button type="button" className="link-button" onClick={() => onAsk('aside')}>
+        set aside
+      </button>
+      <button type="button" className="link-button" onClick={acting.chooseNone}>
+        choose none
+      </button>
+    </div>
+  );
+}
+
+function initials(name: string): string {
+  return name
+    .split(' ')
+    .map((word) => word[0] ?? '')
+    .join('');
+}
+
 /** The time today, the day otherwise: the name beside it matters more. */
 function arrivedOn(iso: string, today: string): string {
   return moment(iso).toISODate() === today ? clockTime(iso) : moment(iso).toFormat('d LLL');
 }
 
-function NoRows({ state }: { state: SubmissionState }) {
+function NoRows({ state }: { state: ListState }) {
+  if (state === 'owed')
+    return (
+      <Empty fact="Everybody has been answered.">What rules accept by themselves waits here for your answer.</Empty>
+    );
   if (state === 'waiting')
     return (
       <Empty fact="All arrivals are answered.">New ones appear here and on the day ruler, without reloading.</Empty>

@@ -21,6 +21,11 @@ const row: SubmissionRow = {
     words: '42 min left',
   },
   aside: null,
+  answered: false,
+  assignee: null,
+  remindAt: null,
+  putOff: false,
+  priority: 0,
 };
 
 function plan(chosen: string | null): Plan {
@@ -78,10 +83,15 @@ const submission: Submission = {
   made: [],
   decidedBy: null,
   decidedAt: null,
+  sameAs: null,
+  cameAgain: [],
+  notes: [],
+  points: [],
+  answeredBy: null,
 };
 
 const waiting = {
-  'GET /api/submissions': { items: [row], next: null, counts: { waiting: 1 } },
+  'GET /api/submissions': { items: [row], next: null, counts: { waiting: 1, owed: 0 } },
   'GET /api/submissions/a1': submission,
 };
 const accepted = { change: { id: 'c1', words: 'accepted', at: '2026-11-25T10:42:00+00:00', record: null }, made: [] };
@@ -111,7 +121,7 @@ describe('Arrivals', () => {
   });
 
   it('says when everything is answered', async () => {
-    show({ 'GET /api/submissions': { items: [], next: null, counts: { waiting: 0 } } });
+    show({ 'GET /api/submissions': { items: [], next: null, counts: { waiting: 0, owed: 0 } } });
     expect(await screen.findByText('All arrivals are answered.')).toBeTruthy();
   });
 
@@ -121,7 +131,7 @@ describe('Arrivals', () => {
       'GET /api/submissions': () =>
         times++ === 0
           ? problem(503, 'The database does not answer.')
-          : { items: [], next: null, counts: { waiting: 0 } },
+          : { items: [], next: null, counts: { waiting: 0, owed: 0 } },
     });
     expect(await screen.findByText('The database does not answer.')).toBeTruthy();
     fireEvent.click(screen.getByText('Try again'));
@@ -247,7 +257,7 @@ describe('Arrivals', () => {
     };
     show(
       {
-        'GET /api/submissions': { items: [done], next: null, counts: { waiting: 0 } },
+        'GET /api/submissions': { items: [done], next: null, counts: { waiting: 0, owed: 0 } },
         'GET /api/submissions/a1': done,
       },
       '/arrivals/a1?state=accepted',
@@ -270,5 +280,79 @@ describe('Arrivals', () => {
   it('says that there is no such submission', async () => {
     show({ ...waiting, 'GET /api/submissions/zz': () => problem(404, 'There is no such submission.') }, '/arrivals/zz');
     expect(await screen.findByText('There is no such submission')).toBeTruthy();
+  });
+
+  it('gives, puts off and notes by their keys', async () => {
+    const rules = {
+      items: [],
+      offers: { staff: [{ value: 's1', label: 'Sorcha Vell' }], checklists: [], forms: [], questions: [], stages: [] },
+    };
+    const calls = show({
+      ...waiting,
+      'GET /api/rules': rules,
+      'POST /api/submissions/several': { changes: ['c1'], kept: [] },
+    });
+    await screen.findByText('04/05/2027');
+    const sent = () => calls.filter((call) => call.path === '/api/submissions/several').map((call) => call.body);
+    fireEvent.keyDown(window, { key: 'c', code: 'KeyC' });
+    fireEvent.click(await screen.findByRole('button', { name: /Sorcha Vell/ }));
+    await waitFor(() => expect(sent()).toEqual([{ ids: ['a1'], act: 'assign', assignee: 's1' }]));
+    await waitFor(() => expect(screen.queryByText(/Who decides on/)).toBeNull());
+    fireEvent.keyDown(window, { key: 'h', code: 'KeyH' });
+    expect(await screen.findByText('When does Orla Fennick come back?')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Escape', code: 'Escape' });
+    await waitFor(() => expect(screen.queryByText(/come back/)).toBeNull());
+    fireEvent.keyDown(window, { key: 'b', code: 'KeyB' });
+    const field = await screen.findByLabelText('Note');
+    fireEvent.change(field, { target: { value: 'Rang twice.' } });
+    fireEvent.keyDown(field, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() => expect(sent()[1]).toEqual({ ids: ['a1'], act: 'note', text: 'Rang twice.' }));
+    expect(calls.some((call) => call.path.endsWith('/accept'))).toBe(false);
+  });
+
+  it('accepts those that are chosen, and says which were kept', async () => {
+    const other = { ...row, id: 'a2', name: 'Tess Quill', toDecide: 0 };
+    const calls = show({
+      'GET /api/submissions': { items: [row, other], next: null, counts: { waiting: 2, owed: 0 } },
+      'GET /api/submissions/a1': submission,
+      'POST /api/submissions/several': {
+        changes: ['c2'],
+        kept: [
+          { record: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick' }, why: 'it needs a choice first' },
+        ],
+      },
+    });
+    await screen.findByText('04/05/2027');
+    fireEvent.keyDown(window, { key: 'x', code: 'KeyX' });
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Choose Tess Quill' }));
+    expect(screen.getByText('2 chosen')).toBeTruthy();
+    expect(screen.getByText('Accept 2 plans')).toBeTruthy();
+    pressMain();
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/submissions/several')?.body).toEqual({
+        ids: ['a1', 'a2'],
+        act: 'accept',
+      }),
+    );
+    expect(await screen.findByText('1 of 2 accepted')).toBeTruthy();
+    expect(screen.getByText(/it needs a choice first/)).toBeTruthy();
+  });
+
+  it('tells what an arrival counts, what was noted and who has it', async () => {
+    show({
+      ...waiting,
+      'GET /api/submissions/a1': {
+        ...submission,
+        assignee: { id: 's1', name: 'Sorcha Vell' },
+        priority: 7,
+        points: [{ part: 'budget', question: 1, text: '500', points: 7 }],
+        notes: [{ text: 'Rang, nobody there.', by: 'Nessa Quarle', at: '2026-11-25T10:00:00+00:00' }],
+        cameAgain: [{ kind: 'submission', id: 'a9', label: 'A-0009 Orla Fennick' }],
+      },
+    });
+    expect(await screen.findByText('Rang, nobody there.')).toBeTruthy();
+    expect(screen.getByText('Sorcha Vell')).toBeTruthy();
+    expect(screen.getByText(/points:/).textContent).toContain('7 points: budget 71');
+    expect(screen.getByText(/came again as A-0009/)).toBeTruthy();
   });
 });

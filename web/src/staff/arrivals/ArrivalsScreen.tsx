@@ -4,15 +4,18 @@ import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useKey } from '../keys';
 import { useUndo } from '../shell/changes';
-import { useToday } from '../shell/day';
+import { useDay, useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import { ChoiceNote, type PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import { ArrivalList } from './ArrivalList';
+import { useActing } from './acting';
 import { AsidePanel } from './AsidePanel';
 import { Decided } from './Decided';
 import { useDeciding } from './decisions';
+import { HandlingLinks } from './HandlingLinks';
+import { HandlingPanel } from './HandlingPanel';
 import { LookingContext, nowhere, type Looking } from './looking';
 import { PlanView, useGoToDecision } from './PlanView';
 import {
@@ -21,8 +24,8 @@ import {
   useSubmission,
   useSubmissions,
   useTakeBack,
+  type ListState,
   type AsideReason,
-  type SubmissionState,
 } from './queries';
 import { Sheet } from './Sheet';
 import { Strings } from './Strings';
@@ -32,7 +35,7 @@ export function ArrivalsScreen() {
   const { id } = useParams();
   const [search, setSearch] = useSearchParams();
   const given = search.get('state');
-  const state: SubmissionState = given === 'accepted' || given === 'set-aside' ? given : 'waiting';
+  const state: ListState = given === 'accepted' || given === 'set-aside' || given === 'owed' ? given : 'waiting';
   const list = useSubmissions(state);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data]);
   const first = rows[0];
@@ -51,14 +54,15 @@ export function ArrivalsScreen() {
 
 interface Props {
   id: string | undefined;
-  state: SubmissionState;
-  onState: (state: SubmissionState) => void;
+  state: ListState;
+  onState: (state: ListState) => void;
   list: ReturnType<typeof useSubmissions>;
   rows: NonNullable<ReturnType<typeof useSubmissions>['data']>['pages'][number]['items'];
 }
 
 function Arrivals({ id, state, onState, list, rows }: Props) {
   const today = useToday();
+  const now = useDay().data?.now ?? new Date().toISOString();
   const navigate = useNavigate();
   const toast = useToast();
   const undo = useUndo();
@@ -69,7 +73,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const accept = useAccept();
   const setAside = useSetAside();
   const takeBack = useTakeBack();
-  const [asking, setAsking] = useState<string | null>(null);
   const [part, setPart] = useState(0);
   const [at, look] = useState<Looking>(nowhere);
   const frame = useRef<HTMLElement>(null);
@@ -95,7 +98,22 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
     setPart(0);
   };
 
+  const acting = useActing(submission, rows, leave);
+  const ask = (what: 'aside' | 'assign' | 'remind' | 'note') => {
+    setPart(2);
+    acting.ask(what);
+  };
+  useKey('give', submission ? () => ask('assign') : undefined);
+  useKey('putOff', waiting ? () => ask('remind') : undefined);
+  useKey('note', submission ? () => ask('note') : undefined);
+  useKey('answered', submission && !submission.answered ? acting.answer : undefined);
+  useKey('choose', waiting && id ? () => acting.choose(id) : undefined);
+
   const carryOut = () => {
+    if (acting.chosen.length > 0) {
+      acting.act({ act: 'accept' });
+      return;
+    }
     if (!submission || !plan || accept.isPending || deciding.busy) return;
     if (open) {
       setPart(2);
@@ -116,18 +134,24 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
     );
   };
 
-  const putAside = (reason: AsideReason, note: string) => {
-    if (!submission || setAside.isPending) return;
+  const putAside = (reason: AsideReason, note: string, duplicateOf: string) => {
+    const asked = acting.asked;
+    const only = asked?.ids.length === 1 ? asked.ids[0] : undefined;
+    if (!asked || setAside.isPending) return;
+    if (only === undefined) {
+      acting.act({ act: 'set-aside', reason, note });
+      return;
+    }
     setAside.mutate(
-      { id: submission.id, reason, note },
+      { id: only, reason, note, duplicateOf },
       {
         onSuccess: () => {
-          setAsking(null);
+          acting.leaveIt();
           toast({
-            words: `${submission.name} set aside`,
-            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate(submission.id) },
+            words: `${asked.name} set aside`,
+            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate(only) },
           });
-          leave();
+          if (only === id) leave();
         },
       },
     );
@@ -149,21 +173,23 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
         {
           label: 'Set aside',
           keyName: 'aside',
-          act: () => {
-            setPart(2);
-            setAsking(submission.id);
-          },
+          act: () => ask('aside'),
         },
       ]
     : [];
   const planBlocks: PlinthBlock[] = waiting
     ? [
         {
-          label: accept.isPending ? 'Accepting…' : 'Accept plan',
+          label:
+            accept.isPending || acting.busy
+              ? 'Accepting…'
+              : acting.chosen.length > 0
+                ? `Accept ${acting.chosen.length} plans`
+                : 'Accept plan',
           keyName: 'main',
           main: true,
           act: carryOut,
-          disabled: !plan || accept.isPending || deciding.busy,
+          disabled: !plan || accept.isPending || acting.busy || deciding.busy,
         },
       ]
     : submission
@@ -194,7 +220,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
           />
         }
         note={
-          open && waiting ? (
+          open && waiting && acting.chosen.length === 0 ? (
             <ChoiceNote
               words={`Line ${open.number} needs a choice first`}
               onGo={() => {
@@ -212,7 +238,17 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             middling: '236px',
             folds: true,
             tally: rows.length || undefined,
-            content: <ArrivalList state={state} onState={onState} list={list} rows={rows} today={today} />,
+            content: (
+              <ArrivalList
+                state={state}
+                onState={onState}
+                list={list}
+                rows={rows}
+                today={today}
+                acting={acting}
+                onAsk={ask}
+              />
+            ),
           },
           {
             name: 'Sheet',
@@ -222,7 +258,12 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             middling: '352px',
             tally: submission?.answers.length,
             content: submission ? (
-              <Sheet key={submission.id} submission={submission} onPutRight={waiting ? deciding.putRight : undefined} />
+              <Sheet
+                key={submission.id}
+                submission={submission}
+                onPutRight={waiting ? deciding.putRight : undefined}
+                handling={<HandlingLinks submission={submission} today={today} onAsk={ask} acting={acting} />}
+              />
             ) : (
               <Waiting one={one} empty={list.isSuccess && rows.length === 0} />
             ),
@@ -235,12 +276,24 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             choose: open !== undefined,
             content: submission ? (
               <>
-                {asking === submission.id && (
+                {acting.asked?.what === 'aside' && (
                   <AsidePanel
-                    name={submission.name}
+                    name={acting.asked.name}
+                    one={acting.asked.ids.length === 1}
                     onChoose={putAside}
-                    onCancel={() => setAsking(null)}
-                    error={setAside.error?.message ?? null}
+                    onCancel={acting.leaveIt}
+                    error={setAside.error?.message ?? acting.error}
+                  />
+                )}
+                {acting.asked && acting.asked.what !== 'aside' && (
+                  <HandlingPanel
+                    key={acting.asked.what}
+                    kind={acting.asked.what}
+                    name={acting.asked.name}
+                    now={now}
+                    error={acting.error}
+                    onAct={acting.act}
+                    onCancel={acting.leaveIt}
                   />
                 )}
                 {accept.error && accept.variables.id === submission.id && (

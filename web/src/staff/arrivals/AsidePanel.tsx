@@ -7,21 +7,25 @@ import type { AsideReason } from './queries';
 
 interface Props {
   name: string;
-  onChoose: (reason: AsideReason, note: string) => void;
+  onChoose: (reason: AsideReason, note: string, duplicateOf: string) => void;
+  /** Whether it is one: that one may say what it doubles. */
+  one: boolean;
   onCancel: () => void;
   error: string | null;
 }
 
 /** Asks why a submission goes out of the way. Choosing a reason does it; it can be undone. */
-export function AsidePanel({ name, onChoose, onCancel, error }: Props) {
+export function AsidePanel({ name, one, onChoose, onCancel, error }: Props) {
   const [note, setNote] = useState('');
+  const [double, setDouble] = useState('');
+  const choose = (reason: AsideReason) => onChoose(reason, note, reason === 'duplicate' ? double.trim() : '');
   const panel = useRef<HTMLDivElement>(null);
   const options = asideReasons.map((reason, i) => ({ ...reason, hotkey: String(i + 1) }));
   useLetters(
     options.map((option) => option.hotkey),
     (letter) => {
       const option = options.find((one) => one.hotkey === letter);
-      if (option) onChoose(option.value, note);
+      if (option) choose(option.value);
     },
   );
   useEffect(() => {
@@ -34,13 +38,10 @@ export function AsidePanel({ name, onChoose, onCancel, error }: Props) {
   }, [onCancel]);
   return (
     <div className="aside-panel" ref={panel}>
-      <h2>Why is {name} set aside?</h2>
-      <ChoiceBlocks
-        label="Reason"
-        options={options}
-        chosen={null}
-        onChoose={(value) => onChoose(value as AsideReason, note)}
-      />
+      <h2>
+        Why {name.startsWith('these ') ? 'are' : 'is'} {name} set aside?
+      </h2>
+      <ChoiceBlocks label="Reason" options={options} chosen={null} onChoose={(value) => choose(value as AsideReason)} />
       <StaffField
         label="Note, if you like, before you choose"
         value={note}
@@ -48,6 +49,15 @@ export function AsidePanel({ name, onChoose, onCancel, error }: Props) {
         onChange={(event) => setNote(event.target.value)}
         error={error ?? undefined}
       />
+      {one && (
+        <StaffField
+          label="A duplicate of which number, if you know"
+          value={double}
+          maxLength={20}
+          placeholder="A-0123"
+          onChange={(event) => setDouble(event.target.value)}
+        />
+      )}
       <p className="second">
         It stays on file under Set aside.{' '}
         <button type="button" className="link-button" onClick={onCancel}>

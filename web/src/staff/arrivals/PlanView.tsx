@@ -23,15 +23,18 @@ export function PlanView({ plan, onDecide, deciding }: Props) {
   const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
   // An open choice is asked before one that only could be changed.
   const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
-  useLetters([...new Set(inOrder.flatMap((choice) => choice.options.map((option) => option.hotkey)))], (letter) => {
-    for (const choice of inOrder) {
-      const option = choice.options.find((one) => one.hotkey === letter);
-      if (option) {
-        onDecide(choice.key, option.value);
-        return;
+  useLetters(
+    [...new Set(inOrder.flatMap((choice) => choice.options.map((option) => option.hotkey)).filter(Boolean))],
+    (letter) => {
+      for (const choice of inOrder) {
+        const option = choice.options.find((one) => one.hotkey === letter);
+        if (option) {
+          onDecide(choice.key, option.value);
+          return;
+        }
       }
-    }
-  });
+    },
+  );
   return (
     <>
       <div className="pillar-head strong">

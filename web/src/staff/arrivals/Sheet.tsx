@@ -1,5 +1,5 @@
 import ButtonBase from '@mui/material/ButtonBase';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
@@ -15,10 +15,12 @@ interface Props {
   submission: Submission;
   /** Puts an answer right for the plan; what was written stays. Nothing once it is decided. */
   onPutRight: ((question: string, text: string) => void) | undefined;
+  /** What is done with it beside deciding: stands beneath its head. */
+  handling?: ReactNode;
 }
 
 /** A submission as it was written, question by question. */
-export function Sheet({ submission, onPutRight }: Props) {
+export function Sheet({ submission, onPutRight, handling }: Props) {
   const [picture, setPicture] = useState<string | null>(null);
   const { at, deciding, look } = useLooking();
   const received = moment(submission.receivedAt);
@@ -42,6 +44,7 @@ export function Sheet({ submission, onPutRight }: Props) {
             <b>{submission.others.join(' and ')}</b> {submission.others.length === 1 ? 'looks' : 'look'} at it too.
           </p>
         )}
+        {handling}
       </header>
       <ol className="answers">
         {submission.answers.map((answer) => (

@@ -16,6 +16,11 @@ function row(name: string, dueAt: string, state: SubmissionRow['clock']['state']
     toDecide: 0,
     clock: { promiseMinutes: 120, usedMinutes: 10, dueAt, state, words: '' },
     aside: null,
+    answered: false,
+    assignee: null,
+    remindAt: null,
+    putOff: false,
+    priority: 0,
   };
 }
 

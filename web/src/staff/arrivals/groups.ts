@@ -14,6 +14,7 @@ export function groups(rows: SubmissionRow[], today: string): { name: string; ro
 }
 
 function heading(row: SubmissionRow, today: string): string {
+  if (row.putOff) return 'Put off';
   if (row.clock.state === 'over') return 'Late';
   const due = moment(row.clock.dueAt);
   const days = Math.round(due.startOf('day').diff(moment(today).startOf('day'), 'days').days);

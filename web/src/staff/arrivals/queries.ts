@@ -2,14 +2,15 @@ import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tansta
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
-export type SubmissionState = Schema<'SubmissionState'>;
+/** owed: accepted by a rule, and nobody has answered yet. */
+export type ListState = Schema<'SubmissionState'> | 'owed';
 export type SubmissionRow = Schema<'SubmissionRow'>;
 export type Submission = Schema<'Submission'>;
 export type Plan = Schema<'Plan'>;
 export type PlanLine = Schema<'PlanLine'>;
 
 /** One state's submissions, page after page; asked for again every three seconds, so that nobody reloads. */
-export function useSubmissions(state: SubmissionState) {
+export function useSubmissions(state: ListState) {
   return useInfiniteQuery({
     queryKey: queryKeys.submissions(state),
     queryFn: ({ pageParam }) =>
@@ -48,8 +49,23 @@ export type AsideReason = 'advertising' | 'test' | 'duplicate' | 'not-for-us' | 
 export function useSetAside() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, reason, note }: { id: string; reason: AsideReason; note: string }) =>
-      need(api.POST('/api/submissions/{id}/set-aside', { params: { path: { id } }, body: { reason, note } })),
+    mutationFn: ({
+      id,
+      reason,
+      note,
+      duplicateOf,
+    }: {
+      id: string;
+      reason: AsideReason;
+      note: string;
+      duplicateOf: string;
+    }) =>
+      need(
+        api.POST('/api/submissions/{id}/set-aside', {
+          params: { path: { id } },
+          body: { reason, note, ...(duplicateOf ? { duplicateOf } : {}) },
+        }),
+      ),
     onSettled: () => queries.invalidateQueries(),
   });
 }

@@ -15,7 +15,7 @@ export function ChoiceBlocks({ label, options, chosen, open = false, onChoose }:
     <div className={open ? 'choice open' : 'choice'} role="group" aria-label={label}>
       {options.map((option) => (
         <ButtonBase key={option.value} aria-pressed={option.value === chosen} onClick={() => onChoose(option.value)}>
-          <span className="key-square" aria-hidden="true">
+          <span className={option.hotkey ? 'key-square' : 'key-square none'} aria-hidden="true">
             {option.hotkey}
           </span>
           <span>{option.label}</span>

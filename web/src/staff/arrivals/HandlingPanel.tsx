@@ -1,0 +1,153 @@
+import Button from '@mui/material/Button';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useLetters } from '../keys';
+import { useRules } from '../rules/queries';
+import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import type { Act } from './handling';
+import { atBusiness, reminders } from './reminders';
+
+interface Props {
+  kind: 'assign' | 'remind' | 'note';
+  /** Whom it is about, in words. */
+  name: string;
+  now: string;
+  error: string | null;
+  onAct: (act: Act) => void;
+  onCancel: () => void;
+}
+
+/** Asks for what an act needs: who, until when, or what to note. Choosing does it; it can be undone. */
+export function HandlingPanel({ kind, ...props }: Props) {
+  if (kind === 'assign') return <Assign {...props} />;
+  return kind === 'remind' ? <Remind {...props} /> : <Note {...props} />;
+}
+
+type Panel = Omit<Props, 'kind'>;
+
+function Assign({ name, error, onAct, onCancel }: Panel) {
+  const staff = useRules().data?.offers.staff ?? [];
+  const options = [...staff.map((one) => ({ value: one.value, label: one.label })), { value: '', label: 'Nobody' }].map(
+    (one, i) => ({ ...one, hotkey: i < 9 ? String(i + 1) : '' }),
+  );
+  const give = (assignee: string) => onAct({ act: 'assign', assignee });
+  return (
+    <Frame title={`Who decides on ${name}?`} options={options} onChoose={give} error={error} onCancel={onCancel}>
+      <p className="second">Nothing changes for the client: the promise to answer runs on.</p>
+    </Frame>
+  );
+}
+
+function Remind({ name, now, error, onAct, onCancel }: Panel) {
+  const [own, setOwn] = useState('');
+  const remind = (remindAt: string) => remindAt && onAct({ act: 'remind', remindAt });
+  return (
+    <Frame
+      title={`When does ${name} come back?`}
+      options={reminders(now)}
+      onChoose={remind}
+      error={error}
+      onCancel={onCancel}
+    >
+      <form
+        className="handling-own"
+        onSubmit={(event) => {
+          event.preventDefault();
+          remind(atBusiness(own, now));
+        }}
+      >
+        <label>
+          or at <input type="datetime-local" value={own} onChange={(event) => setOwn(event.target.value)} required />
+        </label>{' '}
+        <Button type="submit" size="small" variant="outlined">
+          Put off
+        </Button>{' '}
+        <span className="second">The promise to answer runs on.</span>
+      </form>
+    </Frame>
+  );
+}
+
+function Note({ name, error, onAct, onCancel }: Panel) {
+  const [text, setText] = useState('');
+  const keep = () => text.trim() && onAct({ act: 'note', text });
+  return (
+    <Frame title={`Note beside ${name}`} error={error} onCancel={onCancel}>
+      <form
+        className="handling-note"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <textarea
+          aria-label="Note"
+          rows={3}
+          maxLength={2000}
+          autoFocus
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+              event.preventDefault();
+              event.stopPropagation();
+              keep();
+            }
+          }}
+        />
+        <Button type="submit" size="small" variant="contained" disabled={text.trim() === ''}>
+          Keep the note
+        </Button>{' '}
+        <span className="second">Colleagues see it; the client does not.</span>
+      </form>
+    </Frame>
+  );
+}
+
+interface FrameProps {
+  title: string;
+  options?: { value: string; hotkey: string; label: string }[];
+  onChoose?: (value: string) => void;
+  error: string | null;
+  onCancel: () => void;
+  children: ReactNode;
+}
+
+function Frame({ title, options = [], onChoose, error, onCancel, children }: FrameProps) {
+  const panel = useRef<HTMLDivElement>(null);
+  useLetters(options.map((option) => option.hotkey).filter(Boolean), (letter) => {
+    const option = options.find((one) => one.hotkey === letter);
+    if (option) onChoose?.(option.value);
+  });
+  useEffect(() => {
+    const inside =
+      panel.current?.contains(document.activeElement) && !(document.activeElement instanceof HTMLButtonElement);
+    if (!inside) panel.current?.querySelector('button')?.focus();
+  }, [options.length]);
+  useEffect(() => {
+    const close = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') onCancel();
+    };
+    window.addEventListener('keydown', close);
+    return () => window.removeEventListener('keydown', close);
+  }, [onCancel]);
+  return (
+    <div className="aside-panel" ref={panel}>
+      <h2>{title}</h2>
+      {options.length > 0 && onChoose && (
+        <ChoiceBlocks label={title} options={options} chosen={null} onChoose={onChoose} />
+      )}
+      {children}
+      {error && (
+        <p className="question-error" role="alert">
+          {error}
+        </p>
+      )}
+      <p className="second">
+        <button type="button" className="link-button" onClick={onCancel}>
+          Leave it
+        </button>{' '}
+        <kbd>Esc</kbd>
+      </p>
+    </div>
+  );
+}
