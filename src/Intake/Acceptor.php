@@ -7,13 +7,19 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Planning\EffectKind;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Rules\Trigger;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Rules\RuleUse;
+use Telamon\Journal\Journaled;
+use Telamon\Journal\RecordRef;
+use Telamon\Rules\EventRules;
+use Telamon\Rules\RuleUses;
 use Telamon\Setup\BusinessFacts;
 
 /** Carries a plan out in one transaction. It writes and never decides. */
@@ -29,6 +35,8 @@ final readonly class Acceptor
         private Decisions $decisions,
         private Changes $changes,
         private BusinessFacts $facts,
+        private RuleUses $uses,
+        private EventRules $events,
         private ClockInterface $clock,
     ) {
     }
@@ -59,15 +67,31 @@ final readonly class Acceptor
                 ));
             }
 
-            foreach ($plan->outcome->rules as $rule) {
-                $gone = array_filter($plan->outcome->gone, static fn (array $one): bool => $one[0] === $rule);
-                $this->em->persist(new RuleUse($rule->id, $submission->id, $this->clock->now(), mb_substr(implode(', ', array_column($gone, 1)), 0, 300), $change->id, 'submission', $submission->recordLabel()));
-            }
+            $this->uses->keep($plan->outcome, $change, $submission);
+            $touched = [...$this->writer->write($submission, $plan, $staff, $this->clock->now()), ...$this->andThen($plan, $change, $submission)];
 
-            return $this->writer->write($submission, $plan, $staff, $this->clock->now());
+            // A record that several lines touch is told once.
+            return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
         });
 
         return ['change' => $change->toArray($this->facts->zone()), 'made' => $made];
+    }
+
+    /**
+     * What rules do once a plan is accepted.
+     *
+     * @return list<Journaled>
+     */
+    private function andThen(Plan $plan, Change $change, Submission $submission): array
+    {
+        $effects = array_values(array_filter(array_column($plan->lines, 'effect')));
+        $wasThere = [] !== array_filter($effects, static fn (Effect $effect): bool => EffectKind::UseClient === $effect->kind);
+        $fields = $wasThere ? EventRules::clientFields($effects) : [];
+
+        return [
+            ...$this->events->happened(Trigger::Accepted, $change, $submission->project, $submission->client, []),
+            ...([] === $fields ? [] : $this->events->happened(Trigger::ClientChanged, $change, $submission->project, $submission->client, $fields)),
+        ];
     }
 
     /** @throws Problem 409 */

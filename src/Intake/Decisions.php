@@ -87,7 +87,7 @@ final readonly class Decisions
         $added = [];
         foreach (\is_array($data['added'] ?? null) ? array_values($data['added']) : [] as $i => $one) {
             if (!\is_array($one) || !\in_array($one['kind'] ?? null, Amendments::ADDED_KINDS, true)) {
-                throw Problem::invalid("added.$i.kind", 'Add a task, a note or a tag.');
+                throw Problem::invalid("added.$i.kind", 'Add a task, a note, a tag, a notice or an owner.');
             }
             $added[] = ['kind' => $one['kind'], 'values' => self::texts("added.$i", $one['values'] ?? [])];
         }

@@ -8,8 +8,8 @@ use Telamon\Access\Staff;
 use Telamon\Core\Planning\Effect;
 use Telamon\Core\Planning\EffectKind;
 use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanLine;
 use Telamon\Journal\Journaled;
-use Telamon\Journal\RecordRef;
 
 /** Writes the lines of a plan, in their order. */
 final readonly class EffectWriter
@@ -18,17 +18,11 @@ final readonly class EffectWriter
     {
     }
 
-    /** @return list<array{kind: string, id: string, label: string}> what was made or joined, as RecordRef in the contract */
+    /** @return list<Journaled> what was made or joined */
     public function write(Submission $submission, Plan $plan, ?Staff $staff, \DateTimeImmutable $now): array
     {
         $made = new Making($submission, $now);
-        $touched = [];
-        foreach ($plan->lines as $line) {
-            if (null !== $line->effect) {
-                array_push($touched, ...$this->one($line->effect, $made));
-            }
-        }
-        $this->projects->finish($made);
+        $touched = $this->lines($plan->lines, $made);
         $submission->state = SubmissionState::Accepted;
         $submission->decidedAt = $now;
         $submission->decidedBy = $staff;
@@ -41,8 +35,25 @@ final readonly class EffectWriter
         $submission->client = $made->client;
         $submission->project = $made->project;
 
-        // A record that several lines touch is told once.
-        return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
+        return $touched;
+    }
+
+    /**
+     * @param list<PlanLine> $lines
+     *
+     * @return list<Journaled> what they made or changed
+     */
+    public function lines(array $lines, Making $made): array
+    {
+        $touched = [];
+        foreach ($lines as $line) {
+            if (null !== $line->effect) {
+                array_push($touched, ...$this->one($line->effect, $made));
+            }
+        }
+        $this->projects->finish($made);
+
+        return $touched;
     }
 
     /** @return list<Journaled> */

@@ -50,6 +50,8 @@ final readonly class FieldEffects
             $record instanceof Client && 'organisation' === $field => $record->organisation = mb_substr($value, 0, 200),
             $record instanceof Client && 'notes' === $field => $record->notes = trim("{$record->notes}\n\n$value"),
             $record instanceof Project && 'notes' === $field => $record->notes = trim("{$record->notes}\n\n$value"),
+            $record instanceof Project && 'stage' === $field => $record->stage = mb_substr($value, 0, 40),
+            $record instanceof Project && 'lead' === $field => $record->lead = $this->em->find(Staff::class, $value) ?? throw new \LogicException('the plan names staff who are not on file'),
             $record instanceof Project && 'budget' === $field => $record->budget = mb_substr($value, 0, 200),
             $record instanceof Asset && 'make' === $field => $record->make = mb_substr($value, 0, 200),
             $record instanceof Asset && 'model' === $field => $record->model = mb_substr($value, 0, 200),

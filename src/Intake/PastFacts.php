@@ -6,8 +6,10 @@ namespace Telamon\Intake;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Scheduling\OpeningHours;
 use Telamon\Forms\FormVersion;
 use Telamon\Setup\BusinessFacts;
@@ -15,13 +17,15 @@ use Telamon\Setup\BusinessFacts;
 /** What rules may ask about, of submissions that came and of those that come. */
 final readonly class PastFacts
 {
-    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
     public function of(Submission $submission): RuleFacts
     {
-        return $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->facts->hours());
+        $facts = $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->facts->hours());
+
+        return null !== $submission->continueBy && $submission->continueBy <= $this->clock->now() ? $facts->after([Trigger::Received, Trigger::Unfinished]) : $facts;
     }
 
     /**
@@ -50,6 +54,10 @@ final readonly class PastFacts
             $facts = $this->facts($version, \is_array($answers) ? $answers : [], self::text($row, 'channel'), $at, array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))), '' === self::text($row, 'continue_by'), $hours);
             $known = '' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d');
             $tags = json_decode(self::text($row, 'tags'), true);
+            $over = self::text($row, 'continue_by');
+            if ('' !== $over && $over <= $this->clock->now()->setTimezone($utc)->format('Y-m-d H:i:s')) {
+                $facts = $facts->after([Trigger::Received, Trigger::Unfinished]);
+            }
             yield [$facts->with(['@client' => $known ? 'known' : 'new', '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
         }
     }

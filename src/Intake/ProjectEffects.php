@@ -69,7 +69,7 @@ final readonly class ProjectEffects
             $effect->text('name'),
             $this->staff($effect->text('assignee')),
             self::day($effect->text('due')),
-            $effect->numbers('waits_for'),
+            array_map(static fn (int $task): int => $made->tasksBefore + $task, $effect->numbers('waits_for')),
             $effect->text('checklist'),
         );
         $this->em->persist($task);

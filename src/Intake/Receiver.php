@@ -7,6 +7,7 @@ namespace Telamon\Intake;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Core\Form\AnswerCheck;
 use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Destination;
@@ -182,6 +183,10 @@ final readonly class Receiver
         $this->em->persist($submission);
         if (SubmissionState::Waiting === $submission->state) {
             $this->bus->dispatch(new LookAhead($submission->id));
+            if (null !== $submission->continueBy) {
+                // Looked at again when the long form should have come: a rule may wait for that.
+                $this->bus->dispatch(new LookAhead($submission->id), [new DelayStamp(1000 * ($submission->continueBy->getTimestamp() - $now->getTimestamp() + 1))]);
+            }
         }
         $this->finish($arriving->continues, $submission, $now);
         foreach ($uploads as $questionKey => $files) {

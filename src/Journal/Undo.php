@@ -75,12 +75,17 @@ final readonly class Undo
         $undone = 0;
         $kept = [];
         $made = [];
+        $seen = [];
         foreach ($entries as $entry) {
             $record = $this->em->find($entry->recordClass, $entry->recordId);
             if (null === $record) {
                 continue;
             }
-            $this->em->refresh($record);
+            // Once each: a record may have several entries, and what was put back for one must not be read over.
+            if (!isset($seen[$entry->recordId])) {
+                $this->em->refresh($record);
+                $seen[$entry->recordId] = true;
+            }
             if (Action::Made === $entry->action) {
                 $made[$entry->recordId] = [$entry, $record];
             } elseif (Action::Changed === $entry->action) {

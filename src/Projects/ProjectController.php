@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Staff;
+use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 
 #[Route('/api/projects')]
 #[IsGranted('ROLE_FIELD')]
 final readonly class ProjectController
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view)
+    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private Security $security)
     {
     }
 
@@ -30,5 +34,19 @@ final readonly class ProjectController
     public function show(string $id): Response
     {
         return new JsonResponse($this->view->whole($this->em->find(Project::class, $id) ?? throw Problem::notFound('project')));
+    }
+
+    #[Route('/{id}/stage', methods: ['POST'])]
+    public function move(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $project = $this->em->find(Project::class, $id) ?? throw Problem::notFound('project');
+        if ($project->lead !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
+            throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
+        }
+        $body = JsonBody::read($request);
+        $version = $body['version'] ?? null;
+        $this->moves->move($project, JsonBody::text($body, 'stage', 40), \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'), $staff);
+
+        return new JsonResponse($this->view->whole($project));
     }
 }

@@ -11,13 +11,14 @@ use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
+use Telamon\Messages\MessageQueue;
 use Telamon\Setup\BusinessFacts;
 use Telamon\Setup\ChecklistTemplate;
 
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private BusinessFacts $facts, private MessageQueue $messages, private TurnsTaken $turns)
     {
     }
 
@@ -43,10 +44,10 @@ final readonly class RuleBooks
             $rules[] = $also;
         }
         if ([] === $rules) {
-            return new RuleBook([], $this->staff());
+            return new RuleBook([], $this->staff(), [], $this->facts->stages());
         }
 
-        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages());
+        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
     }
 
     private function read(HandlingRule $kept): ?Rule
@@ -57,6 +58,12 @@ final readonly class RuleBooks
             // A rule that was kept by an older version and cannot be read any more does nothing.
             return null;
         }
+    }
+
+    /** @return list<Rule> all that are kept, on or off, as far as they can be read */
+    public function kept(): array
+    {
+        return array_values(array_filter(array_map($this->read(...), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']))));
     }
 
     /** @return array<string, StaffMember> */

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleChain;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
@@ -19,9 +20,9 @@ use Telamon\Journal\Changes;
 /** Makes, changes, moves and retires handling rules. */
 final readonly class RuleChanges
 {
-    private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself'];
+    private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself', 'when', 'what', 'alsoByHand'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private ClockInterface $clock)
     {
     }
 
@@ -33,10 +34,17 @@ final readonly class RuleChanges
     public function check(array $body, string $id = 'new'): Rule
     {
         try {
-            return $this->reader->read($id, $body);
+            $rule = $this->reader->read($id, $body);
         } catch (InvalidRule $error) {
             throw Problem::invalid($error->field, $error->getMessage());
         }
+        $others = array_values(array_filter($this->books->kept(), static fn (Rule $other): bool => $other->id !== $id));
+        $round = RuleChain::roundOf($rule, [...$others, $rule]);
+        if (null !== $round) {
+            throw Problem::invalid('then', 'It would set itself off again without end: '.implode(', then ', array_map(static fn (Rule $one): string => $one->name, $round)).'.');
+        }
+
+        return $rule;
     }
 
     /**

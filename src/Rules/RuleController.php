@@ -14,8 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Staff;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Intake\PlanMaker;
-use Telamon\Intake\Submission;
+use Telamon\Setup\BusinessFacts;
 
 #[Route('/api/rules')]
 #[IsGranted('ROLE_COORDINATOR')]
@@ -26,10 +25,12 @@ final readonly class RuleController
     public function __construct(
         private EntityManagerInterface $em,
         private RuleChanges $changes,
-        private RuleBooks $books,
-        private PlanMaker $plans,
         private LookBacks $looks,
         private RuleView $view,
+        private RuleUses $uses,
+        private RuleVersions $versions,
+        private RuleTrials $trials,
+        private BusinessFacts $facts,
     ) {
     }
 
@@ -73,18 +74,27 @@ final readonly class RuleController
         return $this->answer();
     }
 
-    /** The plan of a submission with and without a rule that is being edited. Nothing is saved. */
+    /** The plan of a submission, or of a made-up sample, with and without a rule that is being edited. Nothing is saved. */
     #[Route('/dry-run', methods: ['POST'])]
     public function dryRun(Request $request): Response
     {
-        $body = JsonBody::read($request);
-        $given = \is_array($body['rule'] ?? null) ? $body['rule'] : throw Problem::invalid('rule', 'Send the rule.');
-        $submission = $this->em->find(Submission::class, JsonBody::text($body, 'submission', 36)) ?? throw Problem::invalid('submission', 'Choose a submission.');
-        $rule = $this->changes->check($given, \is_string($given['id'] ?? null) && '' !== $given['id'] ? $given['id'] : 'new');
-        $with = $this->plans->withBook($submission, $this->books->book($rule));
-        $without = $this->plans->withBook($submission, $this->books->book($rule, true));
+        return new JsonResponse($this->trials->run(JsonBody::read($request)));
+    }
 
-        return new JsonResponse(['holds' => \in_array($rule, $with->outcome->rules, true), 'with' => $with->toArray(), 'without' => $without->toArray()]);
+    /** What it was before. */
+    #[Route('/{id}/versions', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function versions(string $id): Response
+    {
+        return new JsonResponse(['items' => $this->versions->of($this->get($id))]);
+    }
+
+    /** On what it had its part. */
+    #[Route('/{id}/uses', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function uses(string $id): Response
+    {
+        $zone = $this->facts->zone();
+
+        return new JsonResponse(['items' => array_map(static fn (array $use): array => ['at' => $use['at']->setTimezone($zone)->format(\DATE_RFC3339)] + $use, $this->uses->of($this->get($id)->id))]);
     }
 
     #[Route('/look-backs', methods: ['POST'])]
@@ -96,7 +106,9 @@ final readonly class RuleController
         if (!\in_array($days, [30, 90, 365], true)) {
             throw Problem::invalid('days', 'Choose 30, 90 or 365 days.');
         }
-        $this->changes->check($given);
+        if (!$this->changes->check($given)->when->isOfPlan()) {
+            throw Problem::invalid('rule.when', 'Only rules on arrivals can be looked back with.');
+        }
         $named = [];
         foreach ($given as $name => $value) {
             $named[(string) $name] = $value;

@@ -8,13 +8,15 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Access\Staff;
 use Telamon\Forms\Form;
+use Telamon\Messages\MessageTemplate;
 use Telamon\Setup\BusinessFacts;
 use Telamon\Setup\ChecklistTemplate;
+use Telamon\Setup\OwnFields;
 
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private BusinessFacts $facts, private OwnFields $fields)
     {
     }
 
@@ -37,9 +39,26 @@ final readonly class RuleView
                 'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false], ['name' => 'ASC'])),
                 'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
                 'questions' => self::questions($forms),
+                'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
+                'fields' => $this->fields(),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->facts->stages()),
             ],
         ];
+    }
+
+    /** @return list<array{record: string, field: string, label: string}> what a rule may set */
+    private function fields(): array
+    {
+        $fields = [
+            ['record' => 'client', 'field' => 'organisation', 'label' => 'Client, organisation'], ['record' => 'client', 'field' => 'notes', 'label' => 'Client, notes'],
+            ['record' => 'project', 'field' => 'budget', 'label' => 'Project, budget'], ['record' => 'project', 'field' => 'notes', 'label' => 'Project, notes'],
+            ['record' => 'asset', 'field' => 'place', 'label' => ucfirst($this->facts->business()->assetWord).', where it stands'],
+        ];
+        foreach ($this->fields->byName() as $own) {
+            $fields[] = ['record' => $own->record, 'field' => "custom.{$own->key}", 'label' => ucfirst('asset' === $own->record ? $this->facts->business()->assetWord : $own->record).", {$own->label}"];
+        }
+
+        return $fields;
     }
 
     /**

@@ -22,6 +22,10 @@ final class RuleWords
             ActionKind::Stage => "the stage {$text('stage')}",
             ActionKind::Note => 'a note',
             ActionKind::Notice => 'a notice',
+            ActionKind::Owner => 'an owner of the client',
+            ActionKind::Field => "{$text('field')} of the {$text('record')}",
+            ActionKind::Wish => "a wish for the {$text('about')}",
+            ActionKind::Message => 'one more message',
             null => '',
         };
     }

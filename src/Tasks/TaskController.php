@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tasks;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -19,9 +17,6 @@ use Telamon\Http\Cursor;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
-use Telamon\Journal\Change;
-use Telamon\Journal\ChangeKind;
-use Telamon\Journal\Changes;
 
 #[Route('/api/tasks')]
 #[IsGranted('ROLE_FIELD')]
@@ -30,9 +25,8 @@ final readonly class TaskController
     public function __construct(
         private EntityManagerInterface $em,
         private TaskView $view,
-        private Changes $changes,
+        private TaskFinishing $finishing,
         private Security $security,
-        private ClockInterface $clock,
     ) {
     }
 
@@ -74,15 +68,7 @@ final readonly class TaskController
         if (!\is_int($version)) {
             throw Problem::invalid('version', 'Send the version of the task that was looked at.');
         }
-        $change = new Change(ChangeKind::FinishTask, mb_substr("finished task {$task->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
-        $this->changes->carryOut($change, function () use ($task, $version): void {
-            $this->em->refresh($task);
-            if (null !== $task->finishedAt) {
-                throw new Problem(409, 'Finished already', 'Somebody finished this task before.');
-            }
-            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $task->finishedAt = $this->clock->now();
-        });
+        $this->finishing->finish($task, $version, $staff);
 
         return new JsonResponse($this->view->rows([$task])[0]);
     }

@@ -7,6 +7,9 @@ namespace Telamon\Core\Planning;
 /** Carries amendments into the lines of a plan. What names a line that is there no more falls away. */
 final readonly class Amender
 {
+    /** Where a task came from that nobody but a person asked for. */
+    public const BY_HAND = 'added by hand';
+
     /**
      * @param list<PlanLine> $lines
      *
@@ -51,19 +54,26 @@ final readonly class Amender
         $lines = [];
         foreach ($input->amendments->added as $i => $one) {
             [$key, $values] = ["added.$i", $one['values']];
-            $text = trim($values['name'] ?? $values['text'] ?? $values['tag'] ?? '');
+            $text = trim($values['name'] ?? $values['text'] ?? $values['tag'] ?? $values['staff'] ?? '');
             if ('' === $text) {
                 throw new InvalidDecision($key, 'Write what is added.');
             }
             $lines[] = match ($one['kind']) {
                 'task' => $this->task($key, $values, $input, ++$tasks),
-                'note' => new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', 'added by hand'),
-                'tag' => new PlanLine($key, 'Project', [Part::words('Tag the project '), Part::value($text)], new Effect(EffectKind::AddTags, ['record' => 'project', 'tags' => [mb_substr($text, 0, 60)]]), '', 'added by hand'),
-                default => throw new InvalidDecision($key, 'Add a task, a note or a tag.'),
+                'note' => new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', self::BY_HAND),
+                'tag' => new PlanLine($key, 'Project', [Part::words('Tag the project '), Part::value($text)], new Effect(EffectKind::AddTags, ['record' => 'project', 'tags' => [mb_substr($text, 0, 60)]]), '', self::BY_HAND),
+                'owner' => RuleLines::ownerLine($key, self::staff("$key.staff", $text, $input), self::BY_HAND),
+                'notice' => self::notice($key, self::staff("$key.staff", $text, $input)),
+                default => throw new InvalidDecision($key, 'Add a task, a note, a tag, a notice or an owner.'),
             };
         }
 
         return $lines;
+    }
+
+    private static function notice(string $key, StaffMember $staff): PlanLine
+    {
+        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::NOTICE, 'to' => $staff->email, 'to_name' => $staff->name]), '', self::BY_HAND);
     }
 
     /** @param array<string, string> $values */
@@ -75,8 +85,8 @@ final readonly class Amender
         $name = mb_substr(trim($values['name'] ?? ''), 0, 200);
 
         return new PlanLine($key, 'Tasks', self::taskParts($name, $doer, $due, $input), new Effect(EffectKind::AddTask, [
-            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => '',
-        ]), '', 'added by hand');
+            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => self::BY_HAND,
+        ]), '', self::BY_HAND);
     }
 
     /** @param array<string, string> $values */
@@ -99,7 +109,15 @@ final readonly class Amender
         $title = mb_substr(trim($values['title'] ?? $effect->text('title')), 0, 200);
         $parts = array_map(static fn (Part $part): Part => $part->value && $part->text === $effect->text('title') ? Part::value($title) : $part, $line->parts);
 
-        return $line->amended($parts, new Effect($effect->kind, ['title' => $title] + $effect->values));
+        $stage = trim($values['stage'] ?? $effect->text('stage'));
+        if ('' !== $stage && !\in_array($stage, $input->book->stages, true)) {
+            throw new InvalidDecision("{$line->key}.stage", 'Choose a stage that is there.');
+        }
+        if ($stage !== $effect->text('stage')) {
+            $parts = [...$parts, Part::words(', in the stage '), Part::value($stage)];
+        }
+
+        return $line->amended($parts, new Effect($effect->kind, ['title' => $title, 'stage' => $stage] + $effect->values));
     }
 
     /** @param list<int> $gone numbers of tasks that are left out */

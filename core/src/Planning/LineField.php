@@ -7,7 +7,7 @@ namespace Telamon\Core\Planning;
 /** A value of a plan line that somebody may change before accepting. */
 final readonly class LineField
 {
-    /** @param 'text'|'staff'|'day' $kind */
+    /** @param 'text'|'staff'|'day'|'stage' $kind */
     public function __construct(public string $key, public string $label, public string $kind, public string $value)
     {
     }
@@ -23,7 +23,7 @@ final readonly class LineField
 
         return match ($effect?->kind) {
             EffectKind::AddTask => [new self('name', 'Task', 'text', $effect->text('name')), new self('assignee', 'Who', 'staff', $effect->text('assignee')), new self('due', 'By', 'day', $effect->text('due'))],
-            EffectKind::OpenProject => [new self('title', 'Title', 'text', $effect->text('title')), new self('lead', 'Lead', 'staff', $effect->text('lead'))],
+            EffectKind::OpenProject => [new self('title', 'Title', 'text', $effect->text('title')), new self('lead', 'Lead', 'staff', $effect->text('lead')), new self('stage', 'Stage', 'stage', $effect->text('stage'))],
             default => [],
         };
     }

@@ -27,6 +27,7 @@ final readonly class PlanInput
      * @param array<string, string> $templates subject by key of the message templates
      * @param array<string, CustomField> $customFields by name, “custom.client.size”
      * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
+     * @param array<string, string> $merge fields for texts of rules beside the answers: what is known of a project that is there already
      * @param \DateTimeImmutable $today in the business's time zone
      */
     public function __construct(
@@ -46,6 +47,7 @@ final readonly class PlanInput
         public RuleOutcome $outcome = new RuleOutcome(),
         public Amendments $amendments = new Amendments(),
         public ?Readings $sent = null,
+        public array $merge = [],
     ) {
     }
 
@@ -104,7 +106,7 @@ final readonly class PlanInput
     /** The same, before or with what somebody changed of the plan. */
     public function with(RuleOutcome $outcome, Amendments $amendments): self
     {
-        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments, $this->sent);
+        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments, $this->sent, $this->merge);
     }
 
     /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */

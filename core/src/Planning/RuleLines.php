@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Form\Destination;
 use Telamon\Core\Messaging\TemplateRenderer;
 use Telamon\Core\Rules\Action;
 use Telamon\Core\Rules\ActionKind;
@@ -18,11 +19,13 @@ final readonly class RuleLines
 
     /**
      * @param list<PlanLine> $before the lines so far
+     * @param StaffMember|null $lead of the project, where it is there already
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $before): array
+    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null): array
     {
+        $lead ??= self::leadOf($input, $before);
         $lines = [];
         $tasks = \count(array_filter($before, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
         $told = array_map(static fn (PlanLine $line): string => EffectKind::QueueMessage === $line->effect?->kind ? $line->effect->text('to') : '', $before);
@@ -31,8 +34,12 @@ final readonly class RuleLines
             $line = match ($action->kind) {
                 ActionKind::Tag => $this->tag($input, $rule, $action, $key),
                 ActionKind::Note => $this->note($input, $rule, $action, $key),
-                ActionKind::Task => $this->task($input, $rule, $action, $key, ++$tasks, $before),
+                ActionKind::Task => $this->task($input, $rule, $action, $key, ++$tasks, $lead),
                 ActionKind::Notice => $this->notice($input, $rule, $action, $key, $told),
+                ActionKind::Owner => $this->owner($input, $rule, $action, $key),
+                ActionKind::Field => $this->field($input, $rule, $action, $key),
+                ActionKind::Wish => $this->wish($input, $rule, $action, $key),
+                ActionKind::Message => $this->message($input, $rule, $action, $key),
                 default => null,
             };
             if (null !== $line) {
@@ -61,8 +68,57 @@ final readonly class RuleLines
         return new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', $rule->name);
     }
 
+    private function owner(PlanInput $input, Rule $rule, Action $action, string $key): ?PlanLine
+    {
+        $staff = $input->book->staff[$action->text('staff')] ?? null;
+
+        return null === $staff ? null : self::ownerLine($key, $staff, self::why($rule, $action));
+    }
+
+    /** Who looks after the client, beyond any one project. */
+    public static function ownerLine(string $key, StaffMember $staff, string $reason): PlanLine
+    {
+        return new PlanLine($key, 'Client', [Part::value($staff->name), Part::words(' looks after the client')], new Effect(EffectKind::SetField, ['record' => 'client', 'field' => 'owner', 'value' => $staff->id]), '', $reason);
+    }
+
+    private function field(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
+    {
+        [$record, $field] = [$action->text('record'), $action->text('field')];
+        $value = $this->filled($input, $action->text('value'));
+        $own = $input->customFields[str_replace('custom.', "custom.$record.", $field)] ?? null;
+        if (str_starts_with($field, 'custom.') && null === $own) {
+            return new PlanLine($key, 'Rules', [Part::words("{$rule->name} names a field that is gone: nothing is done for it")], null, '', $rule->name);
+        }
+
+        return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($field)).': '), Part::value($value)], new Effect(EffectKind::SetField, ['record' => $record, 'field' => $field, 'value' => $value]), '', $rule->name);
+    }
+
+    private function wish(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
+    {
+        $text = $this->filled($input, $action->text('text'));
+        $about = $action->text('about');
+
+        return new PlanLine($key, 'Project', [Part::words('Wish for '.('quote' === $about ? 'the quote: ' : 'an appointment: ')), Part::value($text)], new Effect(EffectKind::AddWish, ['kind' => $about, 'text' => $text]), '', $rule->name);
+    }
+
+    /** One more message to whoever wrote. What was sent before for the same submission is not sent again. */
+    private function message(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
+    {
+        $template = $action->text('template');
+        $name = $input->templates[$template] ?? $template;
+        $email = $input->readings->for(Destination::ClientEmail);
+        if (null === $email || '' === $email->string()) {
+            return new PlanLine($key, 'Messages', [Part::words("“{$name}” is not sent: no mail address was given")], null, '', $rule->name);
+        }
+        if (isset($input->alreadySent[$template])) {
+            return new PlanLine($key, 'Messages', [Part::words("“{$name}” was sent before, not again")], null, '', $rule->name);
+        }
+
+        return new PlanLine($key, 'Messages', [Part::words("Send “{$name}” to "), Part::value($email->string(), $email->question->number)], new Effect(EffectKind::QueueMessage, ['template' => $template, 'to' => $email->string(), 'to_name' => $input->readings->for(Destination::ClientName)->text ?? '']), '', $rule->name);
+    }
+
     /** @param list<PlanLine> $before */
-    private function task(PlanInput $input, Rule $rule, Action $action, string $key, int $position, array $before): PlanLine
+    private static function leadOf(PlanInput $input, array $before): StaffMember
     {
         $lead = $input->coordinator;
         foreach ($before as $line) {
@@ -70,6 +126,17 @@ final readonly class RuleLines
                 $lead = $input->book->staff[$line->effect->text('lead')] ?? $lead;
             }
         }
+
+        return $lead;
+    }
+
+    private static function why(Rule $rule, Action $action): string
+    {
+        return $rule->name.('' === $action->text('why') ? '' : ", {$action->text('why')}");
+    }
+
+    private function task(PlanInput $input, Rule $rule, Action $action, string $key, int $position, StaffMember $lead): PlanLine
+    {
         $doer = match ($action->text('doer')) {
             'coordinator' => $input->coordinator,
             'lead' => $lead,
@@ -79,8 +146,8 @@ final readonly class RuleLines
         $due = $input->calendar->add(new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC')), (int) $action->text('days'));
 
         return new PlanLine($key, 'Tasks', [Part::value($name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))], new Effect(EffectKind::AddTask, [
-            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => '',
-        ]), '', $rule->name);
+            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => $rule->name,
+        ]), '', self::why($rule, $action));
     }
 
     /** @param list<string> $told addresses that the plan writes to already */
@@ -100,10 +167,10 @@ final readonly class RuleLines
         return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::NOTICE, 'to' => $staff->email, 'to_name' => $staff->name]), '', $rule->name);
     }
 
-    /** Merge fields: any answer by its key. */
+    /** Merge fields: any answer by its key, and what is known of the project. */
     private function filled(PlanInput $input, string $template): string
     {
-        $fields = [];
+        $fields = $input->merge;
         foreach ($input->readings->all as $reading) {
             $fields[$reading->question->key] ??= $reading->text;
         }

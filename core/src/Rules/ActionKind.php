@@ -14,6 +14,10 @@ enum ActionKind: string
     case Stage = 'stage';
     case Note = 'note';
     case Notice = 'notice';
+    case Owner = 'owner';
+    case Field = 'field';
+    case Wish = 'wish';
+    case Message = 'message';
 
     /**
      * The values it needs, by name.
@@ -23,13 +27,26 @@ enum ActionKind: string
     public function needs(): array
     {
         return match ($this) {
-            self::Lead => ['staff'],
+            self::Lead, self::Owner => ['staff'],
             self::Checklist => ['checklist'],
             self::Task => ['name', 'doer', 'days'],
             self::Tag => ['record', 'tag'],
             self::Stage => ['stage'],
             self::Note => ['text'],
             self::Notice => ['staff'],
+            self::Field => ['record', 'field', 'value'],
+            self::Wish => ['about', 'text'],
+            self::Message => ['template'],
+        };
+    }
+
+    /** The value that names somebody; empty where it names nobody. */
+    public function names(): string
+    {
+        return match ($this) {
+            self::Lead, self::Owner, self::Notice => 'staff',
+            self::Task => 'doer',
+            default => '',
         };
     }
 }

@@ -17,6 +17,7 @@ final readonly class RuleOutcome
      * @param array<string, Checklist> $checklists by id
      * @param list<array{Rule, Action}> $adds tasks, tags, notes and notices
      * @param list<array{Rule, string}> $gone what rules name and is there no more
+     * @param array<string, string> $turns whose turn it was, an id, by place
      */
     public function __construct(
         public array $rules = [],
@@ -25,6 +26,7 @@ final readonly class RuleOutcome
         public array $checklists = [],
         public array $adds = [],
         public array $gone = [],
+        public array $turns = [],
     ) {
     }
 
@@ -36,16 +38,17 @@ final readonly class RuleOutcome
      * @param array<string, Checklist> $checklists
      * @param list<array{Rule, Action}> $adds
      * @param list<array{Rule, string}> $gone
+     * @param array<string, string> $turns
      */
-    public function and(Rule $rule, array $leads, array $stages, array $checklists, array $adds, array $gone): self
+    public function and(Rule $rule, array $leads, array $stages, array $checklists, array $adds, array $gone, array $turns = []): self
     {
-        return new self([...$this->rules, $rule], [...$this->leads, ...$leads], [...$this->stages, ...$stages], $this->checklists + $checklists, [...$this->adds, ...$adds], [...$this->gone, ...$gone]);
+        return new self([...$this->rules, $rule], [...$this->leads, ...$leads], [...$this->stages, ...$stages], $this->checklists + $checklists, [...$this->adds, ...$adds], [...$this->gone, ...$gone], $this->turns + $turns);
     }
 
     /** With a lead that somebody chose: nothing comes after that. */
     public function chosen(StaffMember $lead): self
     {
-        return new self($this->rules, [...$this->leads, [new Rule('', 'your choice', [], null, []), $lead]], $this->stages, $this->checklists, $this->adds, $this->gone);
+        return new self($this->rules, [...$this->leads, [new Rule('', 'your choice', [], null, []), $lead]], $this->stages, $this->checklists, $this->adds, $this->gone, $this->turns);
     }
 
     public function lead(): ?StaffMember

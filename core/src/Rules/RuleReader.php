@@ -13,6 +13,9 @@ final readonly class RuleReader
     private const MOST_ACTIONS = 30;
     private const LONGEST = 2000;
 
+    /** Fields that a rule may set, beside custom ones. */
+    private const FIELDS = ['client' => ['organisation', 'notes'], 'project' => ['budget', 'notes'], 'asset' => ['place']];
+
     /**
      * @param array<array-key, mixed> $data name, forms, if, then, from, until, acceptsByItself
      *
@@ -33,7 +36,9 @@ final readonly class RuleReader
             throw new InvalidRule('until', 'The last day comes before the first.');
         }
 
-        return new Rule($id, $name, array_values(array_filter($forms, \is_string(...))), $this->condition($data['if'] ?? null), $this->actions($data['then'] ?? null), $from, $until, true === ($data['acceptsByItself'] ?? false));
+        $when = Trigger::tryFrom(self::text($data, 'when', 20) ?: Trigger::Received->value) ?? throw new InvalidRule('when', 'Choose what sets it off.');
+
+        return new Rule($id, $name, array_values(array_filter($forms, \is_string(...))), $this->condition($data['if'] ?? null), $this->actions($data['then'] ?? null), $from, $until, $when->isOfPlan() && true === ($data['acceptsByItself'] ?? false), $when, $when->isOfPlan() ? '' : self::text($data, 'what', 200), true === ($data['alsoByHand'] ?? false));
     }
 
     private function condition(mixed $data): ?\Telamon\Core\Condition\Condition
@@ -78,6 +83,7 @@ final readonly class RuleReader
                     throw new InvalidRule("$at.$need", 'This is needed too.');
                 }
             }
+            $values['among'] = self::text($row, 'among', self::LONGEST, $at);
             $this->check($kind, $values, $at);
             $actions[] = new Action($kind, $values);
         }
@@ -90,6 +96,18 @@ final readonly class RuleReader
     {
         if (ActionKind::Task === $kind && (1 !== preg_match('/^\d{1,3}$/', $values['days']))) {
             throw new InvalidRule("$at.days", 'Write working days, from 0 to 999.');
+        }
+        if (\in_array($values[$kind->names()] ?? '', [Turns::ROTA, Turns::FEWEST], true) && '' === $values['among']) {
+            throw new InvalidRule("$at.among", 'Choose who takes turns.');
+        }
+        if (ActionKind::Field === $kind && !\in_array($values['record'], ['client', 'project', 'asset'], true)) {
+            throw new InvalidRule("$at.record", 'Choose client, project or asset.');
+        }
+        if (ActionKind::Field === $kind && !\in_array($values['field'], self::FIELDS[$values['record']], true) && 1 !== preg_match('/^custom\.[a-z][a-z0-9_]{0,39}$/', $values['field'])) {
+            throw new InvalidRule("$at.field", 'Choose a field.');
+        }
+        if (ActionKind::Wish === $kind && !\in_array($values['about'], ['appointment', 'quote'], true)) {
+            throw new InvalidRule("$at.about", 'Choose an appointment or a quote.');
         }
         if (ActionKind::Tag === $kind && !\in_array($values['record'], ['client', 'project'], true)) {
             throw new InvalidRule("$at.record", 'Choose client or project.');

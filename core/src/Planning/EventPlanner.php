@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning;
+
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Core\Tasks\ChecklistMerge;
+use Telamon\Core\Tasks\Doer;
+
+/** What rules do when something happens to a project that is there: lines like those of a plan, carried out at once. */
+final readonly class EventPlanner
+{
+    public function __construct(private RuleLines $rules = new RuleLines())
+    {
+    }
+
+    /**
+     * @param StaffMember $lead of the project
+     * @param \DateTimeImmutable|null $readyBy of the project
+     */
+    public function plan(PlanInput $input, RuleFacts $facts, StaffMember $lead, ?\DateTimeImmutable $readyBy): Plan
+    {
+        $outcome = $input->book->outcome($facts);
+        $input = $input->with($outcome, new Amendments());
+        $newLead = $outcome->lead();
+        $lines = [];
+        if (null !== $newLead && $newLead->id !== $lead->id) {
+            $lines[] = new PlanLine('lead', 'Project', [Part::value($newLead->name), Part::words(' leads the project')], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'lead', 'value' => $newLead->id]), '', RuleOutcome::why($outcome->leads));
+        }
+        if ('' !== $outcome->stage()) {
+            $lines[] = new PlanLine('stage', 'Project', [Part::words('Move the project to '), Part::value($outcome->stage())], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'stage', 'value' => $outcome->stage()]), '', RuleOutcome::why($outcome->stages));
+        }
+        $lead = $newLead ?? $lead;
+        $lines = [...$lines, ...$this->tasks($input, $lead, $readyBy)];
+
+        return new Plan([...$lines, ...$this->rules->lines($input, $lines, $lead)], '', $outcome);
+    }
+
+    /** @return list<PlanLine> */
+    private function tasks(PlanInput $input, StaffMember $lead, ?\DateTimeImmutable $readyBy): array
+    {
+        $today = new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $lines = [];
+        foreach ((new ChecklistMerge($input->calendar))->merge(array_values($input->outcome->checklists), $today, $readyBy) as $task) {
+            $doer = Doer::Lead === $task->item->doer ? $lead : $input->coordinator;
+            $lines[] = new PlanLine('task.'.$task->item->key, 'Tasks', [Part::value($task->item->name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($task->due, $input->today))], new Effect(EffectKind::AddTask, [
+                'position' => $task->number, 'name' => $task->item->name, 'assignee' => $doer->id, 'due' => $task->due->format('Y-m-d'), 'waits_for' => $task->waitsFor, 'checklist' => $task->checklist,
+            ]), '', $task->checklist);
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests\Planning;
+
+use PHPUnit\Framework\TestCase;
+use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\Part;
+use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleReader;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Turns;
+use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Tasks\ChecklistItem;
+use Telamon\Core\Tasks\Doer;
+use Telamon\Core\Tests\Fixtures;
+
+final class EventPlannerTest extends TestCase
+{
+    public function testARuleActsOnAProjectThatIsThere(): void
+    {
+        $plan = self::plan([['name' => 'Won', 'when' => 'stage', 'what' => 'agreed', 'then' => [
+            ['kind' => 'lead', 'staff' => 'rota', 'among' => 'pim,teo'], ['kind' => 'checklist', 'checklist' => 'extra'], ['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0],
+            ['kind' => 'owner', 'staff' => 'teo'], ['kind' => 'field', 'record' => 'project', 'field' => 'budget', 'value' => '{{stage}}'], ['kind' => 'wish', 'about' => 'appointment', 'text' => 'soon'],
+            ['kind' => 'message', 'template' => 'confirmation'],
+        ]]], 'Agreed');
+        self::assertSame([
+            'Project: Pim Tarrow leads the project (Won, by turns)',
+            'Tasks: Order a van, Pim, Thu 26 November (Extra)',
+            'Tasks: Thank Orla Fennick, Pim, Wed 25 November (Won)',
+            'Client: Teo Ash looks after the client (Won)',
+            'Project: Budget: Agreed (Won)',
+            'Project: Wish for an appointment: soon (Won)',
+            'Messages: Send “We have your inquiry” to orla@example.com (Won)',
+        ], self::told($plan));
+        self::assertSame(['Won.0' => 'pim'], $plan->outcome->turns);
+    }
+
+    public function testOnlyWhatHappenedSetsARuleOff(): void
+    {
+        $rule = ['name' => 'Won', 'when' => 'stage', 'what' => 'Agreed', 'then' => [['kind' => 'note', 'text' => 'x']]];
+        self::assertSame([], self::told(self::plan([$rule], 'Quote')));
+        self::assertSame([], self::told(self::plan([['when' => 'task'] + $rule], 'Agreed')));
+        self::assertSame([], self::told(self::plan([['when' => 'received'] + $rule], 'Agreed')));
+        self::assertCount(1, self::told(self::plan([['what' => ''] + $rule], 'Agreed')));
+        self::assertSame([], self::told(self::plan([['if' => ['question' => '@stage_before', 'op' => 'is', 'value' => 'Done']] + $rule], 'Agreed')));
+        self::assertSame([], self::told(self::plan([$rule], 'Agreed', byHand: true)), 'not what a person added by hand');
+        self::assertCount(1, self::told(self::plan([['alsoByHand' => true] + $rule], 'Agreed', byHand: true)), 'unless it says so');
+    }
+
+    public function testWhatIsGoneIsSaid(): void
+    {
+        $plan = self::plan([['name' => 'Old', 'when' => 'stage', 'then' => [['kind' => 'message', 'template' => 'lost'], ['kind' => 'owner', 'staff' => 'nobody'], ['kind' => 'task', 'name' => 'X', 'doer' => 'fewest', 'among' => 'nobody', 'days' => 1], ['kind' => 'field', 'record' => 'client', 'field' => 'custom.hue', 'value' => 'x']]]], 'Agreed');
+        self::assertCount(3, $plan->outcome->gone);
+        self::assertContains('Rules: Old names a field that is gone: nothing is done for it (Old)', self::told($plan));
+        self::assertSame([], array_filter($plan->lines, static fn (PlanLine $line): bool => null !== $line->effect));
+    }
+
+    /** @param list<array<string, mixed>> $rules */
+    private static function plan(array $rules, string $stage, bool $byHand = false): Plan
+    {
+        $usual = Fixtures::input();
+        $reader = new RuleReader();
+        $staff = ['pim' => new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), 'teo' => new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')];
+        $book = new RuleBook(
+            array_map(static fn (array $rule): Rule => $reader->read(\is_string($rule['name']) ? $rule['name'] : '', $rule), $rules),
+            $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 10, Doer::Lead, 1)])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
+        );
+        $input = new PlanInput($usual->readings, [], $usual->services, $usual->coordinator, $usual->baseChecklist, $usual->calendar, 'piano', $usual->templates, [], $usual->today, book: $book, merge: ['client' => 'Orla Fennick', 'stage' => $stage]);
+        $facts = (new RuleFacts('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([Trigger::StageChanged], [$stage], $byHand);
+
+        return (new EventPlanner())->plan($input, $facts, new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example'), null);
+    }
+
+    /** @return list<string> */
+    private static function told(Plan $plan): array
+    {
+        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text, $line->parts))." ({$line->reason})", $plan->lines);
+    }
+}

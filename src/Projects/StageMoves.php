@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Projects;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Access\Staff;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Rules\EventRules;
+use Telamon\Setup\BusinessFacts;
+
+/** Moves projects from stage to stage, and lets the rules that wait for that do their part. */
+final readonly class StageMoves
+{
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventRules $events, private BusinessFacts $facts, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param int $version of the project that was looked at
+     *
+     * @throws Problem 422 where there is no such stage
+     */
+    public function move(Project $project, string $stage, int $version, Staff $staff): void
+    {
+        if (!\in_array($stage, $this->facts->stages(), true)) {
+            throw Problem::invalid('stage', 'Choose a stage that is there.');
+        }
+        $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
+        $this->changes->carryOut($change, function () use ($project, $stage, $version, $change): void {
+            $this->em->refresh($project);
+            $this->em->lock($project, LockMode::OPTIMISTIC, $version);
+            $before = $project->stage;
+            if ($before !== $stage) {
+                $project->stage = $stage;
+                $this->events->happened(Trigger::StageChanged, $change, $project, null, [$stage], ['@stage_before' => $before]);
+            }
+        });
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Rules;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Clients\Client;
+use Telamon\Core\Form\DayOrder;
+use Telamon\Core\Planning\Effect;
+use Telamon\Core\Planning\EffectKind;
+use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\Reading\Readings;
+use Telamon\Core\Reading\SubmissionReader;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Intake\EffectWriter;
+use Telamon\Intake\Making;
+use Telamon\Intake\PastFacts;
+use Telamon\Intake\Submission;
+use Telamon\Journal\Change;
+use Telamon\Journal\Journaled;
+use Telamon\Messages\MessageQueue;
+use Telamon\Projects\Project;
+use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\OwnFields;
+use Telamon\Tasks\Task;
+
+/**
+ * Carries out the rules that wait for something to happen to a project or a client: in the transaction and under the
+ * change of what happened, so that nothing is late and all is taken back together.
+ */
+final readonly class EventRules
+{
+    /** No chain is longer: rules that would go on for ever are refused when they are kept. */
+    private const LONGEST_CHAIN = 20;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RuleBooks $books,
+        private RuleUses $uses,
+        private EventPlanner $planner,
+        private EffectWriter $writer,
+        private PastFacts $past,
+        private SubmissionReader $reader,
+        private BusinessFacts $facts,
+        private MessageQueue $messages,
+        private OwnFields $fields,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * Call it inside the change, once what happened is written.
+     *
+     * @param list<string> $what stage, name of the task, or fields that it happened to
+     * @param array<string, string> $beside facts of the event: stage_before, task
+     *
+     * @return list<Journaled> what was made or changed
+     */
+    public function happened(Trigger $event, Change $change, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, int $depth = 0): array
+    {
+        $book = $this->books->book();
+        if ($depth > self::LONGEST_CHAIN || [] === array_filter($book->rules, static fn ($rule): bool => $rule->when === $event)) {
+            return [];
+        }
+        // What the rules look at is what is written, and what was made so far has its place.
+        $this->em->flush();
+        $submission = null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
+        $facts = $this->known($submission, $project, $client ?? $project?->client, $beside)->after([$event], $what, $byHand);
+        $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
+        $plan = $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
+        if ([] === $plan->outcome->rules) {
+            return [];
+        }
+        $made = new Making($submission, $this->clock->now());
+        $made->client = $client ?? $project?->client;
+        $made->project = $project;
+        $made->asset = $project?->asset;
+        $last = null === $project ? null : $this->em->getRepository(Task::class)->findOneBy(['project' => $project], ['position' => 'DESC']);
+        $made->tasksBefore = $last->position ?? 0;
+        $before = $project->stage ?? '';
+        $touched = $this->writer->lines($plan->lines, $made);
+        $this->uses->keep($plan->outcome, $change, $project ?? $client ?? throw new \LogicException('something happened to nothing'));
+
+        return [...$touched, ...$this->goOn($plan, $change, $made, $before, $depth)];
+    }
+
+    /** @return list<Journaled> */
+    private function goOn(Plan $plan, Change $change, Making $made, string $stageBefore, int $depth): array
+    {
+        $touched = [];
+        if (null !== $made->project && $made->project->stage !== $stageBefore) {
+            $touched = $this->happened(Trigger::StageChanged, $change, $made->project, null, [$made->project->stage], ['@stage_before' => $stageBefore], false, $depth + 1);
+        }
+        $fields = self::clientFields(array_values(array_filter(array_column($plan->lines, 'effect'))));
+
+        return [] === $fields ? $touched : [...$touched, ...$this->happened(Trigger::ClientChanged, $change, $made->project, $made->client, $fields, [], false, $depth + 1)];
+    }
+
+    /**
+     * The fields of a client that are written.
+     *
+     * @param list<Effect> $effects
+     *
+     * @return list<string>
+     */
+    public static function clientFields(array $effects): array
+    {
+        $fields = [];
+        foreach ($effects as $effect) {
+            if (EffectKind::SetField === $effect->kind && 'client' === $effect->text('record')) {
+                $fields[] = $effect->text('field');
+            } elseif (EffectKind::AddTags === $effect->kind && 'client' === $effect->text('record')) {
+                $fields[] = 'tags';
+            }
+        }
+
+        return array_values(array_unique($fields));
+    }
+
+    /** @param array<string, string> $beside */
+    private function known(?Submission $submission, ?Project $project, ?Client $client, array $beside): RuleFacts
+    {
+        $today = $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d');
+        $facts = null === $submission ? new RuleFacts('', [], $today, DayOrder::Unstated) : $this->past->of($submission);
+
+        return $facts->with($beside + [
+            '@client' => 'known',
+            '@client_tags' => $client->tags ?? [],
+            '@project_tags' => $project->tags ?? [],
+            '@stage' => $project->stage ?? '',
+            '@lead' => $project->lead->id ?? '',
+            '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside',
+        ]);
+    }
+
+    private function input(\Telamon\Core\Rules\RuleBook $book, ?Submission $submission, ?Project $project): PlanInput
+    {
+        return new PlanInput(
+            null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers),
+            [],
+            $this->facts->services(),
+            $this->facts->coordinator(),
+            $this->facts->baseChecklist(),
+            $this->facts->workingDays(),
+            $this->facts->business()->assetWord,
+            $this->messages->templateNames(),
+            // A rule that speaks again for the same project may write again; the same change never runs twice.
+            [],
+            $this->clock->now()->setTimezone($this->facts->zone()),
+            $this->fields->byName(),
+            $book,
+            merge: null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()],
+        );
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Rules;
+
+use Doctrine\DBAL\Connection;
+use Telamon\Core\Rules\Action;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\Turns;
+
+/** Remembers whose turn it was, and knows who has how many open tasks. */
+final readonly class TurnsTaken
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /** @param list<Rule> $rules */
+    public function of(array $rules): Turns
+    {
+        $hows = array_merge(...array_map(static fn (Rule $rule): array => array_map(static fn (Action $action): string => $action->text($action->kind->names()), $rule->actions), $rules));
+        $last = [];
+        foreach (\in_array(Turns::ROTA, $hows, true) ? $this->db->fetchAllKeyValue('SELECT place, staff_id FROM rule_turn') : [] as $place => $staff) {
+            $last[(string) $place] = \is_string($staff) ? $staff : '';
+        }
+        $open = [];
+        foreach (\in_array(Turns::FEWEST, $hows, true) ? $this->db->fetchAllKeyValue('SELECT assignee_id, COUNT(*) FROM task WHERE finished_at IS NULL GROUP BY assignee_id') : [] as $staff => $count) {
+            $open[(string) $staff] = is_numeric($count) ? (int) $count : 0;
+        }
+
+        return new Turns($last, $open);
+    }
+
+    /** @param array<string, string> $turns an id of staff by place; call it inside the transaction that carries them out */
+    public function take(array $turns): void
+    {
+        foreach ($turns as $place => $staff) {
+            $this->db->executeStatement('INSERT INTO rule_turn (place, staff_id) VALUES (?, ?) ON CONFLICT (place) DO UPDATE SET staff_id = excluded.staff_id', [$place, $staff]);
+        }
+    }
+}

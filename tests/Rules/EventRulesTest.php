@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Rules;
+
+use Telamon\Tests\Support\AppTestCase;
+
+/** Rules that wait for something to happen: they act at once, and are taken back with it. */
+final class EventRulesTest extends AppTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+    }
+
+    public function testAStageSetsARuleOffAndOneUndoTakesAllBack(): void
+    {
+        $this->rule(['name' => 'Agreed', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0], ['kind' => 'tag', 'record' => 'client', 'tag' => 'customer']]]);
+        $this->rule(['name' => 'Customers have an owner', 'when' => 'client', 'what' => 'tags', 'if' => ['question' => '@client_tags', 'op' => 'contains', 'value' => 'customer'], 'then' => [['kind' => 'owner', 'staff' => $this->staff('pim@marrowby.example')]]]);
+        $project = $this->project();
+        $tasks = $this->countRows('task');
+        $this->post("/api/projects/$project/stage", ['stage' => 'Nowhere', 'version' => 1])->ok(422);
+        $moved = $this->post("/api/projects/$project/stage", ['stage' => 'Workshop', 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
+        self::assertSame('Workshop', $moved->text('stage'));
+        $this->post("/api/projects/$project/stage", ['stage' => 'Return', 'version' => 1])->ok(409);
+        self::assertSame([$tasks + 1, 'Thank Orla Fennick'], [$this->countRows('task'), $this->db()->fetchOne('SELECT name FROM task ORDER BY position DESC LIMIT 1')]);
+        self::assertSame('Pim Tarrow', $this->client()->text('owner'), 'one rule sets off the next');
+        $rules = $this->get('/api/rules')->ok();
+        self::assertSame([1, 1], $rules->column('items', 'times'));
+        $uses = $this->get('/api/rules/'.$rules->text('items.0.id').'/uses')->ok();
+        self::assertSame(['project', $project, false], [$uses->text('items.0.record.kind'), $uses->text('items.0.record.id'), $uses->at('items.0.takenBack')]);
+
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([$tasks, 'Inquiry'], [$this->countRows('task'), $this->get("/api/projects/$project")->ok()->text('stage')]);
+        self::assertSame([[], null], [$this->client()->at('tags'), $this->client()->at('owner')]);
+        self::assertSame([0, 0], $this->get('/api/rules')->ok()->column('items', 'times'), 'what was taken back does not count');
+    }
+
+    public function testAFinishedTaskSetsARuleOffUnlessAPersonAddedIt(): void
+    {
+        $this->rule(['name' => 'After the talk', 'when' => 'task', 'what' => 'First talk', 'then' => [['kind' => 'stage', 'stage' => 'Workshop'], ['kind' => 'checklist', 'checklist' => $this->checklist()]]]);
+        $project = $this->project();
+        $task = $this->get("/api/tasks?project=$project")->ok();
+        $before = $this->countRows('task');
+        $this->post('/api/tasks/'.$task->text('items.0.id').'/finish', ['version' => $task->number('items.0.version')])->ok();
+        self::assertSame('Workshop', $this->get("/api/projects/$project")->ok()->text('stage'));
+        self::assertGreaterThan($before, $this->countRows('task'));
+        $waits = $this->db()->fetchAllKeyValue('SELECT position, waits_for FROM task WHERE position > ?', [$before]);
+        foreach ($waits as $position => $for) {
+            $for = json_decode(\is_string($for) ? $for : '[]', true);
+            foreach (\is_array($for) ? $for : [] as $one) {
+                self::assertTrue($one > $before && $one < $position, 'tasks that a rule adds wait for one another, not for those that were there');
+            }
+        }
+
+        $id = $this->arrive();
+        $this->call('PUT', "/api/submissions/$id/decisions", ['version' => 0, 'choices' => (object) [], 'answers' => (object) [], 'dropped' => [], 'edits' => (object) [], 'added' => [['kind' => 'task', 'values' => ['name' => 'First talk']]]])->ok();
+        $this->accept($id)->ok();
+        $byHand = $this->db()->fetchAssociative("SELECT id, version, project_id FROM task WHERE name = 'First talk' AND checklist = 'added by hand'");
+        self::assertIsArray($byHand);
+        self::assertIsString($byHand['id']);
+        self::assertIsString($byHand['project_id']);
+        $this->post("/api/tasks/{$byHand['id']}/finish", ['version' => $byHand['version']])->ok();
+        self::assertNotSame('Workshop', $this->get("/api/projects/{$byHand['project_id']}")->ok()->text('stage'));
+    }
+
+    public function testAnAcceptedPlanSetsARuleOff(): void
+    {
+        $this->rule(['name' => 'Once accepted', 'when' => 'accepted', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'task', 'name' => 'Put it on the wall', 'doer' => 'coordinator', 'days' => 1], ['kind' => 'field', 'record' => 'client', 'field' => 'organisation', 'value' => 'House of {{name}}']]]);
+        $id = $this->arrive();
+        self::assertNotContains('Once accepted', $this->get("/api/submissions/$id")->ok()->column('plan.lines', 'reason'));
+        $made = $this->accept($id)->ok();
+        self::assertContains('8 Put it on the wall', $made->column('made', 'label'));
+        self::assertSame('House of Orla Fennick', $this->client()->text('organisation'));
+        $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame([0, 0], [$this->countRows('task'), $this->countRows('client')]);
+    }
+
+    public function testRulesThatWouldGoOnForEverAreRefused(): void
+    {
+        $this->rule(['name' => 'A', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'stage', 'stage' => 'Return']]]);
+        $back = ['name' => 'B', 'when' => 'stage', 'what' => 'Return', 'then' => [['kind' => 'stage', 'stage' => 'Workshop']]];
+        $refused = $this->post('/api/rules', $back)->ok(422);
+        self::assertSame(['then' => 'It would set itself off again without end: B, then A, then B.'], $refused->violations());
+        $kept = $this->post('/api/rules', ['what' => 'Quote'] + $back)->ok(201);
+        $this->call('PUT', '/api/rules/'.$kept->text('id'), ['version' => 1] + $back)->ok(422);
+    }
+
+    public function testTurnsGoFromPlanToPlan(): void
+    {
+        [$pim, $sorcha] = [$this->staff('pim@marrowby.example'), $this->staff('sorcha@marrowby.example')];
+        $this->rule(['name' => 'Turns', 'then' => [['kind' => 'lead', 'staff' => 'rota', 'among' => "$pim,$sorcha"]]]);
+        $leads = [];
+        for ($i = 0; $i < 3; ++$i) {
+            $id = $this->arrive(['email' => "p$i@example.com", 'name' => "Person Number$i", 'phone' => null]);
+            self::assertSame($this->get("/api/submissions/$id")->ok()->column('plan.lines', 'key'), $this->get("/api/submissions/$id")->ok()->column('plan.lines', 'key'), 'looking takes no turn');
+            $this->accept($id)->ok();
+            $leads[] = $this->get('/api/projects')->ok()->text('items.0.lead');
+            $this->clock->modify('+1 minute');
+        }
+        self::assertSame(['Pim Tarrow', 'Sorcha Vell', 'Pim Tarrow'], $leads);
+    }
+
+    public function testWhatWasNotFinishedSetsARuleOff(): void
+    {
+        $this->rule(['name' => 'Ring them', 'when' => 'unfinished', 'then' => [['kind' => 'task', 'name' => 'Ring {{name}}', 'doer' => 'coordinator', 'days' => 0]], 'acceptsByItself' => true]);
+        $this->publish('Short', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+        ]]], 'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]]);
+        $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => 'Tess Quill', 'email' => 't@example.com']])->ok(201);
+        $this->work();
+        self::assertSame('waiting', $this->db()->fetchOne('SELECT state FROM submission'));
+        $this->clock->modify('+31 minutes');
+        $this->work();
+        self::assertSame('accepted', $this->db()->fetchOne('SELECT state FROM submission'));
+        self::assertSame(1, $this->countRows("task WHERE name = 'Ring Tess Quill'"));
+    }
+
+    public function testWhatARuleWasIsListed(): void
+    {
+        $rule = $this->rule(['name' => 'First', 'why' => 'because', 'then' => [['kind' => 'note', 'text' => 'a']]]);
+        $this->clock->modify('+1 minute');
+        $this->call('PUT', "/api/rules/$rule", ['name' => 'Second', 'version' => 1, 'enabled' => false, 'why' => 'because', 'then' => [['kind' => 'note', 'text' => 'b']]])->ok();
+        $versions = $this->get("/api/rules/$rule/versions")->ok();
+        self::assertSame(['another name, switched off, does something else', 'made'], $versions->column('items', 'words'));
+        self::assertSame(['Second', 'First'], array_column(array_column($versions->rows('items'), 'rule'), 'name'));
+        self::assertSame('a', $versions->text('items.1.rule.then.0.text'));
+    }
+
+    public function testARuleIsTriedOnAMadeUpSample(): void
+    {
+        $rule = ['name' => 'Sticky', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'note', 'text' => 'x']]];
+        $run = $this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => ['name' => 'Tess', 'matter' => 'Keys stick']]])->ok();
+        self::assertTrue($run->at('holds'));
+        self::assertSame(0, $this->countRows('submission'));
+        self::assertFalse($this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => ['name' => 'Tess']]])->ok()->at('holds'));
+        $this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'nowhere', 'answers' => []]])->ok(422);
+        $this->post('/api/rules/dry-run', ['rule' => ['when' => 'stage'] + $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => (object) []]])->ok(422);
+        $this->post('/api/rules/look-backs', ['rule' => ['when' => 'stage'] + $rule, 'days' => 30])->ok(422);
+    }
+
+    public function testStageOwnerAndNoticeAreSetByHandInAPlan(): void
+    {
+        $id = $this->arrive();
+        $pim = $this->staff('pim@marrowby.example');
+        $body = ['version' => 0, 'choices' => (object) [], 'answers' => (object) [], 'dropped' => [], 'edits' => ['project' => ['stage' => 'Workshop']], 'added' => [['kind' => 'owner', 'values' => ['staff' => $pim]], ['kind' => 'notice', 'values' => ['staff' => $pim]]]];
+        $this->call('PUT', "/api/submissions/$id/decisions", ['edits' => ['project' => ['stage' => 'Nowhere']]] + $body)->ok(422);
+        $this->call('PUT', "/api/submissions/$id/decisions", $body)->ok();
+        $this->accept($id)->ok();
+        self::assertSame(['Workshop', 'Pim Tarrow'], [$this->get('/api/projects')->ok()->text('items.0.stage'), $this->client()->text('owner')]);
+        self::assertSame(1, $this->countRows("message WHERE to_address = 'pim@marrowby.example'"));
+    }
+
+    public function testFieldStaffMoveOnlyWhatTheyLead(): void
+    {
+        $project = $this->project();
+        $version = $this->get("/api/projects/$project")->ok()->number('version');
+        $this->signIn('pim@marrowby.example');
+        $this->post("/api/projects/$project/stage", ['stage' => 'Workshop', 'version' => $version])->ok(403);
+        $this->signIn();
+        $this->rule(['name' => 'To Pim', 'then' => [['kind' => 'lead', 'staff' => $this->staff('pim@marrowby.example')]]]);
+        $this->clock->modify('+1 minute');
+        $project = $this->project();
+        $this->signIn('pim@marrowby.example');
+        $this->post("/api/projects/$project/stage", ['stage' => 'Workshop', 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
+    }
+
+    /** @param array<string, mixed> $rule */
+    private function rule(array $rule): string
+    {
+        return $this->post('/api/rules', $rule + ['enabled' => true, 'why' => ''])->ok(201)->text('id');
+    }
+
+    /** @param array<string, mixed> $answers */
+    private function arrive(array $answers = []): string
+    {
+        $this->inquire($answers)->ok(201);
+
+        return $this->lastSubmission();
+    }
+
+    private function project(): string
+    {
+        $this->accept($this->arrive())->ok();
+
+        return $this->get('/api/projects')->ok()->text('items.0.id');
+    }
+
+    private function client(): \Telamon\Tests\Support\Answer
+    {
+        return $this->get('/api/clients/'.$this->get('/api/clients')->ok()->text('items.0.id'))->ok();
+    }
+
+    private function staff(string $email): string
+    {
+        $id = $this->db()->fetchOne('SELECT id FROM staff WHERE email = ?', [$email]);
+        self::assertIsString($id);
+
+        return $id;
+    }
+
+    private function checklist(): string
+    {
+        return $this->get('/api/rules')->ok()->text('offers.checklists.0.value');
+    }
+}
