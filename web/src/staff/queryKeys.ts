@@ -21,6 +21,8 @@ export const queryKeys = {
   kinds: ['forms', 'kinds'],
   setup: ['setup'],
   rules: ['rules'],
+  ruleVersions: (id: string) => ['rules', 'versions', id],
+  ruleUses: (id: string) => ['rules', 'uses', id],
   lookBack: (id: string) => ['rules', 'look-back', id],
   views: (form: string) => ['forms', 'views', form],
   figures: (form: string, q: string, state: string) => ['forms', 'figures', form, q, state],

@@ -12,6 +12,8 @@ const kinds: Record<Added['kind'], { words: string; fields: Parameters<typeof Li
     ],
   },
   note: { words: 'a note', fields: [{ key: 'text', label: 'Note in the project', kind: 'text', value: '' }] },
+  notice: { words: 'a notice', fields: [{ key: 'staff', label: 'Tell', kind: 'staff', value: '' }] },
+  owner: { words: 'an owner', fields: [{ key: 'staff', label: 'Looks after the client', kind: 'staff', value: '' }] },
   tag: { words: 'a tag', fields: [{ key: 'tag', label: 'Tag on the project', kind: 'text', value: '' }] },
 };
 

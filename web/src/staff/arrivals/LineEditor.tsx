@@ -5,6 +5,9 @@ import { useRules } from '../rules/queries';
 
 type Field = Schema<'PlanLine'>['fields'][number];
 
+/** What an empty choice stands for. */
+const empty: Record<string, string> = { assignee: 'the coordinator', stage: 'the first' };
+
 interface Props {
   fields: Field[];
   onKeep: (values: Record<string, string>) => void;
@@ -14,7 +17,7 @@ interface Props {
 
 /** The values of a plan line to change, side by side; Enter keeps them, Escape leaves them. */
 export function LineEditor({ fields, onKeep, onCancel, words = 'Change' }: Props) {
-  const staff = useRules().data?.offers.staff ?? [];
+  const offers = useRules().data?.offers;
   const [values, setValues] = useState<Record<string, string>>(
     Object.fromEntries(fields.map((field) => [field.key, field.value])),
   );
@@ -36,10 +39,14 @@ export function LineEditor({ fields, onKeep, onCancel, words = 'Change' }: Props
       {fields.map((field, i) => (
         <label key={field.key}>
           <span>{field.label}</span>
-          {field.kind === 'staff' ? (
-            <select value={values[field.key]} onChange={(event) => set(field.key, event.target.value)}>
-              {field.value === '' && <option value="">the coordinator</option>}
-              {staff.map((one) => (
+          {field.kind === 'staff' || field.kind === 'stage' ? (
+            <select
+              value={values[field.key]}
+              required={field.key === 'staff'}
+              onChange={(event) => set(field.key, event.target.value)}
+            >
+              {field.value === '' && <option value="">{empty[field.key] ?? 'choose'}</option>}
+              {((field.kind === 'stage' ? offers?.stages : offers?.staff) ?? []).map((one) => (
                 <option key={one.value} value={one.value}>
                   {one.label}
                 </option>

@@ -98,8 +98,21 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                 )}
                 <div>
                   <dt>Address</dt>
-                  <dd>{client.address || <span className="second">not known</span>}</dd>
+                  <dd>
+                    {client.address || <span className="second">not known</span>}
+                    {client.otherAddresses.map((address) => (
+                      <span key={address} className="also">
+                        also {address}
+                      </span>
+                    ))}
+                  </dd>
                 </div>
+                {client.owner && (
+                  <div>
+                    <dt>Looked after</dt>
+                    <dd>by {client.owner}</dd>
+                  </div>
+                )}
                 {client.contacts.map((contact) => (
                   <div key={contact.id}>
                     <dt>{contact.role || 'Contact'}</dt>

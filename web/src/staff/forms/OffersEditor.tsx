@@ -1,13 +1,12 @@
 import type { DraftQuestion } from './design';
 
-/** What may be chosen from, a line each. */
-export function OffersEditor({
-  question,
-  onChange,
-}: {
+interface Props {
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
-}) {
+}
+
+/** What may be chosen from, a line each. */
+export function OffersEditor({ question, onChange }: Props) {
   return (
     <div>
       <dt>Offers</dt>
@@ -19,6 +18,7 @@ export function OffersEditor({
           onChange={(event) => onChange({ options: optionsFrom(event.target.value, question.options ?? []) })}
         />
         <small>one a line</small>
+        <OtherWords question={question} onChange={onChange} />
         {question.type === 'one-of' && (
           <p>
             <label>
@@ -36,8 +36,44 @@ export function OffersEditor({
   );
 }
 
+/** Other words for what is offered: understood where an answer did not come from the page. */
+function OtherWords({ question, onChange }: Props) {
+  const options = question.options ?? [];
+  const set = (i: number, text: string) =>
+    onChange({
+      options: options.map((option, n) => (n === i ? withWords(option, text) : option)),
+    });
+  return (
+    <details className="other-words">
+      <summary>Other words for them</summary>
+      {options.map((option, i) => (
+        <label key={option.value}>
+          <span>{option.label}</span>
+          <input
+            defaultValue={(option.also ?? []).join(', ')}
+            maxLength={300}
+            placeholder="as people may write it, parted by commas"
+            onBlur={(event) => set(i, event.target.value)}
+          />
+        </label>
+      ))}
+    </details>
+  );
+}
+
+function withWords(option: Offered, text: string): Offered {
+  const also = text
+    .split(',')
+    .map((word) => word.trim())
+    .filter(Boolean);
+  const { value, label } = option;
+  return also.length > 0 ? { value, label, also } : { value, label };
+}
+
+type Offered = NonNullable<DraftQuestion['options']>[number];
+
 /** Labels a line each; an option keeps its value while its place does, so that what was answered still counts. */
-function optionsFrom(text: string, before: { value: string; label: string }[]): { value: string; label: string }[] {
+function optionsFrom(text: string, before: Offered[]): Offered[] {
   const taken = new Set<string>();
   return text.split('\n').flatMap((label, i) => {
     if (label.trim() === '' && i > 0 && text.split('\n').length - 1 === i)
@@ -52,6 +88,7 @@ function optionsFrom(text: string, before: { value: string; label: string }[]): 
         `option_${i + 1}`);
     while (taken.has(value)) value = `${value}-2`;
     taken.add(value);
-    return [{ value, label }];
+    const also = before.find((option) => option.value === value)?.also;
+    return [also ? { value, label, also } : { value, label }];
   });
 }

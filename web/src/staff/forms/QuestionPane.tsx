@@ -17,6 +17,7 @@ import {
 import { LinesEditor } from './LinesEditor';
 import { OffersEditor } from './OffersEditor';
 import { PictureEditor } from './PictureEditor';
+import { canCount, PointsEditor } from './PointsEditor';
 
 interface Props {
   known: KnownKinds;
@@ -89,6 +90,7 @@ export function QuestionPane({ known, definition, question, number, onChange, on
           {!tells && question.type !== 'hidden' && (
             <AnswerParticulars definition={definition} question={question} onChange={onChange} />
           )}
+          {canCount(question.type) && <PointsEditor question={question} onChange={onChange} />}
           {question.type === 'hidden' && (
             <div>
               <dt>From</dt>

@@ -1,7 +1,6 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
-import { collected, isNeeded, shownPages } from '../../client/answers';
-import { QuestionField } from '../../client/QuestionField';
+import { collected, shownPages } from '../../client/answers';
 import type { Answers } from '../../client/queries';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
@@ -9,6 +8,7 @@ import { PlanView } from '../arrivals/PlanView';
 import { Slab } from '../shell/Slab';
 import { asPublic, type Definition } from './design';
 import { useTry } from './queries';
+import { TriedAnswers } from './TriedAnswers';
 
 interface Props {
   id: string;
@@ -44,25 +44,7 @@ export function TryIt({ id, definition, today, onClose }: Props) {
         ]}
       >
         <div className="try">
-          <div className="questions">
-            {shown
-              .filter((question) => !['hidden', 'files', 'signature'].includes(question.type))
-              .map((question) => (
-                <QuestionField
-                  key={question.key}
-                  question={question}
-                  needed={isNeeded(form, question, answers)}
-                  fields={fields}
-                  lineErrors={Object.fromEntries(
-                    faults.map((fault) => [fault.path.slice(question.key.length + 1), fault.message]),
-                  )}
-                  error={faults.find((fault) => fault.path === question.key)?.message ?? null}
-                  files={[]}
-                  onFiles={() => undefined}
-                  onGoing={() => undefined}
-                />
-              ))}
-          </div>
+          <TriedAnswers form={form} shown={shown} answers={answers} fields={fields} faults={faults} />
           <div>
             {attempt.error && faults.every((fault) => !shown.some((question) => question.key === fault.path)) && (
               <Trouble title="No plan">{attempt.error.message}</Trouble>

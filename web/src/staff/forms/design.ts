@@ -4,6 +4,8 @@ import type { Schema } from '../../shared/api';
 
 export type Kind = Schema<'Question'>['type'];
 
+export type PriorityPart = 'need' | 'budget' | 'authority' | 'start';
+
 export interface DraftQuestion {
   key: string;
   type: Kind;
@@ -11,7 +13,9 @@ export interface DraftQuestion {
   hint?: string;
   example?: string;
   required?: boolean;
-  options?: { value: string; label: string }[];
+  options?: { value: string; label: string; also?: string[] }[];
+  /** What its answers count, for the order of arrivals. */
+  points?: { part: PriorityPart; steps: { at: string; points: number }[] };
   destination?: string;
   showIf?: Condition;
   requiredIf?: Condition;
@@ -360,7 +364,7 @@ function publicQuestion(question: DraftQuestion, number: number): Schema<'Questi
     hint: question.hint ?? '',
     example: question.example ?? '',
     required: question.required ?? false,
-    options: question.options ?? [],
+    options: (question.options ?? []).map(({ value, label }) => ({ value, label })),
     minLength: question.minLength ?? 0,
     maxLength: question.maxLength ?? 4000,
     maxFiles: question.maxFiles ?? 8,

@@ -3,7 +3,7 @@ import { Mark } from '../../shared/Mark';
 import { Bricks } from './Bricks';
 
 /** The stages of a project as a course of stones: what is done, where it stands, what comes. */
-export function Course({ project }: { project: Schema<'Project'> }) {
+export function Course({ project, onMove }: { project: Schema<'Project'>; onMove: (stage: string) => void }) {
   return (
     <ol className="course" aria-label="Stages">
       {project.stages.map((stage) => (
@@ -23,7 +23,12 @@ export function Course({ project }: { project: Schema<'Project'> }) {
               <Bricks done={project.tasksDone} all={project.tasks} />
             </>
           ) : (
-            <Mark kind={stage.state === 'done' ? 'done' : 'new'}>{stage.name}</Mark>
+            <button type="button" title={`Move to ${stage.name}`} onClick={() => onMove(stage.name)}>
+              <Mark kind={stage.state === 'done' ? 'done' : 'new'}>
+                <span className="unseen">Move to </span>
+                {stage.name}
+              </Mark>
+            </button>
           )}
         </li>
       ))}

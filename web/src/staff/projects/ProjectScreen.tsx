@@ -17,7 +17,7 @@ import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
 import { Course } from './Course';
 import './projects.css';
-import { useFinishTask, useProject, useTasks } from './queries';
+import { useFinishTask, useMoveStage, useProject, useTasks } from './queries';
 import { TaskList } from './TaskList';
 
 export function ProjectScreen() {
@@ -52,6 +52,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const { business } = useSignedIn();
   const tasks = useTasks(project.id);
   const finish = useFinishTask();
+  const move = useMoveStage();
   const toast = useToast();
   const undo = useUndo();
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -59,6 +60,14 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
     tasks.data?.find((task) => task.id === chosenId) ??
     tasks.data?.find((task) => task.state === 'to-do') ??
     tasks.data?.[0];
+  const moveTo = (stage: string) =>
+    move.mutate(
+      { id: project.id, version: project.version, stage },
+      {
+        onSuccess: (moved) => toast({ words: `${moved.number} stands at ${moved.stage}. U takes it back.` }),
+        onError: (error) => toast({ words: error.message }),
+      },
+    );
   const finishChosen = () => {
     if (!chosen || chosen.state === 'done' || finish.isPending) return;
     finish.mutate(chosen, {
@@ -102,7 +111,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                 </p>
               )}
             </div>
-            <Course project={project} />
+            <Course project={project} onMove={moveTo} />
           </div>
         </div>
       }

@@ -53,3 +53,13 @@ export function useFinishTask() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+/** Moves a project to another stage; rules that wait for that do their part. */
+export function useMoveStage() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, version, stage }: { id: string; version: number; stage: string }) =>
+      need(api.POST('/api/projects/{id}/stage', { params: { path: { id } }, body: { stage, version } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}

@@ -26,15 +26,59 @@ export function ActionLine({ action, offers, error, onChange, onRemove }: Props)
 function fields(action: RuleAction, offers: Offers, onChange: Props['onChange']) {
   switch (action.kind) {
     case 'lead':
+    case 'owner':
     case 'notice':
       return (
-        <Choice
+        <Who
           label="Who"
           value={action.staff}
+          among={action.among}
           offers={offers.staff}
-          onChange={(staff) => onChange({ staff })}
-          gone="somebody who is here no more"
+          staff={offers.staff}
+          onChange={(staff, among) => onChange({ staff, among })}
         />
+      );
+    case 'message':
+      return (
+        <Choice
+          label="Message"
+          value={action.template}
+          offers={offers.templates}
+          onChange={(template) => onChange({ template })}
+          gone="a message that is gone"
+        />
+      );
+    case 'field':
+      return (
+        <>
+          <Choice
+            label="Field"
+            value={`${action.record ?? ''} ${action.field ?? ''}`}
+            offers={offers.fields.map((one) => ({ value: `${one.record} ${one.field}`, label: one.label }))}
+            onChange={(value) => {
+              const [record = '', field = ''] = value.split(' ');
+              onChange({ record, field });
+            }}
+            gone="a field that is gone"
+          />{' '}
+          to <Text label="Value" value={action.value} onChange={(value) => onChange({ value })} />
+        </>
+      );
+    case 'wish':
+      return (
+        <>
+          <Choice
+            label="About"
+            value={action.about}
+            offers={[
+              { value: 'appointment', label: 'an appointment' },
+              { value: 'quote', label: 'a quote' },
+            ]}
+            onChange={(about) => onChange({ about })}
+            gone=""
+          />
+          : <Text label="Wish" value={action.text} onChange={(text) => onChange({ text })} wide />
+        </>
       );
     case 'checklist':
       return (
@@ -78,16 +122,17 @@ function fields(action: RuleAction, offers: Offers, onChange: Props['onChange'])
       return (
         <>
           <Text label="Task" value={action.name} onChange={(name) => onChange({ name })} wide /> for{' '}
-          <Choice
+          <Who
             label="Doer"
             value={action.doer}
+            among={action.among}
             offers={[
               { value: 'lead', label: 'whoever leads' },
               { value: 'coordinator', label: 'the coordinator' },
               ...offers.staff,
             ]}
-            onChange={(doer) => onChange({ doer })}
-            gone="somebody who is here no more"
+            staff={offers.staff}
+            onChange={(doer, among) => onChange({ doer, among })}
           />{' '}
           in{' '}
           <input
@@ -101,6 +146,58 @@ function fields(action: RuleAction, offers: Offers, onChange: Props['onChange'])
         </>
       );
   }
+}
+
+interface WhoProps {
+  label: string;
+  value: string | undefined;
+  among: string | undefined;
+  offers: Schema<'Offer'>[];
+  staff: Schema<'Offer'>[];
+  onChange: (value: string, among: string) => void;
+}
+
+const turns = [
+  { value: 'rota', label: 'by turns, of' },
+  { value: 'fewest', label: 'whoever has the fewest open tasks, of' },
+];
+
+/** Somebody by name or by role, or one of several: by turns, or with the fewest open tasks. */
+function Who({ label, value, among = '', offers, staff, onChange }: WhoProps) {
+  const chosen = among.split(',').filter(Boolean);
+  const isTurn = turns.some((one) => one.value === value);
+  return (
+    <>
+      <Choice
+        label={label}
+        value={value}
+        offers={[...offers, ...turns]}
+        onChange={(to) =>
+          onChange(to, turns.some((one) => one.value === to) ? among || staff.map((one) => one.value).join(',') : '')
+        }
+        gone="somebody who is here no more"
+      />
+      {isTurn && (
+        <span className="among" role="group" aria-label="Of whom">
+          {staff.map((one) => (
+            <label key={one.value}>
+              <input
+                type="checkbox"
+                checked={chosen.includes(one.value)}
+                onChange={(event) =>
+                  onChange(
+                    value ?? '',
+                    (event.target.checked ? [...chosen, one.value] : chosen.filter((id) => id !== one.value)).join(','),
+                  )
+                }
+              />{' '}
+              {one.label.split(' ')[0]}
+            </label>
+          ))}
+        </span>
+      )}
+    </>
+  );
 }
 
 interface ChoiceProps {

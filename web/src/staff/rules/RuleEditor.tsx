@@ -2,7 +2,8 @@ import { ConditionEditor } from '../forms/ConditionEditor';
 import { StaffField } from '../shell/StaffField';
 import { ActionLine } from './ActionLine';
 import type { Offers } from './queries';
-import { actionWords, askable, freshAction, type ActionKind, type Editing } from './rule';
+import { actionWords, askable, freshAction, isOfPlan, type ActionKind, type Editing } from './rule';
+import { RuleWhen } from './RuleWhen';
 
 interface Props {
   rule: Editing;
@@ -34,34 +35,8 @@ export function RuleEditor({ rule, offers, faults, onChange }: Props) {
         <div>
           <dt>When</dt>
           <dd>
-            a submission comes from{' '}
-            {rule.forms.map((slug) => (
-              <span key={slug} className="chip">
-                {offers.forms.find((form) => form.value === slug)?.label ?? `${slug}, which is gone`}{' '}
-                <button
-                  type="button"
-                  className="link-button"
-                  aria-label={`take out ${slug}`}
-                  onClick={() => onChange({ forms: rule.forms.filter((one) => one !== slug) })}
-                >
-                  ×
-                </button>
-              </span>
-            ))}
-            <select
-              aria-label="Form"
-              value=""
-              onChange={(event) => event.target.value && onChange({ forms: [...rule.forms, event.target.value] })}
-            >
-              <option value="">{rule.forms.length === 0 ? 'any form' : 'or …'}</option>
-              {offers.forms
-                .filter((form) => !rule.forms.includes(form.value))
-                .map((form) => (
-                  <option key={form.value} value={form.value}>
-                    {form.label}
-                  </option>
-                ))}
-            </select>
+            <RuleWhen rule={rule} offers={offers} onChange={onChange} />
+            {faults.when && <p className="question-error">{faults.when}</p>}
           </dd>
         </div>
         <div>
@@ -71,7 +46,7 @@ export function RuleEditor({ rule, offers, faults, onChange }: Props) {
             <ConditionEditor
               words="if"
               numbered={false}
-              definition={askable(offers, rule.forms)}
+              definition={askable(offers, rule.forms, rule.when)}
               before=""
               condition={rule.if}
               onChange={(condition) => onChange({ if: condition })}
@@ -107,16 +82,19 @@ export function RuleEditor({ rule, offers, faults, onChange }: Props) {
                 </option>
               ))}
             </select>
-            <p>
-              <label>
-                <input
-                  type="checkbox"
-                  checked={rule.acceptsByItself}
-                  onChange={(event) => onChange({ acceptsByItself: event.target.checked })}
-                />{' '}
-                and accept the plan by itself when nothing in it is open
-              </label>
-            </p>
+            {faults.then && <p className="question-error">{faults.then}</p>}
+            {isOfPlan(rule.when) && (
+              <p>
+                <label>
+                  <input
+                    type="checkbox"
+                    checked={rule.acceptsByItself}
+                    onChange={(event) => onChange({ acceptsByItself: event.target.checked })}
+                  />{' '}
+                  and accept the plan by itself when nothing in it is open
+                </label>
+              </p>
+            )}
           </dd>
         </div>
         <div>

@@ -17,6 +17,9 @@ const rule = (id: string, name: string, part: Partial<KeptRule> = {}): KeptRule 
   from: '',
   until: '',
   acceptsByItself: false,
+  when: 'received',
+  what: '',
+  alsoByHand: false,
   times: 4,
   last: '2026-11-25T09:00:00+00:00',
   failures: 1,
@@ -33,6 +36,8 @@ const list = {
       { value: 'inquiry', label: 'Piano inquiry' },
       { value: 'tuning', label: 'Tuning' },
     ],
+    templates: [{ value: 'confirmation', label: 'We have your inquiry' }],
+    fields: [{ record: 'client', field: 'organisation', label: 'Client, organisation' }],
     questions: [{ key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'] }],
   },
 };

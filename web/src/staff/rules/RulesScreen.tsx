@@ -14,6 +14,7 @@ import { useToast } from '../shell/Toast';
 import { useKeepRule, useMoveRule, useRules, useTakeOutRule, type KeptRule, type Offers } from './queries';
 import { draft, editing, fresh, type Editing } from './rule';
 import { RuleEditor } from './RuleEditor';
+import { RuleHistory } from './RuleHistory';
 import './rules.css';
 import { Trial } from './Trial';
 
@@ -166,7 +167,12 @@ function Rules({ list, rules, kept, isNew }: Props) {
           name: 'Before it counts',
           width: '440px',
           middling: '380px',
-          content: rule ? <Trial rule={rule} /> : null,
+          content: rule ? (
+            <>
+              <Trial rule={rule} offers={list.data?.offers} />
+              {kept && <RuleHistory kept={kept} onBring={setEdited} />}
+            </>
+          ) : null,
         },
       ]}
     />

@@ -1,29 +1,40 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Schema } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useSubmissions } from '../arrivals/queries';
 import { useToday } from '../shell/day';
-import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack } from './queries';
-import { draft, type Editing } from './rule';
+import { Both } from './Both';
+import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack, type Offers } from './queries';
+import { draft, isOfPlan, type Editing } from './rule';
+import { SampleTrial } from './SampleTrial';
 
 /** What the rule would do: to one submission, and over the last days. Nothing is changed. */
-export function Trial({ rule }: { rule: Editing }) {
+export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefined }) {
   return (
     <>
       <div className="pillar-head strong">
         <h2>Before it counts</h2>
         <small>nothing is changed</small>
       </div>
-      <DryRun rule={rule} />
-      <LookingBack rule={rule} />
+      {isOfPlan(rule.when) ? (
+        <>
+          <DryRun rule={rule} forms={offers?.forms ?? []} />
+          <LookingBack rule={rule} />
+        </>
+      ) : (
+        <p className="second trial">
+          It waits for something to happen, so there is no arrival to try it on. What it does is in the journal, and
+          Undo takes it back.
+        </p>
+      )}
     </>
   );
 }
 
-function DryRun({ rule }: { rule: Editing }) {
+function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
+  const [sample, setSample] = useState('');
   const list = useSubmissions('waiting');
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const [chosen, setChosen] = useState('');
@@ -49,65 +60,22 @@ function DryRun({ rule }: { rule: Editing }) {
           Try it
         </Button>
       </p>
+      <p>
+        <select aria-label="Made-up sample" value="" onChange={(event) => setSample(event.target.value)}>
+          <option value="">or make one up …</option>
+          {forms
+            .filter((form) => rule.forms.length === 0 || rule.forms.includes(form.value))
+            .map((form) => (
+              <option key={form.value} value={form.value}>
+                {form.label}
+              </option>
+            ))}
+        </select>
+      </p>
+      {sample && <SampleTrial key={sample} rule={rule} slug={sample} onClose={() => setSample('')} />}
       {run.error && <Trouble title="Not tried">{run.error.message}</Trouble>}
       {run.data && <Both run={run.data} />}
     </section>
-  );
-}
-
-const sentence = (line: Schema<'PlanLine'>) => line.parts.map((part) => part.text).join('');
-
-/** The two plans, line beside line; what only one of them has stands out. */
-function Both({ run }: { run: Schema<'DryRun'> }) {
-  const before = new Map(run.without.lines.map((line) => [line.key, line]));
-  const after = new Map(run.with.lines.map((line) => [line.key, line]));
-  const keys = [...new Set([...run.with.lines, ...run.without.lines].map((line) => line.key))];
-  const changed = keys.filter((key) => {
-    const [a, b] = [before.get(key), after.get(key)];
-    return !a || !b || sentence(a) !== sentence(b) || a.note !== b.note || a.reason !== b.reason;
-  });
-  if (!run.holds) return <p>It does not hold for this one: the plan stays as it is.</p>;
-  if (changed.length === 0) return <p>It holds, and changes nothing.</p>;
-  return (
-    <table className="both">
-      <thead>
-        <tr>
-          <th scope="col">Without the rule</th>
-          <th scope="col">With it</th>
-        </tr>
-      </thead>
-      <tbody>
-        {changed.map((key) => (
-          <tr key={key}>
-            <Cell line={before.get(key)} />
-            <Cell line={after.get(key)} strong />
-          </tr>
-        ))}
-      </tbody>
-      <tfoot>
-        <tr>
-          <td colSpan={2} className="second">
-            The other {keys.length - changed.length} lines stay as they are.
-          </td>
-        </tr>
-      </tfoot>
-    </table>
-  );
-}
-
-function Cell({ line, strong = false }: { line: Schema<'PlanLine'> | undefined; strong?: boolean }) {
-  return (
-    <td>
-      {line ? (
-        <>
-          {strong ? <b>{sentence(line)}</b> : sentence(line)}
-          {line.note && <span className="second"> {line.note}</span>}
-          {line.reason && <i className="second"> {line.reason}</i>}
-        </>
-      ) : (
-        <span className="second">no such line</span>
-      )}
-    </td>
   );
 }
 

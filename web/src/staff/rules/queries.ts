@@ -5,6 +5,11 @@ import { queryKeys } from '../queryKeys';
 export type RuleDraft = Schema<'RuleDraft'>;
 export type RuleAction = Schema<'RuleAction'>;
 export type KeptRule = Schema<'HandlingRule'>;
+/** Answers that nobody has sent. */
+export interface Sample {
+  form: string;
+  answers: Record<string, never>;
+}
 export type Offers = Schema<'RuleList'>['offers'];
 
 export function useRules() {
@@ -43,8 +48,24 @@ export function useTakeOutRule() {
 
 export function useDryRun() {
   return useMutation({
-    mutationFn: ({ rule, submission }: { rule: RuleDraft; submission: string }) =>
-      need(api.POST('/api/rules/dry-run', { body: { rule, submission } })),
+    mutationFn: (on: { rule: RuleDraft; submission: string } | { rule: RuleDraft; sample: Sample }) =>
+      need(api.POST('/api/rules/dry-run', { body: on })),
+  });
+}
+
+/** What a rule was, the newest first. */
+export function useRuleVersions(id: string) {
+  return useQuery({
+    queryKey: queryKeys.ruleVersions(id),
+    queryFn: async () => (await need(api.GET('/api/rules/{id}/versions', { params: { path: { id } } }))).items,
+  });
+}
+
+/** On what a rule had its part, the newest first. */
+export function useRuleUses(id: string) {
+  return useQuery({
+    queryKey: queryKeys.ruleUses(id),
+    queryFn: async () => (await need(api.GET('/api/rules/{id}/uses', { params: { path: { id } } }))).items,
   });
 }
 

@@ -14,7 +14,25 @@ export interface Editing extends Omit<RuleDraft, 'if'> {
   from: string;
   until: string;
   acceptsByItself: boolean;
+  when: Trigger;
+  what: string;
+  alsoByHand: boolean;
 }
+
+export type Trigger = KeptRule['when'];
+
+/** What sets a rule off, as a sentence goes on after “when”. */
+export const triggers: Record<Trigger, string> = {
+  received: 'a submission comes',
+  unfinished: 'somebody did not finish',
+  accepted: 'a plan has been accepted',
+  stage: 'a project comes to a stage',
+  task: 'a task is finished',
+  client: 'a client on file is changed',
+};
+
+/** Whether a rule speaks in a plan; the others act at once. */
+export const isOfPlan = (when: Trigger): boolean => when === 'received' || when === 'unfinished';
 
 export const actionWords: Record<ActionKind, string> = {
   task: 'add the task',
@@ -24,6 +42,10 @@ export const actionWords: Record<ActionKind, string> = {
   tag: 'tag',
   note: 'note in the project',
   notice: 'tell',
+  message: 'send the client',
+  owner: 'let the client be looked after by',
+  field: 'set',
+  wish: 'wish for',
 };
 
 export const fresh: Editing = {
@@ -36,6 +58,9 @@ export const fresh: Editing = {
   from: '',
   until: '',
   acceptsByItself: false,
+  when: 'received',
+  what: '',
+  alsoByHand: false,
 };
 
 export function editing(kept: KeptRule): Editing {
@@ -51,6 +76,9 @@ export function editing(kept: KeptRule): Editing {
     from: kept.from,
     until: kept.until,
     acceptsByItself: kept.acceptsByItself,
+    when: kept.when,
+    what: kept.what,
+    alsoByHand: kept.alsoByHand,
   };
 }
 
@@ -66,6 +94,7 @@ export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
     case 'checklist':
       return { kind, checklist: offers.checklists[0]?.value ?? '' };
     case 'lead':
+    case 'owner':
     case 'notice':
       return { kind, staff: offers.staff[0]?.value ?? '' };
     case 'stage':
@@ -74,6 +103,12 @@ export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
       return { kind, record: 'project', tag: '' };
     case 'note':
       return { kind, text: '' };
+    case 'message':
+      return { kind, template: offers.templates[0]?.value ?? '' };
+    case 'field':
+      return { kind, record: 'client', field: 'organisation', value: '' };
+    case 'wish':
+      return { kind, about: 'appointment', text: '' };
   }
 }
 
@@ -113,8 +148,17 @@ const beside: DraftQuestion[] = [
   { key: '@finished', type: 'yes-no', wording: 'it was finished' },
 ];
 
+/** What can be asked about where something happens to a project that is there. */
+const ofProject = (offers: Offers): DraftQuestion[] => [
+  { key: '@stage', type: 'one-of', wording: 'the project’s stage', options: offers.stages },
+  { key: '@stage_before', type: 'one-of', wording: 'the stage before', options: offers.stages },
+  { key: '@lead', type: 'one-of', wording: 'whoever leads', options: offers.staff },
+  { key: '@project_tags', type: 'short-text', wording: 'the project’s tags' },
+  { key: '@task', type: 'short-text', wording: 'the task' },
+];
+
 /** What the condition may ask about, in the shape that the condition editor knows. */
-export function askable(offers: Offers, forms: string[]): Definition {
+export function askable(offers: Offers, forms: string[], when: Trigger = 'received'): Definition {
   const questions = offers.questions
     .filter((question) => forms.length === 0 || question.forms.some((form) => forms.includes(form)))
     .map((question): DraftQuestion => ({
@@ -131,6 +175,13 @@ export function askable(offers: Offers, forms: string[]): Definition {
     promiseMinutes: 0,
     dayOrder: 'unstated',
     steps: [],
-    pages: [{ key: 'all', title: '', next: '', questions: [...beside, ...questions] }],
+    pages: [
+      {
+        key: 'all',
+        title: '',
+        next: '',
+        questions: [...beside, ...(isOfPlan(when) ? [] : ofProject(offers)), ...questions],
+      },
+    ],
   };
 }

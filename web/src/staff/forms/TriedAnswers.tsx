@@ -1,0 +1,37 @@
+import type { UseFormReturn } from 'react-hook-form';
+import { isNeeded } from '../../client/answers';
+import type { Answers, PublicForm, Question } from '../../client/queries';
+import { QuestionField } from '../../client/QuestionField';
+
+interface Props {
+  form: PublicForm;
+  shown: Question[];
+  answers: Answers;
+  fields: UseFormReturn<Answers>;
+  faults: { path: string; message: string }[];
+}
+
+/** The questions of a form to fill in for a trial: without files and signatures, which nobody sends. */
+export function TriedAnswers({ form, shown, answers, fields, faults }: Props) {
+  return (
+    <div className="questions">
+      {shown
+        .filter((question) => !['hidden', 'files', 'signature'].includes(question.type))
+        .map((question) => (
+          <QuestionField
+            key={question.key}
+            question={question}
+            needed={isNeeded(form, question, answers)}
+            fields={fields}
+            lineErrors={Object.fromEntries(
+              faults.map((fault) => [fault.path.slice(question.key.length + 1), fault.message]),
+            )}
+            error={faults.find((fault) => fault.path === question.key)?.message ?? null}
+            files={[]}
+            onFiles={() => undefined}
+            onGoing={() => undefined}
+          />
+        ))}
+    </div>
+  );
+}

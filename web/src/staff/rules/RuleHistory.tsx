@@ -1,0 +1,81 @@
+import { when } from '../../shared/words';
+import { useToday } from '../shell/day';
+import { RecordLink } from '../shell/RecordLink';
+import { useRuleUses, useRuleVersions, type KeptRule } from './queries';
+import { actionWords, editing, type Editing } from './rule';
+
+interface Props {
+  kept: KeptRule;
+  onBring: (rule: Editing) => void;
+}
+
+/** On what a rule had its part, and what it was before. */
+export function RuleHistory({ kept, onBring }: Props) {
+  const today = useToday();
+  const uses = useRuleUses(kept.id).data ?? [];
+  const versions = useRuleVersions(kept.id).data ?? [];
+  return (
+    <>
+      <section className="trial">
+        <h3 className="group-label">Where it spoke</h3>
+        {uses.length === 0 && <p className="second">Nowhere yet.</p>}
+        <ul className="look-list">
+          {uses.map((use, i) => (
+            <li key={`${use.record.id}-${i}`}>
+              <span>
+                {use.record.kind === 'submission' ? (
+                  <a href={`/arrivals/${use.record.id}?state=accepted`}>{use.record.label}</a>
+                ) : (
+                  <RecordLink record={use.record} />
+                )}
+                {use.failure && <span className="question-error"> named {use.failure}</span>}
+                {use.takenBack && <span className="second"> taken back</span>}
+              </span>{' '}
+              <span className="second figures">{when(use.at, today)}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="trial">
+        <h3 className="group-label">What it was</h3>
+        <ul className="look-list">
+          {versions.map((version, i) => (
+            <li key={version.at + String(i)}>
+              <span>
+                {version.words}{' '}
+                <span className="second">
+                  {version.by}: {version.rule.then.map((action) => actionWords[action.kind]).join(', ') || 'nothing'}
+                </span>{' '}
+                {i > 0 && (
+                  <button
+                    type="button"
+                    className="link-button"
+                    onClick={() => onBring({ ...editing({ ...kept, ...whole(version.rule) }), version: kept.version })}
+                  >
+                    bring it back
+                  </button>
+                )}
+              </span>
+              <span className="second figures">{when(version.at, today)}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+/** A rule as an older version had it, with what it did not say yet as it is by itself. */
+function whole(rule: Partial<KeptRule>): Partial<KeptRule> {
+  return {
+    forms: [],
+    if: null,
+    from: '',
+    until: '',
+    acceptsByItself: false,
+    when: 'received',
+    what: '',
+    alsoByHand: false,
+    ...rule,
+  };
+}
