@@ -182,6 +182,7 @@ final class DemoArrivals
             'agreed' => ['name' => 'Wenna Saltfold', 'how' => 'typed'],
         ]);
         $this->doubtful($by, $person);
+        $this->timeline->at($this->ago(9), $this->office->handOn(...));
         $this->write(4, 'piano-inquiry', ['name' => 'Growth Desk', 'email' => 'growth@leads-now.example', 'service' => 'other', 'matter' => DemoWords::ADVERTS[1][2]]);
     }
 

@@ -47,14 +47,14 @@ final readonly class DemoForms
             ['key' => 'piano', 'title' => 'Your piano', 'next' => 'Send to the workshop', 'questions' => [
                 ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'required' => true, 'destination' => 'project.service', 'options' => [
                     ['value' => 'tuning', 'label' => 'Tune it'],
-                    ['value' => 'repair', 'label' => 'Repair it'],
-                    ['value' => 'restoration', 'label' => 'New strings and hammers'],
+                    ['value' => 'repair', 'label' => 'Repair it', 'also' => ['mend', 'stuck keys']],
+                    ['value' => 'restoration', 'label' => 'New strings and hammers', 'also' => ['restring', 'restore']],
                     ['value' => 'moving', 'label' => 'Move or store it'],
                     ['value' => 'other', 'label' => 'Something else'],
-                ]],
+                ], 'points' => ['part' => 'need', 'steps' => [['at' => 'restoration', 'points' => 4], ['at' => 'repair', 'points' => 3], ['at' => 'moving', 'points' => 2], ['at' => 'tuning', 'points' => 1]]]],
                 ['key' => 'piano', 'type' => 'short-text', 'wording' => 'What piano is it?', 'hint' => 'maker, age, number, whatever you know', 'destination' => 'asset.description'],
                 ['key' => 'place', 'type' => 'address', 'wording' => 'Where is the piano?', 'hint' => 'street, town, and any steps', 'destination' => 'asset.place'],
-                ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'Must it be ready for a day?', 'hint' => 'leave empty if not', 'example' => '12 June 2027', 'destination' => 'project.ready_by'],
+                ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'Must it be ready for a day?', 'hint' => 'leave empty if not', 'example' => '12 June 2027', 'destination' => 'project.ready_by', 'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4], ['at' => '60', 'points' => 2]]]],
                 ['key' => 'matter', 'type' => 'long-text', 'wording' => 'What is the matter with it?', 'destination' => 'project.notes'],
                 ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'hint' => 'up to 8, of the whole piano and the trouble', 'maxFiles' => 8, 'destination' => 'files'],
             ]],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Messenger\Envelope;
@@ -16,11 +17,14 @@ use Telamon\Files\Upload;
 use Telamon\Forms\PublishedForms;
 use Telamon\Intake\Acceptor;
 use Telamon\Intake\Arriving;
+use Telamon\Intake\Handling;
+use Telamon\Intake\KeepSheet;
 use Telamon\Intake\LookAhead;
 use Telamon\Intake\LookAheadHandler;
 use Telamon\Intake\PlanMaker;
 use Telamon\Intake\Receiver;
 use Telamon\Intake\Submission;
+use Telamon\Intake\SubmissionState;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -51,6 +55,8 @@ final readonly class DemoOffice
         #[Autowire(service: 'messenger.transport.failed')]
         private SenderInterface $failed,
         private DemoTimeline $timeline,
+        private Handling $handling,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -117,7 +123,11 @@ final readonly class DemoOffice
                 if ($command instanceof LookAhead) {
                     ($this->looker)($command);
                 }
-                $this->ahead->ack($envelope);
+                // The sheets of the last days are left to the worker, which finds them as soon as it runs; drawing
+                // those of all months would keep a first start waiting.
+                if (!$command instanceof KeepSheet || $this->timeline->now() < $this->clock->now()->modify('-2 days')) {
+                    $this->ahead->ack($envelope);
+                }
             }
         }
     }
@@ -159,5 +169,20 @@ final readonly class DemoOffice
     private function staff(string $email): Staff
     {
         return $this->em->getRepository(Staff::class)->findOneBy(['email' => $email]) ?? throw new \LogicException("$email is not on the staff");
+    }
+
+    /** One arrival is given to a colleague with a note, another is put off. */
+    public function handOn(): void
+    {
+        $nessa = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'NQ']);
+        $sorcha = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'SV']);
+        $waits = fn (string $name): ?Submission => $this->em->getRepository(Submission::class)->findOneBy(['name' => $name, 'state' => SubmissionState::Waiting]);
+        [$hers, $later] = [$waits('Hugh Orrin'), $waits('Rosheen Attley')];
+        if (null === $nessa || null === $sorcha || null === $hers || null === $later) {
+            return;
+        }
+        $this->handling->assign($hers, $sorcha->id, $nessa);
+        $this->handling->note($hers, 'Sorcha, you know this one: is the soundboard worth new hammers?', $nessa);
+        $this->handling->remind($later, $this->timeline->now()->modify('+1 day')->format(\DATE_RFC3339), $nessa);
     }
 }

@@ -20,7 +20,7 @@ final readonly class DemoRules
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made three rules', null, $now), function (): void {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made five rules', null, $now), function (): void {
             $pim = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'PT'])->id ?? '';
             $this->em->persist(new HandlingRule(1, 'Stairs need two', 'Nobody carries a piano up alone.', true, [
                 'forms' => ['piano-inquiry'], 'if' => ['any' => [['question' => 'place', 'op' => 'contains', 'value' => 'step'], ['question' => 'place', 'op' => 'contains', 'value' => 'stair'], ['question' => 'place', 'op' => 'contains', 'value' => 'floor']]],
@@ -33,6 +33,12 @@ final readonly class DemoRules
             $this->em->persist(new HandlingRule(3, 'Photographs spare a visit', 'With three photographs a quote can be made at the desk.', false, [
                 'forms' => ['piano-inquiry'], 'if' => ['question' => '@files', 'op' => 'more-than', 'value' => '2'],
                 'then' => [['kind' => 'note', 'text' => 'Quote from the photographs; no first visit needed.']],
+            ]));
+            $this->em->persist(new HandlingRule(4, 'Whoever did not finish gets a call', 'Half an hour without the longer form: something came between.', true, [
+                'when' => 'unfinished', 'then' => [['kind' => 'task', 'name' => 'Ring {{name}}', 'doer' => 'coordinator', 'days' => '0']],
+            ]));
+            $this->em->persist(new HandlingRule(5, 'Photograph it before work begins', 'So that nobody argues about a scratch.', true, [
+                'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Photograph the piano from all sides', 'doer' => 'lead', 'days' => '0'], ['kind' => 'tag', 'record' => 'project', 'tag' => 'in the workshop']],
             ]));
         });
     }

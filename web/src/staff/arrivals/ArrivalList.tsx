@@ -36,7 +36,7 @@ export function ArrivalList({ state, onState, list, rows, today, acting, onAsk }
     <>
       <div className="pillar-head">
         <h1>Arrivals</h1>
-        <small>{state === 'waiting' || state === 'owed' ? 'soonest first' : 'newest first'}</small>
+        <small>{state === 'waiting' ? 'by lateness' : state === 'owed' ? 'soonest first' : 'newest first'}</small>
       </div>
       <Views
         label="Which arrivals"
