@@ -17,6 +17,8 @@ class ClientImportRun
     public const READY = 'ready';
     public const RUNNING = 'running';
     public const DONE = 'done';
+    /** The file was here no more when its turn came, or could not be read. */
+    public const FAILED = 'failed';
 
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;

@@ -77,13 +77,22 @@ final readonly class ImportRuns
         if (null === $run || ClientImportRun::RUNNING !== $run->state) {
             return;
         }
-        // Read whole before the first is written: rows of one file are not matched with each other.
-        $rows = [...$this->import->rows(ClientFile::open($this->path($run)), $run->columns())];
+        // What a worker that died had done is done: lines and state are written together.
+        $before = $run->done;
+        try {
+            // Read whole before the first is written: rows of one file are not matched with each other.
+            $rows = \array_slice([...$this->import->rows(ClientFile::open($this->path($run)), $run->columns())], $before);
+        } catch (FileNotRead) {
+            $this->db->executeStatement('UPDATE client_import SET state = ? WHERE id = ?', [ClientImportRun::FAILED, $run->id]);
+
+            return;
+        }
         $path = $this->path($run);
-        $change = $this->writer->write($rows, $run->fileName, $run->staff, function (int $done) use ($job): void {
-            $this->db->executeStatement('UPDATE client_import SET done = ? WHERE id = ?', [$done, $job->id]);
-        });
-        $this->db->executeStatement('UPDATE client_import SET state = ?, change_id = ? WHERE id = ?', [ClientImportRun::DONE, $change->id, $job->id]);
+        $total = $before + \count($rows);
+        $this->writer->write($rows, $run->fileName, $run->staff, function (int $done, string $changeId) use ($job, $before, $total): void {
+            $all = $before + $done;
+            $this->db->executeStatement('UPDATE client_import SET done = ?, change_id = ?, state = ? WHERE id = ?', [$all, $changeId, $all === $total ? ClientImportRun::DONE : ClientImportRun::RUNNING, $job->id]);
+        }, $run->changeId);
         (new Filesystem())->remove($path);
     }
 

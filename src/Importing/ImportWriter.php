@@ -28,44 +28,39 @@ final readonly class ImportWriter
 
     /**
      * @param iterable<ImportRow> $rows those that are wrong are passed over
-     * @param \Closure(int): void|null $progress told how many rows are done
+     * @param \Closure(int, string): void|null $progress told how many rows are done, and under which change; within the
+     *                                                   transaction that does them, so that what is kept of it is true
+     * @param string|null $changeId of an import that was broken off: it goes on under the same change
      */
-    public function write(iterable $rows, string $fileName, ?Staff $staff, ?\Closure $progress = null): Change
+    public function write(iterable $rows, string $fileName, ?Staff $staff, ?\Closure $progress = null, ?string $changeId = null): Change
     {
-        $change = new Change(ChangeKind::Import, mb_substr("brought in clients from $fileName", 0, 300), $staff, $this->clock->now());
+        $change = (null === $changeId ? null : $this->em->find(Change::class, $changeId)) ?? new Change(ChangeKind::Import, mb_substr("brought in clients from $fileName", 0, 300), $staff, $this->clock->now());
         $done = 0;
         $chunk = [];
-        $begun = false;
         foreach ($rows as $row) {
             $chunk[] = $row;
             if (self::AT_ONCE === \count($chunk)) {
-                $change = $this->chunk($chunk, $change, $begun);
-                $begun = true;
                 $done += \count($chunk);
+                $this->chunk($chunk, $change, $done, $progress);
                 $chunk = [];
                 $this->em->clear();
                 $this->facts->reset();
-                if (null !== $progress) {
-                    $progress($done);
-                }
+                $change = $this->em->find(Change::class, $change->id) ?? throw new \LogicException('the change is gone');
             }
         }
-        $change = $this->chunk($chunk, $change, $begun);
-        if (null !== $progress) {
-            $progress($done + \count($chunk));
-        }
+        $this->chunk($chunk, $change, $done + \count($chunk), $progress);
 
         return $change;
     }
 
-    /** @param list<ImportRow> $rows */
-    private function chunk(array $rows, Change $change, bool $begun): Change
+    /**
+     * @param list<ImportRow> $rows
+     * @param \Closure(int, string): void|null $progress
+     */
+    private function chunk(array $rows, Change $change, int $done, ?\Closure $progress): void
     {
-        if ($begun) {
-            $change = $this->em->find(Change::class, $change->id) ?? throw new \LogicException('the change is gone');
-        }
         $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
-        $this->changes->carryOut($change, function () use ($rows, $today): void {
+        $this->changes->carryOut($change, function () use ($rows, $today, $change, $done, $progress): void {
             foreach ($rows as $row) {
                 match ($row->verdict) {
                     'new', 'doubtful' => $this->make($row->client, $today),
@@ -73,9 +68,10 @@ final readonly class ImportWriter
                     'wrong' => null,
                 };
             }
+            if (null !== $progress) {
+                $progress($done, $change->id);
+            }
         });
-
-        return $change;
     }
 
     private function make(ImportedClient $from, \DateTimeImmutable $today): void

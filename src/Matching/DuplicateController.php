@@ -38,8 +38,9 @@ final readonly class DuplicateController
         $body = JsonBody::read($request);
         $take = $body['take'] ?? [];
         $take = \is_array($take) ? array_values(array_map(static fn (mixed $one): string => \is_string($one) ? $one : '?', $take)) : ['?'];
-        if ([] !== array_diff($take, Merging::FIELDS)) {
-            throw Problem::invalid('take', 'Choose among '.implode(', ', Merging::FIELDS).'.');
+        $unknown = array_filter(array_diff($take, Merging::FIELDS), static fn (string $field): bool => 1 !== preg_match('/^custom\.[a-z][a-z0-9_]{0,39}$/', $field));
+        if ([] !== $unknown) {
+            throw Problem::invalid('take', 'Choose among '.implode(', ', Merging::FIELDS).' and custom fields.');
         }
         [$into, $other] = $this->two($id, $body);
 

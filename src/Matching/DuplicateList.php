@@ -19,6 +19,7 @@ use Telamon\Core\Matching\Level;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
+use Telamon\Setup\OwnFields;
 
 /** The pairs that may be one person, to look at: computed once for as long as no client changes. */
 final readonly class DuplicateList
@@ -34,6 +35,7 @@ final readonly class DuplicateList
         private Connection $db,
         private BusinessFacts $facts,
         private CacheInterface $cache,
+        private OwnFields $ownFields,
     ) {
     }
 
@@ -76,6 +78,17 @@ final readonly class DuplicateList
                 $level = Level::Same === $level && !\in_array($own, [Level::Missing, Level::Town], true) ? $own : $level;
             }
             $fields[] = ['key' => $key, 'field' => $words, 'here' => $here, 'there' => $there, 'same' => $here === $there || \in_array($level, [Level::Same, Level::Shared], true), 'verdict' => '' === $here || '' === $there ? 'only one has it' : FieldWords::level($level), 'weight' => round($weight, 1)];
+        }
+
+        foreach ($this->ownFields->byName() as $own) {
+            [$here, $there] = [$one->custom[$own->key] ?? '', $other->custom[$own->key] ?? ''];
+            if ('client' === $own->record && '' !== $here.$there) {
+                $fields[] = ['key' => "custom.{$own->key}", 'field' => $own->label, 'here' => $here, 'there' => $there, 'same' => $here === $there, 'verdict' => match (true) {
+                    $here === $there => 'same',
+                    '' === $here || '' === $there => 'only one has it',
+                    default => 'differs',
+                }, 'weight' => 0.0];
+            }
         }
 
         return ['probability' => round($probability, 4), 'percent' => FieldWords::percent($probability), 'one' => $this->brief($one), 'other' => $this->brief($other), 'fields' => $fields];

@@ -26,7 +26,7 @@ final readonly class Merging
     /**
      * All that hangs on the other client hangs on the first from now on; the other points at it.
      *
-     * @param list<string> $take which of FIELDS the other's value is taken of
+     * @param list<string> $take which of FIELDS, or custom.…, the other's value is taken of
      *
      * @return Change that can be taken back
      *
@@ -74,14 +74,22 @@ final readonly class Merging
             [$into->givenName, $into->familyName] = [$other->givenName, $other->familyName];
             $into->sortName = $other->sortName;
         }
+        $addresses = [$into->address, ...$into->otherAddresses, $other->address, ...$other->otherAddresses];
         foreach (['organisation', 'address', 'externalId'] as $field) {
             if ('' !== $other->$field && ('' === $into->$field || \in_array($field, $take, true))) {
                 $into->$field = $other->$field;
             }
         }
         $into->notes = implode("\n\n", array_unique(array_filter([$into->notes, $other->notes], static fn (string $note): bool => '' !== $note)));
+        // An address that gave way stays beside the one that was taken.
+        $into->otherAddresses = array_values(array_unique(array_filter($addresses, static fn (string $address): bool => '' !== $address && $address !== $into->address)));
+        $into->owner ??= $other->owner;
         $into->tags = array_values(array_unique([...$into->tags, ...$other->tags]));
-        $into->custom += $other->custom;
+        foreach ($other->custom as $key => $value) {
+            if (!isset($into->custom[$key]) || \in_array("custom.$key", $take, true)) {
+                $into->custom = [$key => $value] + $into->custom;
+            }
+        }
         $into->since = min($into->since, $other->since);
     }
 

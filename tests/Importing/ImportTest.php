@@ -135,6 +135,33 @@ final class ImportTest extends AppTestCase
         self::assertStringContainsString('Somebody took this back', $this->command('telamon:undo', ['change' => $m[1]], 1));
     }
 
+    public function testAnImportWhoseFileIsGoneSaysSo(): void
+    {
+        $this->signIn();
+        $run = $this->bring(self::HEADER."k1,Orla,Fennick,,,,,,,\n")->text('id');
+        $this->post("/api/client-imports/$run/carry-out")->ok();
+        array_map(unlink(...), glob("{$this->data}/imports/*") ?: []);
+        $this->work();
+        self::assertSame('failed', $this->get("/api/client-imports/$run")->ok()->text('state'));
+        self::assertSame(0, $this->countRows('client'));
+    }
+
+    public function testAnImportThatWasBrokenOffGoesOnWhereItStopped(): void
+    {
+        $this->signIn();
+        $run = $this->bring(self::HEADER.implode('', array_map(static fn (int $i): string => "k$i,Given$i,Family$i,,,,,,,\n", range(1, 300))))->text('id');
+        $this->post("/api/client-imports/$run/carry-out")->ok();
+        // As a worker leaves it that dies after its first 250 lines: they are done, and their count with them.
+        $this->db()->executeStatement('UPDATE client_import SET done = 250');
+        $this->work();
+        $done = $this->get("/api/client-imports/$run")->ok();
+        self::assertSame([50, 'done', 300], [$this->countRows('client'), $done->text('state'), $done->number('done')]);
+        $runs = self::getContainer()->get(ImportRuns::class);
+        self::assertInstanceOf(ImportRuns::class, $runs);
+        $runs->carryOut(new ImportJob($run));
+        self::assertSame(50, $this->countRows('client'), 'asked once more, it does nothing');
+    }
+
     private function file(string $content): string
     {
         $path = $this->data.'/'.bin2hex(random_bytes(4)).'.csv';

@@ -121,6 +121,28 @@ final class DestinationsTest extends AppTestCase
         self::assertSame(['“Floor” goes to a field that is not there any more. Its answers would stand in the project’s notes.'], $kept->at('advice'));
     }
 
+    public function testAPlanOfFiveHundredLinesFromTwoHundredAnswers(): void
+    {
+        $options = array_map(static fn (int $i): array => ['value' => "w$i", 'label' => "Wish $i"], range(1, 300));
+        $questions = [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'wishes', 'type' => 'any-of', 'wording' => 'Wishes', 'options' => $options, 'destination' => 'task'],
+        ];
+        $answers = ['name' => 'Tess Quill', 'wishes' => array_column($options, 'value')];
+        for ($i = 1; $i <= 198; ++$i) {
+            $questions[] = ['key' => "q$i", 'type' => 'short-text', 'wording' => "Question $i", 'destination' => 'task'];
+            $answers["q$i"] = "Task of answer $i";
+        }
+        $this->publish('Long', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => $questions]]]);
+        $this->post('/api/public/forms/long/submissions', ['answers' => $answers])->ok(201);
+        $id = $this->lastSubmission();
+        self::assertGreaterThan(500, \count($this->get("/api/submissions/$id")->ok()->rows('plan.lines')));
+        $this->accept($id)->ok();
+        self::assertGreaterThan(498, $this->countRows('task'));
+        $this->post("/api/submissions/$id/undo")->ok();
+        self::assertSame([0, 0], [$this->countRows('task'), $this->countRows('client')]);
+    }
+
     /** @param array<string, mixed> $answers */
     private function fill(array $answers): Answer
     {

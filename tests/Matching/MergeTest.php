@@ -57,6 +57,19 @@ final class MergeTest extends AppTestCase
         self::assertCount(1, $this->get("/api/clients/$other")->ok()->rows('projects'));
     }
 
+    public function testCustomFieldsAreChosenAndAddressesKept(): void
+    {
+        [$one, $other] = $this->ids;
+        $this->post('/api/setup/custom-fields', ['record' => 'client', 'label' => 'Floor', 'kind' => 'number'])->ok(201);
+        $this->db()->executeStatement('UPDATE client SET custom = \'{"floor":"1"}\', address = \'7 Weir Cottages\' WHERE id = ?', [$one]);
+        $this->db()->executeStatement('UPDATE client SET custom = \'{"floor":"3"}\', address = \'9 Mill Race\' WHERE id = ?', [$other]);
+        self::assertContains('custom.floor', $this->get('/api/duplicates')->ok()->column('items.0.fields', 'key'));
+        $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['custom.Floor!']])->ok(422);
+        $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['address', 'custom.floor']])->ok();
+        $client = $this->get("/api/clients/$one")->ok();
+        self::assertSame(['9 Mill Race', ['7 Weir Cottages'], '3'], [$client->text('address'), $client->at('otherAddresses'), $client->text('custom.0.value')]);
+    }
+
     public function testAnArrivalFindsTheClientThatStayed(): void
     {
         [$one, $other] = $this->ids;

@@ -10,13 +10,15 @@ import { Pillars } from '../shell/Pillars';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import './duplicates.css';
-import { useDuplicates, useMerge, useTellApart, type Take } from './queries';
+import { useDuplicates, useMerge, useTellApart } from './queries';
 
 type Pair = Schema<'DuplicatePair'>;
 type Side = 'one' | 'other';
 
 const keyOf = (pair: Pair) => `${pair.one.id} ${pair.other.id}`;
-const chosen: readonly Take[] = ['name', 'organisation', 'address'];
+/** Fields in which one value must give way; of all others both are kept. */
+const isChosen = (field: string): boolean =>
+  ['name', 'organisation', 'address'].includes(field) || field.startsWith('custom.');
 
 /** Pairs of clients that may be one person: looked at side by side, made one, or told apart for good. */
 export function DuplicatesScreen() {
@@ -147,7 +149,9 @@ function usePairActs(pair: Pair | undefined) {
               {
                 id: pair.one.id,
                 other: pair.other.id,
-                take: chosen.filter((field) => kept(field) === 'other'),
+                take: pair.fields
+                  .map((field) => field.key)
+                  .filter((field) => isChosen(field) && kept(field) === 'other'),
               },
               said(`One client of ${pair.one.name} and ${pair.other.name}`),
             ),
@@ -189,7 +193,7 @@ function SideBySide({ pair, kept, keep }: SideProps) {
         </thead>
         <tbody>
           {pair.fields.map((field) => {
-            const choice = chosen.some((one) => one === field.key) && !(field.here === field.there);
+            const choice = isChosen(field.key) && field.here !== field.there;
             return (
               <tr key={field.key}>
                 <th scope="row">{field.field}</th>

@@ -143,6 +143,12 @@ function Outcome({ current }: { current: Import }) {
         {current.state === 'running' && `Bringing in, ${current.done} of ${current.total}`}
         {current.state === 'done' && `Brought in, ${current.total} lines.`}
       </p>
+      {current.state === 'failed' && (
+        <Trouble title="Broken off">
+          The file is here no more. {current.done} of {current.total} lines had come in. Bring the file again: whoever
+          is on file is not made twice.
+        </Trouble>
+      )}
       {current.state === 'running' && (
         <p>
           <progress max={Math.max(1, current.total)} value={current.done} aria-label="Brought in" />

@@ -29,12 +29,10 @@ export function useDuplicates() {
   return useQuery({ queryKey: queryKeys.duplicates, queryFn: () => need(api.GET('/api/duplicates')) });
 }
 
-export type Take = 'name' | 'organisation' | 'address';
-
 export function useMerge() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, other, take }: { id: string; other: string; take: Take[] }) =>
+    mutationFn: ({ id, other, take }: { id: string; other: string; take: string[] }) =>
       need(api.POST('/api/clients/{id}/merge', { params: { path: { id } }, body: { other, take } })),
     onSettled: () => queries.invalidateQueries(),
   });
