@@ -33,7 +33,7 @@ final class StoryTest extends BrowserTestCase
         $this->press('2');
         $this->see('Ready by Fri 6 August 2027');
         $this->pressMain();
-        $this->see('Plan accepted for Perpetua Quill, 16 lines done');
+        $this->see('Plan accepted for Perpetua Quill, 17 lines done');
 
         $this->go('/messages');
         $this->findWith('.message-row', "we have your inquiry, $number")->click();

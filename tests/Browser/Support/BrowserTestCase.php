@@ -151,6 +151,9 @@ abstract class BrowserTestCase extends TestCase
             } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException|\Facebook\WebDriver\Exception\NoSuchElementException) {
                 // It was drawn anew just now; look again.
                 return false;
+            } catch (\Facebook\WebDriver\Exception\UnknownErrorException $error) {
+                // The same, told by the browser in other words.
+                return str_contains($error->getMessage(), 'does not belong to the document') ? false : throw $error;
             }
         }, $otherwise);
     }

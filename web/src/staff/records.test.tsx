@@ -198,4 +198,19 @@ describe('records', () => {
     });
     await waitFor(() => expect(screen.getByText('There is no such project')).toBeTruthy());
   });
+
+  it('a project is moved to another stage, as it was seen', async () => {
+    const calls = showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [], next: null },
+      'GET /api/journal': { items: [], next: null },
+      'POST /api/projects/p1/stage': { ...project, stage: 'Inquiry' },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /Move to Inquiry/ }));
+    expect(await screen.findByText(/stands at Inquiry/)).toBeTruthy();
+    expect(calls.find((call) => call.path === '/api/projects/p1/stage')?.body).toEqual({
+      stage: 'Inquiry',
+      version: project.version,
+    });
+  });
 });

@@ -23,11 +23,13 @@ export function Course({ project, onMove }: { project: Schema<'Project'>; onMove
               <Bricks done={project.tasksDone} all={project.tasks} />
             </>
           ) : (
-            <button type="button" title={`Move to ${stage.name}`} onClick={() => onMove(stage.name)}>
-              <Mark kind={stage.state === 'done' ? 'done' : 'new'}>
-                <span className="unseen">Move to </span>
-                {stage.name}
-              </Mark>
+            <button
+              type="button"
+              aria-label={`Move to ${stage.name}`}
+              title={`Move to ${stage.name}`}
+              onClick={() => onMove(stage.name)}
+            >
+              <Mark kind={stage.state === 'done' ? 'done' : 'new'}>{stage.name}</Mark>
             </button>
           )}
         </li>

@@ -168,4 +168,133 @@ describe('Rules', () => {
     expect(await screen.findByText(/Stopped/)).toBeTruthy();
     expect(calls.some((call) => call.path.endsWith('/cancel'))).toBe(true);
   });
+
+  it('is set off by a stage, gives by turns, and sets a field', async () => {
+    const calls = show('/rules/new', { 'POST /api/rules': rule('r9', 'Won') });
+    fireEvent.change(await screen.findByLabelText(/Name, as/), { target: { value: 'Won' } });
+    fireEvent.change(screen.getByLabelText('What sets it off'), { target: { value: 'stage' } });
+    fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'Quote' } });
+    expect(screen.queryByText(/accept the plan by itself/)).toBeNull();
+    expect(screen.getByText(/no arrival to try it on/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'lead' } });
+    fireEvent.change(screen.getByLabelText('Who'), { target: { value: 'rota' } });
+    expect((screen.getByLabelText('Pim') as HTMLInputElement).checked).toBe(true);
+    fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'field' } });
+    fireEvent.change(screen.getByLabelText('Value'), { target: { value: '{{client}}' } });
+    fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'message' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({
+        when: 'stage',
+        what: 'Quote',
+        then: [
+          { kind: 'lead', staff: 'rota', among: 's1' },
+          { kind: 'field', record: 'client', field: 'organisation', value: '{{client}}' },
+          { kind: 'message', template: 'confirmation' },
+        ],
+      }),
+    );
+  });
+
+  it('may wait for a task, or for a field of a client', async () => {
+    const calls = show('/rules/r1', { 'PUT /api/rules/r1': rule('r1', 'Stairs') });
+    fireEvent.change(await screen.findByLabelText('What sets it off'), { target: { value: 'client' } });
+    fireEvent.change(screen.getByLabelText('Field'), { target: { value: 'email' } });
+    expect(screen.getByLabelText('Field')).toHaveProperty('value', 'email');
+    fireEvent.change(screen.getByLabelText('What sets it off'), { target: { value: 'task' } });
+    fireEvent.change(screen.getByLabelText('Task'), { target: { value: 'First talk' } });
+    fireEvent.click(screen.getByLabelText(/added by hand/));
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({
+        when: 'task',
+        what: 'First talk',
+        alsoByHand: true,
+      }),
+    );
+  });
+
+  it('lists where it spoke and what it was, and brings an older one back', async () => {
+    const version = (words: string, text: string) => ({
+      at: '2026-11-24T09:00:00+00:00',
+      by: 'Nessa Quarle',
+      words,
+      rule: { name: 'Stairs', then: [{ kind: 'note', text }] },
+    });
+    show('/rules/r1', {
+      'GET /api/rules/r1/uses': {
+        items: [
+          {
+            record: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick' },
+            at: '2026-11-24T09:00:00+00:00',
+            failure: 'a checklist that is gone',
+            takenBack: true,
+          },
+        ],
+      },
+      'GET /api/rules/r1/versions': {
+        items: [version('does something else', 'new'), version('made', 'the older note')],
+      },
+    });
+    expect((await screen.findByText('A-0001 Orla Fennick')).getAttribute('href')).toBe('/arrivals/a1?state=accepted');
+    expect(screen.getByText(/named a checklist that is gone/)).toBeTruthy();
+    expect(screen.getByText(/taken back/)).toBeTruthy();
+    fireEvent.click(screen.getByText('bring it back'));
+    expect(await screen.findByDisplayValue('the older note')).toBeTruthy();
+  });
+
+  it('is tried on answers that nobody has sent', async () => {
+    const question = {
+      key: 'name',
+      number: 1,
+      type: 'short-text',
+      wording: 'Your name',
+      hint: '',
+      example: '',
+      required: false,
+      options: [],
+      minLength: 0,
+      maxLength: 200,
+      maxFiles: 0,
+      maxBytes: 0,
+      fileKinds: 'any',
+      min: '',
+      max: '',
+      half: false,
+      third: false,
+      parameter: '',
+      default: '',
+      asList: false,
+      showIf: null,
+      requiredIf: null,
+      lines: [],
+      maxLines: 0,
+      picture: '',
+    };
+    const calls = show('/rules/r1', {
+      'GET /api/public/forms/inquiry': {
+        slug: 'inquiry',
+        title: 'Piano inquiry',
+        intro: '',
+        privacy: '',
+        pages: [{ key: 'p', title: '', next: 'Send', questions: [question] }],
+        today: '2026-11-25',
+        dayOrder: 'day-first',
+        steps: [],
+        checkPage: false,
+      },
+      'POST /api/rules/dry-run': {
+        holds: false,
+        with: { fingerprint: 'f', open: 0, lines: [] },
+        without: { fingerprint: 'f', open: 0, lines: [] },
+      },
+    });
+    fireEvent.change(await screen.findByLabelText('Made-up sample'), { target: { value: 'inquiry' } });
+    fireEvent.change(await screen.findByLabelText(/Your name/), { target: { value: 'Tess' } });
+    fireEvent.click(screen.getByText('Show both plans'));
+    expect(await screen.findByText(/It does not hold for this one/)).toBeTruthy();
+    expect(calls.find((call) => call.path === '/api/rules/dry-run')?.body).toMatchObject({
+      sample: { form: 'inquiry', answers: { name: 'Tess' } },
+    });
+  });
 });

@@ -1,0 +1,78 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { DraftQuestion } from './design';
+import { OffersEditor } from './OffersEditor';
+import { canCount, PointsEditor } from './PointsEditor';
+
+function edit(question: DraftQuestion, Editor: typeof PointsEditor | typeof OffersEditor): { now: DraftQuestion } {
+  const seen = { now: question };
+  function Editing() {
+    const [one, setOne] = useState(question);
+    return (
+      <Editor
+        question={one}
+        onChange={(part) => {
+          seen.now = { ...one, ...part };
+          setOne(seen.now);
+        }}
+      />
+    );
+  }
+  render(<Editing />);
+  return seen;
+}
+
+const offered: DraftQuestion = {
+  key: 'service',
+  type: 'one-of',
+  wording: 'What?',
+  options: [
+    { value: 'repair', label: 'Repair it' },
+    { value: 'tune', label: 'Tune it' },
+  ],
+};
+
+describe('What answers count', () => {
+  afterEach(cleanup);
+
+  it('gives points to each choice', () => {
+    const seen = edit(offered, PointsEditor);
+    fireEvent.change(screen.getByLabelText('Counts for'), { target: { value: 'need' } });
+    fireEvent.change(screen.getByLabelText('Points for Repair it'), { target: { value: '3' } });
+    fireEvent.change(screen.getByLabelText('Points for Tune it'), { target: { value: '500' } });
+    expect(seen.now.points?.part).toBe('need');
+    expect(seen.now.points?.steps).toEqual([
+      { at: 'repair', points: 3 },
+      { at: 'tune', points: 100 },
+    ]);
+    fireEvent.change(screen.getByLabelText('Counts for'), { target: { value: '' } });
+    expect(seen.now.points).toBeUndefined();
+  });
+
+  it('gives points by steps of an amount, or within days', () => {
+    const seen = edit({ key: 'budget', type: 'money', wording: 'Budget?' }, PointsEditor);
+    fireEvent.change(screen.getByLabelText('Counts for'), { target: { value: 'budget' } });
+    fireEvent.change(screen.getByLabelText('From'), { target: { value: '500' } });
+    fireEvent.click(screen.getByText('add a step'));
+    fireEvent.change(screen.getAllByLabelText('Points')[1] as HTMLElement, { target: { value: '4' } });
+    expect(seen.now.points?.steps).toEqual([
+      { at: '500', points: 1 },
+      { at: '', points: 4 },
+    ]);
+    fireEvent.click(screen.getAllByText('take out')[1] as HTMLElement);
+    expect(seen.now.points?.steps).toHaveLength(1);
+    expect([canCount('day'), canCount('email')]).toEqual([true, false]);
+  });
+
+  it('keeps other words for an answer, also when its label is changed', () => {
+    const seen = edit(offered, OffersEditor);
+    const [words] = screen.getAllByPlaceholderText(/parted by commas/);
+    fireEvent.blur(words as HTMLElement, { target: { value: 'mend, , fix it' } });
+    expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Repair it', also: ['mend', 'fix it'] });
+    fireEvent.change(screen.getByLabelText(/one a line/), { target: { value: 'Mend it\nTune it' } });
+    expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Mend it', also: ['mend', 'fix it'] });
+    fireEvent.blur(screen.getAllByPlaceholderText(/parted by commas/)[0] as HTMLElement, { target: { value: ' ' } });
+    expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Mend it' });
+  });
+});
