@@ -28,6 +28,7 @@ final class Version20261126000000 extends Migration
         $this->addSql('ALTER TABLE submission ADD COLUMN priority INTEGER DEFAULT 0 NOT NULL');
         $this->addSql("ALTER TABLE submission ADD COLUMN sameness VARCHAR(64) DEFAULT '' NOT NULL");
         $this->addSql("ALTER TABLE submission ADD COLUMN sent CLOB DEFAULT '{}' NOT NULL");
+        $this->addSql('ALTER TABLE submission ADD COLUMN doubled BOOLEAN DEFAULT 0 NOT NULL');
         $this->addSql("UPDATE submission SET answered_at = decided_at, answered_by_id = decided_by_id WHERE state = 'accepted' AND decided_by_id IS NOT NULL");
         $this->addSql('CREATE INDEX IDX_DB055AF359EC7D60 ON submission (assignee_id)');
         $this->addSql('CREATE INDEX IDX_DB055AF32FC55A77 ON submission (answered_by_id)');

@@ -105,6 +105,9 @@ final readonly class Acceptor
             $submission->asideReason = $reason;
             $submission->asideNote = $note;
             $submission->sameAs = $same;
+            if (null !== $same) {
+                $same->doubled = true;
+            }
             $submission->remindAt = null;
             $submission->decidedAt = $this->clock->now();
             $submission->decidedBy = $staff;

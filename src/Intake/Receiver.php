@@ -168,6 +168,7 @@ final readonly class Receiver
         $twin = $this->twins->before($submission, $now);
         if (null !== $twin) {
             $submission->sameAs = $twin;
+            $twin->doubled = true;
             $submission->state = SubmissionState::SetAside;
             $submission->asideReason = 'duplicate';
             $submission->asideNote = "The same answers came before as {$twin->number}.";

@@ -83,6 +83,10 @@ class Submission implements Journaled
     #[ORM\ManyToOne(targetEntity: self::class)]
     public ?self $sameAs = null;
 
+    /** Whether another has said the same since; asked for only then, as nearly none has. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $doubled = false;
+
     /** @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $sent = [];

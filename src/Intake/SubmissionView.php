@@ -90,7 +90,7 @@ final class SubmissionView
             'continues' => RecordRef::maybe($submission->continues),
             'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'sameAs' => RecordRef::maybe($submission->sameAs),
-            'cameAgain' => array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
+            'cameAgain' => !$submission->doubled ? [] : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
             'notes' => $this->notes($submission),
             'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'))->parts,
             'answeredBy' => $submission->answeredBy?->name,
