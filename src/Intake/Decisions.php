@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Planning\Amendments;
+use Telamon\Core\Planning\Plan;
 use Telamon\Http\Problem;
 use Telamon\Setup\BusinessFacts;
 
@@ -37,11 +38,13 @@ final readonly class Decisions
     /**
      * @param array<array-key, mixed> $body as the contract has it, with the version that was looked at
      *
-     * @param \Closure(Submission): void $check throws where no plan can be made with it: nothing is kept then
+     * @param \Closure(Submission): Plan $check throws where no plan can be made with it: nothing is kept then
+     *
+     * @return Plan made with it
      *
      * @throws Problem 409 when somebody else has decided something meanwhile, 422
      */
-    public function keep(Submission $submission, array $body, Staff $staff, \Closure $check): void
+    public function keep(Submission $submission, array $body, Staff $staff, \Closure $check): Plan
     {
         if (SubmissionState::Waiting !== $submission->state) {
             throw new Problem(409, 'Decided already', 'This submission has been decided meanwhile.');
@@ -51,7 +54,8 @@ final readonly class Decisions
         $data = json_encode(array_diff_key($given->toArray(), ['version' => 0, 'by' => 0, 'at' => 0]), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
         $version = $body['version'] ?? null;
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $this->db->transactional(function () use ($submission, $data, $staff, $now, $version, $check): void {
+
+        return $this->db->transactional(function () use ($submission, $data, $staff, $now, $version, $check): Plan {
             // One statement each: whoever comes second finds another version, and is told.
             $done = 0 === $version
                 ? $this->db->executeStatement('INSERT INTO plan_decision (submission_id, version, data, staff_id, at) VALUES (?, 1, ?, ?, ?) ON CONFLICT (submission_id) DO NOTHING', [$submission->id, $data, $staff->id, $now])
@@ -60,7 +64,8 @@ final readonly class Decisions
                 $by = $this->of($submission->id)->by;
                 throw new Problem(409, 'Decided meanwhile', ('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
             }
-            $check($submission);
+
+            return $check($submission);
         });
     }
 

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
+use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Access\Staff;
 use Telamon\Core\Planning\Effect;
 use Telamon\Core\Planning\EffectKind;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanLine;
+use Telamon\Journal\CurrentChange;
 use Telamon\Journal\Journaled;
 
 /** Writes the lines of a plan, in their order. */
 final readonly class EffectWriter
 {
-    public function __construct(private ClientEffects $clients, private ProjectEffects $projects, private FieldEffects $fields, private Sheets $sheets)
+    public function __construct(private ClientEffects $clients, private ProjectEffects $projects, private FieldEffects $fields, private MessageBusInterface $bus, private CurrentChange $current)
     {
     }
 
@@ -72,8 +74,19 @@ final readonly class EffectWriter
             EffectKind::AddWish => [$this->fields->wish($effect, $made)],
             EffectKind::AddTask => [$this->projects->addTask($effect, $made)],
             EffectKind::AttachFiles => $this->projects->attachFiles($effect, $made),
-            EffectKind::KeepSheet => $this->sheets->ask($made),
+            EffectKind::KeepSheet => $this->keepSheet($made),
             EffectKind::QueueMessage => [$this->projects->queueMessage($effect, $made)],
         };
+    }
+
+    /** @return array{} the worker makes it: drawing a PDF takes a while */
+    private function keepSheet(Making $made): array
+    {
+        $change = $this->current->get();
+        if (null !== $change && null !== $made->submission) {
+            $this->bus->dispatch(new KeepSheet($change->id, $made->submission->id));
+        }
+
+        return [];
     }
 }

@@ -32,7 +32,10 @@ final readonly class Lookers
                 $others[] = $one[0];
             }
         }
-        $this->cache->save($item->set($looking)->expiresAfter(self::GONE));
+        $mine = \is_array($before) && \is_array($before[$staff->id] ?? null) ? $before[$staff->id][1] ?? 0 : 0;
+        if (!\is_int($mine) || $mine < $now - self::GONE / 3) {
+            $this->cache->save($item->set($looking)->expiresAfter(self::GONE));
+        }
 
         return $others;
     }

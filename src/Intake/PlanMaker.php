@@ -69,10 +69,10 @@ final readonly class PlanMaker
     }
 
     /** @throws Problem 422 when no plan can be made with what is decided */
-    public function check(Submission $submission): void
+    public function check(Submission $submission): Plan
     {
         try {
-            $this->decided($submission, [], $this->decisions->of($submission->id));
+            return $this->decided($submission, [], $this->decisions->of($submission->id));
         } catch (InvalidDecision $error) {
             throw Problem::invalid($error->path, $error->getMessage());
         }

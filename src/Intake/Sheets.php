@@ -6,37 +6,22 @@ namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
-use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Files\Attachment;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\FileStore;
 use Telamon\Journal\Change;
 use Telamon\Journal\Changes;
-use Telamon\Journal\CurrentChange;
 
 /** Keeps submissions as received with their projects. Drawing a PDF takes a while, so the worker does it. */
 final readonly class Sheets
 {
     public function __construct(
         private EntityManagerInterface $em,
-        private MessageBusInterface $bus,
-        private CurrentChange $current,
         private Changes $changes,
         private SubmissionPdf $pdf,
         private FileStore $files,
         private AttachmentShelf $shelf,
     ) {
-    }
-
-    /** @return array{} nothing is there yet */
-    public function ask(Making $made): array
-    {
-        $change = $this->current->get();
-        if (null !== $change && null !== $made->submission) {
-            $this->bus->dispatch(new KeepSheet($change->id, $made->submission->id));
-        }
-
-        return [];
     }
 
     #[AsMessageHandler]

@@ -30,8 +30,6 @@ final readonly class SubmissionController
         private SubmissionList $list,
         private SubmissionView $view,
         private PlanMaker $plans,
-        private Acceptor $acceptor,
-        private Undo $undo,
         private Decisions $decisions,
         private Lookers $lookers,
     ) {
@@ -65,13 +63,13 @@ final readonly class SubmissionController
     public function decide(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $submission = $this->get($id);
-        $this->decisions->keep($submission, JsonBody::read($request), $staff, $this->plans->check(...));
+        $plan = $this->decisions->keep($submission, JsonBody::read($request), $staff, $this->plans->check(...));
 
-        return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
+        return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission, $plan));
     }
 
     #[Route('/{id}/accept', requirements: ['id' => self::ID], methods: ['POST'])]
-    public function accept(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    public function accept(string $id, Request $request, #[CurrentUser] Staff $staff, Acceptor $acceptor): Response
     {
         $body = JsonBody::read($request);
         $fingerprint = JsonBody::text($body, 'fingerprint', 100);
@@ -81,11 +79,11 @@ final readonly class SubmissionController
 
         $seen = $body['decisionsVersion'] ?? null;
 
-        return new JsonResponse($this->acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff, \is_int($seen) ? $seen : null));
+        return new JsonResponse($acceptor->accept($this->get($id), $fingerprint, self::decisions($body), $staff, \is_int($seen) ? $seen : null));
     }
 
     #[Route('/{id}/set-aside', requirements: ['id' => self::ID], methods: ['POST'])]
-    public function setAside(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    public function setAside(string $id, Request $request, #[CurrentUser] Staff $staff, Acceptor $acceptor): Response
     {
         $body = JsonBody::read($request);
         $reason = JsonBody::text($body, 'reason', 40);
@@ -98,22 +96,22 @@ final readonly class SubmissionController
         if ('' !== $number && (null === $same || $same === $submission)) {
             throw Problem::invalid('duplicateOf', 'No other submission has this number.');
         }
-        $this->acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff, $same);
+        $acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff, $same);
 
         return new JsonResponse($this->view->row($submission));
     }
 
     #[Route('/{id}/undo', requirements: ['id' => self::ID], methods: ['POST'])]
-    public function undo(string $id, #[CurrentUser] Staff $staff): Response
+    public function undo(string $id, #[CurrentUser] Staff $staff, Acceptor $acceptor, Undo $undo): Response
     {
         $submission = $this->get($id);
         if (SubmissionState::SetAside === $submission->state && null === $submission->decidedBy) {
-            return new JsonResponse($this->acceptor->putBack($submission, $staff));
+            return new JsonResponse($acceptor->putBack($submission, $staff));
         }
         $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['at' => 'DESC', 'id' => 'DESC'])
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
 
-        return new JsonResponse($this->undo->undo($change->id, $staff));
+        return new JsonResponse($undo->undo($change->id, $staff));
     }
 
     private function get(string $id): Submission

@@ -10,6 +10,7 @@ use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Priority;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Core\Scheduling\ReplyClock;
 use Telamon\Core\Scheduling\WorkingTime;
@@ -73,8 +74,12 @@ final class SubmissionView
         ];
     }
 
-    /** @return array<string, mixed> as Submission */
-    public function whole(Submission $submission): array
+    /**
+     * @param Plan|null $plan where it was just made
+     *
+     * @return array<string, mixed> as Submission
+     */
+    public function whole(Submission $submission, ?Plan $plan = null): array
     {
         $waiting = SubmissionState::Waiting === $submission->state;
 
@@ -96,7 +101,7 @@ final class SubmissionView
             'answeredBy' => $submission->answeredBy?->name,
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
-            'plan' => $waiting ? $this->plans->plan($submission)->toArray() : null,
+            'plan' => $waiting ? ($plan ?? $this->plans->plan($submission))->toArray() : null,
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,
             'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
