@@ -11,8 +11,10 @@ use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
+use Telamon\Core\Planning\Amender;
 use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Planning\FieldLines;
+use Telamon\Core\Planning\LineValues;
 use Telamon\Core\Planning\MessageLines;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
@@ -117,6 +119,6 @@ final class Fixtures
 
     public static function planner(): Planner
     {
-        return new Planner(new ClientLines(self::matcher(), new NameReader(), new PhoneReader('IE')), new ProjectLines(), new MessageLines(), new FieldLines(new PhoneReader('IE')));
+        return new Planner(new ClientLines(self::matcher(), new NameReader(), new PhoneReader('IE')), new ProjectLines(), new MessageLines(), new FieldLines(new PhoneReader('IE')), amender: new Amender(new LineValues(phones: new PhoneReader('IE'))));
     }
 }

@@ -119,7 +119,7 @@ final readonly class Acceptor
     /**
      * Puts what was set aside by itself back among the arrivals.
      *
-     * @return array{words: string, undone: int, kept: list<never>} as Undone in the contract
+     * @return array{change: string, words: string, undone: int, kept: list<never>} as Undone in the contract
      */
     public function putBack(Submission $submission, Staff $staff): array
     {
@@ -132,7 +132,7 @@ final readonly class Acceptor
             $submission->decidedAt = null;
         });
 
-        return ['words' => ucfirst($words), 'undone' => 1, 'kept' => []];
+        return ['change' => $change->id, 'words' => ucfirst($words), 'undone' => 1, 'kept' => []];
     }
 
     /**

@@ -111,7 +111,7 @@ final readonly class SubmissionController
         $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['at' => 'DESC', 'id' => 'DESC'])
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
 
-        return new JsonResponse($undo->undo($change->id, $staff));
+        return new JsonResponse(['change' => $change->id] + $undo->undo($change->id, $staff));
     }
 
     private function get(string $id): Submission

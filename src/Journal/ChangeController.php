@@ -7,11 +7,13 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Staff;
+use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Setup\BusinessFacts;
 
@@ -33,13 +35,15 @@ final readonly class ChangeController
     }
 
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
-    public function undo(string $id, #[CurrentUser] Staff $staff): Response
+    public function undo(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $change = $this->em->find(Change::class, $id);
         if (null !== $change && $change->staff !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
             throw new Problem(403, 'Not allowed', 'Only your own changes can be taken back by you.');
         }
 
-        return new JsonResponse($this->undo->undo($id, $staff));
+        $all = '' !== $request->getContent() && true === (JsonBody::read($request)['all'] ?? false);
+
+        return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, $all));
     }
 }

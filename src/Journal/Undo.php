@@ -31,11 +31,13 @@ final readonly class Undo
     }
 
     /**
+     * @param bool $all also what was changed since: asked for after it was said what stays. What was sent stays even so
+     *
      * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
      *
      * @throws Problem 404, or 409 when it cannot be taken back (any more)
      */
-    public function undo(string $changeId, ?Staff $staff): array
+    public function undo(string $changeId, ?Staff $staff, bool $all = false): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
         if (!$change->kind->canBeUndone()) {
@@ -43,13 +45,13 @@ final readonly class Undo
         }
         $taking = new Change(ChangeKind::Undo, 'took back: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
-        return $this->changes->carryOut($taking, function () use ($change, $taking): array {
+        return $this->changes->carryOut($taking, function () use ($change, $taking, $all): array {
             // Read again under the write lock: somebody may have been quicker.
             $this->em->refresh($change);
-            if (null !== $change->undoneAt) {
+            if (null !== $change->undoneAt && !$all) {
                 throw new Problem(409, 'Taken back already', 'Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
             }
-            $change->undoneAt = $taking->at;
+            $change->undoneAt ??= $taking->at;
             $entries = $this->em->getRepository(JournalEntry::class);
             if ($entries->count(['change' => $change, 'action' => Action::Made]) > self::MANY) {
                 $this->em->flush();
@@ -58,7 +60,7 @@ final readonly class Undo
                 $removed = $this->bulk->remove($change, $taking);
                 $done = ['undone' => $changed['undone'] + $removed['undone'], 'kept' => [...$changed['kept'], ...$removed['kept']]];
             } else {
-                $done = $this->takeBack($entries->findBy(['change' => $change], ['id' => 'DESC']));
+                $done = $this->takeBack($entries->findBy(['change' => $change], ['id' => 'DESC']), $all);
             }
 
             return ['words' => 'Took back: '.$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
@@ -70,7 +72,7 @@ final readonly class Undo
      *
      * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>}
      */
-    private function takeBack(array $entries): array
+    private function takeBack(array $entries, bool $all = false): array
     {
         $undone = 0;
         $kept = [];
@@ -89,7 +91,7 @@ final readonly class Undo
             if (Action::Made === $entry->action) {
                 $made[$entry->recordId] = [$entry, $record];
             } elseif (Action::Changed === $entry->action) {
-                $undone += $this->restore($entry, $record, $kept);
+                $undone += $this->restore($entry, $record, $kept, $all);
             }
         }
         // References that were just put back no longer hold anything.
@@ -101,7 +103,7 @@ final readonly class Undo
             }
         }
         $this->em->flush();
-        $staying = $this->staying($made);
+        $staying = $this->staying($made, $all);
         foreach ($made as $id => [$entry, $record]) {
             if (isset($staying[$id])) {
                 $kept[] = self::kept($entry, $staying[$id]);
@@ -116,12 +118,15 @@ final readonly class Undo
     }
 
     /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
-    private function restore(JournalEntry $entry, object $record, array &$kept): int
+    private function restore(JournalEntry $entry, object $record, array &$kept, bool $all): int
     {
         $now = $this->values->all($this->em, $record);
         $restored = 0;
         foreach ($entry->after as $name => $after) {
-            if (($now[$name] ?? null) === $after) {
+            if (($now[$name] ?? null) === ($entry->before[$name] ?? null)) {
+                continue;
+            }
+            if ($all || ($now[$name] ?? null) === $after) {
                 $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
                 $restored = 1;
             } else {
@@ -151,11 +156,11 @@ final readonly class Undo
      *
      * @return array<string, string> why a record stays, by its id
      */
-    private function staying(array $made): array
+    private function staying(array $made, bool $all): array
     {
         $staying = [];
         foreach ($made as $id => [$entry]) {
-            $by = $this->changedSince($entry);
+            $by = $all ? null : $this->changedSince($entry);
             if (null !== $by) {
                 $staying[$id] = "changed since by $by";
             }

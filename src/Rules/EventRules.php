@@ -129,7 +129,14 @@ final readonly class EventRules
         $today = $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d');
         $facts = null === $submission ? new RuleFacts('', [], $today, DayOrder::Unstated) : $this->past->of($submission);
 
-        return $facts->with($beside + [
+        $own = [];
+        foreach ($client->custom ?? [] as $key => $value) {
+            $own["@client.custom.$key"] = $value;
+        }
+
+        return $facts->with($beside + $own + [
+            '@client.organisation' => $client->organisation ?? '',
+            '@client.address' => $client->address ?? '',
             '@client' => 'known',
             '@client_tags' => $client->tags ?? [],
             '@project_tags' => $project->tags ?? [],

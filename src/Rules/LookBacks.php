@@ -17,7 +17,7 @@ use Telamon\Intake\PastFacts;
 final readonly class LookBacks
 {
     private const AT_ONCE = 2000;
-    private const EXAMPLES = 50;
+    private const EXAMPLES = 500;
 
     public function __construct(
         private EntityManagerInterface $em,

@@ -63,6 +63,22 @@ final class UndoTest extends AppTestCase
         self::assertSame(1, $this->countRows('client'));
     }
 
+    public function testWhatWasChangedSinceGoesTooWhenAskedFor(): void
+    {
+        $this->inquire()->ok(201);
+        $change = $this->accept($this->lastSubmission())->ok()->text('change.id');
+        $task = $this->get('/api/tasks?project='.$this->get('/api/projects')->ok()->text('items.0.id'))->ok();
+        $this->post('/api/tasks/'.$task->text('items.0.id').'/finish', ['version' => $task->number('items.0.version')])->ok();
+        $this->work();
+        $first = $this->post("/api/changes/$change/undo")->ok();
+        self::assertContains('changed since by Nessa Quarle', $first->column('kept', 'why'));
+        $all = $this->post("/api/changes/$change/undo", ['all' => true])->ok();
+        self::assertSame([0, 0, 0], [$this->countRows('task'), $this->countRows('project'), $this->countRows('attachment WHERE project_id IS NOT NULL')]);
+        self::assertNotContains('changed since by Nessa Quarle', $all->column('kept', 'why'));
+        self::assertSame(2, $this->countRows('message'), 'what was sent stays sent, and stays on file');
+        $this->post("/api/changes/$change/undo", ['all' => true])->ok();
+    }
+
     public function testAClientWhoHasComeAgainStays(): void
     {
         $this->inquire()->ok(201);

@@ -10,6 +10,10 @@ final readonly class Amender
     /** Where a task came from that nobody but a person asked for. */
     public const BY_HAND = 'added by hand';
 
+    public function __construct(private LineValues $values = new LineValues())
+    {
+    }
+
     /**
      * @param list<PlanLine> $lines
      *
@@ -105,6 +109,9 @@ final readonly class Amender
 
             return $line->amended(self::taskParts($name, $doer, $due, $input), new Effect($effect->kind, ['name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d')] + $effect->values));
         }
+        if (EffectKind::OpenProject !== $effect->kind) {
+            return $this->values->change($line, $effect, $values, $input);
+        }
         // Whoever leads was settled before the lines were made, as tasks and notices follow it.
         $title = mb_substr(trim($values['title'] ?? $effect->text('title')), 0, 200);
         $parts = array_map(static fn (Part $part): Part => $part->value && $part->text === $effect->text('title') ? Part::value($title) : $part, $line->parts);
@@ -137,12 +144,12 @@ final readonly class Amender
         return [Part::value($name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))];
     }
 
-    private static function staff(string $path, string $id, PlanInput $input): StaffMember
+    public static function staff(string $path, string $id, PlanInput $input): StaffMember
     {
         return $input->book->staff[$id] ?? ($id === $input->coordinator->id ? $input->coordinator : throw new InvalidDecision($path, 'Choose somebody who is here.'));
     }
 
-    private static function day(string $path, string $text): \DateTimeImmutable
+    public static function day(string $path, string $text): \DateTimeImmutable
     {
         $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
 

@@ -93,7 +93,7 @@ final readonly class PlanInput
                 default => $household ? 'household' : 'new',
             },
             '@client_tags' => '' === $tags ? [] : explode("\n", $tags),
-        ]));
+        ] + self::ofClient($client)));
 
         $lead = $this->book->staff[$this->amendments->edit('project', 'lead')] ?? null;
         if (null !== $lead) {
@@ -101,6 +101,17 @@ final readonly class PlanInput
         }
 
         return $this->with($outcome, $this->amendments);
+    }
+
+    /** @return array<string, string> what rules may ask of a client on file */
+    private static function ofClient(?KnownClient $client): array
+    {
+        $facts = null === $client ? [] : ['@client.address' => $client->address];
+        foreach ($client->fields ?? [] as $field => $value) {
+            $facts["@client.$field"] = $value;
+        }
+
+        return $facts;
     }
 
     /** The same, before or with what somebody changed of the plan. */

@@ -16,6 +16,7 @@ final readonly class Planner
         private FieldLines $fields = new FieldLines(),
         private RuleLines $rules = new RuleLines(),
         private Amender $amender = new Amender(),
+        private UnreadLines $unread = new UnreadLines(),
     ) {
     }
 
@@ -46,8 +47,10 @@ final readonly class Planner
         $input = $input->ruled($client->chosen, null !== ($client->lines[0] ?? null) && $client->lines[0]->isOpen());
         $lines = [
             ...$client->lines,
+            ...$this->unread->lines($input, $decisions, 'client'),
             ...$this->fields->client($input, $decisions, $client->chosen),
             ...$this->project->lines($input, $decisions, $client->chosen),
+            ...$this->unread->lines($input, $decisions, 'project'),
             ...$this->messages->lines($input),
         ];
 

@@ -131,7 +131,10 @@ final readonly class ProjectLines
         $homeless = static fn (Reading $reading): bool => QuestionType::Files !== $reading->question->type && 0 === $reading->line
             && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $input->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
 
-        return [...$input->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($input->readings->all, $homeless))];
+        // What could not be read is told too: its text is all there is. A budget is kept as it was written.
+        $unread = static fn (Reading $reading): bool => $reading->isUnread() && null !== $reading->question->destination && 0 === $reading->line && !\in_array($reading->question->destination, [Destination::ProjectNotes, Destination::ProjectBudget], true) && !$homeless($reading);
+
+        return [...$input->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($input->readings->all, $homeless)), ...array_values(array_filter($input->readings->all, $unread))];
     }
 
     /** @return list<PlanLine> */

@@ -34,6 +34,13 @@ final readonly class Reading
         return \count($this->possible) > 1;
     }
 
+    /** Whether it could not be read as what was asked for: its text is all there is. */
+    public function isUnread(): bool
+    {
+        return null === $this->value && [] === $this->possible
+            && \in_array($this->question->type, [QuestionType::Email, QuestionType::Phone, QuestionType::Day, QuestionType::Money, QuestionType::Number], true);
+    }
+
     /** Whether somebody must choose between its values: a day in doubt that goes to a field for days. */
     public function needsChoice(): bool
     {

@@ -16,6 +16,12 @@ final readonly class RuleFacts
     /** Of those, what is known only where something happens to a project. */
     public const OF_PROJECT = ['@stage', '@stage_before', '@task', '@lead', '@project_tags'];
 
+    /** Whether something of that name can be asked about: one of BESIDE, or a field of the client on file. */
+    public static function canAsk(string $name): bool
+    {
+        return \in_array($name, self::BESIDE, true) || 1 === preg_match('/^@client\.(organisation|address|custom\.[a-z][a-z0-9_]{0,39})$/', $name);
+    }
+
     /**
      * @param string $form the ending of its address
      * @param array<array-key, mixed> $answers by question key

@@ -62,6 +62,25 @@ final class AmenderTest extends TestCase
         self::assertSame(['dog'], self::line($plan, 'added.2')->effect?->texts('tags'));
     }
 
+    public function testValuesOfOtherLinesAreChangedAndTheSentenceWithThem(): void
+    {
+        $plan = self::plan(new Amendments([], [
+            'client' => ['given' => 'Órla', 'email' => 'o@Example.COM', 'phone' => '020 915 0000'],
+            'asset' => ['description' => 'Pell grand'],
+            'message.confirmation' => ['to' => 'office@example.com'],
+        ], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
+        $client = self::line($plan, 'client');
+        self::assertSame('Make a client of Órla Fennick, o@example.com, +353 20 915 0000, at 7 Weir Cottages, Marrowby', self::words($client));
+        self::assertSame(['Órla', 'Fennick', 'o@example.com', '+353209150000'], [$client->effect?->text('given'), $client->effect?->text('family'), $client->effect?->text('email'), $client->effect?->text('phone')]);
+        self::assertStringStartsWith('Add piano Pell grand', self::words(self::line($plan, 'asset')));
+        self::assertSame('office@example.com', self::line($plan, 'message.confirmation')->effect?->text('to'));
+        self::assertTrue($client->isAmended);
+
+        $again = self::plan(new Amendments([], ['added.0' => ['tags' => 'dog, , stairs'], 'added.1' => ['value' => 's1']], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
+        self::assertSame(['dog', 'stairs'], self::line($again, 'added.0')->effect?->texts('tags'));
+        self::assertSame('Sorcha Vell looks after the client', self::words(self::line($again, 'added.1')));
+    }
+
     public function testTheFingerprintIsOfThePlanBeforeAnybodyChangedIt(): void
     {
         self::assertSame(self::plan(new Amendments())->fingerprint, self::plan(new Amendments(['message.notice'], ['project' => ['lead' => 'pim']], [['kind' => 'tag', 'values' => ['tag' => 'x']]]))->fingerprint);
@@ -95,6 +114,10 @@ final class AmenderTest extends TestCase
     {
         yield 'a day that is none' => [new Amendments([], ['task.talk' => ['due' => '2027-02-30']]), 'task.talk.due'];
         yield 'somebody who is not here' => [new Amendments([], ['task.talk' => ['assignee' => 'zed']]), 'task.talk.assignee'];
+        yield 'a mail address that is none' => [new Amendments([], ['client' => ['email' => 'at home']]), 'client.email'];
+        yield 'a phone number that is none' => [new Amendments([], ['client' => ['phone' => 'ask']]), 'client.phone'];
+        yield 'a stage that is none' => [new Amendments([], ['project' => ['stage' => 'Limbo']]), 'project.stage'];
+        yield 'an owner who is not here' => [new Amendments([], [], [['kind' => 'owner', 'values' => ['staff' => 'zed']]]), 'added.0.staff'];
         yield 'nothing added' => [new Amendments([], [], [['kind' => 'note', 'values' => ['text' => ' ']]]), 'added.0'];
         yield 'something that cannot be added' => [new Amendments([], [], [['kind' => 'song', 'values' => ['text' => 'la']]]), 'added.0'];
         yield 'a task by a day that is none' => [new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'X', 'due' => 'soon']]]), 'added.0.due'];

@@ -69,6 +69,19 @@ final class PlannerTest extends TestCase
         self::assertSame('2027-04-30', self::line($decided, 'task.parts')->effect?->text('due'), 'the date follows the choice');
     }
 
+    public function testWhatCannotBeReadAndMattersIsAskedAndTheRestIsNoted(): void
+    {
+        $input = Fixtures::input(['email' => 'orla at example', 'phone' => 'ask my wife', 'wanted_by' => 'before Easter']);
+        $open = Fixtures::planner()->plan($input)->open();
+        self::assertSame(['unread.email', 'unread.wanted_by'], array_map(static fn (PlanLine $line): string => $line->key, $open));
+        $decided = Fixtures::planner()->plan($input, ['unread.email' => 'without', 'unread.wanted_by' => 'without']);
+        self::assertSame([], $decided->open());
+        $notes = self::line($decided, 'project')->effect?->text('notes') ?? '';
+        foreach (['orla at example', 'ask my wife', 'before Easter'] as $text) {
+            self::assertStringContainsString($text, $notes, 'nothing that was written is lost');
+        }
+    }
+
     public function testASourceThatSaysItsOrderIsNotAsked(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], dayOrder: 'month-first'));

@@ -68,6 +68,10 @@ final class RuleTest extends TestCase
         self::assertFalse($on('@client', 'new', $known));
         $doubtful = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);
         self::assertFalse($on('@client', 'new', $doubtful), 'not while it is open who it is');
+        $member = Fixtures::input([], [new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], ['organisation' => 'Quarry Hall', 'custom.member' => 'yes'], 'Orla', 'Fennick')]);
+        self::assertTrue($on('@client.custom.member', 'yes', $member));
+        self::assertTrue($on('@client.organisation', 'Quarry Hall', $member));
+        self::assertFalse($on('@client.custom.member', 'yes', Fixtures::input()), 'whoever is new has no fields');
         self::assertTrue($on('@hours', 'inside', Fixtures::input()));
         self::assertFalse($on('@channel', 'embed', Fixtures::input()));
     }
@@ -107,6 +111,12 @@ final class RuleTest extends TestCase
         yield 'days in the wrong order' => [['from' => '2027-02-02', 'until' => '2027-02-01'], 'until'];
         yield 'a condition that is none' => [['if' => ['question' => 'x', 'op' => 'sings']], 'if'];
         yield 'asking about what is not known' => [['if' => ['question' => '@weather', 'op' => 'is-blank']], 'if'];
+        yield 'a field of the client that is none' => [['if' => ['question' => '@client.password', 'op' => 'is-blank']], 'if'];
+        yield 'turns of nobody' => [['then' => [['kind' => 'lead', 'staff' => 'rota']]], 'then.0.among'];
+        yield 'a field of nothing' => [['then' => [['kind' => 'field', 'record' => 'staff', 'field' => 'name', 'value' => 'x']]], 'then.0.record'];
+        yield 'a field that cannot be set' => [['then' => [['kind' => 'field', 'record' => 'client', 'field' => 'id', 'value' => 'x']]], 'then.0.field'];
+        yield 'a wish for a song' => [['then' => [['kind' => 'wish', 'about' => 'song', 'text' => 'x']]], 'then.0.about'];
+        yield 'set off by nothing known' => [['when' => 'full-moon'], 'when'];
         yield 'actions that are no list' => [['then' => 'x'], 'then'];
         yield 'an action of no kind' => [['then' => [['kind' => 'sing']]], 'then.0'];
         yield 'an action that lacks a value' => [['then' => [['kind' => 'lead']]], 'then.0.staff'];

@@ -3,7 +3,7 @@ import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useKey } from '../keys';
-import { useUndo } from '../shell/changes';
+import { told, useUndo } from '../shell/changes';
 import { useDay, useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
@@ -29,6 +29,7 @@ import {
 } from './queries';
 import { Sheet } from './Sheet';
 import { Strings } from './Strings';
+import { WhatChanged } from './WhatChanged';
 
 /** Where the coordinator decides: the list, the sheet as written, the plan. */
 export function ArrivalsScreen() {
@@ -121,7 +122,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
       return;
     }
     accept.mutate(
-      { id: submission.id, fingerprint: plan.fingerprint, version: submission.decided.version },
+      { id: submission.id, plan, version: submission.decided.version },
       {
         onSuccess: (done) => {
           toast({
@@ -160,8 +161,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const back = () => {
     if (!submission) return;
     takeBack.mutate(submission.id, {
-      onSuccess: (undone) =>
-        toast({ words: `${undone.words}.`, details: undone.kept.map((item) => `${item.record.label}: ${item.why}`) }),
+      onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true }))),
       onError: (error) => toast({ words: error.message }),
     });
   };
@@ -297,7 +297,10 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                   />
                 )}
                 {accept.error && accept.variables.id === submission.id && (
-                  <Trouble title="Not accepted">{accept.error.message}</Trouble>
+                  <Trouble title="Not accepted">
+                    {accept.error.message}
+                    {plan && <WhatChanged before={accept.variables.plan} now={plan} />}
+                  </Trouble>
                 )}
                 {waiting && plan ? (
                   <PlanView plan={plan} onDecide={deciding.choose} deciding={deciding} />

@@ -33,11 +33,11 @@ export function useSubmission(id: string | undefined) {
 export function useAccept() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, fingerprint, version }: { id: string; fingerprint: string; version: number }) =>
+    mutationFn: ({ id, plan, version }: { id: string; plan: Plan; version: number }) =>
       need(
         api.POST('/api/submissions/{id}/accept', {
           params: { path: { id } },
-          body: { fingerprint, decisionsVersion: version },
+          body: { fingerprint: plan.fingerprint, decisionsVersion: version },
         }),
       ),
     onSettled: () => queries.invalidateQueries(),

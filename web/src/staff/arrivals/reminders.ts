@@ -27,5 +27,5 @@ export function reminders(now: string): Reminder[] {
 /** A time as a field for it gives it, at the business. */
 export function atBusiness(local: string, now: string): string {
   const time = DateTime.fromISO(local, { zone: moment(now).zone });
-  return time.isValid ? (time.toISO({ suppressMilliseconds: true }) ?? '') : '';
+  return time.isValid ? time.toISO({ suppressMilliseconds: true }) : '';
 }

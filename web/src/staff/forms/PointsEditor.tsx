@@ -40,7 +40,7 @@ export function PointsEditor({ question, onChange }: Props) {
                       steps: points?.steps ??
                         offered?.map(({ value }) => ({ at: value, points: 0 })) ?? [{ at: '', points: 1 }],
                     },
-            } as Partial<DraftQuestion>);
+            });
           }}
         >
           <option value="">not towards priority</option>

@@ -178,7 +178,7 @@ describe('Rules', () => {
     expect(screen.getByText(/no arrival to try it on/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'lead' } });
     fireEvent.change(screen.getByLabelText('Who'), { target: { value: 'rota' } });
-    expect((screen.getByLabelText('Pim') as HTMLInputElement).checked).toBe(true);
+    expect(screen.getByLabelText<HTMLInputElement>('Pim').checked).toBe(true);
     fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'field' } });
     fireEvent.change(screen.getByLabelText('Value'), { target: { value: '{{client}}' } });
     fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'message' } });

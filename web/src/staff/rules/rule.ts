@@ -148,6 +148,18 @@ const beside: DraftQuestion[] = [
   { key: '@finished', type: 'yes-no', wording: 'it was finished' },
 ];
 
+/** Fields of a client on file. */
+const ofClient = (offers: Offers): DraftQuestion[] => [
+  { key: '@client.address', type: 'short-text', wording: 'the client’s address' },
+  ...offers.fields
+    .filter((one) => one.record === 'client' && one.field !== 'notes')
+    .map((one): DraftQuestion => ({
+      key: `@client.${one.field}`,
+      type: 'short-text',
+      wording: `the client’s ${one.label.replace(/^Client, /, '')}`,
+    })),
+];
+
 /** What can be asked about where something happens to a project that is there. */
 const ofProject = (offers: Offers): DraftQuestion[] => [
   { key: '@stage', type: 'one-of', wording: 'the project’s stage', options: offers.stages },
@@ -180,7 +192,7 @@ export function askable(offers: Offers, forms: string[], when: Trigger = 'receiv
         key: 'all',
         title: '',
         next: '',
-        questions: [...beside, ...(isOfPlan(when) ? [] : ofProject(offers)), ...questions],
+        questions: [...beside, ...ofClient(offers), ...(isOfPlan(when) ? [] : ofProject(offers)), ...questions],
       },
     ],
   };

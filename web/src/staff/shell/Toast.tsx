@@ -56,7 +56,7 @@ export function ToastStand({ children }: { children: ReactNode }) {
                 action.act();
               }}
             >
-              {action.label} <kbd>{action.shown}</kbd>
+              {action.label} {action.shown && <kbd>{action.shown}</kbd>}
             </ButtonBase>
           )}
           <ButtonBase onClick={() => setOpen(false)} aria-label="Close">
