@@ -94,11 +94,4 @@ final class DecidingTest extends BrowserTestCase
         $this->findWith('.pair-row', 'Cormac Brackley');
         self::assertSame([], $this->complaints());
     }
-
-    private function click(string $label): void
-    {
-        $button = $this->find("[aria-label^=\"$label\"]");
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$button]);
-        $button->click();
-    }
 }

@@ -137,6 +137,7 @@ final class EventRulesTest extends AppTestCase
         self::assertTrue($run->at('holds'));
         self::assertSame(0, $this->countRows('submission'));
         self::assertFalse($this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => ['name' => 'Tess']]])->ok()->at('holds'));
+        $this->post('/api/rules/dry-run', ['rule' => ['name' => ''] + $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => ['name' => 'Tess']]])->ok();
         $this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'nowhere', 'answers' => []]])->ok(422);
         $this->post('/api/rules/dry-run', ['rule' => ['when' => 'stage'] + $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => (object) []]])->ok(422);
         $this->post('/api/rules/look-backs', ['rule' => ['when' => 'stage'] + $rule, 'days' => 30])->ok(422);

@@ -126,6 +126,14 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
+    /** Clicks what has this name for those who do not see it, once it is there; the beginning of the name is enough. */
+    protected function click(string $label): void
+    {
+        $button = $this->find("[aria-label^=\"$label\"]");
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$button]);
+        $button->click();
+    }
+
     protected function see(string $words): void
     {
         $this->until(fn (): bool => str_contains($this->find('body')->getText(), $words), "“{$words}” is not to be seen");
