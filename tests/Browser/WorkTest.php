@@ -51,7 +51,8 @@ final class WorkTest extends BrowserTestCase
                 return true;
             }
             $row = $this->all('.arrival.active');
-            $found = [] === $row ? null : $row[0]->getAttribute('data-row');
+            $id = [] === $row ? null : $row[0]->getAttribute('data-row');
+            $found = \is_string($id) ? $id : null;
 
             return null !== $found && [] !== $this->all('.plan .line') && str_contains($row[0]->getText(), $this->find('.sheet-head h2')->getText());
         }, 'an arrival and its plan are shown');

@@ -51,6 +51,8 @@ final class FileFormatTest extends AppTestCase
         yield 'no such kind' => ['{"key": "a", "type": "song"}'];
         yield 'no such place' => ['{"key": "a", "type": "day", "destination": "moon"}'];
         yield 'an operator that is none' => ['{"key": "a", "type": "day"}, {"key": "b", "type": "day", "showIf": {"question": "a", "op": "smells"}}'];
+        yield 'points that are none' => ['{"key": "a", "type": "day", "points": {"part": "luck", "steps": []}}'];
+        yield 'other words that are none' => ['{"key": "a", "type": "one-of", "options": [{"value": "x", "also": "y"}]}'];
         yield 'a wording that is none' => ['{"key": "a", "type": "day", "wording": 7}'];
     }
 
