@@ -21,7 +21,6 @@ use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
 use Telamon\Rules\RuleBooks;
 use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\OwnFields;
 
 /** Gathers what the core needs to plan a submission, and lets it plan. */
 final readonly class PlanMaker
@@ -33,7 +32,7 @@ final readonly class PlanMaker
         private Planner $planner,
         private BusinessFacts $facts,
         private MessageQueue $messages,
-        private OwnFields $fields,
+        private PlanInputs $inputs,
         private RuleBooks $books,
         private PastFacts $past,
         private Decisions $decisions,
@@ -132,21 +131,8 @@ final readonly class PlanMaker
 
     private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null): PlanInput
     {
-        return new PlanInput(
-            $readings,
-            $this->matcher->candidates($readings, $this->directory),
-            $this->facts->services(),
-            $this->facts->coordinator(),
-            $this->facts->baseChecklist(),
-            $this->facts->workingDays(),
-            $this->facts->business()->assetWord,
-            $this->messages->templateNames(),
-            null === $submissionId ? [] : $this->messages->alreadySent($submissionId),
-            $this->clock->now()->setTimezone($this->facts->zone()),
-            $this->fields->byName(),
-            $book ?? $this->books->book(),
-            $facts,
-            sent: $sent,
-        );
+        $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
+
+        return $this->inputs->of($readings, $this->matcher->candidates($readings, $this->directory), $alreadySent, $book ?? $this->books->book(), $facts, $sent);
     }
 }

@@ -16,18 +16,18 @@ use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
+use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Intake\EffectWriter;
 use Telamon\Intake\Making;
 use Telamon\Intake\PastFacts;
+use Telamon\Intake\PlanInputs;
 use Telamon\Intake\Submission;
 use Telamon\Journal\Change;
 use Telamon\Journal\Journaled;
-use Telamon\Messages\MessageQueue;
 use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\OwnFields;
 use Telamon\Tasks\Task;
 
 /**
@@ -48,8 +48,7 @@ final readonly class EventRules
         private PastFacts $past,
         private SubmissionReader $reader,
         private BusinessFacts $facts,
-        private MessageQueue $messages,
-        private OwnFields $fields,
+        private PlanInputs $inputs,
         private ClockInterface $clock,
     ) {
     }
@@ -146,23 +145,12 @@ final readonly class EventRules
         ]);
     }
 
-    private function input(\Telamon\Core\Rules\RuleBook $book, ?Submission $submission, ?Project $project): PlanInput
+    private function input(RuleBook $book, ?Submission $submission, ?Project $project): PlanInput
     {
-        return new PlanInput(
-            null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers),
-            [],
-            $this->facts->services(),
-            $this->facts->coordinator(),
-            $this->facts->baseChecklist(),
-            $this->facts->workingDays(),
-            $this->facts->business()->assetWord,
-            $this->messages->templateNames(),
-            // A rule that speaks again for the same project may write again; the same change never runs twice.
-            [],
-            $this->clock->now()->setTimezone($this->facts->zone()),
-            $this->fields->byName(),
-            $book,
-            merge: null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()],
-        );
+        $readings = null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $merge = null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()];
+
+        // A rule that speaks again for the same project may write again; the same change never runs twice.
+        return $this->inputs->of($readings, [], [], $book, merge: $merge);
     }
 }

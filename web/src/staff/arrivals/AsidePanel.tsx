@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useLetters } from '../keys';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import { useEscape } from '../shell/useEscape';
 import { StaffField } from '../shell/StaffField';
 import { asideReasons } from './aside';
 import type { AsideReason } from './queries';
@@ -30,12 +31,8 @@ export function AsidePanel({ name, one, onChoose, onCancel, error }: Props) {
   );
   useEffect(() => {
     panel.current?.querySelector('button')?.focus();
-    const close = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') onCancel();
-    };
-    window.addEventListener('keydown', close);
-    return () => window.removeEventListener('keydown', close);
-  }, [onCancel]);
+  }, []);
+  useEscape(onCancel);
   return (
     <div className="aside-panel" ref={panel}>
       <h2>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useLetters } from '../keys';
 import { useRules } from '../rules/queries';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import { useEscape } from '../shell/useEscape';
 import type { Act } from './handling';
 import { atBusiness, reminders } from './reminders';
 
@@ -123,13 +124,7 @@ function Frame({ title, options = [], onChoose, error, onCancel, children }: Fra
       panel.current?.contains(document.activeElement) && !(document.activeElement instanceof HTMLButtonElement);
     if (!inside) panel.current?.querySelector('button')?.focus();
   }, [options.length]);
-  useEffect(() => {
-    const close = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') onCancel();
-    };
-    window.addEventListener('keydown', close);
-    return () => window.removeEventListener('keydown', close);
-  }, [onCancel]);
+  useEscape(onCancel);
   return (
     <div className="aside-panel" ref={panel}>
       <h2>{title}</h2>

@@ -1,5 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { question } from '../../client/testing/question.test-helper';
 import { problem, showScreen, standInForTheBrowser } from '../testing/server.test-helper';
 import type { KeptRule } from './queries';
 import { RulesScreen } from './RulesScreen';
@@ -244,40 +245,14 @@ describe('Rules', () => {
   });
 
   it('is tried on answers that nobody has sent', async () => {
-    const question = {
-      key: 'name',
-      number: 1,
-      type: 'short-text',
-      wording: 'Your name',
-      hint: '',
-      example: '',
-      required: false,
-      options: [],
-      minLength: 0,
-      maxLength: 200,
-      maxFiles: 0,
-      maxBytes: 0,
-      fileKinds: 'any',
-      min: '',
-      max: '',
-      half: false,
-      third: false,
-      parameter: '',
-      default: '',
-      asList: false,
-      showIf: null,
-      requiredIf: null,
-      lines: [],
-      maxLines: 0,
-      picture: '',
-    };
+    const asked = question({ key: 'name', type: 'short-text', wording: 'Your name' });
     const calls = show('/rules/r1', {
       'GET /api/public/forms/inquiry': {
         slug: 'inquiry',
         title: 'Piano inquiry',
         intro: '',
         privacy: '',
-        pages: [{ key: 'p', title: '', next: 'Send', questions: [question] }],
+        pages: [{ key: 'p', title: '', next: 'Send', questions: [asked] }],
         today: '2026-11-25',
         dayOrder: 'day-first',
         steps: [],
