@@ -89,8 +89,8 @@ final readonly class Acceptor
         $fields = $wasThere ? EventRules::clientFields($effects) : [];
 
         return [
-            ...$this->events->happened(Trigger::Accepted, $change, $submission->project, $submission->client, []),
-            ...([] === $fields ? [] : $this->events->happened(Trigger::ClientChanged, $change, $submission->project, $submission->client, $fields)),
+            ...$this->events->happened(Trigger::Accepted, $change, $submission->project, $submission->client, [], of: $submission),
+            ...([] === $fields ? [] : $this->events->happened(Trigger::ClientChanged, $change, $submission->project, $submission->client, $fields, of: $submission)),
         ];
     }
 

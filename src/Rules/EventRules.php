@@ -58,10 +58,11 @@ final readonly class EventRules
      *
      * @param list<string> $what stage, name of the task, or fields that it happened to
      * @param array<string, string> $beside facts of the event: stage_before, task
+     * @param Submission|null $of whose answers are asked about; that which opened the project where null
      *
      * @return list<Journaled> what was made or changed
      */
-    public function happened(Trigger $event, Change $change, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, int $depth = 0): array
+    public function happened(Trigger $event, Change $change, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
     {
         $book = $this->books->book();
         if ($depth > self::LONGEST_CHAIN || [] === array_filter($book->rules, static fn ($rule): bool => $rule->when === $event)) {
@@ -69,7 +70,7 @@ final readonly class EventRules
         }
         // What the rules look at is what is written, and what was made so far has its place.
         $this->em->flush();
-        $submission = null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
+        $submission = $of ?? (null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId));
         $facts = $this->known($submission, $project, $client ?? $project?->client, $beside)->after([$event], $what, $byHand);
         $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
         $plan = $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
@@ -94,11 +95,11 @@ final readonly class EventRules
     {
         $touched = [];
         if (null !== $made->project && $made->project->stage !== $stageBefore) {
-            $touched = $this->happened(Trigger::StageChanged, $change, $made->project, null, [$made->project->stage], ['@stage_before' => $stageBefore], false, $depth + 1);
+            $touched = $this->happened(Trigger::StageChanged, $change, $made->project, null, [$made->project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
         }
         $fields = self::clientFields(array_values(array_filter(array_column($plan->lines, 'effect'))));
 
-        return [] === $fields ? $touched : [...$touched, ...$this->happened(Trigger::ClientChanged, $change, $made->project, $made->client, $fields, [], false, $depth + 1)];
+        return [] === $fields ? $touched : [...$touched, ...$this->happened(Trigger::ClientChanged, $change, $made->project, $made->client, $fields, depth: $depth + 1)];
     }
 
     /**

@@ -78,6 +78,14 @@ final class EventRulesTest extends AppTestCase
         self::assertSame([0, 0], [$this->countRows('task'), $this->countRows('client')]);
     }
 
+    public function testWhatIsAddedToAProjectIsAskedByItsOwnAnswers(): void
+    {
+        $project = $this->project();
+        $this->rule(['name' => 'Humming', 'when' => 'accepted', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'hum'], 'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'hums']]]);
+        $this->accept($this->arrive(['matter' => 'Now it hums.']), ['project' => $project])->ok();
+        self::assertSame(['hums'], $this->get("/api/projects/$project")->ok()->at('tags'), 'those that came now, not those that opened it');
+    }
+
     public function testRulesThatWouldGoOnForEverAreRefused(): void
     {
         $this->rule(['name' => 'A', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'stage', 'stage' => 'Return']]]);

@@ -37,7 +37,7 @@ final readonly class RuleLines
                 ActionKind::Task => $this->task($input, $rule, $action, $key, ++$tasks, $lead),
                 ActionKind::Notice => $this->notice($input, $rule, $action, $key, $told),
                 ActionKind::Owner => $this->owner($input, $rule, $action, $key),
-                ActionKind::Field => $this->field($input, $rule, $action, $key),
+                ActionKind::Field => $this->field($input, $rule, $action, $key, $before),
                 ActionKind::Wish => $this->wish($input, $rule, $action, $key),
                 ActionKind::Message => $this->message($input, $rule, $action, $key),
                 default => null,
@@ -81,13 +81,20 @@ final readonly class RuleLines
         return new PlanLine($key, 'Client', [Part::value($staff->name), Part::words(' looks after the client')], new Effect(EffectKind::SetField, ['record' => 'client', 'field' => 'owner', 'value' => $staff->id]), '', $reason);
     }
 
-    private function field(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
+    /** @param list<PlanLine> $before */
+    private function field(PlanInput $input, Rule $rule, Action $action, string $key, array $before): PlanLine
     {
         [$record, $field] = [$action->text('record'), $action->text('field')];
         $value = $this->filled($input, $action->text('value'));
         $own = $input->customFields[str_replace('custom.', "custom.$record.", $field)] ?? null;
         if (str_starts_with($field, 'custom.') && null === $own) {
             return new PlanLine($key, 'Rules', [Part::words("{$rule->name} names a field that is gone: nothing is done for it")], null, '', $rule->name);
+        }
+
+        $kinds = array_map(static fn (PlanLine $line): ?EffectKind => $line->effect?->kind, $before);
+        $isPlan = [] !== array_filter($kinds, static fn (?EffectKind $kind): bool => EffectKind::OpenProject === $kind || EffectKind::UseProject === $kind);
+        if ('asset' === $record && $isPlan && !\in_array(EffectKind::CreateAsset, $kinds, true) && !\in_array(EffectKind::UseAsset, $kinds, true)) {
+            return new PlanLine($key, 'Project', [Part::words("{$rule->name} sets a field of the {$input->assetWord}, and none is named: nothing is done for it")], null, '', $rule->name);
         }
 
         return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($field)).': '), Part::value($value)], new Effect(EffectKind::SetField, ['record' => $record, 'field' => $field, 'value' => $value]), '', $rule->name);

@@ -84,6 +84,13 @@ final class RuleTest extends TestCase
         self::assertContains('Open Repair for Sorcha Vell, with the note (Repairs go to Sorcha)', self::told($plan), 'and all else stays as it was');
     }
 
+    public function testAFieldOfAnAssetThatNobodyNamedIsSaid(): void
+    {
+        $rule = [['name' => 'Cellar', 'then' => [['kind' => 'field', 'record' => 'asset', 'field' => 'place', 'value' => 'The cellar']]]];
+        self::assertContains('Place: The cellar (Cellar)', self::told(self::plan($rule)));
+        self::assertContains('Cellar sets a field of the piano, and none is named: nothing is done for it (Cellar)', self::told(self::plan($rule, Fixtures::input(['piano' => null]))));
+    }
+
     public function testAcceptingByItselfIsSaidByThePlan(): void
     {
         self::assertNull(self::plan([self::STAIRS])->outcome->acceptedBy());

@@ -4,29 +4,20 @@ import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useKey } from '../keys';
 import { told, useUndo } from '../shell/changes';
-import { useDay, useToday } from '../shell/day';
+import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import { ChoiceNote, type PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import { ArrivalList } from './ArrivalList';
 import { useActing } from './acting';
-import { AsidePanel } from './AsidePanel';
+import { AskedPanel } from './AskedPanel';
 import { Decided } from './Decided';
 import { useDeciding } from './decisions';
 import { HandlingLinks } from './HandlingLinks';
-import { HandlingPanel } from './HandlingPanel';
 import { LookingContext, nowhere, type Looking } from './looking';
 import { PlanView, useGoToDecision } from './PlanView';
-import {
-  useAccept,
-  useSetAside,
-  useSubmission,
-  useSubmissions,
-  useTakeBack,
-  type ListState,
-  type AsideReason,
-} from './queries';
+import { useAccept, useSubmission, useSubmissions, useTakeBack, type ListState } from './queries';
 import { Sheet } from './Sheet';
 import { Strings } from './Strings';
 import { WhatChanged } from './WhatChanged';
@@ -63,7 +54,6 @@ interface Props {
 
 function Arrivals({ id, state, onState, list, rows }: Props) {
   const today = useToday();
-  const now = useDay().data?.now ?? new Date().toISOString();
   const navigate = useNavigate();
   const toast = useToast();
   const undo = useUndo();
@@ -72,7 +62,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const deciding = useDeciding(id ?? '');
   const plan = submission?.plan ?? null;
   const accept = useAccept();
-  const setAside = useSetAside();
   const takeBack = useTakeBack();
   const [part, setPart] = useState(0);
   const [at, look] = useState<Looking>(nowhere);
@@ -104,10 +93,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
     setPart(2);
     acting.ask(what);
   };
-  useKey('give', submission ? () => ask('assign') : undefined);
-  useKey('putOff', waiting ? () => ask('remind') : undefined);
-  useKey('note', submission ? () => ask('note') : undefined);
-  useKey('answered', submission && !submission.answered ? acting.answer : undefined);
   useKey('choose', waiting && id ? () => acting.choose(id) : undefined);
 
   const carryOut = () => {
@@ -130,29 +115,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             action: { label: 'Undo', shown: 'U', act: () => undo.mutate(done.change.id) },
           });
           leave();
-        },
-      },
-    );
-  };
-
-  const putAside = (reason: AsideReason, note: string, duplicateOf: string) => {
-    const asked = acting.asked;
-    const only = asked?.ids.length === 1 ? asked.ids[0] : undefined;
-    if (!asked || setAside.isPending) return;
-    if (only === undefined) {
-      acting.act({ act: 'set-aside', reason, note });
-      return;
-    }
-    setAside.mutate(
-      { id: only, reason, note, duplicateOf },
-      {
-        onSuccess: () => {
-          acting.leaveIt();
-          toast({
-            words: `${asked.name} set aside`,
-            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate(only) },
-          });
-          if (only === id) leave();
         },
       },
     );
@@ -276,26 +238,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             choose: open !== undefined,
             content: submission ? (
               <>
-                {acting.asked?.what === 'aside' && (
-                  <AsidePanel
-                    name={acting.asked.name}
-                    one={acting.asked.ids.length === 1}
-                    onChoose={putAside}
-                    onCancel={acting.leaveIt}
-                    error={setAside.error?.message ?? acting.error}
-                  />
-                )}
-                {acting.asked && acting.asked.what !== 'aside' && (
-                  <HandlingPanel
-                    key={acting.asked.what}
-                    kind={acting.asked.what}
-                    name={acting.asked.name}
-                    now={now}
-                    error={acting.error}
-                    onAct={acting.act}
-                    onCancel={acting.leaveIt}
-                  />
-                )}
+                <AskedPanel acting={acting} open={submission.id} onLeave={leave} />
                 {accept.error && accept.variables.id === submission.id && (
                   <Trouble title="Not accepted">
                     {accept.error.message}

@@ -1,6 +1,6 @@
 import { Mark } from '../../shared/Mark';
 import { when } from '../../shared/words';
-import { keys, type KeyName } from '../keys';
+import { keys, useKey, type KeyName } from '../keys';
 import type { Acting } from './acting';
 import type { Submission } from './queries';
 import './handling.css';
@@ -15,6 +15,11 @@ interface Props {
 /** Who has it, until when it is put off, what it counts, what was noted; and what can be done about that. */
 export function HandlingLinks({ submission, today, acting, onAsk }: Props) {
   const waiting = submission.state === 'waiting';
+  const canAnswer = !submission.answered && submission.state !== 'set-aside';
+  useKey('give', () => onAsk('assign'));
+  useKey('putOff', waiting ? () => onAsk('remind') : undefined);
+  useKey('note', () => onAsk('note'));
+  useKey('answered', canAnswer ? acting.answer : undefined);
   return (
     <div className="handling">
       {submission.assignee && (
@@ -45,9 +50,7 @@ export function HandlingLinks({ submission, today, acting, onAsk }: Props) {
         <Act keyName="give" words="Give" onAct={() => onAsk('assign')} />
         {waiting && <Act keyName="putOff" words="Put off" onAct={() => onAsk('remind')} />}
         <Act keyName="note" words="Note" onAct={() => onAsk('note')} />
-        {!submission.answered && submission.state !== 'set-aside' && (
-          <Act keyName="answered" words="Answered" onAct={acting.answer} />
-        )}
+        {canAnswer && <Act keyName="answered" words="Answered" onAct={acting.answer} />}
       </p>
       {submission.notes.length > 0 && (
         <ul className="arrival-notes" aria-label="Notes">
