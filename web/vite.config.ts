@@ -36,6 +36,11 @@ export default defineConfig({
     assetsInlineLimit: 0,
     rollupOptions: {
       input: { staff: 'src/staff/main.tsx', client: 'src/client/main.tsx' },
+      // Every server knows how to send a .js; not every one knows .mjs.
+      output: {
+        assetFileNames: ({ names }) =>
+          names.some((name) => name.endsWith('.mjs')) ? 'assets/[name]-[hash].js' : 'assets/[name]-[hash][extname]',
+      },
       onwarn(warning, warn) {
         if (warning.code !== 'MODULE_LEVEL_DIRECTIVE') warn(warning);
       },

@@ -66,6 +66,32 @@ final class HandlingTest extends BrowserTestCase
         self::assertSame([], $this->complaints());
     }
 
+    public function testTheSheetIsKeptWithTheProjectAndOpensThere(): void
+    {
+        $this->signIn();
+        $this->findWith('.arrival', 'Tamsin Oakhanger')->click();
+        $this->findWith('.sheet-head', 'Tamsin Oakhanger');
+        $this->pressMain();
+        $this->see('Plan accepted for Tamsin Oakhanger');
+        $this->go('/projects?q=Oakhanger');
+        $this->find('.row-table tbody a')->click();
+        $this->find('.course');
+        // The worker draws it; nobody waits for it.
+        $this->until(function (): bool {
+            if (str_contains($this->find('main')->getText(), 'as received.pdf')) {
+                return true;
+            }
+            $this->driver->navigate()->refresh();
+            $this->findWith('.section-head', 'Files');
+
+            return false;
+        }, 'the sheet is with the project');
+        $this->findWith('.lines button', 'as received.pdf')->click();
+        $page = $this->find('.pdf-page');
+        $this->until(fn (): bool => (int) $page->getAttribute('height') > 500, 'its first page is drawn');
+        self::assertSame([], $this->complaints());
+    }
+
     private function lastGroup(): string
     {
         $groups = $this->all('.arrivals-group');

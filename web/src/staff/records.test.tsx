@@ -163,7 +163,9 @@ describe('records', () => {
     expect(screen.getByText('after 1')).toBeTruthy();
     expect(screen.getByText('since 20 Nov')).toBeTruthy();
     expect(screen.getByText('in 30 days', { exact: false })).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'report.pdf' }).getAttribute('href')).toBe('/api/files/f1');
+    fireEvent.click(screen.getByRole('button', { name: 'report.pdf' }));
+    expect(await screen.findByText('report.pdf, 2 kB')).toBeTruthy();
+    expect(screen.getByText('Save it')).toBeTruthy();
     expect(await screen.findByText(/accepted the plan for Orla Fennick/)).toBeTruthy();
   });
 

@@ -1,8 +1,15 @@
 import Dialog from '@mui/material/Dialog';
-import type { KeyboardEvent } from 'react';
+import { lazy, Suspense, type KeyboardEvent } from 'react';
 import type { Schema } from '../../shared/api';
+import { ComingRows } from '../../shared/Notice';
 import { fileSize } from '../../shared/numbers';
 import { Slab } from '../shell/Slab';
+
+// Drawing PDF files takes much code, and is fetched when one is looked at.
+const PdfPages = lazy(() => import('./PdfPages'));
+
+/** Whether a file can be looked at here, without leaving the screen. */
+export const opensHere = (file: Schema<'FileRef'>): boolean => file.isImage || file.type === 'application/pdf';
 
 interface Props {
   files: Schema<'FileRef'>[];
@@ -10,7 +17,7 @@ interface Props {
   onShow: (id: string | null) => void;
 }
 
-/** One photograph large, with the way to the next. */
+/** One photograph or paper large, with the way to the next. */
 export function Pictures({ files, at, onShow }: Props) {
   const place = files.findIndex((file) => file.id === at);
   const file = files[place];
@@ -41,10 +48,17 @@ export function Pictures({ files, at, onShow }: Props) {
                   { label: 'Next', shown: '→', act: () => go(1) },
                 ]
               : []),
+            ...(file.isImage ? [] : [{ label: 'Save it', act: () => window.location.assign(`/api/files/${file.id}`) }]),
             { label: 'Close', shown: 'Esc', act: () => onShow(null) },
           ]}
         >
-          <img className="picture-large" src={`/api/files/${file.id}`} alt={file.name} />
+          {file.isImage ? (
+            <img className="picture-large" src={`/api/files/${file.id}`} alt={file.name} />
+          ) : (
+            <Suspense fallback={<ComingRows rows={8} />}>
+              <PdfPages key={file.id} src={`/api/files/${file.id}`} name={file.name} />
+            </Suspense>
+          )}
         </Slab>
       )}
     </Dialog>

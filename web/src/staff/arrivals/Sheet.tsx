@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
 import { moment } from '../../shared/words';
-import { Pictures } from './Pictures';
+import { opensHere, Pictures } from './Pictures';
 import { nowhere, useLooking } from './looking';
 import type { Submission } from './queries';
 import './sheet.css';
@@ -24,7 +24,7 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
   const [picture, setPicture] = useState<string | null>(null);
   const { at, deciding, look } = useLooking();
   const received = moment(submission.receivedAt);
-  const images = submission.answers.flatMap((answer) => answer.files).filter((file) => file.isImage);
+  const images = submission.answers.flatMap((answer) => answer.files).filter(opensHere);
   return (
     <article className="sheet-body">
       <header className="sheet-head">
@@ -73,9 +73,9 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
                           <img src={`/api/files/${file.id}`} alt={file.name} loading="lazy" />
                         </ButtonBase>
                       ) : (
-                        <a href={`/api/files/${file.id}`} download={file.name}>
+                        <button type="button" className="link-button" onClick={() => setPicture(file.id)}>
                           {file.name}, {fileSize(file.size)}
-                        </a>
+                        </button>
                       )}
                     </li>
                   ))}

@@ -2,9 +2,9 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { fileSize } from '../../shared/numbers';
-import { Pictures } from '../arrivals/Pictures';
+import { opensHere, Pictures } from '../arrivals/Pictures';
 
-/** The files of a record: photographs as pictures, the rest by name. */
+/** The files of a record: photographs as pictures, the rest by name. What can be looked at here opens here. */
 export function FileLines({ files }: { files: Schema<'FileRef'>[] }) {
   const [at, setAt] = useState<string | null>(null);
   const images = files.filter((file) => file.isImage);
@@ -26,14 +26,20 @@ export function FileLines({ files }: { files: Schema<'FileRef'>[] }) {
           .filter((file) => !file.isImage)
           .map((file) => (
             <li key={file.id}>
-              <a href={`/api/files/${file.id}`} download={file.name}>
-                {file.name}
-              </a>{' '}
+              {opensHere(file) ? (
+                <button type="button" className="link-button" onClick={() => setAt(file.id)}>
+                  {file.name}
+                </button>
+              ) : (
+                <a href={`/api/files/${file.id}`} download={file.name}>
+                  {file.name}
+                </a>
+              )}{' '}
               <small>{fileSize(file.size)}</small>
             </li>
           ))}
       </ul>
-      <Pictures files={images} at={at} onShow={setAt} />
+      <Pictures files={files.filter(opensHere)} at={at} onShow={setAt} />
     </>
   );
 }
