@@ -63,7 +63,10 @@ final readonly class Filler
     /** What is searched is written by the class that keeps it. */
     private function search(): void
     {
-        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path]));
+        $own = DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path]);
+        // The worker is at work meanwhile.
+        $own->executeStatement('PRAGMA busy_timeout = 30000');
+        $rows = new SearchRows($own);
         $this->db->exec('BEGIN');
         $this->db->exec('DELETE FROM search_entry');
         $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");

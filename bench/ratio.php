@@ -13,7 +13,7 @@ foreach ($files as $file) {
     }
     $lines = count(preg_grep('/\S/', file("$root/$file") ?: []) ?: []);
     $all += $lines;
-    if (1 === preg_match('#^(core/)?tests/|\.test\.tsx?$#', $file)) {
+    if (1 === preg_match('#^(core/)?tests/|\.test(-helper)?\.tsx?$#', $file)) {
         $tests += $lines;
     }
 }

@@ -355,4 +355,102 @@ describe('Arrivals', () => {
     expect(screen.getByText(/points:/).textContent).toContain('7 points: budget 71');
     expect(screen.getByText(/came again as A-0009/)).toBeTruthy();
   });
+
+  it('says what has changed since a plan was looked at, when it is refused', async () => {
+    const decided = { ...submission, plan: plan('2027-05-04') };
+    const other = {
+      ...decided,
+      plan: {
+        ...decided.plan,
+        fingerprint: 'f2',
+        lines: [
+          {
+            ...decided.plan.lines[0],
+            parts: [{ text: 'Ready by another day', value: false, answer: null, record: null }],
+          },
+          {
+            ...decided.plan.lines[0],
+            key: 'tag',
+            choice: null,
+            parts: [{ text: 'Tag it', value: false, answer: null, record: null }],
+          },
+        ],
+      },
+    };
+    let refused = false;
+    show({
+      ...waiting,
+      'GET /api/submissions/a1': () => (refused ? other : decided),
+      'POST /api/submissions/a1/accept': () => {
+        refused = true;
+        return problem(409, 'Something it rests on has changed since you opened it.');
+      },
+    });
+    await screen.findByText('which day is meant?');
+    pressMain();
+    expect(await screen.findByText('now: Ready by another day')).toBeTruthy();
+    expect(screen.getByText('new: Tag it')).toBeTruthy();
+  });
+
+  it('says what stays when a plan is taken back, and takes that back too', async () => {
+    const undone = {
+      change: 'x1',
+      words: 'Took back: accepted the plan',
+      undone: 3,
+      kept: [
+        { record: { kind: 'task', id: 't1', label: '1 First talk' }, why: 'changed since by Nessa Quarle' },
+        { record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent, and stays sent' },
+      ],
+    };
+    const calls = show(
+      {
+        'GET /api/submissions': {
+          items: [{ ...row, state: 'accepted', answered: true }],
+          next: null,
+          counts: { waiting: 0, owed: 0 },
+        },
+        'GET /api/submissions/a1': { ...submission, state: 'accepted', plan: null, answered: true },
+        'POST /api/submissions/a1/undo': undone,
+        'POST /api/changes/x1/undo': { ...undone, kept: [] },
+      },
+      '/arrivals/a1?state=accepted',
+    );
+    fireEvent.click(await screen.findByText('Take the plan back'));
+    expect(await screen.findByText('1 First talk: changed since by Nessa Quarle')).toBeTruthy();
+    fireEvent.click(screen.getByText('Take those back too'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/changes/x1/undo')?.body).toEqual({ all: true }),
+    );
+  });
+
+  it('names the number of which one is a double', async () => {
+    const calls = show({ ...waiting, 'POST /api/submissions/a1/set-aside': { ...row, state: 'set-aside' } });
+    await screen.findByText('04/05/2027');
+    fireEvent.keyDown(window, { key: 'a', code: 'KeyA' });
+    fireEvent.change(await screen.findByLabelText(/A duplicate of which number/), { target: { value: ' A-0007 ' } });
+    fireEvent.click(screen.getByText('A duplicate'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path.endsWith('/set-aside'))?.body).toEqual({
+        reason: 'duplicate',
+        note: '',
+        duplicateOf: 'A-0007',
+      }),
+    );
+  });
+
+  it('shows who still waits for an answer after a rule has accepted', async () => {
+    const owed = { ...row, state: 'accepted' as const, toDecide: 0 };
+    const calls = show({
+      ...waiting,
+      'GET /api/submissions': { items: [row], next: null, counts: { waiting: 1, owed: 1 } },
+      'GET /api/submissions?state=owed': { items: [owed], next: null, counts: { waiting: 1, owed: 1 } },
+      'GET /api/submissions/a1': { ...submission, state: 'accepted', plan: null, decidedAt: row.receivedAt },
+      'POST /api/submissions/a1/answered': accepted,
+    });
+    fireEvent.click(await screen.findByText('Owed'));
+    expect(await screen.findByText('not answered')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'y', code: 'KeyY' });
+    await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/a1/answered')).toBe(true));
+    expect(await screen.findByText('Orla Fennick answered')).toBeTruthy();
+  });
 });

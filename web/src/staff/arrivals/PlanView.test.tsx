@@ -1,6 +1,9 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { AddLines } from './AddLines';
+import { LineEditor } from './LineEditor';
 import { PlanView } from './PlanView';
 import type { Plan, PlanLine } from './queries';
 
@@ -130,5 +133,61 @@ describe('the plan', () => {
     expect(screen.getByText('27').tagName).toBe('B');
     expect(screen.getByText('72').tagName).toBe('B');
     expect(screen.getByText('differs, both kept').tagName).toBe('B');
+  });
+
+  it('adds a notice and an owner, and changes the stage', async () => {
+    const offers = { staff: [{ value: 's1', label: 'Pim Tarrow' }], stages: [{ value: 'Quote', label: 'Quote' }] };
+    vi.stubGlobal('fetch', () =>
+      Promise.resolve(
+        new Response(JSON.stringify({ items: [], offers }), { headers: { 'Content-Type': 'application/json' } }),
+      ),
+    );
+    const add = vi.fn();
+    const keep = vi.fn();
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <AddLines onAdd={add} />
+        <LineEditor
+          fields={[{ key: 'stage', label: 'Stage', kind: 'stage', value: '' }]}
+          onKeep={keep}
+          onCancel={() => undefined}
+        />
+      </QueryClientProvider>,
+    );
+    await screen.findByText('Quote');
+    fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'Quote' } });
+    fireEvent.click(screen.getByText('Change'));
+    expect(keep).toHaveBeenCalledWith({ stage: 'Quote' });
+    for (const [words, label, kind] of [
+      ['a notice', 'Tell', 'notice'],
+      ['an owner', 'Looks after the client', 'owner'],
+    ] as const) {
+      fireEvent.click(screen.getByText(words));
+      fireEvent.change(screen.getByLabelText(label), { target: { value: 's1' } });
+      fireEvent.click(screen.getByText('Add'));
+      expect(add).toHaveBeenLastCalledWith({ kind, values: { staff: 's1' } });
+    }
+  });
+
+  it('shows choices that have no key, to be pointed at', () => {
+    const decide = vi.fn();
+    const [client] = plan('2027-05-04').lines as [PlanLine];
+    const choice = {
+      key: 'field.phone',
+      open: false,
+      chosen: 'both',
+      options: [
+        { value: 'keep', hotkey: '', label: 'Keep' },
+        { value: 'both', hotkey: '', label: 'Keep both' },
+      ],
+    };
+    render(
+      <MemoryRouter>
+        <PlanView plan={{ fingerprint: 'f', open: 0, lines: [{ ...client, choice }] }} onDecide={decide} />
+      </MemoryRouter>,
+    );
+    expect(screen.getByRole('button', { name: 'Keep both' }).getAttribute('aria-pressed')).toBe('true');
+    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    expect(decide).toHaveBeenCalledWith('field.phone', 'keep');
   });
 });

@@ -91,4 +91,20 @@ describe('Duplicates', () => {
     show({ 'GET /api/duplicates': { items: [], total: 0 } });
     expect(await screen.findByText('No two clients look like one person.')).toBeTruthy();
   });
+
+  it('asks which value of a custom field counts', async () => {
+    const floor = { ...field('custom.floor', '1', '3', 0), field: 'Floor', verdict: 'differs' };
+    const calls = show({
+      'GET /api/duplicates': { total: 1, items: [{ ...pairs.items[0], fields: [floor] }] },
+      'POST /api/clients/c1/merge': change,
+    });
+    fireEvent.click((await screen.findAllByRole('radio'))[1] as HTMLElement);
+    fireEvent.keyDown(window, { key: 'm', code: 'KeyM' });
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/clients/c1/merge')?.body).toEqual({
+        other: 'c2',
+        take: ['custom.floor'],
+      }),
+    );
+  });
 });

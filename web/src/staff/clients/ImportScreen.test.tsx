@@ -66,4 +66,13 @@ describe('Clients from a file', () => {
     bring();
     expect(await screen.findByText(/not in UTF-8/)).toBeTruthy();
   });
+
+  it('says when the file was gone before its turn came', async () => {
+    show({
+      'POST /api/client-imports': { ...mapped, state: 'failed', done: 1 },
+      'GET /api/client-imports/i1': { ...mapped, state: 'failed', done: 1 },
+    });
+    bring();
+    expect(await screen.findByText(/The file is here no more. 1 of 2 lines had come in/)).toBeTruthy();
+  });
 });
