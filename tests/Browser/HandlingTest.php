@@ -88,7 +88,7 @@ final class HandlingTest extends BrowserTestCase
         }, 'the sheet is with the project');
         $this->findWith('.lines button', 'as received.pdf')->click();
         $page = $this->find('.pdf-page');
-        $this->until(fn (): bool => (int) $page->getAttribute('height') > 500, 'its first page is drawn');
+        $this->until(static fn (): bool => (int) $page->getAttribute('height') > 500, 'its first page is drawn');
         self::assertSame([], $this->complaints());
     }
 

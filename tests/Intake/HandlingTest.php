@@ -192,6 +192,97 @@ final class HandlingTest extends AppTestCase
         self::assertSame(1, $both->number('plan.open'));
     }
 
+    public function testTheListGoesOnFromPageToPageThroughAllStepsOfLateness(): void
+    {
+        $this->publish('Counted', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'need', 'type' => 'scale', 'wording' => 'How soon?', 'points' => ['part' => 'need', 'steps' => [['at' => '5', 'points' => 5], ['at' => '8', 'points' => 8]]]],
+        ]]], 'promiseMinutes' => 60]);
+        // Late, due in the course of today, tomorrow and later; and some of each with more points than others.
+        $dues = ['2026-11-25 09:00:00', '2026-11-25 11:30:00', '2026-11-25 16:00:00', '2026-11-26 09:00:00', '2026-12-03 09:00:00'];
+        for ($i = 0; $i < 65; ++$i) {
+            $this->call('POST', '/api/public/forms/counted/submissions', ['answers' => ['name' => "Person $i", 'need' => (string) ($i % 10)]])->ok(201);
+            $this->db()->executeStatement('UPDATE submission SET due_at = ? WHERE id = ?', [$dues[$i % 5], $this->lastSubmission()]);
+        }
+        $this->db()->executeStatement("UPDATE submission SET remind_at = '2026-11-30 09:00:00' WHERE name IN ('Person 0', 'Person 9')");
+        $seen = [];
+        $cursor = '';
+        do {
+            $page = $this->get('/api/submissions'.('' === $cursor ? '' : "?cursor=$cursor"))->ok();
+            array_push($seen, ...$page->rows('items'));
+            $next = $page->at('next');
+            $cursor = \is_string($next) ? $next : '';
+        } while ('' !== $cursor);
+        self::assertCount(65, array_unique(array_column($seen, 'id')), 'each once');
+        $step = static fn (array $row): array => [$row['putOff'] ? 1 : 0, $row['putOff'] ? 0 : array_search(substr(\is_array($row['clock']) && \is_string($row['clock']['dueAt']) ? $row['clock']['dueAt'] : '', 0, 10), ['2026-11-25', '2026-11-26', '2026-12-03'], true)];
+        $order = array_map($step, $seen);
+        $sorted = $order;
+        sort($sorted);
+        self::assertSame($sorted, $order, 'the later the sooner, what is put off last');
+        $late = array_filter($seen, static fn (array $row): bool => !$row['putOff'] && \is_array($row['clock']) && 'over' === $row['clock']['state']);
+        $points = array_column($late, 'priority');
+        rsort($points);
+        self::assertSame($points, array_column($late, 'priority'), 'more points first among the late');
+        self::assertSame(['Person 9', 'Person 0'], array_column(\array_slice($seen, -2), 'name'));
+        $this->get('/api/submissions?cursor='.rtrim(strtr(base64_encode("9|x|y\nz"), '+/', '-_'), '='))->ok(422);
+    }
+
+    public function testTheSamePhotographIsTheSameAnswerAndAnotherIsNot(): void
+    {
+        $picture = function (int $red): string {
+            $image = imagecreatetruecolor(20, 20);
+            self::assertNotFalse($image);
+            imagefill($image, 0, 0, $red << 16);
+            imagepng($image, "{$this->data}/p.png");
+
+            return $this->upload("{$this->data}/p.png", 'keys.png')->ok(201)->text('id');
+        };
+        $this->arrive(['matter' => 'It hums.', 'photos' => [$picture(10)]]);
+        self::assertSame('set-aside', $this->get('/api/submissions/'.$this->arrive(['matter' => 'It hums.', 'photos' => [$picture(10)]]))->ok()->text('state'));
+        self::assertSame('waiting', $this->get('/api/submissions/'.$this->arrive(['matter' => 'It hums.', 'photos' => [$picture(200)]]))->ok()->text('state'));
+    }
+
+    public function testWhatNobodySignedIsNeverADouble(): void
+    {
+        $this->publish('Feedback', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'destination' => 'client.name'],
+            ['key' => 'liked', 'type' => 'yes-no', 'wording' => 'Did you like it?'],
+        ]]]]);
+        for ($i = 0; $i < 2; ++$i) {
+            $this->call('POST', '/api/public/forms/feedback/submissions', ['answers' => ['liked' => 'yes']])->ok(201);
+        }
+        self::assertSame(2, $this->countRows("submission WHERE state = 'waiting'"), 'two people may well say the same');
+    }
+
+    public function testAnswersInOtherWordsAreTakenAndUnderstood(): void
+    {
+        $id = $this->arrive(['service' => 'Mend it', 'wanted_by' => '12 June 2027']);
+        self::assertSame('Mend it', $this->get("/api/submissions/$id")->ok()->text('answers.3.text'), 'word for word as it came');
+        $this->accept($id)->ok();
+        self::assertSame('Sorcha Vell', $this->get('/api/projects')->ok()->text('items.0.lead'), 'repairs go to Sorcha');
+        self::assertSame(['service'], array_keys($this->inquire(['service' => 'polish it'])->ok(422)->violations()));
+    }
+
+    public function testAClientMovesAndOneUndoMovesThemBack(): void
+    {
+        $this->publish('Moved', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'destination' => 'client.email'],
+            ['key' => 'home', 'type' => 'address', 'wording' => 'Where do you live?', 'destination' => 'client.address'],
+        ]]]]);
+        $this->accept($this->arrive())->ok();
+        $address = fn (): mixed => $this->db()->fetchNumeric('SELECT address, other_addresses FROM client');
+        foreach ([['both', ['7 Weir Cottages, Marrowby', '["9 Mill Race, Saltfold"]']], ['replace', ['9 Mill Race, Saltfold', '[]']], ['keep', ['7 Weir Cottages, Marrowby', '[]']]] as [$choice, $expected]) {
+            $this->call('POST', '/api/public/forms/moved/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'home' => '9 Mill Race, Saltfold']])->ok(201);
+            $id = $this->lastSubmission();
+            $this->db()->executeStatement("UPDATE submission SET state = 'waiting', same_as_id = NULL, decided_at = NULL WHERE id = ?", [$id]);
+            $this->accept($id, ['client' => 'same', 'field.address' => $choice])->ok();
+            self::assertSame($expected, $address());
+            $this->post("/api/submissions/$id/undo")->ok();
+            self::assertSame(['7 Weir Cottages, Marrowby', '[]'], $address());
+        }
+    }
+
     /** @param array<string, mixed> $answers */
     private function arrive(array $answers = []): string
     {

@@ -127,6 +127,54 @@ final class EventRulesTest extends AppTestCase
         self::assertSame(1, $this->countRows("task WHERE name = 'Ring Tess Quill'"));
     }
 
+    public function testWhoeverHasTheFewestOpenTasksIsNext(): void
+    {
+        [$pim, $sorcha] = [$this->staff('pim@marrowby.example'), $this->staff('sorcha@marrowby.example')];
+        $this->project();
+        self::assertGreaterThan(0, $this->countRows("task WHERE assignee_id = '$sorcha'"));
+        $this->rule(['name' => 'Even', 'then' => [['kind' => 'task', 'name' => 'Extra', 'doer' => 'fewest', 'among' => "$sorcha,$pim", 'days' => 1]]]);
+        $this->accept($this->arrive(['email' => 'x@example.com', 'name' => 'Tess Quill', 'phone' => null]))->ok();
+        self::assertSame($pim, $this->db()->fetchOne("SELECT assignee_id FROM task WHERE name = 'Extra'"));
+        $this->post('/api/rules', ['name' => 'Nobody', 'then' => [['kind' => 'task', 'name' => 'Extra', 'doer' => 'rota', 'among' => '', 'days' => 1]]])->ok(422);
+    }
+
+    public function testAMessageOfARuleGoesOnceForOneSubmission(): void
+    {
+        $this->rule(['name' => 'Once more', 'then' => [['kind' => 'message', 'template' => 'confirmation']]]);
+        $id = $this->arrive();
+        $this->accept($id)->ok();
+        self::assertSame(2, $this->countRows("message WHERE template = 'confirmation'"), 'the usual one, and that of the rule');
+        $this->work();
+        $this->post("/api/submissions/$id/undo")->ok();
+        $this->accept($id)->ok();
+        self::assertSame(2, $this->countRows("message WHERE template = 'confirmation'"), 'what was sent is not sent again');
+    }
+
+    public function testAFieldOfTheClientCanBeAskedAndSet(): void
+    {
+        $this->post('/api/setup/custom-fields', ['record' => 'client', 'label' => 'Member', 'kind' => 'text'])->ok(201);
+        $this->rule(['name' => 'Members', 'when' => 'received', 'if' => ['question' => '@client.custom.member', 'op' => 'is', 'value' => 'gold'], 'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'member']]]);
+        $this->rule(['name' => 'Makes members', 'when' => 'accepted', 'then' => [['kind' => 'field', 'record' => 'client', 'field' => 'custom.member', 'value' => 'gold']]]);
+        $this->accept($this->arrive())->ok();
+        self::assertSame('gold', $this->client()->text('custom.0.value'));
+        self::assertContains('Members', $this->get('/api/submissions/'.$this->arrive())->ok()->column('plan.lines', 'reason'));
+        self::assertContains('custom.member', $this->get('/api/rules')->ok()->column('offers.fields', 'field'));
+    }
+
+    public function testALookBackKnowsWhoDidNotFinish(): void
+    {
+        $this->publish('Short', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+        ]]], 'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]]);
+        $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => 'Tess Quill']])->ok(201);
+        $this->arrive();
+        $this->clock->modify('+2 hours');
+        $this->signIn();
+        $look = $this->post('/api/rules/look-backs', ['rule' => ['name' => 'X', 'when' => 'unfinished', 'then' => []], 'days' => 30])->ok(201);
+        $this->work();
+        self::assertSame([2, 1], [$this->get('/api/rules/look-backs/'.$look->text('id'))->ok()->number('done'), $this->get('/api/rules/look-backs/'.$look->text('id'))->ok()->number('touched')]);
+    }
+
     public function testWhatARuleWasIsListed(): void
     {
         $rule = $this->rule(['name' => 'First', 'why' => 'because', 'then' => [['kind' => 'note', 'text' => 'a']]]);

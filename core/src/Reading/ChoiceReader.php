@@ -14,6 +14,9 @@ use Telamon\Core\Matching\Fold;
  */
 final class ChoiceReader
 {
+    /** Words that tell no answer from another. */
+    private const FILLERS = ['it', 'please', 'the', 'a', 'an', 'my', 'our', 'to', 'me', 'just'];
+
     /** @var array<string, string>|null meaning by folded word */
     private static ?array $meanings = null;
 
@@ -33,9 +36,12 @@ final class ChoiceReader
         if ('' === $folded) {
             return null;
         }
-        foreach ([self::byWords($question, $folded), self::byMeaning($question, $folded)] as $found) {
-            if ([] !== $found) {
-                return 1 === \count($found) ? $found[0] : null;
+        // As it stands first, then without the words that say nothing of their own.
+        foreach (array_unique([$folded, self::gist($folded)]) as $said) {
+            foreach ([self::byWords($question, $said), self::byMeaning($question, $said)] as $found) {
+                if ([] !== $found) {
+                    return 1 === \count($found) ? $found[0] : null;
+                }
             }
         }
 
@@ -47,7 +53,8 @@ final class ChoiceReader
     {
         $found = [];
         foreach ($question->options as $option) {
-            if (\in_array($folded, array_map(Fold::text(...), [$option->value, $option->label, ...$option->also]), true)) {
+            $words = array_map(Fold::text(...), [$option->value, $option->label, ...$option->also]);
+            if (\in_array($folded, [...$words, ...array_map(self::gist(...), $words)], true)) {
                 $found[] = $option->value;
             }
         }
@@ -62,7 +69,8 @@ final class ChoiceReader
         $found = [];
         foreach (null === $meant ? [] : $question->options as $option) {
             foreach ([$option->value, $option->label, ...$option->also] as $word) {
-                if (self::meaning(Fold::text($word)) === $meant) {
+                $word = Fold::text($word);
+                if ((self::meaning($word) ?? self::meaning(self::gist($word))) === $meant) {
                     $found[] = $option->value;
                     break;
                 }
@@ -70,6 +78,14 @@ final class ChoiceReader
         }
 
         return $found;
+    }
+
+    /** “mend it please” → “mend”; the words themselves where nothing else is left. */
+    private static function gist(string $folded): string
+    {
+        $left = array_diff(explode(' ', $folded), self::FILLERS);
+
+        return [] === $left ? $folded : implode(' ', $left);
     }
 
     private static function meaning(string $folded): ?string

@@ -28,6 +28,8 @@ final class ChoiceReaderTest extends TestCase
         yield 'the label in other letters' => ['service', 'FIT  a string', 'fit'];
         yield 'the form’s own other word' => ['service', 'restringing', 'fit'];
         yield 'a common word' => ['service', 'Mend', 'repair'];
+        yield 'with words that say nothing' => ['service', 'Please fix it', 'repair'];
+        yield 'the label without them' => ['service', 'fit string', 'fit'];
         yield 'a word for none of them' => ['service', 'polish it', null];
         yield 'a word for two of them' => ['twice', 'phone', null];
         yield 'nothing' => ['service', ' . ', null];
