@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Bench;
 
+use Doctrine\DBAL\Configuration;
 use Doctrine\DBAL\DriverManager;
 use Symfony\Component\Uid\Uuid;
 use Telamon\Core\Matching\BlockingKeys;
@@ -11,6 +12,7 @@ use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\NameReader;
+use Telamon\Database\SqliteSession;
 use Telamon\Search\SearchRows;
 
 /** Fills a data folder with many clients and submissions, straight into the tables. */
@@ -63,10 +65,8 @@ final readonly class Filler
     /** What is searched is written by the class that keeps it. */
     private function search(): void
     {
-        $own = DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path]);
-        // The worker is at work meanwhile.
-        $own->executeStatement('PRAGMA busy_timeout = 30000');
-        $rows = new SearchRows($own);
+        // With the application's own way of waiting: the worker is at work meanwhile.
+        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()])));
         $this->db->exec('BEGIN');
         $this->db->exec('DELETE FROM search_entry');
         $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");
