@@ -43,7 +43,7 @@ final readonly class SubmissionList
     private function waiting(Request $request): array
     {
         $cursor = $this->place($request);
-        $found = [];
+        $found = $steps = [];
         foreach ($this->lateness() as $i => [$from, $to, $putOff]) {
             if (null !== $cursor && $i < $cursor[0]) {
                 continue;
@@ -61,18 +61,19 @@ final readonly class SubmissionList
                 $query->andWhere('s.priority < :p OR (s.priority = :p AND (s.dueAt > :due OR (s.dueAt = :due AND s.id > :id)))')
                     ->setParameter('p', $cursor[1])->setParameter('due', $cursor[2])->setParameter('id', $cursor[3]);
             }
-            foreach ($this->facts($query) as $one) {
-                $found[] = [$i, $one];
+            foreach (self::rows($query) as $row) {
+                $found[] = $row;
+                $steps[] = $i;
             }
             if (\count($found) > Page::SIZE) {
                 break;
             }
         }
-        $page = \array_slice($found, 0, Page::SIZE);
+        $page = $this->told(\array_slice($found, 0, Page::SIZE));
         $last = $page[Page::SIZE - 1] ?? null;
-        $next = null === $last || \count($found) <= Page::SIZE ? null : (new Cursor("{$last[0]}|{$last[1]->priority}|".$last[1]->dueAt->format('Y-m-d H:i:s'), $last[1]->id))->text();
+        $next = null === $last || \count($found) <= Page::SIZE ? null : (new Cursor($steps[Page::SIZE - 1]."|{$last->priority}|".$last->dueAt->format('Y-m-d H:i:s'), $last->id))->text();
 
-        return [array_column($page, 1), $next];
+        return [$page, $next];
     }
 
     /** @return array{list<SubmissionFacts>, string|null} */
@@ -90,7 +91,7 @@ final readonly class SubmissionList
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
 
-        return Page::cut($this->facts($query), static fn (SubmissionFacts $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
+        return Page::cut($this->told(self::rows($query)), static fn (SubmissionFacts $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
     }
 
     private function query(Request $request, string $state): QueryBuilder
@@ -132,11 +133,21 @@ final readonly class SubmissionList
         return 1 === preg_match('/^([0-5])\|(\d{1,6})\|([\d: -]{19})$/', $cursor->value, $m) ? [(int) $m[1], (int) $m[2], $m[3], $cursor->id] : throw Problem::invalid('cursor', 'This is no cursor of this list.');
     }
 
-    /** @return list<SubmissionFacts> */
-    private function facts(QueryBuilder $query): array
+    /** @return list<array<string, mixed>> */
+    private static function rows(QueryBuilder $query): array
+    {
+        /** @var list<array<string, mixed>> */
+        return $query->getQuery()->getArrayResult();
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     *
+     * @return list<SubmissionFacts>
+     */
+    private function told(array $rows): array
     {
         /** @var list<array{id: string, number: string, name: string, version: string, state: SubmissionState, receivedAt: \DateTimeImmutable, dueAt: \DateTimeImmutable, toDecide: int, decidedAt: \DateTimeImmutable|null, asideReason: string, asideNote: string, continueBy: \DateTimeImmutable|null, answeredAt: \DateTimeImmutable|null, remindAt: \DateTimeImmutable|null, priority: int, assigneeId: string|null, assignee: string|null}> $rows */
-        $rows = $query->getQuery()->getArrayResult();
         $versions = $this->versions(array_values(array_unique(array_column($rows, 'version'))));
 
         return array_map(static fn (array $row): SubmissionFacts => new SubmissionFacts(

@@ -213,13 +213,13 @@ final class HandlingTest extends AppTestCase
             $next = $page->at('next');
             $cursor = \is_string($next) ? $next : '';
         } while ('' !== $cursor);
-        self::assertCount(65, array_unique(array_column($seen, 'id')), 'each once');
-        $step = static fn (array $row): array => [$row['putOff'] ? 1 : 0, $row['putOff'] ? 0 : array_search(substr(\is_array($row['clock']) && \is_string($row['clock']['dueAt']) ? $row['clock']['dueAt'] : '', 0, 10), ['2026-11-25', '2026-11-26', '2026-12-03'], true)];
+        self::assertCount(65, array_unique(array_filter(array_column($seen, 'id'), \is_string(...))), 'each once');
+        $step = static fn (array $row): array => [true === $row['putOff'] ? 1 : 0, true === $row['putOff'] ? 0 : array_search(substr(\is_array($row['clock']) && \is_string($row['clock']['dueAt']) ? $row['clock']['dueAt'] : '', 0, 10), ['2026-11-25', '2026-11-26', '2026-12-03'], true)];
         $order = array_map($step, $seen);
         $sorted = $order;
         sort($sorted);
         self::assertSame($sorted, $order, 'the later the sooner, what is put off last');
-        $late = array_filter($seen, static fn (array $row): bool => !$row['putOff'] && \is_array($row['clock']) && 'over' === $row['clock']['state']);
+        $late = array_filter($seen, static fn (array $row): bool => true !== $row['putOff'] && \is_array($row['clock']) && 'over' === $row['clock']['state']);
         $points = array_column($late, 'priority');
         rsort($points);
         self::assertSame($points, array_column($late, 'priority'), 'more points first among the late');
