@@ -16,6 +16,7 @@ use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Reading\SubmissionReader;
+use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\Trigger;
@@ -70,10 +71,9 @@ final readonly class EventRules
         }
         // What the rules look at is what is written, and what was made so far has its place.
         $this->em->flush();
-        $submission = $of ?? (null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId));
+        $submission = $of ?? $this->submissionOf($project);
         $facts = $this->known($submission, $project, $client ?? $project?->client, $beside)->after([$event], $what, $byHand);
-        $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
-        $plan = $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
+        $plan = $this->plan($book, $facts, $submission, $project);
         if ([] === $plan->outcome->rules) {
             return [];
         }
@@ -88,6 +88,30 @@ final readonly class EventRules
         $this->uses->keep($plan->outcome, $change, $project ?? $client ?? throw new \LogicException('something happened to nothing'));
 
         return [...$touched, ...$this->goOn($plan, $change, $made, $before, $depth)];
+    }
+
+    /** What a rule would do to a project if what it waits for happened there now. Nothing is written. */
+    public function trial(Rule $rule, RuleBook $book, Project $project): Plan
+    {
+        $submission = $this->submissionOf($project);
+        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage, '@task' => $rule->what])->after([$rule->when], [$rule->what]);
+        if (Trigger::StageChanged === $rule->when && '' !== $rule->what) {
+            $facts = $facts->with(['@stage' => $rule->what]);
+        }
+
+        return $this->plan($book, $facts, $submission, $project);
+    }
+
+    private function plan(RuleBook $book, RuleFacts $facts, ?Submission $submission, ?Project $project): Plan
+    {
+        $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
+
+        return $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
+    }
+
+    private function submissionOf(?Project $project): ?Submission
+    {
+        return null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
     }
 
     /** @return list<Journaled> */

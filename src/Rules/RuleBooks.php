@@ -50,6 +50,12 @@ final readonly class RuleBooks
         return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
     }
 
+    /** A book of one rule, with all that it may name. */
+    public function only(Rule $rule): RuleBook
+    {
+        return new RuleBook([$rule], $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of([$rule]));
+    }
+
     private function read(HandlingRule $kept): ?Rule
     {
         try {

@@ -6,22 +6,24 @@ namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Core\Planning\Plan;
+use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Intake\PlanMaker;
 use Telamon\Intake\Submission;
+use Telamon\Projects\Project;
 
 /** Tries a rule: the plan with it beside the plan without. Nothing is saved. */
 final readonly class RuleTrials
 {
-    public function __construct(private EntityManagerInterface $em, private RuleChanges $changes, private RuleBooks $books, private PlanMaker $plans)
+    public function __construct(private EntityManagerInterface $em, private RuleChanges $changes, private RuleBooks $books, private PlanMaker $plans, private EventRules $events)
     {
     }
 
     /**
-     * @param array<array-key, mixed> $body the rule, and a submission or a sample
+     * @param array<array-key, mixed> $body the rule, and a submission, a sample, or the project that something happens to
      *
      * @return array<string, mixed> as DryRun in the contract
      *
@@ -34,12 +36,25 @@ final readonly class RuleTrials
         $given['name'] = '' === trim(JsonBody::text($given, 'name', 100)) ? 'The new rule' : $given['name'];
         $rule = $this->changes->check($given, \is_string($given['id'] ?? null) && '' !== $given['id'] ? $given['id'] : 'new');
         if (!$rule->when->isOfPlan()) {
-            throw Problem::invalid('when', 'Only rules on arrivals can be tried on one.');
+            return $this->onProject($rule, JsonBody::text($body, 'project', 36));
         }
         $plan = \is_array($body['sample'] ?? null) ? $this->sample($body['sample']) : $this->submission($body);
         $with = $plan($this->books->book($rule));
 
         return ['holds' => \in_array($rule, $with->outcome->rules, true), 'with' => $with->toArray(), 'without' => $plan($this->books->book($rule, true))->toArray()];
+    }
+
+    /**
+     * A rule that waits for something to happen is tried alone: as if it happened to that project now.
+     *
+     * @return array<string, mixed> as DryRun in the contract
+     */
+    private function onProject(Rule $rule, string $id): array
+    {
+        $project = $this->em->find(Project::class, $id) ?? throw Problem::invalid('project', 'Choose a project to try it on.');
+        $plan = $this->events->trial($rule, $this->books->only($rule), $project);
+
+        return ['holds' => [] !== $plan->outcome->rules, 'with' => $plan->toArray(), 'without' => (new Plan([], ''))->toArray()];
     }
 
     /**

@@ -196,6 +196,12 @@ final class EventRulesTest extends AppTestCase
         $this->post('/api/rules/dry-run', ['rule' => ['name' => ''] + $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => ['name' => 'Tess']]])->ok();
         $this->post('/api/rules/dry-run', ['rule' => $rule, 'sample' => ['form' => 'nowhere', 'answers' => []]])->ok(422);
         $this->post('/api/rules/dry-run', ['rule' => ['when' => 'stage'] + $rule, 'sample' => ['form' => 'piano-inquiry', 'answers' => (object) []]])->ok(422);
+        $project = $this->project();
+        $tasks = $this->countRows('task');
+        $onStage = ['when' => 'stage', 'what' => 'Quote', 'if' => ['question' => '@stage', 'op' => 'is', 'value' => 'Quote'], 'then' => [['kind' => 'task', 'name' => 'Write to {{client}}', 'doer' => 'lead', 'days' => 0]]] + $rule;
+        $tried = $this->post('/api/rules/dry-run', ['rule' => $onStage, 'project' => $project])->ok();
+        self::assertSame([true, 'Write to Orla Fennick', []], [$tried->at('holds'), $tried->text('with.lines.0.parts.0.text'), $tried->at('without.lines')]);
+        self::assertSame([$tasks, 'Inquiry'], [$this->countRows('task'), $this->get("/api/projects/$project")->ok()->text('stage')], 'nothing was done');
         $this->post('/api/rules/look-backs', ['rule' => ['when' => 'stage'] + $rule, 'days' => 30])->ok(422);
     }
 

@@ -176,7 +176,7 @@ describe('Rules', () => {
     fireEvent.change(screen.getByLabelText('What sets it off'), { target: { value: 'stage' } });
     fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'Quote' } });
     expect(screen.queryByText(/accept the plan by itself/)).toBeNull();
-    expect(screen.getByText(/no arrival to try it on/)).toBeTruthy();
+    expect(screen.getByText('As if it happened now to')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('What it does'), { target: { value: 'lead' } });
     fireEvent.change(screen.getByLabelText('Who'), { target: { value: 'rota' } });
     expect(screen.getByLabelText<HTMLInputElement>('Pim').checked).toBe(true);
@@ -270,6 +270,30 @@ describe('Rules', () => {
     expect(await screen.findByText(/It does not hold for this one/)).toBeTruthy();
     expect(calls.find((call) => call.path === '/api/rules/dry-run')?.body).toMatchObject({
       sample: { form: 'inquiry', answers: { name: 'Tess' } },
+    });
+  });
+
+  it('is tried on a project where it waits for something to happen', async () => {
+    const calls = show('/rules/r1', {
+      'GET /api/rules': { ...list, items: [rule('r1', 'Won', { when: 'stage', what: 'Quote' })] },
+      'GET /api/projects': {
+        items: [
+          { id: 'p1', number: 'P-0001', title: 'Repair', client: { kind: 'client', id: 'c1', label: 'Orla Fennick' } },
+        ],
+        next: null,
+      },
+      'POST /api/rules/dry-run': {
+        holds: true,
+        with: { fingerprint: '', open: 0, lines: [line('task', 'Thank Orla')] },
+        without: { fingerprint: '', open: 0, lines: [] },
+      },
+    });
+    await screen.findByText('P-0001 Repair, Orla Fennick');
+    fireEvent.click(screen.getByText('Try it'));
+    expect(await screen.findByText('Thank Orla')).toBeTruthy();
+    expect(calls.find((call) => call.path === '/api/rules/dry-run')?.body).toMatchObject({
+      project: 'p1',
+      rule: { when: 'stage' },
     });
   });
 });

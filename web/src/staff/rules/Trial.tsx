@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useSubmissions } from '../arrivals/queries';
+import { useProjects } from '../projects/queries';
 import { useToday } from '../shell/day';
 import { Both } from './Both';
 import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack, type Offers } from './queries';
@@ -24,10 +25,7 @@ export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefi
           <LookingBack rule={rule} />
         </>
       ) : (
-        <p className="second trial">
-          It waits for something to happen, so there is no arrival to try it on. What it does is in the journal, and
-          Undo takes it back.
-        </p>
+        <OnProject rule={rule} />
       )}
     </>
   );
@@ -73,6 +71,38 @@ function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
         </select>
       </p>
       {sample && <SampleTrial key={sample} rule={rule} slug={sample} onClose={() => setSample('')} />}
+      {run.error && <Trouble title="Not tried">{run.error.message}</Trouble>}
+      {run.data && <Both run={run.data} />}
+    </section>
+  );
+}
+
+/** A rule that waits for something to happen: as if it happened to one project now. */
+function OnProject({ rule }: { rule: Editing }) {
+  const rows = useProjects('', '').data?.pages.flatMap((page) => page.items) ?? [];
+  const [chosen, setChosen] = useState('');
+  const project = chosen || (rows[0]?.id ?? '');
+  const run = useDryRun();
+  return (
+    <section className="trial particulars">
+      <h3 className="group-label">As if it happened now to</h3>
+      <p>
+        <select aria-label="Project" value={project} onChange={(event) => setChosen(event.target.value)}>
+          {rows.map((row) => (
+            <option key={row.id} value={row.id}>
+              {row.number} {row.title}, {row.client.label}
+            </option>
+          ))}
+        </select>{' '}
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={project === '' || run.isPending}
+          onClick={() => run.mutate({ rule: draft(rule), project })}
+        >
+          Try it
+        </Button>
+      </p>
       {run.error && <Trouble title="Not tried">{run.error.message}</Trouble>}
       {run.data && <Both run={run.data} />}
     </section>

@@ -48,8 +48,12 @@ export function useTakeOutRule() {
 
 export function useDryRun() {
   return useMutation({
-    mutationFn: (on: { rule: RuleDraft; submission: string } | { rule: RuleDraft; sample: Sample }) =>
-      need(api.POST('/api/rules/dry-run', { body: on })),
+    mutationFn: (
+      on:
+        | { rule: RuleDraft; submission: string }
+        | { rule: RuleDraft; sample: Sample }
+        | { rule: RuleDraft; project: string },
+    ) => need(api.POST('/api/rules/dry-run', { body: on })),
   });
 }
 
