@@ -125,7 +125,7 @@ final readonly class DemoOffice
                 }
                 // The sheets of the last days are left to the worker, which finds them as soon as it runs; drawing
                 // those of all months would keep a first start waiting.
-                if (!$command instanceof KeepSheet || $this->timeline->now() < $this->clock->now()->modify('-2 days')) {
+                if (!$command instanceof KeepSheet || $this->em->find(Change::class, $command->changeId)?->at < $this->clock->now()->modify('-2 days')) {
                     $this->ahead->ack($envelope);
                 }
             }
