@@ -13,6 +13,7 @@ use Telamon\Core\Reading\Readings;
 use Telamon\Files\Upload;
 use Telamon\Forms\Form;
 use Telamon\Setup\BusinessFacts;
+use Telamon\Tasks\Task;
 
 /** Recognises a form that was filled in twice with the same answers: that is one submission, not two. */
 final readonly class Twins
@@ -44,19 +45,33 @@ final readonly class Twins
         return hash('sha256', implode("\n\n", $said));
     }
 
-    /** The first that said the same, within the time in which work is taken up again; not one that was thrown out. */
+    /**
+     * The first that said the same, within the time in which work is taken up again, and waits or is being worked on. One
+     * that was thrown out, or whose work is done, is another matter.
+     */
     public function before(Submission $submission, \DateTimeImmutable $now): ?Submission
     {
         if ('' === $submission->sameness) {
             return null;
         }
         $since = $now->modify("-{$this->facts->business()->againDays} days");
+        /** @var list<Submission> $found */
         $found = $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')
             ->where('s.sameness = :sameness')->andWhere('s.receivedAt >= :since')->andWhere('s.state <> :aside')
             ->setParameter('sameness', $submission->sameness)->setParameter('since', $since, 'datetime_immutable')->setParameter('aside', SubmissionState::SetAside->value)
-            ->orderBy('s.receivedAt', 'ASC')->setMaxResults(1)->getQuery()->getOneOrNullResult();
+            ->orderBy('s.receivedAt', 'ASC')->setMaxResults(10)->getQuery()->getResult();
+        foreach ($found as $earlier) {
+            if (SubmissionState::Waiting === $earlier->state || $this->isWorkedOn($earlier)) {
+                return $earlier;
+            }
+        }
 
-        return $found instanceof Submission ? $found : null;
+        return null;
+    }
+
+    private function isWorkedOn(Submission $submission): bool
+    {
+        return null !== $submission->project && null !== $this->em->getRepository(Task::class)->findOneBy(['project' => $submission->project, 'finishedAt' => null]);
     }
 
     private static function plain(Reading $reading): string

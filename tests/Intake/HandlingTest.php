@@ -118,6 +118,11 @@ final class HandlingTest extends AppTestCase
         $this->post("/api/submissions/$second/undo")->ok();
         self::assertSame('waiting', $this->get("/api/submissions/$second")->ok()->text('state'), 'she may think otherwise');
         self::assertSame('waiting', $this->get('/api/submissions/'.$this->arrive(['matter' => 'It hums and rattles.']))->ok()->text('state'));
+        $this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate'])->ok();
+        $this->accept($first)->ok();
+        self::assertSame('set-aside', $this->get('/api/submissions/'.$this->arrive($said))->ok()->text('state'), 'while it is being worked on');
+        $this->db()->executeStatement('UPDATE task SET finished_at = ?', ['2026-11-25 10:50:00']);
+        self::assertSame('waiting', $this->get('/api/submissions/'.$this->arrive($said))->ok()->text('state'), 'once that is done it is another matter');
         $this->clock->modify('+31 days');
         self::assertSame('waiting', $this->db()->fetchOne('SELECT state FROM submission WHERE id = ?', [$this->arrive($said)]), 'a month later it is another matter');
     }
