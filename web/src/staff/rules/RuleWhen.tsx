@@ -14,7 +14,11 @@ export function RuleWhen({ rule, offers, onChange }: Props) {
       <select
         aria-label="What sets it off"
         value={rule.when}
-        onChange={(event) => onChange({ when: event.target.value as Trigger, what: '' })}
+        onChange={(event) => {
+          const when = event.target.value as Trigger;
+          // Forms are asked about only where a submission is what it begins with.
+          onChange({ when, what: '', ...(ofForms(when) ? {} : { forms: [] }) });
+        }}
       >
         {Object.entries(triggers).map(([value, words]) => (
           <option key={value} value={value}>
@@ -23,7 +27,7 @@ export function RuleWhen({ rule, offers, onChange }: Props) {
         ))}
       </select>{' '}
       <What rule={rule} offers={offers} onChange={onChange} />
-      {isOfPlan(rule.when) || rule.when === 'accepted' ? (
+      {ofForms(rule.when) ? (
         <>
           {' from '}
           <Forms rule={rule} offers={offers} onChange={onChange} />
@@ -35,6 +39,8 @@ export function RuleWhen({ rule, offers, onChange }: Props) {
     </>
   );
 }
+
+const ofForms = (when: Trigger): boolean => isOfPlan(when) || when === 'accepted';
 
 function What({ rule, offers, onChange }: Props) {
   if (rule.when === 'stage')
