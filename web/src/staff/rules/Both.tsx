@@ -29,13 +29,15 @@ export function Both({ run }: { run: Schema<'DryRun'> }) {
           </tr>
         ))}
       </tbody>
-      <tfoot>
-        <tr>
-          <td colSpan={2} className="second">
-            The other {keys.length - changed.length} lines stay as they are.
-          </td>
-        </tr>
-      </tfoot>
+      {keys.length > changed.length && (
+        <tfoot>
+          <tr>
+            <td colSpan={2} className="second">
+              The other {keys.length - changed.length} lines stay as they are.
+            </td>
+          </tr>
+        </tfoot>
+      )}
     </table>
   );
 }
