@@ -107,6 +107,28 @@ final class HandlingTest extends AppTestCase
         }
     }
 
+    public function testFieldStaffHandleNoArrivals(): void
+    {
+        $id = $this->arrive();
+        $this->signIn('pim@marrowby.example');
+        $this->call('PUT', "/api/submissions/$id/assignee", ['assignee' => ''])->ok(403);
+        $this->call('PUT', "/api/submissions/$id/reminder", ['remindAt' => '2026-11-26T09:00:00+00:00'])->ok(403);
+        $this->post("/api/submissions/$id/notes", ['text' => 'x'])->ok(403);
+        $this->post("/api/submissions/$id/answered")->ok(403);
+        $this->post('/api/submissions/several', ['ids' => [$id], 'act' => 'accept'])->ok(403);
+        self::assertSame('waiting', $this->db()->fetchOne('SELECT state FROM submission'));
+    }
+
+    public function testOneNoteForSeveralAndNoneOfMoreThanFifty(): void
+    {
+        $ids = [$this->arrive(), $this->arrive(['email' => 'b@example.com'])];
+        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [...$ids, $ids[0]], 'act' => 'note', 'text' => 'Both ask about Friday.'])->ok()->at('changes'), 'each once, however often it is named');
+        self::assertSame(2, $this->countRows('arrival_note'));
+        $this->post('/api/submissions/several', ['ids' => $ids, 'act' => 'note', 'text' => ''])->ok(422);
+        $this->post('/api/submissions/several', ['ids' => array_fill(0, 51, $ids[0]), 'act' => 'note', 'text' => 'x'])->ok(422);
+        $this->post('/api/submissions/several', ['ids' => ['01a21054-d09d-73f3-84e4-dfab4b5f669b'], 'act' => 'note', 'text' => 'x'])->ok(422);
+    }
+
     public function testTheSameAnswersTwiceAreOneSubmission(): void
     {
         $said = ['matter' => 'It hums.'];
