@@ -10,6 +10,7 @@ use Telamon\Access\Staff;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
+use Telamon\Clients\ContactPoints;
 use Telamon\Core\Importing\ImportedClient;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
@@ -22,7 +23,7 @@ final readonly class ImportWriter
 {
     private const AT_ONCE = 250;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private EmailReader $emails, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private EmailReader $emails, private ContactPoints $points, private ClockInterface $clock)
     {
     }
 
@@ -102,11 +103,11 @@ final readonly class ImportWriter
         $known = array_map(static fn (ContactPoint $point): string => $point->matchKey, $client->contactPoints->toArray());
         foreach ($from->emails as $email) {
             if (!\in_array($this->emails->key($email), $known, true)) {
-                $this->em->persist(new ContactPoint($client, ContactKind::Email, $email, $this->emails->key($email)));
+                $this->points->add($client, ContactKind::Email, $email);
             }
         }
         foreach (array_diff($from->phones, $known) as $phone) {
-            $this->em->persist(new ContactPoint($client, ContactKind::Phone, $phone, $phone));
+            $this->points->add($client, ContactKind::Phone, $phone);
         }
     }
 }

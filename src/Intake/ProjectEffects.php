@@ -18,6 +18,7 @@ use Telamon\Messages\MessageQueue;
 use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
 use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
 
 /** Writes the plan lines about the project, its tasks, files and messages. */
 final readonly class ProjectEffects
@@ -29,6 +30,7 @@ final readonly class ProjectEffects
         private MessageQueue $messages,
         private NameReader $names,
         private BusinessFacts $facts,
+        private TaskCounts $tasks,
     ) {
     }
 
@@ -55,8 +57,7 @@ final readonly class ProjectEffects
     {
         $project = $this->em->find(Project::class, $effect->text('id')) ?? throw new Problem(409, 'The plan has changed', 'The project is there no more.');
         $project->notes = trim("{$project->notes}\n\n{$effect->text('notes')}");
-        $last = $this->em->getRepository(Task::class)->findOneBy(['project' => $project], ['position' => 'DESC']);
-        $made->tasksBefore = $last->position ?? 0;
+        $made->tasksBefore = $this->tasks->last($project);
 
         return $made->project = $project;
     }

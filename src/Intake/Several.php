@@ -45,7 +45,8 @@ final readonly class Several
             try {
                 $changes[] = $this->one($submission, $body, $staff);
             } catch (Problem $problem) {
-                if (422 === $problem->status) {
+                // A fault of what was asked shows at the first; later, what was done before must be told.
+                if (422 === $problem->status && [] === $changes) {
                     throw $problem;
                 }
                 $kept[] = ['record' => RecordRef::of($submission), 'why' => $problem->detail];

@@ -13,12 +13,12 @@ use Telamon\Core\Reading\Readings;
 use Telamon\Files\Upload;
 use Telamon\Forms\Form;
 use Telamon\Setup\BusinessFacts;
-use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
 
 /** Recognises a form that was filled in twice with the same answers: that is one submission, not two. */
 final readonly class Twins
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private TaskCounts $tasks)
     {
     }
 
@@ -61,17 +61,12 @@ final readonly class Twins
             ->setParameter('sameness', $submission->sameness)->setParameter('since', $since, 'datetime_immutable')->setParameter('aside', SubmissionState::SetAside->value)
             ->orderBy('s.receivedAt', 'ASC')->setMaxResults(10)->getQuery()->getResult();
         foreach ($found as $earlier) {
-            if (SubmissionState::Waiting === $earlier->state || $this->isWorkedOn($earlier)) {
+            if (SubmissionState::Waiting === $earlier->state || (null !== $earlier->project && $this->tasks->isUnderWay($earlier->project))) {
                 return $earlier;
             }
         }
 
         return null;
-    }
-
-    private function isWorkedOn(Submission $submission): bool
-    {
-        return null !== $submission->project && null !== $this->em->getRepository(Task::class)->findOneBy(['project' => $submission->project, 'finishedAt' => null]);
     }
 
     private static function plain(Reading $reading): string

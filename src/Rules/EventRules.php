@@ -29,7 +29,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\Journaled;
 use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
-use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
 
 /**
  * Carries out the rules that wait for something to happen to a project or a client: in the transaction and under the
@@ -50,6 +50,7 @@ final readonly class EventRules
         private SubmissionReader $reader,
         private BusinessFacts $facts,
         private PlanInputs $inputs,
+        private TaskCounts $tasks,
         private ClockInterface $clock,
     ) {
     }
@@ -81,8 +82,7 @@ final readonly class EventRules
         $made->client = $client ?? $project?->client;
         $made->project = $project;
         $made->asset = $project?->asset;
-        $last = null === $project ? null : $this->em->getRepository(Task::class)->findOneBy(['project' => $project], ['position' => 'DESC']);
-        $made->tasksBefore = $last->position ?? 0;
+        $made->tasksBefore = null === $project ? 0 : $this->tasks->last($project);
         $before = $project->stage ?? '';
         $touched = $this->writer->lines($plan->lines, $made);
         $this->uses->keep($plan->outcome, $change, $project ?? $client ?? throw new \LogicException('something happened to nothing'));

@@ -27,6 +27,18 @@ final readonly class RuleChanges
     }
 
     /**
+     * A name is for keeping; trying needs none.
+     *
+     * @param array<array-key, mixed> $body
+     *
+     * @return array<array-key, mixed>
+     */
+    public static function tried(array $body): array
+    {
+        return '' === trim(JsonBody::text($body, 'name', 100)) ? ['name' => 'The new rule'] + $body : $body;
+    }
+
+    /**
      * @param array<array-key, mixed> $body as the contract has it
      *
      * @throws Problem 422

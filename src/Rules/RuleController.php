@@ -106,7 +106,7 @@ final readonly class RuleController
         if (!\in_array($days, [30, 90, 365], true)) {
             throw Problem::invalid('days', 'Choose 30, 90 or 365 days.');
         }
-        $given['name'] = '' === trim(JsonBody::text($given, 'name', 100)) ? 'The new rule' : $given['name'];
+        $given = RuleChanges::tried($given);
         if (!$this->changes->check($given)->when->isOfPlan()) {
             throw Problem::invalid('rule.when', 'Only rules on arrivals can be looked back with.');
         }

@@ -32,8 +32,7 @@ final readonly class RuleTrials
     public function run(array $body): array
     {
         $given = \is_array($body['rule'] ?? null) ? $body['rule'] : throw Problem::invalid('rule', 'Send the rule.');
-        // A name is for keeping; trying needs none.
-        $given['name'] = '' === trim(JsonBody::text($given, 'name', 100)) ? 'The new rule' : $given['name'];
+        $given = RuleChanges::tried($given);
         $rule = $this->changes->check($given, \is_string($given['id'] ?? null) && '' !== $given['id'] ? $given['id'] : 'new');
         if (!$rule->when->isOfPlan()) {
             return $this->onProject($rule, JsonBody::text($body, 'project', 36));

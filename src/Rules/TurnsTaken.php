@@ -8,11 +8,12 @@ use Doctrine\DBAL\Connection;
 use Telamon\Core\Rules\Action;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\Turns;
+use Telamon\Tasks\TaskCounts;
 
 /** Remembers whose turn it was, and knows who has how many open tasks. */
 final readonly class TurnsTaken
 {
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private TaskCounts $tasks)
     {
     }
 
@@ -24,12 +25,8 @@ final readonly class TurnsTaken
         foreach (\in_array(Turns::ROTA, $hows, true) ? $this->db->fetchAllKeyValue('SELECT place, staff_id FROM rule_turn') : [] as $place => $staff) {
             $last[(string) $place] = \is_string($staff) ? $staff : '';
         }
-        $open = [];
-        foreach (\in_array(Turns::FEWEST, $hows, true) ? $this->db->fetchAllKeyValue('SELECT assignee_id, COUNT(*) FROM task WHERE finished_at IS NULL GROUP BY assignee_id') : [] as $staff => $count) {
-            $open[(string) $staff] = is_numeric($count) ? (int) $count : 0;
-        }
 
-        return new Turns($last, $open);
+        return new Turns($last, \in_array(Turns::FEWEST, $hows, true) ? $this->tasks->openByStaff() : []);
     }
 
     /** @param array<string, string> $turns an id of staff by place; call it inside the transaction that carries them out */

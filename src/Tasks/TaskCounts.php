@@ -7,7 +7,7 @@ namespace Telamon\Tasks;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Projects\Project;
 
-/** Counts the tasks of projects. */
+/** Counts the tasks of projects and of people. */
 final readonly class TaskCounts
 {
     public function __construct(private EntityManagerInterface $em)
@@ -31,5 +31,26 @@ final readonly class TaskCounts
         }
 
         return $counts;
+    }
+
+    /** The number of the project's last task; 0 where it has none. */
+    public function last(Project $project): int
+    {
+        return $this->em->getRepository(Task::class)->findOneBy(['project' => $project], ['position' => 'DESC'])->position ?? 0;
+    }
+
+    public function isUnderWay(Project $project): bool
+    {
+        return null !== $this->em->getRepository(Task::class)->findOneBy(['project' => $project, 'finishedAt' => null]);
+    }
+
+    /** @return array<string, int> how many open tasks somebody has, by id of staff */
+    public function openByStaff(): array
+    {
+        /** @var list<array{id: string, open: int|string}> $rows */
+        $rows = $this->em->createQueryBuilder()->select('IDENTITY(t.assignee) AS id', 'COUNT(t.id) AS open')->from(Task::class, 't')
+            ->where('t.finishedAt IS NULL')->groupBy('t.assignee')->getQuery()->getResult();
+
+        return array_map(intval(...), array_column($rows, 'open', 'id'));
     }
 }

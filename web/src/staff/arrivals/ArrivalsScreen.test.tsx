@@ -453,4 +453,23 @@ describe('Arrivals', () => {
     await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/a1/answered')).toBe(true));
     expect(await screen.findByText('Orla Fennick answered')).toBeTruthy();
   });
+
+  it('takes up the one that is open, whatever else is chosen, and says when that fails', async () => {
+    const other = { ...row, id: 'a2', name: 'Tess Quill' };
+    const calls = show({
+      'GET /api/submissions': { items: [row, other], next: null, counts: { waiting: 2, owed: 0 } },
+      'GET /api/submissions/a1': { ...submission, putOff: true, remindAt: '2026-11-26T09:00:00+00:00' },
+      'POST /api/submissions/several': () => problem(500, 'Something broke here.'),
+    });
+    fireEvent.click(await screen.findByRole('checkbox', { name: 'Choose Tess Quill' }));
+    fireEvent.click(await screen.findByText('take it up now'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path === '/api/submissions/several')?.body).toEqual({
+        ids: ['a1'],
+        act: 'remind',
+        remindAt: '',
+      }),
+    );
+    expect(await screen.findByText('Something broke here.')).toBeTruthy();
+  });
 });

@@ -30,7 +30,7 @@ export function HandlingLinks({ submission, today, acting, onAsk }: Props) {
       {waiting && submission.putOff && submission.remindAt && (
         <p>
           <Mark kind="waiting">put off</Mark> until {when(submission.remindAt, today)}{' '}
-          <button type="button" className="link-button" onClick={() => acting.act({ act: 'remind', remindAt: '' })}>
+          <button type="button" className="link-button" onClick={acting.takeUp}>
             take it up now
           </button>
         </p>

@@ -26,13 +26,20 @@ export function HandlingPanel({ kind, ...props }: Props) {
 type Panel = Omit<Props, 'kind'>;
 
 function Assign({ name, error, onAct, onCancel }: Panel) {
-  const staff = useRules().data?.offers.staff ?? [];
+  const rules = useRules();
+  const staff = rules.data?.offers.staff ?? [];
   const options = [...staff.map((one) => ({ value: one.value, label: one.label })), { value: '', label: 'Nobody' }].map(
     (one, i) => ({ ...one, hotkey: i < 9 ? String(i + 1) : '' }),
   );
   const give = (assignee: string) => onAct({ act: 'assign', assignee });
   return (
-    <Frame title={`Who decides on ${name}?`} options={options} onChoose={give} error={error} onCancel={onCancel}>
+    <Frame
+      title={`Who decides on ${name}?`}
+      options={options}
+      onChoose={give}
+      error={error ?? rules.error?.message ?? null}
+      onCancel={onCancel}
+    >
       <p className="second">Nothing changes for the client: the promise to answer runs on.</p>
     </Frame>
   );

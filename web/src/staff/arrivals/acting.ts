@@ -34,9 +34,12 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
       ? { ids: there, name: there.length === 1 ? nameOf(rows, there[0]) : `these ${there.length}` }
       : one;
 
-  const ask = (what: Asked['what']) => targets && setAsked({ what, ...targets });
+  const ask = (what: Asked['what']) => {
+    several.reset();
+    if (targets) setAsked({ what, ...targets });
+  };
   const tell = (
-    act: Act['act'],
+    what: string,
     ids: string[],
     name: string,
     result: { changes: string[]; kept: { record: { label: string }; why: string }[] },
@@ -45,10 +48,10 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
     setChosen([]);
     const many = ids.length > 1;
     toast({
-      words: many ? `${result.changes.length} of ${ids.length} ${done[act]}` : `${name} ${done[act]}`,
+      words: many ? `${result.changes.length} of ${ids.length} ${what}` : `${name} ${what}`,
       details: result.kept.map((item) => `${item.record.label}: ${item.why}`),
       ...(result.changes.length > 0
-        ? { action: { label: 'Undo', shown: 'U', act: () => undo.mutate(result.changes) } }
+        ? { action: { label: 'Undo', shown: many ? '' : 'U', act: () => undo.mutate(result.changes) } }
         : {}),
     });
   };
@@ -59,8 +62,17 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
       { ids: to.ids, act: what },
       {
         onSuccess: (result) => {
-          tell(what.act, to.ids, to.name, result);
+          tell(
+            what.act === 'remind' && what.remindAt === '' ? 'taken up again' : done[what.act],
+            to.ids,
+            to.name,
+            result,
+          );
           if (isOpen && (what.act === 'set-aside' || what.act === 'accept')) leave();
+        },
+        // A panel says it itself.
+        onError: (error) => {
+          if (!asked) toast({ words: error.message });
         },
       },
     );
@@ -73,6 +85,7 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
     ask,
     leaveIt: () => setAsked(null),
     act,
+    takeUp: () => one && act({ act: 'remind', remindAt: '' }, one),
     answer: () =>
       open &&
       answered.mutate(open.id, {

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
+import { useToast } from '../shell/Toast';
 import type { AsideReason } from './queries';
 
 /** What may be done with one arrival or several, beside deciding on a plan. */
@@ -25,11 +26,18 @@ export function useSeveral() {
 /** Takes several changes back, the last one first. */
 export function useUndoSeveral() {
   const queries = useQueryClient();
+  const toast = useToast();
   return useMutation({
     mutationFn: async (changes: string[]) => {
-      for (const id of [...changes].reverse())
-        await need(api.POST('/api/changes/{id}/undo', { params: { path: { id } } }));
+      const kept: string[] = [];
+      for (const id of [...changes].reverse()) {
+        const undone = await need(api.POST('/api/changes/{id}/undo', { params: { path: { id } } }));
+        kept.push(...undone.kept.map((item) => `${item.record.label}: ${item.why}`));
+      }
+      return kept;
     },
+    onSuccess: (kept, changes) => toast({ words: `Took back ${changes.length}.`, details: kept }),
+    onError: (error) => toast({ words: error.message }),
     onSettled: () => queries.invalidateQueries(),
   });
 }

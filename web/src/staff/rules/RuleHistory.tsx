@@ -1,3 +1,4 @@
+import { ComingRows, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { RecordLink } from '../shell/RecordLink';
@@ -12,13 +13,22 @@ interface Props {
 /** On what a rule had its part, and what it was before. */
 export function RuleHistory({ kept, onBring }: Props) {
   const today = useToday();
-  const uses = useRuleUses(kept.id).data ?? [];
-  const versions = useRuleVersions(kept.id).data ?? [];
+  const used = useRuleUses(kept.id);
+  const past = useRuleVersions(kept.id);
+  const uses = used.data ?? [];
+  const versions = past.data ?? [];
   return (
     <>
       <section className="trial">
         <h3 className="group-label">Where it spoke</h3>
-        {uses.length === 0 && <p className="second">Nowhere yet.</p>}
+        {used.isPending && <ComingRows rows={2} />}
+        {used.error && (
+          <Trouble title="Not loaded" again={() => void used.refetch()}>
+            {used.error.message}
+          </Trouble>
+        )}
+        {used.data?.length === 0 && <p className="second">Nowhere yet.</p>}
+        {uses.length >= 100 && <p className="second">The last hundred.</p>}
         <ul className="look-list">
           {uses.map((use, i) => (
             <li key={`${use.record.id}-${i}`}>
@@ -38,6 +48,12 @@ export function RuleHistory({ kept, onBring }: Props) {
       </section>
       <section className="trial">
         <h3 className="group-label">What it was</h3>
+        {past.isPending && <ComingRows rows={2} />}
+        {past.error && (
+          <Trouble title="Not loaded" again={() => void past.refetch()}>
+            {past.error.message}
+          </Trouble>
+        )}
         <ul className="look-list">
           {versions.map((version, i) => (
             <li key={version.at + String(i)}>

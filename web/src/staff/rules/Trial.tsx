@@ -79,7 +79,8 @@ function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
 
 /** A rule that waits for something to happen: as if it happened to one project now. */
 function OnProject({ rule }: { rule: Editing }) {
-  const rows = useProjects('', '').data?.pages.flatMap((page) => page.items) ?? [];
+  const projects = useProjects('', '');
+  const rows = projects.data?.pages.flatMap((page) => page.items) ?? [];
   const [chosen, setChosen] = useState('');
   const project = chosen || (rows[0]?.id ?? '');
   const run = useDryRun();
@@ -103,6 +104,8 @@ function OnProject({ rule }: { rule: Editing }) {
           Try it
         </Button>
       </p>
+      {projects.error && <Trouble title="Not loaded">{projects.error.message}</Trouble>}
+      {projects.isSuccess && rows.length === 0 && <p className="second">There is no project yet.</p>}
       {run.error && <Trouble title="Not tried">{run.error.message}</Trouble>}
       {run.data && <Both run={run.data} />}
     </section>
