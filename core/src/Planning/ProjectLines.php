@@ -85,7 +85,10 @@ final readonly class ProjectLines
     {
         $notes = [];
         $parts = [Part::words('Add to '), Part::record('project', $open['id'], "{$open['number']} {$open['title']}")];
-        foreach ($this->noted($input, $hasAsset) as $i => $reading) {
+        $noted = $this->noted($input, $hasAsset);
+        // The project has its title, day and tasks already: what the answers say of them is told, so that it is not lost.
+        $told = array_filter($input->readings->all, static fn (Reading $reading): bool => \in_array($reading->question->destination, [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task], true) && 0 === $reading->line && !\in_array($reading, $noted, true));
+        foreach ([...$noted, ...array_values($told)] as $i => $reading) {
             $notes[] = $reading->question->wording."\n".$reading->text;
             array_push($parts, Part::words(0 === $i ? ' ' : ' and '), Part::value('the note', $reading->question->number));
         }

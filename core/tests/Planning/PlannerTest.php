@@ -82,6 +82,18 @@ final class PlannerTest extends TestCase
         }
     }
 
+    public function testWhatIsAddedToAnOpenProjectLosesNoAnswer(): void
+    {
+        $open = [['id' => 'p1', 'number' => 'P-0001', 'title' => 'Repair', 'lead' => 's1', 'opened' => '2026-11-20']];
+        $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Orla', 'Fennick', $open);
+        $line = self::line(Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '12 June 2027'], [$client]), ['project' => 'p1']), 'project');
+        self::assertSame('project.use', $line->effect?->kind->value);
+        self::assertSame(1, substr_count($line->effect->text('notes'), 'Keys stick.'));
+        foreach (["What should we do?\nRepair it", "By when?\n12 June 2027"] as $told) {
+            self::assertStringContainsString($told, $line->effect->text('notes'));
+        }
+    }
+
     public function testASourceThatSaysItsOrderIsNotAsked(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], dayOrder: 'month-first'));
