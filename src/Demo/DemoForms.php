@@ -97,8 +97,8 @@ final readonly class DemoForms
     private static function frame(string $title, string $intro, int $promise): array
     {
         return [
-            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise, 'dayOrder' => 'unstated',
-            'thanks' => 'Thank you. Your number is {{reference}}. A copy goes to you by mail as soon as Nessa has read it.',
+            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise, 'dayOrder' => 'unstated', 'copy' => true,
+            'thanks' => 'Thank you. Your number is {{reference}}. A copy of your answers is on its way to your mailbox.',
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Telamon\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -22,20 +23,26 @@ final readonly class FileController
     }
 
     #[Route('/api/files/{id}', methods: ['GET'])]
-    public function show(string $id): Response
+    public function show(string $id, Request $request): Response
     {
         $attachment = $this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file');
         $handle = $this->store->open($attachment->file);
         $shown = \in_array($attachment->file->type, self::SHOWN, true);
-        $name = (string) preg_replace('/[^\x20-\x7e]|%/', '_', $attachment->name);
+        $full = str_replace(['/', '\\'], '_', FileKind::fittingName($attachment->name, $attachment->file->type));
+        $plain = (string) preg_replace('/[^\x20-\x7e]|%/', '_', $full);
 
-        return new StreamedResponse(static function () use ($handle): void {
+        $response = new StreamedResponse(static function () use ($handle): void {
             fpassthru($handle);
         }, 200, [
             'Content-Type' => $attachment->file->type,
             'Content-Length' => (string) $attachment->file->size,
-            'Content-Disposition' => HeaderUtils::makeDisposition($shown ? 'inline' : 'attachment', str_replace(['/', '\\'], '_', $attachment->name), str_replace(['/', '\\'], '_', $name)),
-            'Cache-Control' => 'private, max-age=86400, immutable',
+            'Content-Disposition' => HeaderUtils::makeDisposition($shown ? 'inline' : 'attachment', $full, $plain),
+            // Asked for anew each time: after signing out, nothing is shown from what the browser kept.
+            'Cache-Control' => 'private, no-cache, must-revalidate',
+            'ETag' => "\"{$attachment->file->sha256}\"",
         ]);
+        $response->isNotModified($request);
+
+        return $response;
     }
 }

@@ -7,7 +7,11 @@ namespace Telamon\Files;
 /** Finds what a file is from its bytes; its name says nothing. */
 final class FileKind
 {
-    private const TAKEN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif', 'image/heic', 'image/heif', 'application/pdf'];
+    /** The endings that fit a type, the usual one first. */
+    private const ENDINGS = [
+        'image/jpeg' => ['jpg', 'jpeg'], 'image/png' => ['png'], 'image/webp' => ['webp'], 'image/gif' => ['gif'],
+        'image/heic' => ['heic'], 'image/heif' => ['heif', 'heic'], 'application/pdf' => ['pdf'],
+    ];
 
     /**
      * @return string its media type
@@ -17,11 +21,22 @@ final class FileKind
     public static function of(string $path): string
     {
         $type = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
-        if (!\in_array($type, self::TAKEN, true)) {
+        // A page that hides somewhere in its first kilobyte that it is a PDF file as well is none (ISO 32000, 7.5.2).
+        $isTaken = isset(self::ENDINGS[$type]) && ('application/pdf' !== $type || '%PDF-' === file_get_contents($path, false, null, 0, 5));
+        if (!$isTaken) {
             throw new FileNotTaken('Photographs (JPEG, PNG, WebP, GIF, HEIC) and PDF files are taken. This is something else, whatever its name says.');
         }
 
         return $type;
+    }
+
+    /** The name with an ending that fits what the bytes are: it decides what a program does with the file. */
+    public static function fittingName(string $name, string $type): string
+    {
+        $endings = self::ENDINGS[$type] ?? [];
+        $ending = mb_strtolower(pathinfo($name, \PATHINFO_EXTENSION));
+
+        return [] === $endings || \in_array($ending, $endings, true) ? $name : mb_substr($name, 0, 190).'.'.$endings[0];
     }
 
     /** A name that is safe to show and to save under: no folders, no control characters, 200 characters at most. */

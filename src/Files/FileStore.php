@@ -7,7 +7,10 @@ namespace Telamon\Files;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 
-/** Keeps bytes once, by their SHA-256. */
+/**
+ * Keeps bytes once, by their SHA-256. The record is made under the database's write lock, and the bytes are looked for
+ * under it too: whoever sweeps up takes the same lock, so that neither stands without the other.
+ */
 final readonly class FileStore
 {
     public function __construct(private FilesystemOperator $files, private EntityManagerInterface $em)
@@ -23,22 +26,35 @@ final readonly class FileStore
     {
         $type = FileKind::of($source);
         $sha256 = (string) hash_file('sha256', $source);
-        $known = $this->em->find(StoredFile::class, $sha256);
-        if (null !== $known && $this->files->fileExists($known->path())) {
-            return $known;
+        $file = new StoredFile($sha256, $type, (int) filesize($source));
+        if (!$this->files->fileExists($file->path())) {
+            $this->write($file, $source);
         }
-        $file = $known ?? new StoredFile($sha256, $type, (int) filesize($source));
-        $handle = fopen($source, 'r') ?: throw new \RuntimeException('the file cannot be read');
-        $this->files->writeStream($file->path(), $handle);
-        fclose($handle);
-        $this->em->persist($file);
+        $db = $this->em->getConnection();
+        $db->transactional(function () use ($db, $file, $source): void {
+            // Several may bring the same bytes at the same moment: the first makes the record, all have it.
+            $db->executeStatement('INSERT INTO stored_file (sha256, type, size) VALUES (?, ?, ?) ON CONFLICT DO NOTHING', [$file->sha256, $file->type, $file->size]);
+            if (!$this->files->fileExists($file->path())) {
+                $this->write($file, $source);
+            }
+        });
 
-        return $file;
+        return $this->em->find(StoredFile::class, $sha256) ?? throw new \LogicException('the record was just made');
     }
 
     /** @return resource */
     public function open(StoredFile $file)
     {
         return $this->files->readStream($file->path());
+    }
+
+    private function write(StoredFile $file, string $source): void
+    {
+        $handle = fopen($source, 'r') ?: throw new \RuntimeException('the file cannot be read');
+        try {
+            $this->files->writeStream($file->path(), $handle);
+        } finally {
+            fclose($handle);
+        }
     }
 }

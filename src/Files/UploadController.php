@@ -18,7 +18,7 @@ final readonly class UploadController
 {
     private const MAX_BYTES = 10_485_760;
 
-    public function __construct(private FileStore $store, private EntityManagerInterface $em, private ClockInterface $clock, private PublicLimits $limits)
+    public function __construct(private FileStore $store, private EntityManagerInterface $em, private ClockInterface $clock, private PublicLimits $limits, private UploadQuota $quota)
     {
     }
 
@@ -39,6 +39,8 @@ final readonly class UploadController
         if (0 === $file->getSize()) {
             throw Problem::invalid('file', 'This file is empty.');
         }
+        $this->limits->bytes($request, (int) $file->getSize());
+        $this->quota->refuseOverfull((int) $file->getSize());
         try {
             $upload = new Upload($this->store->keep($file->getPathname()), FileKind::safeName($file->getClientOriginalName()), $this->clock->now());
         } catch (FileNotTaken $error) {

@@ -7,6 +7,7 @@ namespace Telamon\Files;
 use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
+use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Messenger\Event\WorkerRunningEvent;
 
@@ -17,7 +18,7 @@ final class UploadSweep
     private const HOUR = 3600;
     private ?int $last = null;
 
-    public function __construct(private readonly Connection $db, private readonly FilesystemOperator $files, private readonly ClockInterface $clock)
+    public function __construct(private readonly Connection $db, private readonly FilesystemOperator $files, private readonly ClockInterface $clock, private readonly LoggerInterface $logger)
     {
     }
 
@@ -35,16 +36,49 @@ final class UploadSweep
     {
         $yesterday = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s');
 
-        return $this->db->transactional(function () use ($yesterday): int {
-            $gone = (int) $this->db->executeStatement('DELETE FROM upload WHERE received_at < ?', [$yesterday]);
-            /** @var list<string> $unused */
-            $unused = $this->db->fetchFirstColumn('SELECT sha256 FROM stored_file f WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = f.sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = f.sha256)');
-            foreach ($unused as $sha256) {
-                $this->db->delete('stored_file', ['sha256' => $sha256]);
-                $this->files->delete(substr($sha256, 0, 2)."/$sha256");
-            }
+        $gone = $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM upload WHERE received_at < ?', [$yesterday]));
+        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = sha256)'));
+        $this->compare();
 
-            return $gone;
+        return $gone;
+    }
+
+    /**
+     * The folder against the records: bytes that no record knows go once that is committed, an hour after they came at the
+     * earliest; records whose bytes are gone are told, as nobody can bring them back but a backup.
+     */
+    private function compare(): void
+    {
+        $hourAgo = time() - self::HOUR;
+        $there = [];
+        foreach ($this->files->listContents('', true) as $file) {
+            if ($file->isFile()) {
+                $there[basename($file->path())] = true;
+                // Bytes just written wait for their record, which comes under the write lock that this one takes too.
+                if ($file->lastModified() < $hourAgo || 64 === \strlen(basename($file->path()))) {
+                    $this->forgetUnknown($file->path());
+                }
+            }
+        }
+        /** @var list<string> $known */
+        $known = $this->db->fetchFirstColumn('SELECT sha256 FROM stored_file');
+        foreach ($known as $sha256) {
+            if (!isset($there[$sha256]) && !$this->files->fileExists(substr($sha256, 0, 2)."/$sha256")) {
+                $this->logger->error('The bytes of a file are gone; restore them from a backup.', ['sha256' => $sha256]);
+            }
+        }
+    }
+
+    private function forgetUnknown(string $path): void
+    {
+        if (false !== $this->db->fetchOne('SELECT 1 FROM stored_file WHERE sha256 = ?', [basename($path)])) {
+            return;
+        }
+        $this->db->transactional(function () use ($path): void {
+            // Looked at again under the lock under which a record is made.
+            if (false === $this->db->fetchOne('SELECT 1 FROM stored_file WHERE sha256 = ?', [basename($path)])) {
+                $this->files->delete($path);
+            }
         });
     }
 }

@@ -29,6 +29,7 @@ final readonly class PublicFormController
 
         return new JsonResponse([
             'slug' => $slug,
+            'version' => $version->number,
             'title' => $form->title,
             'intro' => $form->intro,
             'privacy' => $form->privacy,
@@ -36,6 +37,7 @@ final readonly class PublicFormController
             'dayOrder' => $form->dayOrder->value,
             'today' => $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'),
             'checkPage' => $form->checkPage,
+            'copy' => $form->copy,
             'business' => [
                 'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->facts->phoneReader()->format($business->phone),
                 'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,

@@ -25,19 +25,31 @@ final readonly class PublishedForms
         return null === $form?->published ? null : $form;
     }
 
-    /** @throws Problem 404, or 410 while the form is closed */
-    public function get(string $slug): FormVersion
+    /**
+     * @param int|null $number the version that somebody has before them; what they were asked is what counts
+     *
+     * @throws Problem 404, or 410 while the form is closed
+     */
+    public function get(string $slug, ?int $number = null): FormVersion
     {
         $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
         $version = $form?->published;
         if (null === $form || null === $version) {
             throw Problem::notFound('form');
         }
-        if (!$this->isOpen($form, $this->clock->now())) {
+        $this->refuseClosed($form, $this->clock->now());
+
+        return null === $number || $number === $version->number
+            ? $version
+            : $this->em->getRepository(FormVersion::class)->findOneBy(['form' => $form, 'number' => $number]) ?? $version;
+    }
+
+    /** @throws Problem 410 while the form is closed, or has had all it takes */
+    public function refuseClosed(Form $form, \DateTimeImmutable $now): void
+    {
+        if (!$this->isOpen($form, $now)) {
             throw new Problem(410, 'Closed', '' === $form->closedText ? 'This form is closed at the moment.' : $form->closedText);
         }
-
-        return $version;
     }
 
     public function isOpen(Form $form, \DateTimeImmutable $now): bool

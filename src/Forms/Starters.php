@@ -127,6 +127,7 @@ final class Starters
             'steps' => [['when' => 'First', 'what' => 'You write.'], ['when' => 'Then', 'what' => 'A person reads it and answers.']],
             'promiseMinutes' => $promise,
             'dayOrder' => 'day-first',
+            'copy' => true,
             'pages' => $pages,
         ];
     }

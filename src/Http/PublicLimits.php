@@ -16,6 +16,8 @@ final readonly class PublicLimits
         private RateLimiterFactoryInterface $submissions,
         #[Target('uploads.limiter')]
         private RateLimiterFactoryInterface $uploads,
+        #[Target('upload_kilobytes.limiter')]
+        private RateLimiterFactoryInterface $kilobytes,
     ) {
     }
 
@@ -31,9 +33,15 @@ final readonly class PublicLimits
         $this->take($this->uploads, $request);
     }
 
-    private function take(RateLimiterFactoryInterface $limiter, Request $request): void
+    /** @throws Problem 429 */
+    public function bytes(Request $request, int $bytes): void
     {
-        if (!$limiter->create($request->getClientIp() ?? '')->consume()->isAccepted()) {
+        $this->take($this->kilobytes, $request, intdiv($bytes, 1024) + 1);
+    }
+
+    private function take(RateLimiterFactoryInterface $limiter, Request $request, int $tokens = 1): void
+    {
+        if (!$limiter->create($request->getClientIp() ?? '')->consume($tokens)->isAccepted()) {
             throw new Problem(429, 'Too much at once', 'A lot has come from your address within the hour. Nothing of yours is lost; send it again in a while.');
         }
     }

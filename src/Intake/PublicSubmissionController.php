@@ -15,6 +15,7 @@ use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Core\Messaging\UnreadableTemplate;
 use Telamon\Forms\FormVersion;
 use Telamon\Forms\PublishedForms;
 use Telamon\Http\JsonBody;
@@ -27,6 +28,7 @@ use Telamon\Setup\BusinessFacts;
 final readonly class PublicSubmissionController
 {
     private const CONTINUES = 'continues';
+    private const MAX_BYTES = 262_144;
 
     public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private BusinessFacts $facts, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
@@ -36,8 +38,15 @@ final readonly class PublicSubmissionController
     public function create(string $slug, Request $request): Response
     {
         $this->limits->submission($request);
-        $version = $this->forms->get($slug);
+        if (\strlen($request->getContent()) > self::MAX_BYTES) {
+            throw new Problem(413, 'Too large', 'All answers together are longer than is taken at once. Shorten them, or send a part as a file.');
+        }
         $body = JsonBody::read($request);
+        $number = $body['version'] ?? null;
+        if (null !== $number && !\is_int($number)) {
+            throw Problem::invalid('version', 'Send the number of the version that was filled in.');
+        }
+        $version = $this->forms->get($slug, $number);
         $answers = $body['answers'] ?? null;
         if (!\is_array($answers)) {
             throw Problem::invalid('answers', 'Send the answers by question key.');
@@ -61,9 +70,23 @@ final readonly class PublicSubmissionController
         return new JsonResponse([
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
-            'message' => $this->renderer->body(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
+            'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
+    }
+
+    /**
+     * Whatever the text is like: the submission is on file, and its sender has to learn that.
+     *
+     * @param array<string, string> $fields
+     */
+    private function thanks(string $text, array $fields): string
+    {
+        try {
+            return $this->renderer->body($text, $fields);
+        } catch (UnreadableTemplate) {
+            return "Thank you. Your number is {$fields['reference']}.";
+        }
     }
 
     /** @return array<string, string> what thanks may name: the number, who wrote, and every answer by its key */

@@ -21,6 +21,7 @@ use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
 use Telamon\Forms\FormVersion;
+use Telamon\Forms\PublishedForms;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -41,6 +42,8 @@ final readonly class Receiver
         private Counter $counter,
         private ClockInterface $clock,
         private Twins $twins,
+        private PublishedForms $forms,
+        private AnswerCopy $copy,
     ) {
     }
 
@@ -52,7 +55,8 @@ final readonly class Receiver
     public function receive(FormVersion $version, array $answers, Arriving $arriving): Submission
     {
         $key = null === $arriving->key || '' === $arriving->key ? null : hash('sha256', $arriving->key);
-        $known = $this->known($version, $key);
+        $digest = self::digest($answers);
+        $known = $this->known($version, $key, $digest);
         if (null !== $known) {
             return $known;
         }
@@ -62,20 +66,44 @@ final readonly class Receiver
             static fn ($violation): array => ['path' => $violation->path, 'message' => $violation->message],
             $this->check->check($form, $answers, $now->setTimezone($this->facts->zone())),
         );
-        $uploads = [] === $violations ? $this->uploads($form, $answers, $violations) : [];
-        if ([] !== $violations) {
-            throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
-        }
+        self::refuse($violations);
         $kept = self::kept($form, $answers, $now->setTimezone($this->facts->zone())->format('Y-m-d'));
 
         return $this->changes->carryOut(
             new Change(ChangeKind::Receive, 'received a form', null, $now),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
-            fn (): Submission => $this->known($version, $key) ?? $this->file($version, $kept, $uploads, $arriving, $key, $now),
+            fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
         );
     }
 
-    private function known(FormVersion $version, ?string $key): ?Submission
+    /**
+     * @param list<array{path: string, message: string}> $violations
+     *
+     * @throws Problem 422 where there are any
+     */
+    private static function refuse(array $violations): void
+    {
+        if ([] !== $violations) {
+            throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
+        }
+    }
+
+    /**
+     * What a sending said, whatever order it was said in.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return string SHA-256 in hexadecimal
+     */
+    private static function digest(array $answers): string
+    {
+        ksort($answers);
+
+        return hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /** @throws Problem 409 when the key came before with other answers */
+    private function known(FormVersion $version, ?string $key, string $digest): ?Submission
     {
         if (null === $key) {
             return null;
@@ -85,23 +113,36 @@ final readonly class Receiver
             [$version->form->id, $key],
         );
 
-        return \is_string($row) ? $this->em->find(Submission::class, $row) : null;
+        $known = \is_string($row) ? $this->em->find(Submission::class, $row) : null;
+        if (null !== $known && '' !== $known->digest && $known->digest !== $digest) {
+            throw new Problem(409, 'Sent before with other answers', "Something else came under this key before, as {$known->number}. Send this one under a key of its own.");
+        }
+
+        return $known;
     }
 
     /**
-     * @param array<array-key, mixed> $answers
-     * @param list<array{path: string, message: string}> $violations
+     * The files that came with the answers to questions that were shown. Looked up under the write lock: one upload
+     * serves one submission.
+     *
+     * @param array<string, mixed> $kept
      *
      * @return array<string, list<Upload>> by question key
+     *
+     * @throws Problem 422 when one of them is gone, or does not fit
      */
-    private function uploads(FormDefinition $form, array $answers, array &$violations): array
+    private function uploads(FormDefinition $form, array $kept): array
     {
         $uploads = [];
+        $violations = [];
+        $taken = [];
         foreach ($form->questions() as $question) {
-            if (QuestionType::Files !== $question->type && QuestionType::Signature !== $question->type) {
+            $ids = QuestionType::Files === $question->type || QuestionType::Signature === $question->type ? self::uploadIds($question, $kept[$question->key] ?? []) : [];
+            if ([] === $ids) {
                 continue;
             }
-            $found = $this->shelf->uploads(self::uploadIds($question, $answers[$question->key] ?? []));
+            $found = [] === array_intersect($ids, $taken) ? $this->shelf->uploads($ids) : null;
+            array_push($taken, ...$ids);
             if (null === $found) {
                 $violations[] = ['path' => $question->key, 'message' => 'A file is no longer here. Add it again.'];
             } elseif ([] !== array_filter($found, static fn (Upload $upload): bool => !self::fits($question, $upload->file->type))) {
@@ -112,6 +153,7 @@ final readonly class Receiver
                 $uploads[$question->key] = $found;
             }
         }
+        self::refuse($violations);
 
         return $uploads;
     }
@@ -139,11 +181,16 @@ final readonly class Receiver
 
     /**
      * @param array<string, mixed> $answers
-     * @param array<string, list<Upload>> $uploads
+     *
+     * @throws Problem 410 where the form has had all it takes, 422 for files that are gone
      */
-    private function file(FormVersion $version, array $answers, array $uploads, Arriving $arriving, ?string $key, \DateTimeImmutable $now): Submission
+    private function file(FormVersion $version, array $answers, Arriving $arriving, ?string $key, string $digest, \DateTimeImmutable $now): Submission
     {
         $form = $version->definition();
+        if (null === $arriving->suspicion) {
+            $this->forms->refuseClosed($version->form, $now);
+        }
+        $uploads = $this->uploads($form, $answers);
         $readings = $this->reader->read($form, $answers);
         $submission = new Submission(
             $this->counter->next('A'),
@@ -162,6 +209,7 @@ final readonly class Receiver
         if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
             $submission->continueBy = $now->modify("+{$this->facts->business()->unfinishedMinutes} minutes");
         }
+        $submission->digest = $digest;
         $submission->sent = $arriving->sent;
         $submission->priority = Priority::of($readings, $local)->points();
         $submission->sameness = $this->twins->sameness($version->form, $readings, $uploads);
@@ -192,6 +240,9 @@ final readonly class Receiver
         $this->finish($arriving->continues, $submission, $now);
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);
+        }
+        if (null === $arriving->suspicion) {
+            $this->copy->send($submission, $readings, $form, $now);
         }
 
         return $submission;

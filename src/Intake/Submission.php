@@ -87,6 +87,10 @@ class Submission implements Journaled
     #[ORM\Column(options: ['default' => false])]
     public bool $doubled = false;
 
+    /** SHA-256 of the answers as they came: the same key with other answers is another matter. Empty where none was kept. */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $digest = '';
+
     /** @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $sent = [];

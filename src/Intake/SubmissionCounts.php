@@ -13,9 +13,10 @@ final readonly class SubmissionCounts
     {
     }
 
+    /** What counts against a form's limit: not what looked machine-made. */
     public function of(string $formId): int
     {
-        $count = $this->db->fetchOne('SELECT COUNT(*) FROM submission s JOIN form_version v ON v.id = s.form_version_id WHERE v.form_id = ?', [$formId]);
+        $count = $this->db->fetchOne("SELECT COUNT(*) FROM submission WHERE form_id = ? AND NOT (state = 'set-aside' AND aside_reason = 'advertising')", [$formId]);
 
         return is_numeric($count) ? (int) $count : 0;
     }

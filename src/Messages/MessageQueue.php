@@ -33,7 +33,7 @@ final readonly class MessageQueue
         $business = $this->facts->business();
         $fields += ['business' => $business->name, 'business_phone' => $this->facts->phoneReader()->format($business->phone)];
         $message = new Message(
-            'confirmation' === $template ? 'confirmation' : 'notice',
+            \in_array($template, ['confirmation', 'copy'], true) ? 'confirmation' : 'notice',
             $to,
             $toName,
             $business->email,

@@ -40,6 +40,17 @@ final readonly class StarterKit
             {{coordinator}}
             {{business}}
             TEXT));
+        $this->em->persist(new MessageTemplate('copy', 'A copy of your answers', '{{business}}: a copy of what you wrote, {{reference}}', <<<'TEXT'
+            Hello {{first_name}},
+
+            this is what you wrote to us. Your number is {{reference}}.
+
+            {{answers}}
+
+            A person reads it and answers. If something is not right, answer this mail or call {{business_phone}}.
+
+            {{business}}
+            TEXT));
         $this->em->persist(new MessageTemplate('notice', 'New project', '{{project}}: {{service}} for {{client}}', <<<'TEXT'
             Hello {{first_name}},
 

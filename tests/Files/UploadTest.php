@@ -6,6 +6,7 @@ namespace Telamon\Tests\Files;
 
 use Telamon\Files\UploadSweep;
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\DataFolder;
 
 final class UploadTest extends AppTestCase
 {
@@ -106,6 +107,81 @@ final class UploadTest extends AppTestCase
     {
         $ids = array_fill(0, 9, '0123456789abcdef0123456789abcdef');
         self::assertStringContainsString('At most 8', $this->inquire(['photos' => $ids])->ok(422)->violations()['photos']);
+    }
+
+    public function testAPageThatSaysFurtherDownThatItIsAPdfIsNone(): void
+    {
+        file_put_contents("{$this->data}/page.pdf", "<html><script>alert(1)</script>\n%PDF-1.4\n1 0 obj\n");
+        $this->upload("{$this->data}/page.pdf", 'page.pdf')->ok(415);
+        file_put_contents("{$this->data}/paper.pdf", "%PDF-1.4\n1 0 obj\n");
+        $this->upload("{$this->data}/paper.pdf", 'paper.pdf')->ok(201);
+    }
+
+    public function testAFileIsSavedUnderAnEndingThatFits(): void
+    {
+        $id = $this->upload($this->photograph(), 'front.html')->ok(201)->text('id');
+        $this->inquire(['photos' => [$id]])->ok(201);
+        $this->signIn();
+        $file = $this->db()->fetchOne('SELECT id FROM attachment');
+        self::assertIsString($file);
+        $answer = $this->get("/api/files/$file")->ok();
+        self::assertStringContainsString('filename=front.html.jpg', $answer->headers['content-disposition']);
+        self::assertStringContainsString('no-cache', $answer->headers['cache-control']);
+    }
+
+    public function testOneUploadServesOneQuestionToo(): void
+    {
+        $this->signIn();
+        $this->publish('Two places', ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [
+            ['key' => 'front', 'type' => 'files', 'wording' => 'Front', 'maxFiles' => 1], ['key' => 'back', 'type' => 'files', 'wording' => 'Back', 'maxFiles' => 1],
+        ]]]]);
+        $id = $this->upload($this->photograph(), 'a.jpg')->ok(201)->text('id');
+        self::assertArrayHasKey('back', $this->post('/api/public/forms/two-places/submissions', ['answers' => ['front' => [$id], 'back' => [$id]]])->ok(422)->violations());
+        self::assertSame(0, $this->countRows('submission'), 'refused whole');
+    }
+
+    public function testWhatLiesHereUnsentHasALimit(): void
+    {
+        $this->upload($this->photograph(), 'a.jpg')->ok(201);
+        $_ENV['TELAMON_UNSENT_MEGABYTES'] = $_SERVER['TELAMON_UNSENT_MEGABYTES'] = '0';
+        try {
+            $this->upload($this->photograph(), 'a.jpg')->ok(503);
+        } finally {
+            $_ENV['TELAMON_UNSENT_MEGABYTES'] = $_SERVER['TELAMON_UNSENT_MEGABYTES'] = '10000';
+        }
+    }
+
+    public function testTheSameBytesAtTheSameMomentAreKeptOnceAndNobodyFails(): void
+    {
+        $photograph = $this->photograph();
+        $processes = [];
+        for ($i = 0; $i < 8; ++$i) {
+            $processes[$i] = DataFolder::console($this->data, 'test:keep', $photograph, (string) (microtime(true) + 1.5));
+            $processes[$i]->start();
+        }
+        foreach ($processes as $process) {
+            self::assertSame(0, $process->wait(), $process->getErrorOutput());
+        }
+        self::assertSame(1, $this->countRows('stored_file'));
+        self::assertSame(8, $this->countRows('upload'));
+        self::assertCount(1, glob("{$this->data}/files/*/*") ?: []);
+    }
+
+    public function testTheFolderIsComparedWithTheRecords(): void
+    {
+        $this->upload($this->photograph(), 'front.jpg')->ok(201);
+        $sweep = self::getContainer()->get(UploadSweep::class);
+        self::assertInstanceOf(UploadSweep::class, $sweep);
+        $stray = "{$this->data}/files/aa/".str_repeat('a', 64);
+        @mkdir(\dirname($stray));
+        file_put_contents($stray, 'bytes that no record knows');
+        $part = "{$this->data}/files/aa/x.part";
+        file_put_contents($part, 'left by a process that was killed');
+        touch($part, time() - 7200);
+        $sweep->sweep();
+        self::assertFileDoesNotExist($stray);
+        self::assertFileDoesNotExist($part);
+        self::assertCount(1, glob("{$this->data}/files/*/*") ?: []);
     }
 
     public function testWhatWasNeverSentGoesAfterADay(): void

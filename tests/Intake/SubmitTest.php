@@ -100,10 +100,112 @@ final class SubmitTest extends AppTestCase
     public function testTheSameKeyTwiceIsOneSubmission(): void
     {
         $first = $this->inquire([], 'one-sending')->ok(201);
-        $again = $this->inquire(['matter' => 'Sent again.'], 'one-sending')->ok(201);
+        $again = $this->inquire([], 'one-sending')->ok(201);
         self::assertSame($first->body, $again->body);
         self::assertSame(1, $this->countRows('submission'));
         self::assertSame('A-0002', $this->inquire([], 'another')->ok(201)->text('reference'));
+    }
+
+    public function testAKeyThatCameWithOtherAnswersIsRefusedAndNothingIsThrownAway(): void
+    {
+        $this->inquire([], 'one-sending')->ok(201);
+        self::assertStringContainsString('A-0001', $this->inquire(['name' => 'Piet Marrow'], 'one-sending')->ok(409)->text('detail'));
+        $this->inquire(['name' => 'Piet Marrow'], 'a-key-of-its-own')->ok(201);
+        self::assertSame(2, $this->countRows('submission'));
+    }
+
+    public function testTheVersionThatWasLoadedIsTheOneThatCounts(): void
+    {
+        $loaded = $this->get('/api/public/forms/piano-inquiry')->ok()->number('version');
+        $this->signIn();
+        $forms = array_column($this->get('/api/forms')->ok()->rows('items'), 'id', 'slug');
+        self::assertIsString($forms['piano-inquiry']);
+        $form = $this->get("/api/forms/{$forms['piano-inquiry']}")->ok();
+        $definition = $form->map('definition');
+        self::assertIsArray($definition['pages']);
+        $definition['pages'] = [['key' => 'you', 'title' => 'You', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Name', 'destination' => 'client.name'],
+            ['key' => 'colour', 'type' => 'short-text', 'wording' => 'Colour', 'required' => true],
+        ]]];
+        $kept = $this->call('PUT', "/api/forms/{$forms['piano-inquiry']}", ['version' => $form->number('version'), 'definition' => $definition])->ok();
+        $this->post("/api/forms/{$forms['piano-inquiry']}/publish", ['version' => $kept->number('version')])->ok();
+        $answers = ['name' => 'Orla Fennick', 'email' => 'orla@example.com', 'service' => 'repair', 'matter' => 'Keys stick.'];
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['version' => $loaded, 'answers' => $answers])->ok(201);
+        self::assertSame($loaded, $this->get('/api/submissions/'.$this->lastSubmission())->ok()->number('origin.version'));
+        self::assertArrayHasKey('email', $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => $answers])->ok(422)->violations());
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['version' => 'two', 'answers' => $answers])->ok(422);
+    }
+
+    public function testACopyOfTheAnswersGoesOutAtOnceWhereTheFormSaysSo(): void
+    {
+        $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.copy', json('true'))");
+        self::assertTrue($this->get('/api/public/forms/piano-inquiry')->ok()->at('copy'));
+        $this->inquire(['matter' => 'Several keys stick.'])->ok(201);
+        self::assertSame(1, $this->work());
+        $copy = $this->db()->fetchNumeric('SELECT to_address, subject, text FROM message');
+        self::assertIsArray($copy);
+        self::assertContainsOnlyString($copy);
+        self::assertSame('orla.fennick@example.com', $copy[0]);
+        self::assertStringContainsString('A-0001', $copy[1]);
+        self::assertStringContainsString("What should we do?\nRepair it", $copy[2]);
+        self::assertStringContainsString('Several keys stick.', $copy[2]);
+        // Nobody can have a stranger's mailbox filled.
+        for ($i = 0; $i < 6; ++$i) {
+            $this->inquire()->ok(201);
+        }
+        self::assertSame(4, $this->work());
+    }
+
+    public function testWhatTheFormHoldsNeverKeepsAReceiptFromItsSender(): void
+    {
+        $this->signIn();
+        $this->publish('Broken thanks', ['thanks' => 'Thank you {{name}}.', 'pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [['key' => 'name', 'type' => 'person-name', 'wording' => 'Name', 'destination' => 'client.name']]]]]);
+        // A version from before such texts were refused.
+        $this->db()->executeStatement("UPDATE form_version SET definition = REPLACE(definition, 'Thank you {{name}}.', 'Thank you {{#name}}.')");
+        $answer = $this->post('/api/public/forms/broken-thanks/submissions', ['answers' => ['name' => 'Orla Fennick']])->ok(201);
+        self::assertSame('Thank you. Your number is A-0001.', $answer->text('message'));
+    }
+
+    public function testChoicesAreTakenOnceEach(): void
+    {
+        $this->signIn();
+        $this->publish('Choices', ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [
+            ['key' => 'any', 'type' => 'any-of', 'wording' => 'Which?', 'options' => [['value' => 'o1', 'label' => 'One'], ['value' => 'o2', 'label' => 'Two']]],
+        ]]]]);
+        foreach ([['o1', 'o1'], array_fill(0, 5000, 'o1'), ['o1', 'One'], ['o1', 'o2', 'o3']] as $chosen) {
+            self::assertArrayHasKey('any', $this->post('/api/public/forms/choices/submissions', ['answers' => ['any' => $chosen]])->ok(422)->violations());
+        }
+        $this->post('/api/public/forms/choices/submissions', ['answers' => ['any' => ['o1', 'o2']]])->ok(201);
+        $this->post('/api/public/forms/choices/submissions', ['answers' => ['any' => array_fill(0, 60_000, 'o1')]])->ok(413);
+    }
+
+    public function testFilesOfAQuestionThatIsNotShownAreNotTaken(): void
+    {
+        $this->signIn();
+        $this->publish('Maybe files', ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [
+            ['key' => 'has', 'type' => 'yes-no', 'wording' => 'Have you photographs?'],
+            ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'maxFiles' => 2, 'showIf' => ['question' => 'has', 'op' => 'is', 'value' => 'yes']],
+        ]]]]);
+        $image = imagecreatetruecolor(8, 8);
+        self::assertNotFalse($image);
+        imagejpeg($image, "{$this->data}/p.jpg");
+        $id = $this->upload("{$this->data}/p.jpg", 'p.jpg')->ok(201)->text('id');
+        $this->post('/api/public/forms/maybe-files/submissions', ['answers' => ['has' => 'no', 'photos' => [$id]]])->ok(201);
+        self::assertSame(0, $this->countRows('attachment'));
+        self::assertSame(1, $this->countRows('upload'));
+        $this->post('/api/public/forms/maybe-files/submissions', ['answers' => ['has' => 'yes', 'photos' => [$id, 'b', 'c']]])->ok(422);
+        $this->post('/api/public/forms/maybe-files/submissions', ['answers' => ['has' => 'yes', 'photos' => [$id]]])->ok(201);
+        self::assertSame(1, $this->countRows('attachment'));
+    }
+
+    public function testALimitIsNotUsedUpByWhatLooksMachineMade(): void
+    {
+        $this->signIn();
+        $this->publish('Two seats', ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [['key' => 'who', 'type' => 'short-text', 'wording' => 'Who?']]]]]);
+        $this->db()->executeStatement("UPDATE form SET most = 1 WHERE slug = 'two-seats'");
+        $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'a'], 'unseen' => 'spam'])->ok(201);
+        $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'b']])->ok(201);
+        $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'c']])->ok(410);
     }
 
     public function testWithoutAKeyTwiceIsTwo(): void

@@ -146,13 +146,22 @@ final readonly class AnswerCheck
     private static function choicesFault(Question $question, mixed $answer, bool $required): ?string
     {
         $chosen = null === $answer || '' === $answer ? [] : $answer;
-        if (!\is_array($chosen)) {
+        if (!\is_array($chosen) || !array_is_list($chosen)) {
             return 'Send the choices as a list.';
         }
+        if (\count($chosen) > \count($question->options)) {
+            return 'Choose each answer once at most.';
+        }
+        $values = [];
         foreach ($chosen as $one) {
-            if (!\is_string($one) || null === ChoiceReader::read($question, $one)) {
+            $value = \is_string($one) ? ChoiceReader::read($question, $one) : null;
+            if (null === $value) {
                 return 'Choose from the answers offered.';
             }
+            if (isset($values[$value])) {
+                return 'Choose each answer once at most.';
+            }
+            $values[$value] = true;
         }
 
         return [] === $chosen && $required ? 'Choose at least one.' : null;

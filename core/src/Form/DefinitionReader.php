@@ -40,6 +40,7 @@ final class DefinitionReader
             DayOrder::tryFrom(Plain::text($data, 'dayOrder')) ?? DayOrder::Unstated,
             $this->endings($data),
             true === ($data['checkPage'] ?? false),
+            true === ($data['copy'] ?? false),
         );
     }
 

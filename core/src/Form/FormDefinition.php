@@ -16,6 +16,7 @@ final readonly class FormDefinition
      * @param list<Page> $pages
      * @param list<Ending> $endings the first that holds counts
      * @param bool $checkPage whether all answers are shown once more before sending
+     * @param bool $copy whether whoever fills it in gets their answers by mail at once
      * @param int $promiseMinutes working minutes until a person answers
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class FormDefinition
         public DayOrder $dayOrder,
         public array $endings = [],
         public bool $checkPage = false,
+        public bool $copy = false,
     ) {
     }
 

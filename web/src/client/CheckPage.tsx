@@ -2,7 +2,7 @@ import Link from '@mui/material/Link';
 import { useEffect, useRef } from 'react';
 import { answerText, asks, given } from './answers';
 import type { Answers, PublicForm, Question } from './queries';
-import type { KeptFile } from './uploads';
+import type { KeptFile } from './upload';
 
 interface Props {
   pages: { page: PublicForm['pages'][number]; questions: Question[] }[];

@@ -1,28 +1,22 @@
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { MarkShape } from '../shared/Mark';
 import { fileSize } from '../shared/numbers';
 import type { Question } from './queries';
-import { useUploads, type KeptFile } from './uploads';
+import { useUploads, type ChosenFile, type Uploads } from './uploads';
 
 const accepted = { any: 'image/*,application/pdf', images: 'image/*', pdf: 'application/pdf' } as const;
 
-interface Props {
-  question: Question;
-  files: KeptFile[];
-  onFiles: (files: KeptFile[]) => void;
-  onGoing: (is: boolean) => void;
-}
-
-/** Takes files: chosen, photographed or dropped; each can be stopped, tried again and taken out. */
-export function FilesField({ question, files, onFiles, onGoing }: Props) {
+/** Takes files: chosen, photographed or dropped; each can be stopped, tried again and removed. */
+export function FilesField({ question, uploads }: { question: Question; uploads: Uploads }) {
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const uploads = useUploads(files, onFiles, question);
-  const busy = uploads.going.some((one) => one.error === null);
-  useEffect(() => onGoing(busy));
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const files = useUploads(uploads)[question.key] ?? [];
+  const add = (chosen: File[]) => setRefusal(uploads.add(question.key, chosen, question));
+  const photographs = question.fileKinds !== 'pdf';
   return (
     <div
       className={over ? 'drop over' : 'drop'}
@@ -34,70 +28,21 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        uploads.add([...event.dataTransfer.files]);
+        add([...event.dataTransfer.files]);
       }}
     >
-      {files.length + uploads.going.length > 0 && (
+      {files.length > 0 && (
         <ul className="drop-files">
           {files.map((file) => (
-            <li key={file.id}>
-              <span className="drop-name">{file.name}</span>
-              <span className="second">{fileSize(file.size)}</span>
-              <Link
-                component="button"
-                type="button"
-                onClick={() => onFiles(files.filter((one) => one.id !== file.id))}
-                aria-label={`Take out ${file.name}`}
-              >
-                Take out
-              </Link>
-            </li>
-          ))}
-          {uploads.going.map((one) => (
-            <li key={one.local}>
-              <span className="drop-name">{one.name}</span>
-              {one.error ? (
-                <>
-                  <span className="question-error" role="alert">
-                    <MarkShape kind="choose" /> {one.error}
-                  </span>
-                  <span>
-                    {one.size <= question.maxBytes && (
-                      <Link component="button" type="button" onClick={() => uploads.retry(one.local)}>
-                        Try again
-                      </Link>
-                    )}{' '}
-                    <Link
-                      component="button"
-                      type="button"
-                      onClick={() => uploads.drop(one.local)}
-                      aria-label={`Take out ${one.name}`}
-                    >
-                      Take out
-                    </Link>
-                  </span>
-                </>
-              ) : (
-                <>
-                  <LinearProgress variant="determinate" value={one.sent * 100} aria-label={`Sending ${one.name}`} />
-                  <span className="second figures">{Math.round(one.sent * 100)} % sent</span>
-                  <Link
-                    component="button"
-                    type="button"
-                    onClick={() => uploads.drop(one.local)}
-                    aria-label={`Stop sending ${one.name}`}
-                  >
-                    Stop
-                  </Link>
-                </>
-              )}
+            <li key={file.local}>
+              <FileLine file={file} uploads={uploads} />
             </li>
           ))}
         </ul>
       )}
       <div className="drop-foot">
         <Button variant="outlined" onClick={() => input.current?.click()}>
-          {question.fileKinds === 'pdf' ? 'Add files' : 'Add photographs'}
+          {photographs ? 'Add photographs' : 'Add files'}
         </Button>
         <span className="second drop-hint">or drop them here</span>
         <input
@@ -108,16 +53,74 @@ export function FilesField({ question, files, onFiles, onGoing }: Props) {
           data-question={question.key}
           accept={accepted[question.fileKinds]}
           onChange={(event) => {
-            uploads.add([...(event.target.files ?? [])]);
+            add([...(event.target.files ?? [])]);
             event.target.value = '';
           }}
         />
       </div>
-      {uploads.refusal && (
+      {photographs && (
+        <label className="drop-originals second">
+          <input
+            type="checkbox"
+            defaultChecked={uploads.keepsOriginals()}
+            onChange={(event) => uploads.keepOriginals(event.target.checked)}
+          />{' '}
+          Send photographs in full size (slower)
+        </label>
+      )}
+      {refusal && (
         <p className="question-error" role="alert">
-          <MarkShape kind="choose" /> {uploads.refusal}
+          <MarkShape kind="choose" /> {refusal}
         </p>
       )}
     </div>
+  );
+}
+
+function FileLine({ file, uploads }: { file: ChosenFile; uploads: Uploads }) {
+  const remove = (words: string, label: string) => (
+    <Link
+      component="button"
+      type="button"
+      onClick={() => uploads.remove(file.local)}
+      aria-label={`${label} ${file.name}`}
+    >
+      {words}
+    </Link>
+  );
+  if (file.state === 'kept')
+    return (
+      <>
+        <span className="drop-name">{file.name}</span>
+        <span className="second">{fileSize(file.size)}</span>
+        {remove('Remove', 'Remove')}
+      </>
+    );
+  if (file.state === 'failed')
+    return (
+      <>
+        <span className="drop-name">{file.name}</span>
+        <span className="question-error" role="alert">
+          <MarkShape kind="choose" /> {file.error}
+        </span>
+        <span>
+          {file.canRetry && (
+            <Link component="button" type="button" onClick={() => uploads.retry(file.local)}>
+              Try again
+            </Link>
+          )}{' '}
+          {remove('Remove', 'Remove')}
+        </span>
+      </>
+    );
+  return (
+    <>
+      <span className="drop-name">{file.name}</span>
+      <LinearProgress variant="determinate" value={file.sent * 100} aria-label={`Sending ${file.name}`} />
+      <span className="second figures">
+        {file.state === 'waiting' ? 'waits' : `${Math.round(file.sent * 100)} % sent`}
+      </span>
+      {remove('Stop', 'Stop sending')}
+    </>
   );
 }

@@ -14,7 +14,9 @@ const form: PublicForm = {
   steps: [],
   dayOrder: 'unstated',
   today: '2026-11-25',
+  version: 3,
   checkPage: false,
+  copy: false,
   business: { name: 'Workshop', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
   pages: [
     {
@@ -38,14 +40,15 @@ const form: PublicForm = {
 interface Sent {
   answers: Record<string, string>;
   key: string | null;
+  version: number;
 }
 
 function answers(...responses: (Response | Error)[]): Sent[] {
   const sent: Sent[] = [];
   vi.stubGlobal('fetch', async (request: Request) => {
     if (request.url.endsWith('/challenge')) return json(200, { challenge: 'text.1.mark', bits: 4 });
-    const body = (await request.clone().json()) as { answers: Record<string, string> };
-    sent.push({ answers: body.answers, key: request.headers.get('Idempotency-Key') });
+    const body = (await request.clone().json()) as { answers: Record<string, string>; version: number };
+    sent.push({ answers: body.answers, version: body.version, key: request.headers.get('Idempotency-Key') });
     const response = responses[sent.length - 1];
     if (!response || response instanceof Error) throw response ?? new Error('not expected');
     return response;
@@ -107,11 +110,7 @@ describe('a form being filled in', () => {
     await waitFor(() => expect(onSent).toHaveBeenCalledWith({ reference: 'A-0001', message: 'Thank you.' }));
     expect(sent[0]?.answers).toEqual({ name: 'Orla Fennick', email: 'orla@example.com', matter: 'It squeaks.' });
     expect(sent[0]?.key).toMatch(/^[0-9a-f]{32}$/);
-    await waitFor(() =>
-      expect(JSON.parse(localStorage.getItem('telamon.form.inquiry') ?? '{"answers":{}}')).toMatchObject({
-        answers: {},
-      }),
-    );
+    expect(localStorage.getItem('telamon.form.inquiry')).toBeNull();
   });
 
   it('keeps everything when sending fails, and tries again with the same key', async () => {
@@ -124,6 +123,60 @@ describe('a form being filled in', () => {
     await user.click(screen.getByRole('button', { name: 'Try again' }));
     await waitFor(() => expect(onSent).toHaveBeenCalled());
     expect(sent[1]?.key).toBe(sent[0]?.key);
+  });
+
+  it('shows what failed beside the button, and puts it in the hand of who reads by ear', async () => {
+    answers(new TypeError('offline'));
+    show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    const notice = (await screen.findByText(/cannot be reached/)).closest('.public-trouble');
+    await waitFor(() => expect(document.activeElement).toBe(notice));
+    expect(notice?.nextElementSibling?.querySelector('button')?.textContent).toBe('Send');
+  });
+
+  it('gives other answers a key of their own after a failure, as the first may have arrived', async () => {
+    const sent = answers(new TypeError('offline'), json(201, { reference: 'A-0001', message: '' }));
+    const onSent = show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    await screen.findByText(/cannot be reached/);
+    await user.type(screen.getByLabelText(/What is it/), ' And it is cold.');
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(onSent).toHaveBeenCalled());
+    expect(sent[1]?.key).not.toBe(sent[0]?.key);
+  });
+
+  it('is another inquiry where another tab has sent something under its key', async () => {
+    const sent = answers(
+      json(409, { status: 409, title: 'Sent before' }),
+      json(201, { reference: 'A-0002', message: '' }),
+    );
+    const onSent = show();
+    const user = await fillIn();
+    await user.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(onSent).toHaveBeenCalledWith({ reference: 'A-0002', message: '' }));
+    expect(sent[1]?.key).not.toBe(sent[0]?.key);
+    expect(sent[1]?.answers).toEqual(sent[0]?.answers);
+  });
+
+  it('leaves nothing behind once it is sent: the next inquiry begins anew, under a key of its own', async () => {
+    const sent = answers(
+      json(201, { reference: 'A-0001', message: '' }),
+      json(201, { reference: 'A-0002', message: '' }),
+    );
+    for (const time of [1, 2]) {
+      const onSent = show();
+      expect(screen.getByLabelText<HTMLInputElement>(/Your name/).value).toBe('');
+      const user = await fillIn();
+      await user.click(screen.getByRole('button', { name: 'Send' }));
+      await waitFor(() => expect(onSent).toHaveBeenCalled());
+      expect(localStorage.getItem('telamon.form.inquiry')).toBeNull();
+      expect(sent).toHaveLength(time);
+      cleanup();
+    }
+    expect(sent[1]?.key).not.toBe(sent[0]?.key);
+    expect(sent[1]?.version).toBe(3);
   });
 
   it('leads back to the page where the server found fault', async () => {

@@ -1,19 +1,18 @@
-import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
-import { Trouble } from '../shared/Notice';
-import { besideOthers, collected, isNeeded, shownPages } from './answers';
+import { besideOthers, collected, isNeeded, shownPages, textOf } from './answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { CheckPage } from './CheckPage';
 import { faultsOf } from './checks';
-import { emptyDraft, forgetDraft, keepDraft, keptDraft } from './draft';
+import { forgetDraft, keepDraft, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
+import { PublicFoot } from './PublicFoot';
 import { QuestionField } from './QuestionField';
-import { useSend, type Answers, type PublicForm } from './queries';
-import type { KeptFile } from './uploads';
+import type { Answers, PublicForm } from './queries';
+import { keptFiles, unfinishedFiles, Uploads, useUploads } from './uploads';
+import { useSending } from './useSending';
 
 interface Props {
   slug: string;
@@ -28,17 +27,19 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const [carried, setCarried] = useState(before.keys);
   const [began] = useState(() => Date.now());
   const [unseen, setUnseen] = useState('');
-  const [files, setFiles] = useState(draft.files);
-  const [key, setKey] = useState(draft.key);
+  const [uploads] = useState(() => new Uploads(draft.files, draft.unfinished));
+  const chosen = useUploads(uploads);
+  const files = keptFiles(chosen);
+  const key = useRef(draft.key);
+  // Once sent, nothing is kept any more: the next inquiry from this browser begins anew.
+  const isSent = useRef(false);
   const [at, setAt] = useState(0);
   const [checking, setChecking] = useState(false);
   const [going, setGoing] = useState<Record<string, boolean>>({});
   const [lines, setLines] = useState<Record<string, string>>({});
   const [summed, setSummed] = useState(false);
   const [lookAt, setLookAt] = useState<string | null>(null);
-  const send = useSend(slug);
-  // Known at once, unlike state, which a second click in the same moment would not see.
-  const sending = useRef(false);
+  const send = useSending(slug, form, key);
   const heading = useRef<HTMLOListElement>(null);
   const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
   const { errors } = fields.formState;
@@ -51,20 +52,27 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const onwardTo = shown.findIndex((one, i) => i > at && asked(one));
   const last = onwardTo < 0;
 
-  const keep = useCallback(
-    () => keepDraft(slug, { answers: fields.getValues(), files, key }),
-    [slug, fields, files, key],
-  );
+  const keep = useCallback(() => {
+    if (isSent.current) return;
+    keepDraft(slug, {
+      answers: fields.getValues(),
+      files: keptFiles(chosen),
+      unfinished: unfinishedFiles(chosen),
+      key: key.current,
+    });
+  }, [slug, fields, chosen]);
   useEffect(() => {
     keep();
     // eslint-disable-next-line react-hooks/incompatible-library -- the subscription, not a value, is used
     const watching = fields.watch(keep);
     return () => watching.unsubscribe();
   }, [fields, keep]);
-  const dirty = fields.formState.isDirty || Object.values(files).some((list) => list.length > 0);
+  const dirty = fields.formState.isDirty || Object.values(chosen).some((list) => list.length > 0);
   useEffect(() => {
     if (!dirty) return undefined;
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    const warn = (event: BeforeUnloadEvent) => {
+      if (!isSent.current) event.preventDefault();
+    };
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
   }, [dirty]);
@@ -120,7 +128,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   };
 
   const onward = () => {
-    if (sending.current) return;
+    if (send.going.current) return;
     const found = faults(last ? shown : [page]);
     if (found.length > 0) {
       complain(found);
@@ -128,6 +136,14 @@ export function FilledIn({ slug, form, onSent }: Props) {
     }
     fields.clearErrors();
     setLines({});
+    if (last && left.length > 0) {
+      const where = shown.findIndex((one) =>
+        one.questions.some((question) => (chosen[question.key] ?? []).some((file) => file.state === 'failed')),
+      );
+      const question = shown[where]?.questions.find((one) => (chosen[one.key] ?? []).some((f) => f.state === 'failed'));
+      look(where, question?.key ?? '');
+      return;
+    }
     if (!last) {
       turn(onwardTo);
       return;
@@ -137,40 +153,33 @@ export function FilledIn({ slug, form, onSent }: Props) {
       setChecking(true);
       return;
     }
+    void sendIt();
+  };
+
+  const sendIt = async () => {
     const questions = shown.flatMap((one) => one.questions);
     const sent = collected(questions, answers, files);
-    sending.current = true;
-    send.mutate(
-      {
-        answers: sent,
-        key,
-        seconds: Math.round((Date.now() - began) / 1000),
-        unseen,
-        continues: before.continues,
-      },
-      {
-        onSuccess: (receipt) => {
-          forgetDraft(slug);
-          fields.reset({});
-          setFiles({});
-          setKey(emptyDraft().key);
-          if (receipt.next?.kind === 'form') carryOn(receipt.next.to, questions, sent, receipt.continues);
-          onSent(receipt);
-        },
-        onSettled: () => {
-          sending.current = false;
-        },
-        onError: (error) => {
-          if (error instanceof ProblemError && error.status === 422) complain(error.violations);
-        },
-      },
-    );
+    const seconds = Math.round((Date.now() - began) / 1000);
+    try {
+      const receipt = await send.begin({ answers: sent, seconds, unseen, continues: before.continues });
+      if (receipt === null) return;
+      isSent.current = true;
+      forgetDraft(slug);
+      if (receipt.next?.kind === 'form') carryOn(receipt.next.to, questions, sent, receipt.continues);
+      onSent(receipt);
+    } catch (error) {
+      keep();
+      if (error instanceof ProblemError && error.status === 422) complain(error.violations);
+    }
   };
 
   const sendWords = form.pages.at(-1)?.next ?? 'Send';
-  const busy = Object.values(going).some(Boolean);
-  const wrong = shown.flatMap((one) => one.questions).filter((question) => errors[question.key]);
   const asking = page.questions.filter((question) => question.type !== 'hidden' && !carried.includes(question.key));
+  const ofShown = shown.flatMap((one) => one.questions.flatMap((question) => chosen[question.key] ?? []));
+  const onTheirWay = ofShown.filter((file) => file.state === 'waiting' || file.state === 'sending').length;
+  const left = ofShown.filter((file) => file.state === 'failed');
+  const busy = onTheirWay > 0 || Object.values(going).some(Boolean);
+  const wrong = shown.flatMap((one) => one.questions).filter((question) => errors[question.key]);
   const beside = besideOthers(asking);
   const mainWords = send.isPending
     ? 'Sending…'
@@ -179,6 +188,35 @@ export function FilledIn({ slug, form, onSent }: Props) {
       : form.checkPage && !checking
         ? 'Look it over'
         : sendWords;
+  const back = () =>
+    turn(
+      checking
+        ? at
+        : Math.max(
+            0,
+            shown.findLastIndex((one, i) => i < at && asked(one)),
+          ),
+    );
+  const email = form.pages.flatMap((one) => one.questions).find((question) => question.type === 'email');
+  const copied = form.copy && email !== undefined && textOf(answers, email.key).trim() !== '';
+  const whatNext =
+    last && busy
+      ? `Wait until the files are through${onTheirWay > 0 ? `: ${onTheirWay} to go` : ''}.`
+      : !last || (form.checkPage && !checking)
+        ? 'Nothing is sent yet.'
+        : copied
+          ? 'You get a copy by email.'
+          : '';
+  const failed = send.error && !(send.error instanceof ProblemError && send.error.status === 422) ? send.error : null;
+  const trouble = failed
+    ? { title: 'Not sent', text: failed.message, again: onward }
+    : last && left.length > 0
+      ? {
+          title: 'Not all files are through',
+          text: `${left.map((file) => file.name).join(', ')}: try again, or remove ${left.length > 1 ? 'them' : 'it'}.`,
+          again: null,
+        }
+      : null;
   return (
     <form
       noValidate
@@ -206,11 +244,6 @@ export function FilledIn({ slug, form, onSent }: Props) {
           );
         })}
       </ol>
-      {send.error && !(send.error instanceof ProblemError && send.error.status === 422) && (
-        <Trouble title="Not sent" again={onward}>
-          {send.error.message}
-        </Trouble>
-      )}
       {summed && wrong.length > 0 && (
         <ErrorSum wrong={wrong} onGo={(question) => look(pageOf(question.key), question.key)} />
       )}
@@ -236,45 +269,19 @@ export function FilledIn({ slug, form, onSent }: Props) {
               error={errors[question.key]?.message?.toString() ?? null}
               lineErrors={under(lines, question.key)}
               beside={beside.has(question.key)}
-              files={files[question.key] ?? []}
-              onFiles={(list: KeptFile[]) => setFiles((all) => ({ ...all, [question.key]: list }))}
+              uploads={uploads}
               onGoing={(is) => setGoing((all) => (all[question.key] === is ? all : { ...all, [question.key]: is }))}
             />
           ))}
         </div>
       )}
-      <div className="public-foot">
-        <Button type="submit" variant="contained" disabled={send.isPending || (last && busy)}>
-          {mainWords}
-        </Button>
-        {(at > 0 || checking) && (
-          <Link
-            component="button"
-            type="button"
-            onClick={() =>
-              turn(
-                checking
-                  ? at
-                  : Math.max(
-                      0,
-                      shown.findLastIndex((one, i) => i < at && asked(one)),
-                    ),
-              )
-            }
-          >
-            Back
-          </Link>
-        )}
-        <span className="second">
-          {!last
-            ? 'Nothing is sent yet.'
-            : busy
-              ? 'Wait until the files are through.'
-              : form.checkPage && !checking
-                ? 'Nothing is sent yet.'
-                : 'You get a copy by email.'}
-        </span>
-      </div>
+      <PublicFoot
+        words={mainWords}
+        disabled={send.isPending || (last && busy)}
+        what={whatNext}
+        onBack={at > 0 || checking ? back : null}
+        trouble={trouble}
+      />
     </form>
   );
 }

@@ -9,7 +9,7 @@ import { LinesField } from './LinesField';
 import { comesInParts, PartsField } from './PartsField';
 import type { Answers, Question } from './queries';
 import { SignatureField } from './SignatureField';
-import type { KeptFile } from './uploads';
+import type { Uploads } from './uploads';
 
 interface Props {
   question: Question;
@@ -20,8 +20,7 @@ interface Props {
   lineErrors?: Record<string, string>;
   /** Stands beside the one before. */
   beside?: boolean;
-  files: KeptFile[];
-  onFiles: (files: KeptFile[]) => void;
+  uploads: Uploads;
   onGoing: (is: boolean) => void;
 }
 
@@ -124,11 +123,10 @@ export function QuestionField(props: Props) {
 }
 
 /** The field of a kind that has several controls; nothing for one that is a single input. */
-function groupedField({ question, fields, error, lineErrors, files, onFiles, onGoing }: Props): ReactNode {
+function groupedField({ question, fields, error, lineErrors, uploads, onGoing }: Props): ReactNode {
   const { register, control, setValue, getValues } = fields;
   if (choices.includes(question.type)) return <ChoiceField question={question} register={register} />;
-  if (question.type === 'files')
-    return <FilesField question={question} files={files} onFiles={onFiles} onGoing={onGoing} />;
+  if (question.type === 'files') return <FilesField question={question} uploads={uploads} />;
   if (question.type === 'lines')
     return <LinesField question={question} control={control} register={register} errors={lineErrors ?? {}} />;
   if (comesInParts(question)) return <PartsField question={question} register={register} wrong={error !== null} />;
@@ -141,6 +139,7 @@ function groupedField({ question, fields, error, lineErrors, files, onFiles, onG
         setValue={setValue}
         how={partOf(answers, question.key, 'how')}
         kept={partOf(answers, question.key, 'image') !== ''}
+        strokes={partOf(answers, question.key, 'strokes')}
         onGoing={onGoing}
         wrong={error !== null}
       />

@@ -5,7 +5,7 @@ import type { UseFormRegister, UseFormSetValue } from 'react-hook-form';
 import SignaturePad from 'signature_pad';
 import { MarkShape } from '../shared/Mark';
 import type { Answers, Question } from './queries';
-import { upload } from './uploads';
+import { upload } from './upload';
 
 interface Props {
   question: Question;
@@ -13,12 +13,23 @@ interface Props {
   setValue: UseFormSetValue<Answers>;
   how: string;
   kept: boolean;
+  /** What was drawn before, as the pad gave it. */
+  strokes: string;
   onGoing: (is: boolean) => void;
   wrong: boolean;
 }
 
+/** What was drawn before stands there again. */
+function redraw(pad: SignaturePad, strokes: string) {
+  try {
+    if (strokes !== '') pad.fromData(JSON.parse(strokes) as Parameters<SignaturePad['fromData']>[0]);
+  } catch {
+    // Nothing of ours: the board begins empty, and the picture that was sent stays.
+  }
+}
+
 /** A signature: the name, and either a drawing or the word that the typed name is it. */
-export function SignatureField({ question, register, setValue, how, kept, onGoing, wrong }: Props) {
+export function SignatureField({ question, register, setValue, how, kept, strokes, onGoing, wrong }: Props) {
   const { key } = question;
   const canvas = useRef<HTMLCanvasElement>(null);
   const pad = useRef<SignaturePad | null>(null);
@@ -35,10 +46,13 @@ export function SignatureField({ question, register, setValue, how, kept, onGoin
     board.getContext('2d')?.scale(scale, scale);
     const drawn = new SignaturePad(board, { penColor: '#21262B' });
     pad.current = drawn;
+    redraw(drawn, strokes);
     let wait: ReturnType<typeof setTimeout> | undefined;
     let stroke = 0;
     const send = () => {
+      wait = undefined;
       const mine = ++stroke;
+      setValue(`${key}.strokes`, JSON.stringify(drawn.toData()));
       board.toBlob((blob) => {
         if (!blob) return;
         const { done } = upload(new File([blob], 'signature.png', { type: 'image/png' }), () => undefined);
@@ -64,8 +78,9 @@ export function SignatureField({ question, register, setValue, how, kept, onGoin
     drawn.addEventListener('endStroke', ended);
     return () => {
       clearTimeout(wait);
+      // Turning the page must not lose the last stroke; what is on its way says itself when it has come.
+      if (wait !== undefined) send();
       drawn.off();
-      onGoing(false);
     };
     // The board is made once for each time that drawing is chosen.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -74,6 +89,7 @@ export function SignatureField({ question, register, setValue, how, kept, onGoin
   const clear = () => {
     pad.current?.clear();
     setValue(`${key}.image`, '');
+    setValue(`${key}.strokes`, '');
   };
   return (
     <div className="signature">

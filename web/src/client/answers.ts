@@ -1,6 +1,6 @@
 import { holds, type Answer, type Condition } from '../shared/condition';
 import type { Answers, PublicForm, Question } from './queries';
-import type { KeptFile } from './uploads';
+import type { KeptFile } from './upload';
 
 /** The parts that an answer is given in, by their keys; the server knows the same. */
 const partsOf: Partial<Record<Question['type'], string[]>> = {

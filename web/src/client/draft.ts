@@ -1,29 +1,31 @@
 import type { Answers } from './queries';
-import type { KeptFile } from './uploads';
+import type { KeptFile } from './upload';
 
 /** What somebody has typed and not sent: kept in the browser until it is. */
 export interface Draft {
   answers: Answers;
   files: Record<string, KeptFile[]>;
+  /** Names of files that had not gone through yet. */
+  unfinished: Record<string, string[]>;
   /** Names this one sending, however often it is tried. */
   key: string;
 }
 
 const name = (slug: string) => `telamon.form.${slug}`;
 
-function newKey(): string {
+export function newKey(): string {
   return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
 export function emptyDraft(): Draft {
-  return { answers: {}, files: {}, key: newKey() };
+  return { answers: {}, files: {}, unfinished: {}, key: newKey() };
 }
 
 export function keptDraft(slug: string): Draft {
   try {
     const data = JSON.parse(localStorage.getItem(name(slug)) ?? '') as Partial<Draft>;
     if (data.answers && data.files && typeof data.key === 'string')
-      return { answers: data.answers, files: data.files, key: data.key };
+      return { answers: data.answers, files: data.files, unfinished: data.unfinished ?? {}, key: data.key };
   } catch {
     // Nothing kept, or nothing of ours: begin anew.
   }

@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, need, type Schema } from '../shared/api';
+import { api, need, ProblemError, type Schema } from '../shared/api';
 import type { Answer } from '../shared/condition';
 import { proofFor } from './proof';
 import { whereFrom } from './whereFrom';
@@ -22,6 +22,8 @@ export function usePublicForm(slug: string) {
 interface Sending {
   answers: Record<string, Answer>;
   key: string;
+  /** The version of the form that was filled in. */
+  version: number;
   seconds: number;
   unseen: string;
   continues: string;
@@ -30,7 +32,7 @@ interface Sending {
 /** Sends a filled-in form. The same key sent twice is one submission. */
 export function useSend(slug: string) {
   return useMutation({
-    mutationFn: async ({ answers, key, seconds, unseen, continues }: Sending) => {
+    mutationFn: async ({ answers, key, version, seconds, unseen, continues }: Sending) => {
       const challenge = await need(api.GET('/api/public/forms/{slug}/challenge', { params: { path: { slug } } }));
       const nonce = await proofFor(challenge.challenge, key, challenge.bits);
       return need(
@@ -38,6 +40,7 @@ export function useSend(slug: string) {
           params: { path: { slug }, header: { 'Idempotency-Key': key } },
           body: {
             answers: answers as Record<string, string>,
+            version,
             seconds,
             unseen,
             proof: { challenge: challenge.challenge, nonce },
@@ -47,5 +50,8 @@ export function useSend(slug: string) {
         }),
       );
     },
+    // A server that is busy says so: the same key again makes nothing twice.
+    retry: (tries, error) => error instanceof ProblemError && error.status === 503 && tries < 5,
+    retryDelay: (tries) => 1000 * 2 ** tries,
   });
 }

@@ -2,8 +2,11 @@ import { useDeferredValue } from 'react';
 import { useForm } from 'react-hook-form';
 import { QuestionField } from '../../client/QuestionField';
 import type { Answers } from '../../client/queries';
+import { Uploads } from '../../client/uploads';
 import '../../client/client.css';
 import { asPublic, type Definition } from './design';
+
+const noFiles = new Uploads();
 
 /** The public page as it would look on a phone. To look at only: “Try it” is for filling in. */
 export function Preview({
@@ -32,8 +35,7 @@ export function Preview({
                   needed={question.required}
                   fields={fields}
                   error={null}
-                  files={[]}
-                  onFiles={() => undefined}
+                  uploads={noFiles}
                   onGoing={() => undefined}
                 />
               </div>

@@ -2,6 +2,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { isNeeded } from '../../client/answers';
 import type { Answers, PublicForm, Question } from '../../client/queries';
 import { QuestionField } from '../../client/QuestionField';
+import { Uploads } from '../../client/uploads';
 
 interface Props {
   form: PublicForm;
@@ -10,6 +11,8 @@ interface Props {
   fields: UseFormReturn<Answers>;
   faults: { path: string; message: string }[];
 }
+
+const noFiles = new Uploads();
 
 /** The questions of a form to fill in for a trial: without files and signatures, which nobody sends. */
 export function TriedAnswers({ form, shown, answers, fields, faults }: Props) {
@@ -27,8 +30,7 @@ export function TriedAnswers({ form, shown, answers, fields, faults }: Props) {
               faults.map((fault) => [fault.path.slice(question.key.length + 1), fault.message]),
             )}
             error={faults.find((fault) => fault.path === question.key)?.message ?? null}
-            files={[]}
-            onFiles={() => undefined}
+            uploads={noFiles}
             onGoing={() => undefined}
           />
         ))}

@@ -55,6 +55,7 @@ export interface Definition {
   promiseMinutes: number;
   dayOrder: 'day-first' | 'month-first' | 'unstated';
   checkPage?: boolean;
+  copy?: boolean;
   steps: { when: string; what: string }[];
   pages: DraftPage[];
   endings?: { kind: 'thanks' | 'address' | 'form'; text: string; when?: Condition }[];
@@ -344,7 +345,9 @@ export function asPublic(definition: Definition, today: string): Schema<'PublicF
     steps: definition.steps,
     dayOrder: definition.dayOrder,
     today,
+    version: 0,
     checkPage: definition.checkPage ?? false,
+    copy: definition.copy ?? false,
     business: { name: '', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
     pages: definition.pages.map((page) => ({
       key: page.key,

@@ -256,7 +256,9 @@ describe('Rules', () => {
         today: '2026-11-25',
         dayOrder: 'day-first',
         steps: [],
+        version: 1,
         checkPage: false,
+        copy: false,
       },
       'POST /api/rules/dry-run': {
         holds: false,
