@@ -31,13 +31,14 @@ if ('' === ($_SERVER['APP_SECRET'] ?? '')) {
     $file = rtrim($data, '/').'/secret';
     if (!is_file($file)) {
         @mkdir(dirname($file), 0o700, true);
-        // A second process starting at the same moment keeps the first one's secret.
-        $handle = @fopen($file, 'x');
-        if (false !== $handle) {
-            chmod($file, 0o600);
-            fwrite($handle, bin2hex(random_bytes(32)));
-            fclose($handle);
+        // Written beside and put into its place whole: killed half-way, it would be empty for ever. A second process
+        // starting at the same moment keeps the first one's.
+        $beside = $file.'.'.bin2hex(random_bytes(6));
+        if (64 === @file_put_contents($beside, bin2hex(random_bytes(32)))) {
+            chmod($beside, 0o600);
+            @link($beside, $file);
         }
+        @unlink($beside);
     }
     $secret = is_file($file) ? (string) file_get_contents($file) : '';
     $set('APP_SECRET', '' !== $secret ? $secret : throw new RuntimeException("The data folder $data cannot be written."));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests;
 
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
@@ -19,6 +20,7 @@ use Telamon\Core\Planning\MessageLines;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\ProjectLines;
+use Telamon\Core\Planning\SentBefore;
 use Telamon\Core\Planning\ServiceFacts;
 use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Reading\AddressReader;
@@ -65,9 +67,9 @@ final class Fixtures
     /**
      * @param array<string, mixed> $answers over the plain ones; null leaves one out
      * @param list<KnownClient> $candidates each taken for the same person where it agrees so far
-     * @param array<string, string> $sent
+     * @param list<SentBefore> $sent
      */
-    public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated'): PlanInput
+    public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated', Purpose $purpose = Purpose::Open): PlanInput
     {
         $sorcha = new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example');
         $answers = array_filter($answers + self::answers(), static fn (mixed $answer): bool => null !== $answer);
@@ -83,13 +85,17 @@ final class Fixtures
             ['confirmation' => 'We have your inquiry', 'notice' => 'New project'],
             $sent,
             new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')),
+            purpose: $purpose,
         );
     }
 
-    /** @param list<array{id: string, description: string}> $assets */
-    public static function known(string $id = 'c1', string $name = 'Orla Fennick', array $assets = [], string $phone = '+353209143327', string $address = '7 Weir Cottages, Marrowby'): KnownClient
+    /**
+     * @param list<array{id: string, description: string}> $assets
+     * @param list<array{id: string, number: string, title: string, lead: string, opened: string}> $open projects
+     */
+    public static function known(string $id = 'c1', string $name = 'Orla Fennick', array $assets = [], string $phone = '+353209143327', string $address = '7 Weir Cottages, Marrowby', array $open = []): KnownClient
     {
-        return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets, [], ...explode(' ', $name, 2));
+        return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets, [], explode(' ', $name, 2)[0], explode(' ', $name, 2)[1] ?? '', $open);
     }
 
     public static function reader(): SubmissionReader

@@ -97,7 +97,7 @@ final readonly class DemoForms
     private static function frame(string $title, string $intro, int $promise): array
     {
         return [
-            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise, 'dayOrder' => 'unstated', 'copy' => true,
+            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise, 'dayOrder' => 'unstated', 'copy' => true, 'purpose' => 'open',
             'thanks' => 'Thank you. Your number is {{reference}}. A copy of your answers is on its way to your mailbox.',
         ];
     }

@@ -23,7 +23,7 @@ final readonly class DemoRules
         $this->changes->carryOut(new Change(ChangeKind::Setup, 'made five rules', null, $now), function (): void {
             $pim = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'PT'])->id ?? '';
             $this->em->persist(new HandlingRule(1, 'Stairs need two', 'Nobody carries a piano up alone.', true, [
-                'forms' => ['piano-inquiry'], 'if' => ['any' => [['question' => 'place', 'op' => 'contains', 'value' => 'step'], ['question' => 'place', 'op' => 'contains', 'value' => 'stair'], ['question' => 'place', 'op' => 'contains', 'value' => 'floor']]],
+                'forms' => ['piano-inquiry'], 'if' => ['any' => array_map(static fn (string $word): array => ['question' => 'place', 'op' => 'has-word', 'value' => $word], ['step', 'steps up', 'stairs', 'floor'])],
                 'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'stairs'], ['kind' => 'task', 'name' => 'Find a second pair of hands', 'doer' => 'lead', 'days' => '2'], ['kind' => 'notice', 'staff' => $pim]],
             ]));
             $this->em->persist(new HandlingRule(2, 'Welcome', 'Whoever is new gets a call in the first week.', true, [

@@ -18,7 +18,7 @@ use Telamon\Journal\Changes;
 /** Makes, keeps and publishes what is being designed. */
 final readonly class Draft
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private FormFaults $faults, private ClockInterface $clock)
     {
     }
 
@@ -75,9 +75,12 @@ final readonly class Draft
             $this->em->refresh($draft);
             $this->em->lock($draft, LockMode::OPTIMISTIC, $version);
             try {
-                FormDefinition::fromArray($draft->definition);
+                $faults = $this->faults->of(FormDefinition::fromArray($draft->definition), $form);
             } catch (InvalidDefinition $error) {
-                throw Problem::invalid('definition', $error->getMessage());
+                $faults = [$error->getMessage()];
+            }
+            if ([] !== $faults) {
+                throw Problem::invalid('definition', $faults[0]);
             }
             $last = $this->em->createQueryBuilder()->select('MAX(v.number)')->from(FormVersion::class, 'v')->where('v.form = :form')->setParameter('form', $form)->getQuery()->getSingleScalarResult();
             $made = new FormVersion($form, (int) $last + 1, $draft->definition, $this->clock->now());
@@ -85,6 +88,16 @@ final readonly class Draft
             $form->published = $made;
 
             return $made;
+        });
+    }
+
+    /** Takes a form offline: nobody can fill it in until a version is published again. */
+    public function withdraw(Form $form, Staff $staff): void
+    {
+        $change = new Change(ChangeKind::Publish, mb_substr("took {$form->title} offline", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title);
+        $this->changes->carryOut($change, function () use ($form): void {
+            $this->em->refresh($form);
+            $form->published = null;
         });
     }
 

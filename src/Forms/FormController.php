@@ -120,6 +120,15 @@ final readonly class FormController
         return new JsonResponse($this->view->whole($draft));
     }
 
+    #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function withdraw(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $form = $this->get($id);
+        $this->drafts->withdraw($form, $staff);
+
+        return new JsonResponse($this->view->whole($this->drafts->of($form)));
+    }
+
     /** The form as a file that another installation can take in. */
     #[Route('/{id}/export', requirements: ['id' => self::ID], methods: ['GET'])]
     public function export(string $id): Response

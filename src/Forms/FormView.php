@@ -16,7 +16,7 @@ use Telamon\Setup\BusinessFacts;
 /** Shows forms to those who design them, as the contract has it. */
 final readonly class FormView
 {
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private FormKinds $kinds, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
@@ -80,6 +80,6 @@ final readonly class FormView
         }
         $published = $draft->form->published;
 
-        return [[], [...Advice::for($definition), ...$this->kinds->advice($definition)], null === $published ? [] : Difference::words($published->definition(), $definition)];
+        return [$this->faults->of($definition, $draft->form), [...Advice::for($definition), ...$this->kinds->advice($definition)], null === $published ? [] : Difference::words($published->definition(), $definition)];
     }
 }

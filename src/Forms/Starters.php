@@ -86,7 +86,7 @@ final class Starters
                     ['key' => 'manner', 'type' => 'rating', 'wording' => 'How we were to deal with', 'half' => true],
                     ['key' => 'show', 'type' => 'consent', 'wording' => 'You may show my words with my first name.'],
                 ]),
-            ]),
+            ], 'file'),
             'visit-report' => self::frame('For whoever was there.', 480, [
                 self::page('visit', 'The visit', 'On', [
                     ['key' => 'name', 'type' => 'person-name', 'wording' => 'Client', 'required' => true, 'destination' => 'client.name'],
@@ -102,7 +102,7 @@ final class Starters
                     ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'hint' => 'up to 3', 'maxFiles' => 3, 'fileKinds' => 'images', 'destination' => 'files'],
                     ['key' => 'signed', 'type' => 'signature', 'wording' => 'Signed by the client', 'hint' => 'on the spot'],
                 ]),
-            ]),
+            ], 'add'),
             default => throw Problem::invalid('starter', 'There is no such starter.'),
         };
     }
@@ -118,7 +118,7 @@ final class Starters
      *
      * @return array<string, mixed>
      */
-    private static function frame(string $intro, int $promise, array $pages): array
+    private static function frame(string $intro, int $promise, array $pages, string $purpose = 'open'): array
     {
         return [
             'intro' => $intro,
@@ -128,6 +128,7 @@ final class Starters
             'promiseMinutes' => $promise,
             'dayOrder' => 'day-first',
             'copy' => true,
+            'purpose' => $purpose,
             'pages' => $pages,
         ];
     }

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Telamon\Intake;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Matching\ClientMatcher;
+use Telamon\Core\Matching\Directory;
+use Telamon\Core\Matching\Verdict;
+use Telamon\Core\Reading\SubmissionReader;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Scheduling\OpeningHours;
@@ -17,7 +22,7 @@ use Telamon\Setup\BusinessFacts;
 /** What rules may ask about, of submissions that came and of those that come. */
 final readonly class PastFacts
 {
-    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock, private SubmissionReader $reader, private ClientMatcher $matcher, private Directory $directory)
     {
     }
 
@@ -29,19 +34,22 @@ final readonly class PastFacts
     }
 
     /**
-     * The newest first. Whether a client was known is told by whether they were on file before that day; their tags
-     * are those of today.
+     * The newest first. Whether a client was known is told by whether they were on file before that submission came, and
+     * where nobody has said who it is, by matching as a plan does; their tags are those of today.
+     *
+     * @param list<string> $forms address endings; all where empty
      *
      * @return iterable<array{RuleFacts, string, string, string}> with id, number and name, and when
      */
-    public function since(\DateTimeImmutable $since, \DateTimeImmutable $until, int $offset, int $most): iterable
+    public function since(\DateTimeImmutable $since, \DateTimeImmutable $until, int $offset, int $most, array $forms = []): iterable
     {
         $utc = new \DateTimeZone('UTC');
         $hours = $this->facts->hours();
         $versions = [];
         $rows = $this->db->iterateAssociative(
-            'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, c.since, c.tags FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ? ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
-            [$since->setTimezone($utc)->format('Y-m-d H:i:s'), $until->setTimezone($utc)->format('Y-m-d H:i:s'), $most, $offset],
+            'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, s.client_id, c.since, c.tags, EXISTS (SELECT 1 FROM submission e WHERE e.client_id = s.client_id AND e.received_at < s.received_at) AS earlier FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ?'.([] === $forms ? '' : ' AND s.form_id IN (SELECT id FROM form WHERE slug IN (?))').' ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
+            [$since->setTimezone($utc)->format('Y-m-d H:i:s'), $until->setTimezone($utc)->format('Y-m-d H:i:s'), ...([] === $forms ? [] : [$forms]), $most, $offset],
+            [] === $forms ? [] : [2 => ArrayParameterType::STRING],
         );
         foreach ($rows as $row) {
             $versionId = self::text($row, 'form_version_id');
@@ -52,14 +60,32 @@ final readonly class PastFacts
             $at = new \DateTimeImmutable(self::text($row, 'received_at'), $utc);
             [$answers, $campaign] = [json_decode(self::text($row, 'answers'), true), json_decode(self::text($row, 'campaign'), true)];
             $facts = $this->facts($version, \is_array($answers) ? $answers : [], self::text($row, 'channel'), $at, array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))), '' === self::text($row, 'continue_by'), $hours);
-            $known = '' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d');
+            $client = '' === self::text($row, 'client_id') ? $this->matched($version, \is_array($answers) ? $answers : []) : ('1' === (string) (\is_scalar($row['earlier'] ?? null) ? $row['earlier'] : '') || ('' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d')) ? 'known' : 'new');
+            $known = 'known' === $client;
             $tags = json_decode(self::text($row, 'tags'), true);
             $over = self::text($row, 'continue_by');
             if ('' !== $over && $over <= $this->clock->now()->setTimezone($utc)->format('Y-m-d H:i:s')) {
                 $facts = $facts->after([Trigger::Received, Trigger::Unfinished]);
             }
-            yield [$facts->with(['@client' => $known ? 'known' : 'new', '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
+            yield [$facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
         }
+    }
+
+    /**
+     * Whom a plan would take them for; empty where it would ask.
+     *
+     * @param array<array-key, mixed> $answers
+     */
+    private function matched(FormVersion $version, array $answers): string
+    {
+        $candidates = $this->matcher->candidates($this->reader->read($version->definition(), $answers), $this->directory);
+
+        return match (($candidates[0] ?? null)?->judgement->verdict) {
+            null => 'new',
+            Verdict::Same => 'known',
+            Verdict::Household => 'household',
+            default => '',
+        };
     }
 
     /**

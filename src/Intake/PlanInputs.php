@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Intake;
 
 use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\SentBefore;
 use Telamon\Core\Reading\Readings;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
@@ -23,11 +25,11 @@ final readonly class PlanInputs
 
     /**
      * @param list<Candidate> $candidates
-     * @param array<string, string> $alreadySent ISO 8601 day by message template
+     * @param list<SentBefore> $alreadySent
      * @param Readings|null $sent of what stood in the form when it was sent out
      * @param array<string, string> $merge fields for texts of rules
      */
-    public function of(Readings $readings, array $candidates, array $alreadySent, RuleBook $book, ?RuleFacts $facts = null, ?Readings $sent = null, array $merge = []): PlanInput
+    public function of(Readings $readings, array $candidates, array $alreadySent, RuleBook $book, ?RuleFacts $facts = null, ?Readings $sent = null, array $merge = [], Purpose $purpose = Purpose::Open): PlanInput
     {
         return new PlanInput(
             $readings,
@@ -45,6 +47,7 @@ final readonly class PlanInputs
             $facts,
             sent: $sent,
             merge: $merge,
+            purpose: $purpose,
         );
     }
 }

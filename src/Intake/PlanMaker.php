@@ -6,6 +6,7 @@ namespace Telamon\Intake;
 
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Planning\InvalidDecision;
@@ -85,7 +86,7 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
-        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent);
+        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose);
 
         return $this->planner->plan($input->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
     }
@@ -95,7 +96,7 @@ final readonly class PlanMaker
      */
     public function withBook(Submission $submission, RuleBook $book): Plan
     {
-        return $this->planner->plan($this->input($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book));
+        return $this->planner->plan($this->input($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
     }
 
     /** Of the answers, and of those to the short form before that did not come again. */
@@ -126,13 +127,13 @@ final readonly class PlanMaker
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent)));
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose));
     }
 
-    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null): PlanInput
+    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null): PlanInput
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->inputs->of($readings, $this->matcher->candidates($readings, $this->directory), $alreadySent, $book ?? $this->books->book(), $facts, $sent);
+        return $this->inputs->of($readings, $this->matcher->candidates($readings, $this->directory), $alreadySent, $book ?? $this->books->book(), $facts, $sent, purpose: $purpose ?? Purpose::Open);
     }
 }

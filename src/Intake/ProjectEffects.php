@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Intake;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Access\Staff;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
 use Telamon\Core\Planning\DayWords;
 use Telamon\Core\Planning\Effect;
 use Telamon\Core\Reading\NameReader;
@@ -31,6 +34,8 @@ final readonly class ProjectEffects
         private NameReader $names,
         private BusinessFacts $facts,
         private TaskCounts $tasks,
+        #[Autowire(env: 'TELAMON_URL')]
+        private string $address = '',
     ) {
     }
 
@@ -83,7 +88,7 @@ final readonly class ProjectEffects
     {
         $attachments = null === $made->submission ? [] : $this->shelf->of($made->submission, $effect->text('question'));
         foreach ($attachments as $attachment) {
-            $this->shelf->putWith($attachment, $made->client(), $made->project(), $made->asset);
+            $this->shelf->putWith($attachment, $made->client(), $made->project, $made->asset);
         }
 
         return $attachments;
@@ -91,23 +96,38 @@ final readonly class ProjectEffects
 
     public function queueMessage(Effect $effect, Making $made): Message
     {
-        $project = $made->project();
+        $project = $made->project;
         $today = $made->now->setTimezone($this->facts->zone());
         $toName = $effect->text('to_name');
 
         return $this->messages->queue($effect->text('template'), $effect->text('to'), $toName, [
             'first_name' => $this->names->read($toName)->given,
-            'client' => $made->client()->name(),
-            'service' => $project->title,
+            'client' => $made->client?->name() ?? $made->submission->name ?? '',
+            'service' => $project->title ?? '',
             'asset' => $made->asset->description ?? $this->facts->business()->assetWord,
             'place' => $made->asset->place ?? '',
-            'project' => $project->number,
-            'reference' => $made->submission->number ?? $project->number,
-            'lead' => $project->lead->name,
+            'project' => $project->number ?? '',
+            'reference' => $made->submission->number ?? $project->number ?? '',
+            'lead' => $project->lead->name ?? $this->facts->coordinator()->name,
             'coordinator' => $this->facts->coordinator()->name,
-            'ready_by' => null === $project->readyBy ? '' : DayWords::short($project->readyBy, $today),
-            'notes' => $project->notes,
-        ], $made->client, $project, $made->submission?->id);
+            'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
+            'notes' => $project->notes ?? '',
+            'why' => $effect->text('why'),
+            'phone' => $this->phoneOf($made->client),
+            'link' => '' === $this->address ? '' : rtrim($this->address, '/').(null === $project ? (null === $made->client ? '' : "/clients/{$made->client->id}") : "/projects/{$project->id}"),
+        ], $made->client, $project, $made->submission?->id, $effect->text('says'), true);
+    }
+
+    /** Whom to ring, as it is read aloud. */
+    private function phoneOf(?Client $client): string
+    {
+        foreach ($client->contactPoints ?? [] as $point) {
+            if (ContactKind::Phone === $point->kind) {
+                return $this->facts->phoneReader()->format($point->value);
+            }
+        }
+
+        return '';
     }
 
     /** The asset is known only after the project line; join them once both are there. */

@@ -11,6 +11,8 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Core\Form\AnswerText;
+use Telamon\Core\Form\Carrying;
+use Telamon\Core\Form\Ending;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\QuestionType;
@@ -71,8 +73,17 @@ final readonly class PublicSubmissionController
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
+            'carried' => (object) $this->carried($ending, $form, $submission),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
         ], 201);
+    }
+
+    /** @return array<string, mixed> what the next form asks too, by its question keys */
+    private function carried(?Ending $ending, FormDefinition $form, Submission $submission): array
+    {
+        $next = EndingKind::Form === $ending?->kind ? $this->forms->find($ending->text)?->published : null;
+
+        return null === $next ? [] : Carrying::between($form, $submission->answers, $next->definition());
     }
 
     /**

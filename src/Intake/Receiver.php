@@ -12,6 +12,7 @@ use Telamon\Core\Form\AnswerCheck;
 use Telamon\Core\Form\AnswerText;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\EndingKind;
+use Telamon\Core\Form\Faults;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Priority;
 use Telamon\Core\Form\Question;
@@ -200,7 +201,7 @@ final readonly class Receiver
             $readings->doubts(),
             $arriving->channel,
             $now,
-            $this->facts->workingTime()->add($now, $form->promiseMinutes),
+            $this->facts->workingTime()->add($now, min($form->promiseMinutes, Faults::LONGEST_PROMISE)),
             $key,
             $arriving->origin,
             $arriving->continues,

@@ -108,7 +108,7 @@ final readonly class SubmissionController
         if (SubmissionState::SetAside === $submission->state && null === $submission->decidedBy) {
             return new JsonResponse($acceptor->putBack($submission, $staff));
         }
-        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['at' => 'DESC', 'id' => 'DESC'])
+        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['seq' => 'DESC'])
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
 
         return new JsonResponse(['change' => $change->id] + $undo->undo($change->id, $staff));

@@ -140,7 +140,7 @@ final class SubmissionView
     /** @return list<array{kind: string, id: string, label: string}> */
     private function made(Submission $submission): array
     {
-        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => ChangeKind::Accept, 'undoneAt' => null], ['at' => 'DESC']);
+        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => ChangeKind::Accept, 'undoneAt' => null], ['seq' => 'DESC']);
         if (null === $change) {
             return [];
         }

@@ -29,9 +29,9 @@ final readonly class BulkRemoval
     public function remove(Change $made, Change $taking): array
     {
         $this->db->executeStatement('PRAGMA defer_foreign_keys = ON');
-        $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS going (record_id TEXT PRIMARY KEY, entry_id TEXT)');
+        $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS going (record_id TEXT PRIMARY KEY, entry_id TEXT, seq INTEGER)');
         $this->db->executeStatement('DELETE FROM going');
-        $this->db->executeStatement("INSERT INTO going SELECT record_id, id FROM journal_entry WHERE change_id = ? AND action = 'made'", [$made->id]);
+        $this->db->executeStatement("INSERT INTO going SELECT record_id, id, seq FROM journal_entry WHERE change_id = ? AND action = 'made'", [$made->id]);
         $kept = [...$this->keep('changed since', $this->changedSince(), [$made->id]), ...$this->keepWhatIsNeeded($made)];
         $this->keepWhatBelongs($made);
         $ids = [];
@@ -53,7 +53,7 @@ final readonly class BulkRemoval
 
     private function changedSince(): string
     {
-        return "SELECT g.record_id FROM going g JOIN journal_entry e ON e.record_id = g.record_id AND e.id > g.entry_id AND e.change_id <> ?
+        return "SELECT g.record_id FROM going g JOIN journal_entry e ON e.record_id = g.record_id AND e.seq > g.seq AND e.change_id <> ?
             JOIN change_set c ON c.id = e.change_id AND c.undone_at IS NULL AND c.kind <> '".ChangeKind::Undo->value."'";
     }
 

@@ -12,6 +12,8 @@ use Telamon\Database\Ids;
 #[ORM\Entity]
 #[ORM\Table(name: 'change_set')]
 #[ORM\Index(columns: ['staff_id', 'at'])]
+#[ORM\Index(columns: ['staff_id', 'seq'])]
+#[ORM\Index(columns: ['undoes'])]
 #[ORM\Index(columns: ['submission_id'])]
 class Change
 {
@@ -20,6 +22,14 @@ class Change
 
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $undoneAt = null;
+
+    /** The change that this one took back. */
+    #[ORM\Column(length: 36, nullable: true)]
+    public ?string $undoes = null;
+
+    /** The order in which changes were written, given by the database: a clock may go back. */
+    #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
+    public int $seq = 0;
 
     /**
      * @param string $words what was done, without its doer: “accepted the plan for Orla Fennick”

@@ -21,7 +21,7 @@ use Telamon\Setup\BusinessFacts;
 #[IsGranted('ROLE_FIELD')]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private BusinessFacts $facts, private Security $security)
+    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Security $security)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class ChangeController
     public function last(#[CurrentUser] Staff $staff): Response
     {
         $kinds = array_values(array_filter(ChangeKind::cases(), static fn (ChangeKind $kind): bool => $kind->canBeUndone()));
-        $change = $this->em->getRepository(Change::class)->findOneBy(['staff' => $staff, 'undoneAt' => null, 'kind' => $kinds], ['at' => 'DESC', 'id' => 'DESC']);
+        $change = $this->em->getRepository(Change::class)->findOneBy(['staff' => $staff, 'undoneAt' => null, 'kind' => $kinds], ['seq' => 'DESC']);
 
         return new JsonResponse(['change' => $change?->toArray($this->facts->zone())]);
     }
@@ -37,13 +37,30 @@ final readonly class ChangeController
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
     public function undo(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
+        $this->refuseOthers($id, $staff);
+        $body = '' === $request->getContent() ? [] : JsonBody::read($request);
+        $sent = true === ($body['ask'] ?? false) ? $this->mailed->by($id) : [];
+        if ([] !== $sent) {
+            throw new Problem(409, 'Sent already', 'Already sent, and cannot be recalled: '.implode('; ', $sent).'. Undo everything else?');
+        }
+
+        return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, true === ($body['all'] ?? false)));
+    }
+
+    #[Route('/{id}/redo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
+    public function redo(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $this->refuseOthers($id, $staff);
+
+        return new JsonResponse(['change' => $id] + $this->redo->redo($id, $staff));
+    }
+
+    /** @throws Problem 403 */
+    private function refuseOthers(string $id, Staff $staff): void
+    {
         $change = $this->em->find(Change::class, $id);
         if (null !== $change && $change->staff !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
             throw new Problem(403, 'Not allowed', 'Only your own changes can be taken back by you.');
         }
-
-        $all = '' !== $request->getContent() && true === (JsonBody::read($request)['all'] ?? false);
-
-        return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, $all));
     }
 }

@@ -47,12 +47,16 @@ final class ColumnValues
         return [$before, $after];
     }
 
-    /** Sets one property of a record to a plain value taken from the journal. */
-    public function restore(EntityManagerInterface $em, object $record, string $name, mixed $plain): void
+    /**
+     * Sets one property of a record to a plain value taken from the journal.
+     *
+     * @param array<string, object> $coming records that are about to be written again, by id
+     */
+    public function restore(EntityManagerInterface $em, object $record, string $name, mixed $plain, array $coming = []): void
     {
         $meta = $em->getClassMetadata($record::class);
         if ($meta->hasAssociation($name)) {
-            $value = null === $plain ? null : $em->getReference($meta->getAssociationTargetClass($name), $plain);
+            $value = null === $plain ? null : (\is_string($plain) ? $coming[$plain] ?? null : null) ?? $em->getReference($meta->getAssociationTargetClass($name), $plain);
         } else {
             $mapping = $meta->getFieldMapping($name);
             $value = $em->getConnection()->convertToPHPValue(\is_array($plain) ? json_encode($plain, \JSON_THROW_ON_ERROR) : $plain, $mapping->type);

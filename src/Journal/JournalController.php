@@ -28,18 +28,18 @@ final readonly class JournalController
         $query = $this->em->createQueryBuilder()->select('e', 'c', 's')->from(JournalEntry::class, 'e')
             ->join('e.change', 'c')->leftJoin('c.staff', 's')
             // What was written later under an earlier change, like the PDF of a submission, stands with it.
-            ->orderBy('c.id', 'DESC')->addOrderBy('e.id', 'DESC')->setMaxResults(self::PAGE + 1);
+            ->orderBy('c.seq', 'DESC')->addOrderBy('e.seq', 'DESC')->setMaxResults(self::PAGE + 1);
         $record = $request->query->getString('record');
         if ('' !== $record) {
             $query->andWhere('e.recordId = :record OR e.clientId = :record OR e.projectId = :record OR c.submissionId = :record')->setParameter('record', $record);
         }
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
-            $query->andWhere('c.id < :change OR (c.id = :change AND e.id < :id)')->setParameter('change', $cursor->value)->setParameter('id', $cursor->id);
+            $query->andWhere('c.seq < :change OR (c.seq = :change AND e.seq < :id)')->setParameter('change', (int) $cursor->value)->setParameter('id', (int) $cursor->id);
         }
         /** @var list<JournalEntry> $entries */
         $entries = $query->getQuery()->getResult();
-        [$page, $next] = Page::cut($entries, static fn (JournalEntry $entry): Cursor => new Cursor($entry->change->id, $entry->id), self::PAGE);
+        [$page, $next] = Page::cut($entries, static fn (JournalEntry $entry): Cursor => new Cursor((string) $entry->change->seq, (string) $entry->seq), self::PAGE);
 
         return new JsonResponse([
             'items' => array_map($this->view->show(...), $page),

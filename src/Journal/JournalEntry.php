@@ -10,12 +10,17 @@ use Telamon\Database\Ids;
 /** What a change did to one record: its columns before and after, as the database holds them. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['record_id', 'id'])]
+#[ORM\Index(columns: ['record_id', 'seq'])]
 #[ORM\Index(columns: ['client_id', 'id'])]
 #[ORM\Index(columns: ['project_id', 'id'])]
 class JournalEntry
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
+
+    /** The order in which entries were written, given by the database. */
+    #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
+    public int $seq = 0;
 
     /**
      * @param class-string $recordClass

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Query;
 use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
 use Telamon\Http\Problem;
@@ -52,19 +53,33 @@ final readonly class Undo
                 throw new Problem(409, 'Taken back already', 'Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
             }
             $change->undoneAt ??= $taking->at;
+            $taking->undoes = $change->id;
             $entries = $this->em->getRepository(JournalEntry::class);
             if ($entries->count(['change' => $change, 'action' => Action::Made]) > self::MANY) {
                 $this->em->flush();
-                $changed = $this->takeBack($entries->findBy(['change' => $change, 'action' => Action::Changed], ['id' => 'DESC']));
+                $changed = $this->takeBack($this->entries($change, Action::Changed));
                 $this->em->flush();
                 $removed = $this->bulk->remove($change, $taking);
                 $done = ['undone' => $changed['undone'] + $removed['undone'], 'kept' => [...$changed['kept'], ...$removed['kept']]];
             } else {
-                $done = $this->takeBack($entries->findBy(['change' => $change], ['id' => 'DESC']), $all);
+                $done = $this->takeBack($this->entries($change), $all);
             }
 
             return ['words' => 'Took back: '.$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
         });
+    }
+
+    /** @return list<JournalEntry> last first, as the database has them */
+    private function entries(Change $change, ?Action $action = null): array
+    {
+        $query = $this->em->createQueryBuilder()->select('e')->from(JournalEntry::class, 'e')->where('e.change = :change')->setParameter('change', $change)->orderBy('e.seq', 'DESC');
+        if (null !== $action) {
+            $query->andWhere('e.action = :action')->setParameter('action', $action);
+        }
+        /** @var list<JournalEntry> $entries */
+        $entries = $query->getQuery()->setHint(Query::HINT_REFRESH, true)->getResult();
+
+        return $entries;
     }
 
     /**
@@ -144,7 +159,7 @@ final readonly class Undo
             $message->state = MessageState::Cancelled;
             $stopped = 1;
         } else {
-            $kept[] = self::kept($entry, MessageState::Sent === $message->state ? 'already sent, and stays sent' : 'on its way');
+            $kept[] = self::kept($entry, MessageState::Sent === $message->state ? 'already sent; it cannot be recalled' : 'on its way');
             $stopped = 0;
         }
 
@@ -183,12 +198,12 @@ final readonly class Undo
     {
         $later = $this->em->createQueryBuilder()
             ->select('e')->from(JournalEntry::class, 'e')->join('e.change', 'c')
-            ->where('e.recordId = :id')->andWhere('c <> :change')->andWhere('c.undoneAt IS NULL')->andWhere('e.id > :after')->andWhere('c.kind <> :undo')
+            ->where('e.recordId = :id')->andWhere('c <> :change')->andWhere('c.undoneAt IS NULL')->andWhere('e.seq > :after')->andWhere('c.kind <> :undo')
             ->setParameters(new \Doctrine\Common\Collections\ArrayCollection([
-                new \Doctrine\ORM\Query\Parameter('id', $entry->recordId),
-                new \Doctrine\ORM\Query\Parameter('change', $entry->change),
-                new \Doctrine\ORM\Query\Parameter('after', $entry->id),
-                new \Doctrine\ORM\Query\Parameter('undo', ChangeKind::Undo->value),
+                new Query\Parameter('id', $entry->recordId),
+                new Query\Parameter('change', $entry->change),
+                new Query\Parameter('after', $entry->seq),
+                new Query\Parameter('undo', ChangeKind::Undo->value),
             ]))
             ->setMaxResults(1)->getQuery()->getOneOrNullResult();
 

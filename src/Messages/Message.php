@@ -28,6 +28,14 @@ class Message implements Journaled
     #[ORM\Column(length: 500)]
     public string $failure = '';
 
+    /** What it rests on, as the plan said when it was made. */
+    #[ORM\Column(length: 32, options: ['default' => ''])]
+    public string $says = '';
+
+    /** Until then undo can stop it. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $leavesAt = null;
+
     public function __construct(
         #[ORM\Column(length: 20)]
         public readonly string $kind,

@@ -6,9 +6,12 @@ namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Clients\Client;
 use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Core\Planning\SentBefore;
 use Telamon\Projects\Project;
 use Telamon\Setup\BusinessFacts;
 
@@ -21,19 +24,27 @@ final readonly class MessageQueue
         private TemplateRenderer $renderer,
         private BusinessFacts $facts,
         private ClockInterface $clock,
+        #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')]
+        private int $holdSeconds,
     ) {
     }
 
     /**
      * @param array<string, string> $fields merge fields beyond the business's own
+     * @param string $says what it rests on, as the plan says
+     * @param bool $held whether it waits a moment, so that undo can stop it
      */
-    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId): Message
+    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false): Message
     {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
         $business = $this->facts->business();
         $fields += ['business' => $business->name, 'business_phone' => $this->facts->phoneReader()->format($business->phone)];
         $message = new Message(
-            \in_array($template, ['confirmation', 'copy'], true) ? 'confirmation' : 'notice',
+            match ($template) {
+                'confirmation', 'copy' => 'confirmation',
+                'notice', 'added', 'told' => 'notice',
+                default => 'message',
+            },
             $to,
             $toName,
             $business->email,
@@ -47,7 +58,9 @@ final readonly class MessageQueue
             $this->clock->now(),
         );
         $this->em->persist($message);
-        $this->bus->dispatch(new SendMessage($message->id));
+        $message->says = $says;
+        $message->leavesAt = $held ? $this->clock->now()->modify("+{$this->holdSeconds} seconds") : $this->clock->now();
+        $this->bus->dispatch(new SendMessage($message->id), $held && $this->holdSeconds > 0 ? [new DelayStamp(1000 * $this->holdSeconds)] : []);
 
         return $message;
     }
@@ -63,12 +76,18 @@ final readonly class MessageQueue
         return $names;
     }
 
-    /** @return array<string, string> ISO 8601 day by template: what has gone out for this submission */
+    /** Seconds that a mail waits which somebody's decision sends. */
+    public function holdSeconds(): int
+    {
+        return $this->holdSeconds;
+    }
+
+    /** @return list<SentBefore> what has gone out for this submission, the newest first */
     public function alreadySent(string $submissionId): array
     {
         $sent = [];
-        foreach ($this->em->getRepository(Message::class)->findBy(['submissionId' => $submissionId, 'state' => [MessageState::Sent, MessageState::Sending]]) as $message) {
-            $sent[$message->template] = ($message->sentAt ?? $message->queuedAt)->setTimezone($this->facts->zone())->format('Y-m-d');
+        foreach ($this->em->getRepository(Message::class)->findBy(['submissionId' => $submissionId, 'state' => [MessageState::Sent, MessageState::Sending]], ['queuedAt' => 'DESC', 'id' => 'DESC']) as $message) {
+            $sent[] = new SentBefore($message->template, $message->toAddress, $message->says, ($message->sentAt ?? $message->queuedAt)->setTimezone($this->facts->zone())->format('Y-m-d'));
         }
 
         return $sent;

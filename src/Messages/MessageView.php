@@ -30,6 +30,7 @@ final readonly class MessageView
             'subject' => $message->subject,
             'state' => $message->state->value,
             'queuedAt' => $message->queuedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'leavesAt' => MessageState::Queued === $message->state ? $message->leavesAt?->setTimezone($zone)->format(\DATE_RFC3339) : null,
             'sentAt' => $message->sentAt?->setTimezone($zone)->format(\DATE_RFC3339),
             'client' => RecordRef::maybe($message->client),
         ];

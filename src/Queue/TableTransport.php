@@ -23,6 +23,8 @@ final readonly class TableTransport implements TransportInterface, ListableRecei
 {
     /** Seconds after which a taken message counts as left behind by a worker that died. */
     public const LEFT_BEHIND = 60;
+    /** Seconds by which processes may read the clock apart. */
+    private const AHEAD = 5;
 
     public function __construct(
         private Connection $db,
@@ -51,8 +53,9 @@ final readonly class TableTransport implements TransportInterface, ListableRecei
     public function get(): iterable
     {
         $now = $this->clock->now()->getTimestamp();
-        $ready = 'queue = :queue AND available_at <= :now AND (taken_at IS NULL OR taken_at <= :left_behind)';
-        $values = ['queue' => $this->queue, 'now' => $now, 'left_behind' => $now - self::LEFT_BEHIND];
+        // What was queued or taken later than now was so before the clock went back: it must not wait until then.
+        $ready = 'queue = :queue AND (available_at <= :now OR queued_at > :ahead) AND (taken_at IS NULL OR taken_at <= :left_behind OR taken_at > :ahead)';
+        $values = ['queue' => $this->queue, 'now' => $now, 'left_behind' => $now - self::LEFT_BEHIND, 'ahead' => $now + self::AHEAD];
         // Looking takes no lock; only a message that is there is worth one.
         if (false === $this->db->fetchOne("SELECT id FROM queued WHERE $ready LIMIT 1", $values)) {
             return [];

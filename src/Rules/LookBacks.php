@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Rules;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
@@ -34,7 +35,10 @@ final readonly class LookBacks
     {
         $now = $this->clock->now();
         $since = $now->modify("-$days days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $total = $this->db->fetchOne('SELECT COUNT(*) FROM submission WHERE received_at >= ?', [$since]);
+        $forms = $this->reader->read('look', $rule)->forms;
+        $total = [] === $forms
+            ? $this->db->fetchOne('SELECT COUNT(*) FROM submission WHERE received_at >= ?', [$since])
+            : $this->db->fetchOne('SELECT COUNT(*) FROM submission WHERE received_at >= ? AND form_id IN (SELECT id FROM form WHERE slug IN (?))', [$since, $forms], [1 => ArrayParameterType::STRING]);
         $look = new LookBack($rule, $days, is_numeric($total) ? (int) $total : 0, $now);
         $this->em->wrapInTransaction(function () use ($look): void {
             $this->em->persist($look);
@@ -68,7 +72,7 @@ final readonly class LookBacks
         $since = $look->at->modify("-{$look->days} days");
         $seen = 0;
         $examples = $look->examples;
-        foreach ($this->past->since($since, $look->at, $look->done, self::AT_ONCE) as [$facts, $id, $label, $at]) {
+        foreach ($this->past->since($since, $look->at, $look->done, self::AT_ONCE, $rule->forms) as [$facts, $id, $label, $at]) {
             ++$seen;
             if ($rule->appliesTo($facts)) {
                 ++$look->touched;

@@ -7,6 +7,8 @@ namespace Telamon\Rules;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Access\Staff;
+use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Core\Messaging\UnreadableTemplate;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleChain;
@@ -22,7 +24,7 @@ final readonly class RuleChanges
 {
     private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself', 'when', 'what', 'alsoByHand'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private MergeFields $fields, private TemplateRenderer $renderer, private ClockInterface $clock)
     {
     }
 
@@ -50,6 +52,7 @@ final readonly class RuleChanges
         } catch (InvalidRule $error) {
             throw Problem::invalid($error->field, $error->getMessage());
         }
+        $this->refuseUnknownFields($rule);
         $others = array_values(array_filter($this->books->kept(), static fn (Rule $other): bool => $other->id !== $id));
         $round = RuleChain::roundOf($rule, [...$others, $rule]);
         if (null !== $round) {
@@ -57,6 +60,24 @@ final readonly class RuleChanges
         }
 
         return $rule;
+    }
+
+    /** @throws Problem 422 when a text names what nothing could fill */
+    private function refuseUnknownFields(Rule $rule): void
+    {
+        $known = $this->fields->of($rule);
+        foreach ($rule->actions as $action) {
+            foreach (['tag', 'text', 'name', 'value'] as $text) {
+                try {
+                    $unknown = array_values(array_diff($this->renderer->fieldsOf($action->text($text)), $known));
+                } catch (UnreadableTemplate) {
+                    throw Problem::invalid('then', 'A {{…}} is opened and not closed.');
+                }
+                if ([] !== $unknown) {
+                    throw Problem::invalid('then', "{{{$unknown[0]}}} can never be filled here. It may be: {{".implode('}}, {{', \array_slice($known, 0, 12)).'}}.');
+                }
+            }
+        }
     }
 
     /**

@@ -62,11 +62,11 @@ final readonly class RuleView
     }
 
     /**
-     * What the published forms ask, each key once, with the forms that ask it.
+     * What the published forms ask, each key once, with the forms that ask it and how each words it.
      *
      * @param list<Form> $forms
      *
-     * @return list<array{key: string, wording: string, type: string, options: list<array{value: string, label: string}>, forms: list<string>}>
+     * @return list<array{key: string, wording: string, type: string, options: list<array{value: string, label: string}>, forms: list<string>, wordings: list<string>}>
      */
     private static function questions(array $forms): array
     {
@@ -74,8 +74,9 @@ final readonly class RuleView
         foreach ($forms as $form) {
             foreach ($form->published?->definition()->questions() ?? [] as $question) {
                 if ($question->type->asks()) {
-                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type->value, 'options' => [], 'forms' => []];
+                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type->value, 'options' => [], 'forms' => [], 'wordings' => []];
                     $questions[$question->key]['forms'][] = $form->slug;
+                    $questions[$question->key]['wordings'][] = $question->wording;
                     foreach ($question->options as $option) {
                         $questions[$question->key]['options'][$option->value] ??= ['value' => $option->value, 'label' => $option->label];
                     }

@@ -51,6 +51,39 @@ final readonly class StarterKit
 
             {{business}}
             TEXT));
+        $this->em->persist(new MessageTemplate('added', 'Added to a project', '{{client}} wrote again: {{project}}', <<<'TEXT'
+            Hello {{first_name}},
+
+            {{client}} wrote again ({{reference}}). It was added to {{project}} {{service}}, which you lead; its tasks stay as they are.
+
+            {{#phone}}
+            Ring: {{phone}}
+            {{/phone}}
+            {{#link}}
+            {{link}}
+            {{/link}}
+            TEXT));
+        $this->em->persist(new MessageTemplate('told', 'Told by a rule', '{{client}}: {{why}}', <<<'TEXT'
+            Hello {{first_name}},
+
+            Why you are told: {{why}}
+
+            What: {{service}} {{project}}
+            Who: {{client}}
+            {{#phone}}
+            Ring: {{phone}}
+            {{/phone}}
+            {{#place}}
+            Where: {{place}}
+            {{/place}}
+            Led by: {{lead}}
+
+            {{notes}}
+            {{#link}}
+
+            {{link}}
+            {{/link}}
+            TEXT));
         $this->em->persist(new MessageTemplate('notice', 'New project', '{{project}}: {{service}} for {{client}}', <<<'TEXT'
             Hello {{first_name}},
 

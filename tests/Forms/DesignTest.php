@@ -214,7 +214,7 @@ final class DesignTest extends AppTestCase
     {
         $form = $this->post('/api/forms', ['title' => 'Long'])->ok(201);
         $questions = array_map(static fn (int $n): array => ['key' => "q$n", 'type' => 'short-text', 'wording' => "Question $n"], range(1, 300));
-        $kept = $this->keep($form, ['title' => 'Long', 'pages' => [['key' => 'p', 'questions' => $questions]]])->ok();
+        $kept = $this->keep($form, ['title' => 'Long', 'purpose' => 'open', 'pages' => [['key' => 'p', 'questions' => $questions]]])->ok();
         self::assertSame([], $kept->at('problems'));
         $more = $this->keep($kept, ['title' => 'Long', 'pages' => [['key' => 'p', 'questions' => [...$questions, ['key' => 'q301', 'type' => 'short-text']]]]])->ok();
         self::assertSame(['a form has at most 300 questions'], $more->at('problems'));

@@ -176,7 +176,7 @@ final class TableTest extends AppTestCase
     private function design(string $title, array $questions): void
     {
         $form = $this->post('/api/forms', ['title' => $title])->ok(201);
-        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title, 'pages' => [['key' => 'p', 'title' => 'P', 'next' => 'Send', 'questions' => $questions]]]])->ok();
+        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title, 'purpose' => 'open', 'pages' => [['key' => 'p', 'title' => 'P', 'next' => 'Send', 'questions' => $questions]]]])->ok();
         $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
     }
 }

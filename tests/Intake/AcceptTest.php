@@ -47,8 +47,8 @@ final class AcceptTest extends AppTestCase
         self::assertSame(range(1, 7), $tasks->column('items', 'position'));
         self::assertSame('2026-11-26', $tasks->text('items.0.due'));
         self::assertSame(['to-do', 'waiting', 'waiting', 'waiting', 'waiting', 'waiting', 'waiting'], $tasks->column('items', 'state'));
-        // Ten working days before Saturday 12 June 2027, which counts as Monday the 14th: Monday 31 May.
-        self::assertSame('2027-05-31', $tasks->text('items.6.due'));
+        // Ten working days before Saturday 12 June 2027, which counts as Friday the 11th: Friday 28 May.
+        self::assertSame('2027-05-28', $tasks->text('items.6.due'));
     }
 
     public function testPhotographsGoToProjectAndAsset(): void

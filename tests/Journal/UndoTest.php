@@ -38,13 +38,59 @@ final class UndoTest extends AppTestCase
         $this->accept($id)->ok();
         self::assertSame(2, $this->work());
         $undone = $this->post("/api/submissions/$id/undo")->ok();
-        self::assertSame(['already sent, and stays sent', 'already sent, and stays sent'], $undone->column('kept', 'why'));
+        self::assertSame(['already sent; it cannot be recalled', 'already sent; it cannot be recalled'], $undone->column('kept', 'why'));
         self::assertSame(0, $this->countRows('project'));
         // The plan knows that it has gone out, and does not offer to send it again.
         self::assertStringContainsString('Already sent', $this->get("/api/submissions/$id")->ok()->body);
         $this->accept($id)->ok();
         self::assertSame(0, $this->work());
         self::assertSame(2, $this->delivered());
+    }
+
+    public function testBeforeSomethingThatWasMailedIsTakenBackItIsAsked(): void
+    {
+        $this->inquire()->ok(201);
+        $change = $this->accept($this->lastSubmission())->ok()->text('change.id');
+        $this->work();
+        $asked = $this->post("/api/changes/$change/undo", ['ask' => true])->ok(409);
+        self::assertSame('Sent already', $asked->text('title'));
+        self::assertStringContainsString('Orla Fennick', $asked->text('detail'));
+        self::assertSame(1, $this->countRows('project'));
+        $this->post("/api/changes/$change/undo")->ok();
+        self::assertSame(0, $this->countRows('project'));
+    }
+
+    public function testWhatWasTakenBackIsDoneAgainWithTheSameRecords(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $change = $this->accept($id)->ok()->text('change.id');
+        $before = array_map(fn (string $table): array => $this->db()->fetchFirstColumn("SELECT id FROM $table ORDER BY id"), self::TABLES);
+        $project = $this->db()->fetchAssociative('SELECT * FROM project');
+        $this->post("/api/changes/$change/redo")->ok(409);
+        $this->post("/api/changes/$change/undo")->ok();
+        $this->post("/api/changes/$change/redo")->ok();
+        self::assertSame($before, array_map(fn (string $table): array => $this->db()->fetchFirstColumn("SELECT id FROM $table ORDER BY id"), self::TABLES));
+        self::assertSame($project, $this->db()->fetchAssociative('SELECT * FROM project'));
+        self::assertSame('accepted', $this->get("/api/submissions/$id")->ok()->text('state'));
+        $this->work();
+        self::assertSame(2, $this->delivered(), 'what was stopped goes out after all, once');
+        // And back once more, as often as anybody likes.
+        $this->post("/api/changes/$change/undo")->ok();
+        self::assertSame(0, $this->countRows('project'));
+    }
+
+    public function testAClockThatGoesBackDoesNotLetUndoDeleteWhatAColleagueDidSince(): void
+    {
+        $this->inquire()->ok(201);
+        $change = $this->accept($this->lastSubmission())->ok()->text('change.id');
+        $this->clock->modify('-1 hour');
+        $task = $this->get('/api/tasks')->ok()->rows('items')[0];
+        self::assertIsString($task['id']);
+        $this->post("/api/tasks/{$task['id']}/finish", ['version' => $task['version']])->ok();
+        self::assertStringContainsString('finished', $this->get('/api/changes/last')->ok()->text('change.words'), 'the last one is the one that was done last');
+        self::assertContains('changed since by Nessa Quarle', $this->post("/api/changes/$change/undo")->ok()->column('kept', 'why'));
+        self::assertSame(1, $this->countRows('task'));
     }
 
     public function testWhatSomebodyChangedSinceStays(): void

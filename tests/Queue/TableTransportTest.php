@@ -43,6 +43,16 @@ final class TableTransportTest extends AppTestCase
         self::assertSame('later', $this->take());
     }
 
+    public function testAClockThatGoesBackKeepsNothingWaiting(): void
+    {
+        $this->queue->send(new Envelope(new SendMessage('queued')));
+        $this->queue->send(new Envelope(new SendMessage('taken')));
+        self::assertSame('queued', $this->take());
+        $this->clock->modify('-1 hour');
+        self::assertEqualsCanonicalizing(['queued', 'taken'], [$this->take(), $this->take()]);
+        self::assertNull($this->take(), 'what was taken just now is not given out again');
+    }
+
     public function testWhatWasTakenAndNotAcknowledgedComesBackAfterAMinute(): void
     {
         $this->queue->send(new Envelope(new SendMessage('left behind')));

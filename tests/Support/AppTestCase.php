@@ -120,7 +120,7 @@ abstract class AppTestCase extends WebTestCase
     protected function publish(string $title, array $definition): void
     {
         $form = $this->post('/api/forms', ['title' => $title])->ok(201);
-        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition])->ok();
+        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition + ['purpose' => 'open']])->ok();
         self::assertSame([], $kept->at('problems'));
         $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
     }

@@ -38,7 +38,7 @@ final class DataFolder
         return new Process(
             [\PHP_BINARY, \dirname(__DIR__, 2).'/bin/console', ...$arguments],
             null,
-            ['TELAMON_DATA' => $folder, 'APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'tests-only'],
+            ['TELAMON_DATA' => $folder, 'APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'tests-only', 'TELAMON_HOLD_SECONDS' => '0'],
             null,
             120,
         );

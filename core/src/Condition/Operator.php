@@ -10,6 +10,8 @@ enum Operator: string
     case Is = 'is';
     case IsOneOf = 'is-one-of';
     case Contains = 'contains';
+    case HasWord = 'has-word';
+    case HasNoneOf = 'has-none-of';
     case IsBlank = 'is-blank';
     case MoreThan = 'more-than';
     case AtMost = 'at-most';
@@ -24,7 +26,9 @@ enum Operator: string
         return match ($this) {
             self::Is => 'is',
             self::IsOneOf => 'is one of',
-            self::Contains => 'contains',
+            self::Contains => 'contains the letters',
+            self::HasWord => 'contains the word',
+            self::HasNoneOf => 'contains none of',
             self::IsBlank => 'is blank',
             self::MoreThan => 'is more than',
             self::AtMost => 'is at most',

@@ -28,6 +28,8 @@ final readonly class Test implements Condition
         return match ($this->operator) {
             Operator::Is, Operator::IsOneOf => [] !== array_intersect(array_map(self::plain(...), $texts), array_map(self::plain(...), $this->values)),
             Operator::Contains => $this->contains($texts),
+            Operator::HasWord => self::hasWords($texts, \array_slice($this->values, 0, 1)),
+            Operator::HasNoneOf => !self::hasWords($texts, $this->values),
             Operator::MoreThan, Operator::AtMost => $this->compares($facts),
             Operator::Before, Operator::After => $this->isBeforeOrAfter($facts),
             Operator::WithinDays => $this->isWithinDays($facts),
@@ -47,6 +49,26 @@ final readonly class Test implements Condition
         foreach ($texts as $text) {
             if (str_contains(self::plain($text), $wanted)) {
                 return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether one of these stands in one of the texts, in whole words next to each other; case aside.
+     *
+     * @param list<string> $texts
+     * @param list<string> $wanted
+     */
+    private static function hasWords(array $texts, array $wanted): bool
+    {
+        $words = static fn (string $text): string => ' '.trim((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', self::plain($text))).' ';
+        foreach ($wanted as $one) {
+            foreach ('  ' === $words($one) ? [] : $texts as $text) {
+                if (str_contains($words($text), $words($one))) {
+                    return true;
+                }
             }
         }
 

@@ -17,11 +17,6 @@ final class Advice
         if (null === $form->questionFor(Destination::ClientEmail)) {
             $advice[] = 'No question goes to the client’s email. Nobody could be known again, and no confirmation could be sent.';
         }
-        foreach ($form->questions() as $question) {
-            if ('' === trim($question->wording)) {
-                $advice[] = "Question {$question->number} has no wording.";
-            }
-        }
 
         return $advice;
     }

@@ -41,6 +41,7 @@ final class DefinitionReader
             $this->endings($data),
             true === ($data['checkPage'] ?? false),
             true === ($data['copy'] ?? false),
+            Purpose::tryFrom(Plain::text($data, 'purpose')),
         );
     }
 

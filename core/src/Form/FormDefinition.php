@@ -17,6 +17,7 @@ final readonly class FormDefinition
      * @param list<Ending> $endings the first that holds counts
      * @param bool $checkPage whether all answers are shown once more before sending
      * @param bool $copy whether whoever fills it in gets their answers by mail at once
+     * @param Purpose|null $purpose what its submissions do; null where nobody has said: they open projects then
      * @param int $promiseMinutes working minutes until a person answers
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class FormDefinition
         public array $endings = [],
         public bool $checkPage = false,
         public bool $copy = false,
+        public ?Purpose $purpose = null,
     ) {
     }
 

@@ -61,16 +61,16 @@ final readonly class ClientMatcher
         $email = $readings->for(Destination::ClientEmail);
         if (null !== $email) {
             $equal = array_filter($client->emails, static fn (string $one): bool => mb_strtolower($one) === mb_strtolower($email->text));
-            $fields[] = $this->field('Email', $email, $email->text, reset($equal) ?: ($client->emails[0] ?? ''), $candidate->judgement, [Field::Email], 'differs, both kept');
+            $fields[] = $this->field('Email', $email, $email->text, reset($equal) ?: ($client->emails[0] ?? ''), $candidate->judgement, [Field::Email], 'differs');
         }
         $phone = $readings->for(Destination::ClientPhone);
         if (null !== $phone && '' !== $phone->string()) {
             $there = \in_array($phone->string(), $client->phones, true) ? $phone->string() : ($client->phones[0] ?? '');
-            $fields[] = $this->field('Phone', $phone, $this->phones->format($phone->string()), '' === $there ? '' : $this->phones->format($there), $candidate->judgement, [Field::Phone], 'differs, both kept');
+            $fields[] = $this->field('Phone', $phone, $this->phones->format($phone->string()), '' === $there ? '' : $this->phones->format($there), $candidate->judgement, [Field::Phone], 'differs');
         }
         $place = $readings->for(Destination::ClientAddress) ?? $readings->for(Destination::AssetPlace);
         if (null !== $place && '' !== $client->address) {
-            $fields[] = $this->field('Address', $place, $place->text, $client->address, $candidate->judgement, [Field::Address, Field::Area], 'differs, both kept');
+            $fields[] = $this->field('Address', $place, $place->text, $client->address, $candidate->judgement, [Field::Address, Field::Area], 'differs');
         }
         $organisation = $readings->for(Destination::ClientOrganisation);
         if (null !== $organisation && '' !== ($client->fields['organisation'] ?? '')) {

@@ -18,4 +18,10 @@ final readonly class ComparedField
         public float $weight = 0.0,
     ) {
     }
+
+    /** The same, with what the plan does about a difference. */
+    public function doing(string $words): self
+    {
+        return 'differs' === $this->verdict ? new self($this->field, $this->here, $this->there, $this->same, $this->verdict.$words, $this->answer, $this->weight) : $this;
+    }
 }

@@ -77,7 +77,7 @@ final readonly class Amender
 
     private static function notice(string $key, StaffMember $staff): PlanLine
     {
-        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::NOTICE, 'to' => $staff->email, 'to_name' => $staff->name]), '', self::BY_HAND);
+        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::TOLD, 'to' => $staff->email, 'to_name' => $staff->name, 'why' => 'You were asked to look at this.']), '', self::BY_HAND);
     }
 
     /** @param array<string, string> $values */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\CustomField;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
@@ -22,12 +23,12 @@ final readonly class PlanInput
     /**
      * @param list<Candidate> $candidates clients on file that it may belong to, the likeliest first
      * @param array<string, ServiceFacts> $services by key
-     * @param array<string, string> $alreadySent ISO 8601 day by message template: what this submission has led
-     *                                           to before, when a plan was accepted and taken back
+     * @param list<SentBefore> $alreadySent what this submission has led to before, when a plan was accepted and taken back
      * @param array<string, string> $templates subject by key of the message templates
      * @param array<string, CustomField> $customFields by name, “custom.client.size”
      * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
      * @param array<string, string> $merge fields for texts of rules beside the answers: what is known of a project that is there already
+     * @param Purpose $purpose what the form's submissions do
      * @param \DateTimeImmutable $today in the business's time zone
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class PlanInput
         public Amendments $amendments = new Amendments(),
         public ?Readings $sent = null,
         public array $merge = [],
+        public Purpose $purpose = Purpose::Open,
     ) {
     }
 
@@ -117,7 +119,7 @@ final readonly class PlanInput
     /** The same, before or with what somebody changed of the plan. */
     public function with(RuleOutcome $outcome, Amendments $amendments): self
     {
-        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments, $this->sent, $this->merge);
+        return new self($this->readings, $this->candidates, $this->services, $this->coordinator, $this->baseChecklist, $this->calendar, $this->assetWord, $this->templates, $this->alreadySent, $this->today, $this->customFields, $this->book, $this->facts, $outcome, $amendments, $this->sent, $this->merge, $this->purpose);
     }
 
     /** The custom field that an answer goes to; null where there is none (any more), or where it cannot hold the answer. */

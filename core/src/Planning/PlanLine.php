@@ -54,6 +54,12 @@ final readonly class PlanLine
         return new self($this->key, $this->group, $this->parts, $effect, [] === $tasks ? '' : 'after task '.implode(' and ', $tasks), $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
     }
 
+    /** @param list<ComparedField> $compared */
+    public function comparing(array $compared): self
+    {
+        return new self($this->key, $this->group, $this->parts, $this->effect, $this->note, $this->reason, $this->choice, $compared, $this->isDropped, $this->isAmended);
+    }
+
     public function isOpen(): bool
     {
         return null !== $this->choice && null === $this->choice->chosen;

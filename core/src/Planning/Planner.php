@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Matching\ComparedField;
 use Telamon\Core\Rules\RuleOutcome;
 
 /** Makes the plan for a submission. It decides and never writes. */
@@ -30,6 +31,11 @@ final readonly class Planner
     {
         [$base, $outcome] = $this->lines($input->with($input->outcome, new Amendments()), []);
         $decisions += self::offered($base, $kept);
+        $later = array_diff_key($kept, $decisions);
+        if ([] !== $later && !$input->amendments->isEmpty()) {
+            // A choice that only what somebody changed gives rise to.
+            $decisions += self::offered($this->lines($input, $decisions)[0], $later);
+        }
         [$lines, $outcome] = [] === $decisions && $input->amendments->isEmpty() ? [$base, $outcome] : $this->lines($input, $decisions);
         $this->refuseUnknown($lines, $decisions);
 
@@ -51,14 +57,34 @@ final readonly class Planner
             ...$this->fields->client($input, $decisions, $client->chosen),
             ...$this->project->lines($input, $decisions, $client->chosen),
             ...$this->unread->lines($input, $decisions, 'project'),
-            ...$this->messages->lines($input),
         ];
+        $lines = [...$lines, ...$this->messages->lines($input, $lines, $client->chosen)];
 
-        $lines = [...$lines, ...$this->rules->lines($input, $lines)];
+        $lines = [...$lines, ...$this->rules->lines($input, $lines, null, $decisions)];
         $tasks = \count(array_filter($lines, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
         $lines = $this->amender->amend([...$lines, ...$this->amender->added($input, $tasks)], $input);
+        $lines = $this->messages->settled($lines, $input, $decisions);
 
-        return [self::grouped($lines), $input->outcome];
+        return [self::grouped(self::told($lines)), $input->outcome];
+    }
+
+    /**
+     * What differs from the file, with what the plan does about it: no more is said than is done.
+     *
+     * @param list<PlanLine> $lines
+     *
+     * @return list<PlanLine>
+     */
+    private static function told(array $lines): array
+    {
+        $done = [];
+        foreach ($lines as $line) {
+            if (null !== $line->choice && str_starts_with($line->key, 'field.')) {
+                $done[substr($line->key, 6)] = ['both' => ', both kept', 'replace' => ', replaced', 'keep' => ', yours is kept'][$line->choice->chosen ?? ''] ?? '';
+            }
+        }
+
+        return array_map(static fn (PlanLine $line): PlanLine => [] === $line->compared ? $line : $line->comparing(array_map(static fn (ComparedField $field): ComparedField => $field->doing($done[lcfirst($field->field)] ?? ''), $line->compared)), $lines);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Reading\Reading;
@@ -12,6 +13,7 @@ use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Tasks\Checklist;
 use Telamon\Core\Tasks\ChecklistMerge;
 use Telamon\Core\Tasks\Doer;
+use Telamon\Core\Tasks\PlannedTask;
 
 /** The plan's lines about the work: project, asset, day, notes, tasks and files. */
 final readonly class ProjectLines
@@ -35,7 +37,13 @@ final readonly class ProjectLines
         $service = $this->service($input);
 
         $assets = $this->assets->lines($input, $client, $decisions);
-        $again = $this->again($client, $decisions);
+        $again = $this->again($input, $client, $decisions);
+        if (Purpose::File === $input->purpose || 'file' === $again?->chosen) {
+            return [new PlanLine('project', 'Project', [Part::words('File it with the client; no project is opened')], null, '', null === $again ? 'what the form is for' : 'your choice', $again), ...$this->files($input, false)];
+        }
+        if (null !== $again && null === $again->chosen) {
+            return [new PlanLine('project', 'Project', [Part::words('Which project is this added to?')], null, [] === ($client->openProjects ?? []) ? 'none is open for this client' : '', 'what the form is for', $again), ...$this->files($input, false)];
+        }
         foreach ($client->openProjects ?? [] as $open) {
             if ($again?->chosen === $open['id']) {
                 return [$this->addTo($input, $open, $again, [] !== $assets), ...$assets, ...$this->fields->project($input, $decisions, [] !== $assets), ...$this->files($input)];
@@ -47,7 +55,7 @@ final readonly class ProjectLines
             ...$assets,
             ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $input->today)]),
             ...$this->fields->project($input, $decisions, [] !== $assets),
-            ...$this->tasks($input, $service, $day->day),
+            ...$this->tasks($input, $service, $day->day, $decisions),
             ...$this->files($input),
         ];
     }
@@ -67,17 +75,22 @@ final readonly class ProjectLines
      *
      * @param array<string, string> $decisions
      */
-    private function again(?KnownClient $client, array $decisions): ?Choice
+    private function again(PlanInput $input, ?KnownClient $client, array $decisions): ?Choice
     {
-        if (null === $client || [] === $client->openProjects) {
+        $adds = Purpose::Add === $input->purpose;
+        if (Purpose::File === $input->purpose || (!$adds && [] === ($client->openProjects ?? []))) {
             return null;
         }
         $options = [['value' => 'new', 'hotkey' => 'O', 'label' => 'Open another']];
-        foreach (\array_slice($client->openProjects, 0, 3) as $i => $open) {
+        foreach (\array_slice($client->openProjects ?? [], 0, 3) as $i => $open) {
             $options[] = ['value' => $open['id'], 'hotkey' => ['P', 'Q', 'R'][$i], 'label' => "Add to {$open['number']} {$open['title']}"];
         }
 
-        return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? 'new', $options);
+        if ($adds) {
+            $options[] = ['value' => 'file', 'hotkey' => 'I', 'label' => 'Only file it'];
+        }
+
+        return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? ($adds ? null : 'new'), $options);
     }
 
     /** @param array{id: string, number: string, title: string, lead: string, opened: string} $open */
@@ -140,8 +153,32 @@ final readonly class ProjectLines
         return [...$input->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($input->readings->all, $homeless)), ...array_values(array_filter($input->readings->all, $unread))];
     }
 
-    /** @return list<PlanLine> */
-    private function tasks(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy): array
+    /**
+     * What cannot be done by the day it must be ready is asked about, not passed over.
+     *
+     * @param list<PlannedTask> $late
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    private static function late(array $late, ?\DateTimeImmutable $readyBy, PlanInput $input, array $decisions): array
+    {
+        if ([] === $late || null === $readyBy) {
+            return [];
+        }
+        $choice = new Choice('late', $decisions['late'] ?? null, [['value' => 'go-on', 'hotkey' => '1', 'label' => 'Go on all the same']]);
+        $names = implode(', ', array_map(static fn (PlannedTask $task): string => "“{$task->item->name}” by ".DayWords::short($task->due, $input->today), \array_slice($late, 0, 3))).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '');
+        $parts = [Part::words('Not in time for '), Part::value(DayWords::short($readyBy, $input->today)), Part::words(": $names".(null === $choice->chosen ? '. Go on, or put the day right?' : ''))];
+
+        return [new PlanLine('late', 'Tasks', $parts, null, '', null === $choice->chosen ? 'too few working days' : 'your choice', $choice)];
+    }
+
+    /**
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    private function tasks(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, array $decisions): array
     {
         $checklists = [$input->baseChecklist, ...(null === $service?->addOn ? [] : [$service->addOn])];
         // A checklist that is there already is not joined twice.
@@ -153,7 +190,11 @@ final readonly class ProjectLines
         }
         $today = new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC'));
         $lines = [];
+        $late = [];
         foreach ((new ChecklistMerge($input->calendar))->merge($checklists, $today, $readyBy) as $task) {
+            if ($task->isLate) {
+                $late[] = $task;
+            }
             $doer = Doer::Lead === $task->item->doer ? $this->lead($input, $service) : $input->coordinator;
             $lines[] = new PlanLine(
                 'task.'.$task->item->key,
@@ -172,7 +213,7 @@ final readonly class ProjectLines
             );
         }
 
-        return [...$lines, ...$this->wishedTasks($input, $this->lead($input, $service), \count($lines), $today)];
+        return [...self::late($late, $readyBy, $input, $decisions), ...$lines, ...$this->wishedTasks($input, $this->lead($input, $service), \count($lines), $today)];
     }
 
     /**
@@ -202,7 +243,7 @@ final readonly class ProjectLines
     }
 
     /** @return list<PlanLine> */
-    private function files(PlanInput $input): array
+    private function files(PlanInput $input, bool $hasProject = true): array
     {
         $lines = [];
         foreach ($input->readings->all as $reading) {
@@ -211,11 +252,11 @@ final readonly class ProjectLines
                 $lines[] = new PlanLine("files.{$reading->question->key}", 'Files', [
                     Part::words('Put '),
                     Part::value(1 === $count ? '1 file' : "$count files", $reading->question->number),
-                    Part::words(" with the {$input->assetWord} and the project"),
+                    Part::words($hasProject ? " with the {$input->assetWord} and the project" : ' with the client'),
                 ], new Effect(EffectKind::AttachFiles, ['question' => $reading->question->key]));
             }
         }
-        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the project, as a PDF')], new Effect(EffectKind::KeepSheet, []));
+        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the '.($hasProject ? 'project' : 'client').', as a PDF')], new Effect(EffectKind::KeepSheet, []));
 
         return $lines;
     }

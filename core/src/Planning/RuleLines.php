@@ -20,17 +20,31 @@ final readonly class RuleLines
     /**
      * @param list<PlanLine> $before the lines so far
      * @param StaffMember|null $lead of the project, where it is there already
+     * @param array<string, string> $decisions
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null): array
+    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null, array $decisions = []): array
     {
+        $isThere = null !== $lead;
         $lead ??= self::leadOf($input, $before);
         $lines = [];
         $tasks = \count(array_filter($before, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
         $told = array_map(static fn (PlanLine $line): string => EffectKind::QueueMessage === $line->effect?->kind ? $line->effect->text('to') : '', $before);
+        $hasProject = $isThere || [] !== array_filter($before, static fn (PlanLine $line): bool => \in_array($line->effect?->kind, [EffectKind::OpenProject, EffectKind::UseProject], true));
         foreach ($input->outcome->adds as $i => [$rule, $action]) {
             $key = "rule.{$rule->id}.$i";
+            if (!$hasProject && self::needsProject($action)) {
+                $lines[] = new PlanLine($key, 'Rules', [Part::words("{$rule->name} is about a project, and none comes of this: nothing is done for it")], null, '', $rule->name);
+                continue;
+            }
+            $empty = $this->empty($input, $action);
+            $choice = [] === $empty ? null : new Choice("$key.empty", $decisions["$key.empty"] ?? null, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
+            if (null !== $choice && 'without' !== $choice->chosen) {
+                $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
+                $lines[] = new PlanLine($key, 'Rules', [Part::words("{$rule->name} $words".(null === $choice->chosen && !$isThere ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $isThere ? null : $choice);
+                continue;
+            }
             $line = match ($action->kind) {
                 ActionKind::Tag => $this->tag($input, $rule, $action, $key),
                 ActionKind::Note => $this->note($input, $rule, $action, $key),
@@ -51,6 +65,15 @@ final readonly class RuleLines
         }
 
         return $lines;
+    }
+
+    private static function needsProject(Action $action): bool
+    {
+        return match ($action->kind) {
+            ActionKind::Note, ActionKind::Task, ActionKind::Wish => true,
+            ActionKind::Tag, ActionKind::Field => 'client' !== $action->text('record'),
+            default => false,
+        };
     }
 
     private function tag(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
@@ -108,7 +131,7 @@ final readonly class RuleLines
         return new PlanLine($key, 'Project', [Part::words('Wish for '.('quote' === $about ? 'the quote: ' : 'an appointment: ')), Part::value($text)], new Effect(EffectKind::AddWish, ['kind' => $about, 'text' => $text]), '', $rule->name);
     }
 
-    /** One more message to whoever wrote. What was sent before for the same submission is not sent again. */
+    /** One more message to whoever wrote. */
     private function message(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
     {
         $template = $action->text('template');
@@ -116,9 +139,6 @@ final readonly class RuleLines
         $email = $input->readings->for(Destination::ClientEmail);
         if (null === $email || '' === $email->string()) {
             return new PlanLine($key, 'Messages', [Part::words("“{$name}” is not sent: no mail address was given")], null, '', $rule->name);
-        }
-        if (isset($input->alreadySent[$template])) {
-            return new PlanLine($key, 'Messages', [Part::words("“{$name}” was sent before, not again")], null, '', $rule->name);
         }
 
         return new PlanLine($key, 'Messages', [Part::words("Send “{$name}” to "), Part::value($email->string(), $email->question->number)], new Effect(EffectKind::QueueMessage, ['template' => $template, 'to' => $email->string(), 'to_name' => $input->readings->for(Destination::ClientName)->text ?? '']), '', $rule->name);
@@ -164,24 +184,46 @@ final readonly class RuleLines
         if (null === $staff) {
             return null;
         }
-        if (isset($input->alreadySent[MessageLines::NOTICE])) {
-            return new PlanLine($key, 'Messages', [Part::words("{$staff->name} was told before, not again")], null, '', $rule->name);
-        }
         if (\in_array($staff->email, $told, true)) {
             return new PlanLine($key, 'Messages', [Part::words("{$staff->name} is told already")], null, '', $rule->name);
         }
 
-        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::NOTICE, 'to' => $staff->email, 'to_name' => $staff->name]), '', $rule->name);
+        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::TOLD, 'to' => $staff->email, 'to_name' => $staff->name, 'why' => $rule->name]), '', $rule->name);
     }
 
-    /** Merge fields: any answer by its key, and what is known of the project. */
+    /**
+     * What the texts of an action name and nothing fills: an empty place would say something else than was meant.
+     *
+     * @return list<string> as they stand in the text
+     */
+    private function empty(PlanInput $input, Action $action): array
+    {
+        $fields = $this->fields($input);
+        $empty = [];
+        foreach (['tag', 'text', 'name', 'value'] as $text) {
+            foreach ($this->renderer->fieldsOf($action->text($text)) as $name) {
+                if ('' === trim($fields[$name] ?? '')) {
+                    $empty[] = "{{{$name}}}";
+                }
+            }
+        }
+
+        return array_values(array_unique($empty));
+    }
+
     private function filled(PlanInput $input, string $template): string
+    {
+        return $this->renderer->body($template, $this->fields($input));
+    }
+
+    /** @return array<string, string> merge fields: any answer by its key, and what is known of the project */
+    private function fields(PlanInput $input): array
     {
         $fields = $input->merge;
         foreach ($input->readings->all as $reading) {
             $fields[$reading->question->key] ??= $reading->text;
         }
 
-        return $this->renderer->body($template, $fields);
+        return $fields;
     }
 }

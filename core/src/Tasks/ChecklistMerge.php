@@ -37,7 +37,9 @@ final readonly class ChecklistMerge
                 }
             }
             sort($waitsFor);
-            $tasks[] = $byKey[$item->key] = new PlannedTask(\count($tasks) + 1, $item, $checklist, $due, $waitsFor);
+            // Counted back, and yet after that day: no working day is left, or what it waits for is done too late.
+            $isLate = DueFrom::ReadyBy === $item->from && $item->days <= 0 && null !== $readyBy && $due > $this->calendar->back($readyBy, 0);
+            $tasks[] = $byKey[$item->key] = new PlannedTask(\count($tasks) + 1, $item, $checklist, $due, $waitsFor, $isLate);
         }
 
         return $tasks;
@@ -76,11 +78,17 @@ final readonly class ChecklistMerge
         return $ordered;
     }
 
+    /** Back from a day that is not worked, the last worked one before it is where the count begins. */
+    private function counted(\DateTimeImmutable $readyBy, int $days): \DateTimeImmutable
+    {
+        return $days > 0 ? $this->calendar->add($readyBy, $days) : $this->calendar->back($readyBy, -$days);
+    }
+
     private function due(ChecklistItem $item, \DateTimeImmutable $accepted, ?\DateTimeImmutable $readyBy): \DateTimeImmutable
     {
         $first = $this->calendar->add($accepted, 0);
         if (DueFrom::ReadyBy === $item->from && null !== $readyBy) {
-            return max($first, $this->calendar->add($readyBy, $item->days));
+            return max($first, $this->counted($readyBy, $item->days));
         }
 
         return $this->calendar->add($accepted, abs($item->days));

@@ -10,6 +10,7 @@ final readonly class PlannedTask
     /**
      * @param int $number from 1, in order
      * @param list<int> $waitsFor numbers of the tasks that come first
+     * @param bool $isLate whether it belongs before the day of readiness and cannot be done by it
      */
     public function __construct(
         public int $number,
@@ -17,6 +18,7 @@ final readonly class PlannedTask
         public string $checklist,
         public \DateTimeImmutable $due,
         public array $waitsFor,
+        public bool $isLate = false,
     ) {
     }
 }

@@ -46,6 +46,22 @@ final readonly class WorkingDays
         return $day;
     }
 
+    /**
+     * The day that lies so many working days before. A day that is not worked counts as the last one before it that is,
+     * as numpy's busday_offset does with roll='backward'.
+     *
+     * @throws \OverflowException when no worked day is found within ten years
+     */
+    public function back(\DateTimeImmutable $day, int $days): \DateTimeImmutable
+    {
+        $day = $this->walk($day, -1, 0);
+        for ($left = $days; $left > 0; --$left) {
+            $day = $this->walk($day, -1, 1);
+        }
+
+        return $day;
+    }
+
     private function walk(\DateTimeImmutable $day, int $step, int $atLeast): \DateTimeImmutable
     {
         for ($i = 0; $i < self::HORIZON; ++$i) {

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Planning\InvalidDecision;
 use Telamon\Core\Planning\Part;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanLine;
+use Telamon\Core\Planning\SentBefore;
 use Telamon\Core\Tests\Fixtures;
 
 final class PlannerTest extends TestCase
@@ -164,9 +166,61 @@ final class PlannerTest extends TestCase
 
     public function testWhatWasSentBeforeIsNotSentAgain(): void
     {
-        $plan = Fixtures::planner()->plan(Fixtures::input([], [], ['confirmation' => '2026-11-24']));
+        $first = Fixtures::planner()->plan(Fixtures::input());
+        $says = self::line($first, 'message.confirmation')->effect?->text('says') ?? '';
+        $sent = new SentBefore('confirmation', 'orla@example.com', $says, '2026-11-24');
+        $plan = Fixtures::planner()->plan(Fixtures::input([], [], [$sent]));
         self::assertNull(self::line($plan, 'message.confirmation')->effect);
+        self::assertNull(self::line($plan, 'message.confirmation')->choice);
         self::assertNotNull(self::line($plan, 'message.notice')->effect);
+        // To somebody else, nothing was sent.
+        self::assertNotNull(self::line(Fixtures::planner()->plan(Fixtures::input(['email' => 'o.fennick@example.com'], [], [$sent])), 'message.confirmation')->effect);
+    }
+
+    public function testWhatWouldBeSaidOtherwiseNowIsOfferedAsACorrection(): void
+    {
+        $sent = [new SentBefore('confirmation', 'orla@example.com', 'something else', '2026-11-24')];
+        $open = self::line(Fixtures::planner()->plan(Fixtures::input([], [], $sent)), 'message.confirmation');
+        self::assertTrue($open->isOpen());
+        self::assertNull($open->effect);
+        $send = self::line(Fixtures::planner()->plan(Fixtures::input([], [], $sent), ['message.confirmation.again' => 'send']), 'message.confirmation');
+        self::assertSame('orla@example.com', $send->effect?->text('to'));
+        self::assertNull(self::line(Fixtures::planner()->plan(Fixtures::input([], [], $sent), ['message.confirmation.again' => 'leave']), 'message.confirmation')->effect);
+    }
+
+    public function testWhoLeadsTheProjectThatItIsAddedToIsTold(): void
+    {
+        $known = Fixtures::known(open: [['id' => 'p7', 'number' => 'P-0074', 'title' => 'Repair', 'lead' => 's2', 'opened' => '2026-11-20']]);
+        $plan = Fixtures::planner()->plan(Fixtures::input([], [$known]), ['client' => 'same', 'project' => 'p7']);
+        $effect = self::line($plan, 'message.added')->effect;
+        self::assertSame('nessa@marrowby.example', $effect?->text('to'), 'not Sorcha, who usually leads repairs');
+        self::assertSame([], array_filter($plan->lines, static fn (PlanLine $line): bool => 'message.notice' === $line->key));
+    }
+
+    public function testAFormThatIsOnlyFiledOpensNothingAndWritesToNobody(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(purpose: Purpose::File));
+        self::assertSame(['Client', 'Project', 'Files'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))));
+        self::assertNull(self::line($plan, 'project')->effect);
+    }
+
+    public function testAFormThatAddsAsksWhichProjectAndTakesNoneForGranted(): void
+    {
+        $known = Fixtures::known(open: [['id' => 'p7', 'number' => 'P-0074', 'title' => 'Repair', 'lead' => 's2', 'opened' => '2026-11-20']]);
+        $plan = Fixtures::planner()->plan(Fixtures::input([], [$known], purpose: Purpose::Add), ['client' => 'same']);
+        self::assertSame(['new', 'p7', 'file'], array_column(self::line($plan, 'project')->choice->options ?? [], 'value'));
+        self::assertTrue(self::line($plan, 'project')->isOpen());
+        self::assertTrue(self::line(Fixtures::planner()->plan(Fixtures::input(purpose: Purpose::Add)), 'project')->isOpen(), 'also where nobody like them is on file');
+        $filed = Fixtures::planner()->plan(Fixtures::input(purpose: Purpose::Add), ['project' => 'file']);
+        self::assertSame([], $filed->open());
+    }
+
+    public function testADayThatCannotBeMetIsAQuestion(): void
+    {
+        $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-11-25']));
+        self::assertTrue(self::line($plan, 'late')->isOpen());
+        self::assertStringContainsString('Order the parts', implode('', array_map(static fn (Part $part): string => $part->text, self::line($plan, 'late')->parts)));
+        self::assertSame([], Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-11-25']), ['late' => 'go-on'])->open());
     }
 
     public function testADecisionThePlanDoesNotOfferIsRefused(): void

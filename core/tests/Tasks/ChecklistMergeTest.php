@@ -69,6 +69,22 @@ final class ChecklistMergeTest extends TestCase
         self::assertSame('2026-11-30', $none[0]->due->format('Y-m-d'), 'counted on where there is no such day');
     }
 
+    public function testBackFromADayThatIsNotWorkedIsRoundedBack(): void
+    {
+        $list = [new Checklist('Base', [new ChecklistItem('tune', 'Tune before the concert', 1, Doer::Lead, 0, DueFrom::ReadyBy), new ChecklistItem('move', 'Move it there', 2, Doer::Lead, -1, DueFrom::ReadyBy)])];
+        // Sunday 13 December 2026.
+        $tasks = (new ChecklistMerge(self::calendar()))->merge($list, new \DateTimeImmutable('2026-11-25'), new \DateTimeImmutable('2026-12-13'));
+        self::assertSame(['2026-12-11', '2026-12-10'], array_map(static fn (PlannedTask $task): string => $task->due->format('Y-m-d'), $tasks));
+        self::assertSame([false, false], array_column($tasks, 'isLate'));
+    }
+
+    public function testWhatCannotBeDoneByThatDayIsSaid(): void
+    {
+        $list = [new Checklist('Base', [self::item('long', 1, days: 20), new ChecklistItem('tune', 'Tune', 2, Doer::Lead, 0, DueFrom::ReadyBy, ['long'])])];
+        $tasks = (new ChecklistMerge(self::calendar()))->merge($list, new \DateTimeImmutable('2026-11-25'), new \DateTimeImmutable('2026-12-04'));
+        self::assertSame([false, true], array_column($tasks, 'isLate'));
+    }
+
     public function testACircleIsRefusedByName(): void
     {
         $this->expectException(CircularChecklist::class);

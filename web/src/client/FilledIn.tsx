@@ -4,6 +4,7 @@ import { ProblemError, type Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
 import { besideOthers, collected, isNeeded, shownPages, textOf } from './answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
+import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
 import { faultsOf } from './checks';
 import { forgetDraft, keepDraft, keptDraft } from './draft';
@@ -165,7 +166,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
       if (receipt === null) return;
       isSent.current = true;
       forgetDraft(slug);
-      if (receipt.next?.kind === 'form') carryOn(receipt.next.to, questions, sent, receipt.continues);
+      if (receipt.next?.kind === 'form') carryOn(receipt.next.to, receipt.carried, receipt.continues);
       onSent(receipt);
     } catch (error) {
       keep();
@@ -248,7 +249,12 @@ export function FilledIn({ slug, form, onSent }: Props) {
         <ErrorSum wrong={wrong} onGo={(question) => look(pageOf(question.key), question.key)} />
       )}
       {carried.length > 0 && at === 0 && !checking && (
-        <p className="carried second">What you told us just now is here already, and not asked again.</p>
+        <Carried
+          form={form}
+          keys={carried}
+          answers={answers}
+          onChange={(key) => setCarried((all) => all.filter((one) => one !== key))}
+        />
       )}
       <p className="unseen" aria-hidden="true">
         <label>

@@ -1,6 +1,5 @@
-import type { Answer } from '../shared/condition';
 import { emptyDraft, keepDraft, type Draft } from './draft';
-import type { Answers, PublicForm, Question } from './queries';
+import type { Answers, PublicForm } from './queries';
 
 const name = (slug: string) => `telamon.carried.${slug}`;
 
@@ -12,16 +11,9 @@ interface Carried {
 
 const nothing: Carried = { keys: [], continues: '' };
 
-/** Takes what was just answered over to another form, where it is not asked again. Files stay with what brought them. */
-export function carryOn(slug: string, questions: Question[], answers: Record<string, Answer>, continues: string): void {
-  const kept = Object.fromEntries(
-    questions.flatMap((question) => {
-      const answer = answers[question.key];
-      return answer === undefined || question.type === 'files' || question.type === 'signature'
-        ? []
-        : [[question.key, answer]];
-    }),
-  );
+/** Takes what was just answered over to another form, as the server has matched it to what that form asks. */
+export function carryOn(slug: string, carried: Record<string, unknown>, continues: string): void {
+  const kept = carried as Answers;
   keepDraft(slug, { ...emptyDraft(), answers: kept });
   sessionStorage.setItem(name(slug), JSON.stringify({ keys: Object.keys(kept), continues }));
 }

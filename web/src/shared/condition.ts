@@ -11,6 +11,8 @@ type Operator =
   | 'is'
   | 'is-one-of'
   | 'contains'
+  | 'has-word'
+  | 'has-none-of'
   | 'is-blank'
   | 'more-than'
   | 'at-most'
@@ -47,6 +49,10 @@ export function holds(condition: Condition, facts: Facts): boolean {
       return texts.some((text) => values.some((value) => plain(value) === plain(text)));
     case 'contains':
       return texts.some((text) => plain(text).includes(plain(low)));
+    case 'has-word':
+      return texts.some((text) => hasWords(text, low));
+    case 'has-none-of':
+      return !values.some((value) => texts.some((text) => hasWords(text, value)));
     case 'more-than':
       return compare(first, low, (order) => order > 0);
     case 'at-most':
@@ -98,6 +104,15 @@ function dayText(facts: Facts, question: string): string {
 
 function plain(text: string): string {
   return text.trim().toLowerCase();
+}
+
+/** Whether these words stand in a text, whole and next to each other; case aside. */
+function hasWords(text: string, wanted: string): boolean {
+  const words = (of: string) =>
+    ` ${plain(of)
+      .replace(/[^\p{L}\p{N}]+/gu, ' ')
+      .trim()} `;
+  return words(wanted).trim() !== '' && words(text).includes(words(wanted));
 }
 
 function isNumber(text: string): boolean {

@@ -1,10 +1,20 @@
-import { useEffect, useRef } from 'react';
+import {
+  createContext,
+  createElement,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { tinykeys } from 'tinykeys';
 
 /** Every key of the product. A letter means one thing everywhere. */
 export const keys = {
   main: { binding: '$mod+Enter', shown: 'Ctrl Enter', words: 'the sea-coloured block: accept, finish, send' },
   undo: { binding: 'u', shown: 'U', words: 'take back the last change' },
+  redo: { binding: 'Shift+U', shown: '⇧U', words: 'do again what was taken back' },
   next: { binding: 'j', shown: 'J', words: 'next in the list' },
   previous: { binding: 'k', shown: 'K', words: 'previous in the list' },
   aside: { binding: 'a', shown: 'A', words: 'set aside' },
@@ -55,9 +65,55 @@ function typing(event: KeyboardEvent): boolean {
   return target !== null && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 }
 
-function listen(binding: string, act: () => void, whileTyping: boolean): () => void {
+/** The panels that are open, the one that was opened last on top: only that one listens. */
+let scopes: number[] = [];
+let lastScope = 0;
+const ScopeContext = createContext(0);
+
+/** What stands in it has the keys for itself while it is there: a key never does two things. */
+export function KeyScope({ children }: { children: ReactNode }) {
+  const [id] = useState(() => ++lastScope);
+  useLayoutEffect(() => {
+    scopes = [...scopes, id];
+    return () => {
+      scopes = scopes.filter((one) => one !== id);
+    };
+  }, [id]);
+  return createElement(ScopeContext, { value: id }, children);
+}
+
+function hasKeys(scope: number): boolean {
+  return (scopes.at(-1) ?? 0) === scope;
+}
+
+/** Whether the place that this is called in has the keys, asked when one is pressed. */
+export function useHasKeys(): () => boolean {
+  const scope = useContext(ScopeContext);
+  return () => hasKeys(scope);
+}
+
+/** Open editors, the innermost last: the main key is theirs. */
+let editors: (() => void)[] = [];
+
+/** While this is there, the main key means it, and nothing outside of it. */
+export function useEditorKey(act: () => void): void {
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  });
+  useEffect(() => {
+    const mine = () => latest.current();
+    editors = [...editors, mine];
+    return () => {
+      editors = editors.filter((one) => one !== mine);
+    };
+  }, []);
+}
+
+function listen(binding: string, act: () => void, whileTyping: boolean, scope: number): () => void {
   return tinykeys(window, {
     [binding]: (event: KeyboardEvent) => {
+      if (event.repeat || !hasKeys(scope)) return;
       const dialogOpen = document.querySelector('[role="dialog"]') !== null;
       if (keysAreOff() || dialogOpen || (typing(event) && !whileTyping)) return;
       event.preventDefault();
@@ -73,14 +129,22 @@ export function useKey(name: KeyName, act: (() => void) | undefined): void {
     latest.current = act;
   });
   const on = act !== undefined;
+  const scope = useContext(ScopeContext);
   useEffect(() => {
     if (!on) return undefined;
     // Shift is part of how “?” is typed on most keyboards.
     const binding = name === 'help' ? 'Shift+?' : keys[name].binding;
-    const act = () => latest.current?.();
-    const stops = [listen(binding, act, name === 'main'), ...(name === 'add' ? [listen('Shift++', act, false)] : [])];
+    const act = () => {
+      const editor = name === 'main' ? editors.at(-1) : undefined;
+      if (editor) editor();
+      else latest.current?.();
+    };
+    const stops = [
+      listen(binding, act, name === 'main', scope),
+      ...(name === 'add' ? [listen('Shift++', act, false, scope)] : []),
+    ];
     return () => stops.forEach((stop) => stop());
-  }, [name, on]);
+  }, [name, on, scope]);
 }
 
 /** Does something when one of these letters or figures is pressed. */
@@ -90,11 +154,12 @@ export function useLetters(letters: string[], act: (letter: string) => void): vo
     latest.current = act;
   });
   const all = letters.join(' ');
+  const scope = useContext(ScopeContext);
   useEffect(() => {
     const stops = all
       .split(' ')
       .filter(Boolean)
-      .map((letter) => listen(letter.toLowerCase(), () => latest.current(letter), false));
+      .map((letter) => listen(letter.toLowerCase(), () => latest.current(letter), false, scope));
     return () => stops.forEach((stop) => stop());
-  }, [all]);
+  }, [all, scope]);
 }

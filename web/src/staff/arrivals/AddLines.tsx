@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Added } from './decisions';
+import { isUnsaved } from '../shell/useUnsaved';
 import { LineEditor } from './LineEditor';
 
 const kinds: Record<Added['kind'], { words: string; fields: Parameters<typeof LineEditor>[0]['fields'] }> = {
@@ -18,13 +19,16 @@ const kinds: Record<Added['kind'], { words: string; fields: Parameters<typeof Li
 };
 
 /** Lines that somebody adds to a plan by hand. */
-export function AddLines({ onAdd }: { onAdd: (one: Added) => void }) {
-  const [kind, setKind] = useState<Added['kind'] | null>(null);
+export function AddLines({ id, onAdd }: { id: string; onAdd: (one: Added) => void }) {
+  const all = Object.keys(kinds) as Added['kind'][];
+  const unsaved = (one: Added['kind']) => `${id}.add.${one}`;
+  const [kind, setKind] = useState<Added['kind'] | null>(() => all.find((one) => isUnsaved(unsaved(one))) ?? null);
   if (kind)
     return (
       <div className="add-lines">
         <LineEditor
           key={kind}
+          name={unsaved(kind)}
           fields={kinds[kind].fields}
           words="Add"
           onKeep={(values) => {
@@ -38,7 +42,7 @@ export function AddLines({ onAdd }: { onAdd: (one: Added) => void }) {
   return (
     <p className="add-lines second">
       Add{' '}
-      {(Object.keys(kinds) as Added['kind'][]).map((one) => (
+      {all.map((one) => (
         <button key={one} type="button" className="link-button" onClick={() => setKind(one)}>
           {kinds[one].words}
         </button>

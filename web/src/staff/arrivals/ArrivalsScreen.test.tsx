@@ -212,7 +212,7 @@ describe('Arrivals', () => {
     await waitFor(() => expect(last()).toMatchObject({ dropped: ['ready_by'] }));
     fireEvent.click(screen.getByRole('button', { name: 'put right: By when?' }));
     fireEvent.change(screen.getByLabelText('put right: By when?'), { target: { value: '2027-05-04' } });
-    fireEvent.click(screen.getByText('for the plan'));
+    fireEvent.click(screen.getByText('Use this'));
     await waitFor(() => expect(last()).toMatchObject({ answers: { wanted_by: '2027-05-04' } }));
     fireEvent.click(screen.getByText('a note'));
     fireEvent.change(screen.getByLabelText('Note in the project'), { target: { value: 'The dog bites.' } });
@@ -220,6 +220,57 @@ describe('Arrivals', () => {
     await waitFor(() =>
       expect(last()).toMatchObject({ added: [{ kind: 'note', values: { text: 'The dog bites.' } }] }),
     );
+  });
+
+  it('gives the main key to the editor that is open, and accepts only what was saved', async () => {
+    const calls = show({ ...waiting, 'GET /api/submissions/a1': chosen, 'PUT /api/submissions/a1/decisions': chosen });
+    fireEvent.click(await screen.findByRole('button', { name: 'put right: By when?' }));
+    fireEvent.change(screen.getByLabelText('put right: By when?'), { target: { value: '21 February' } });
+    // With the mouse, past the open editor: nothing is accepted.
+    fireEvent.click(screen.getByRole('button', { name: /Accept plan/ }));
+    expect(await screen.findByText(/An edit is open/)).toBeTruthy();
+    pressMain();
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({
+        answers: { wanted_by: '21 February' },
+      }),
+    );
+    expect(calls.some((call) => call.path.endsWith('/accept'))).toBe(false);
+  });
+
+  it('keeps what is typed into an answer when one goes away and comes back', async () => {
+    show(waiting);
+    fireEvent.click(await screen.findByRole('button', { name: 'put right: By when?' }));
+    fireEvent.change(screen.getByLabelText('put right: By when?'), { target: { value: '21 Febr' } });
+    cleanup();
+    show(waiting);
+    expect((await screen.findByLabelText<HTMLInputElement>('put right: By when?')).value).toBe('21 Febr');
+    fireEvent.keyDown(screen.getByLabelText('put right: By when?'), { key: 'Escape' });
+    cleanup();
+    show(waiting);
+    await screen.findByText('which day is meant?');
+    expect(screen.queryByLabelText<HTMLInputElement>('put right: By when?')?.tagName).toBe('BUTTON');
+  });
+
+  it('does one thing with a key: a panel has them to itself', async () => {
+    const calls = show({ ...waiting, 'POST /api/submissions/several': { changes: ['c1'], kept: [] } });
+    await screen.findByText('which day is meant?');
+    fireEvent.keyDown(window, { key: 'h', code: 'KeyH' });
+    await screen.findByText(/When does Orla Fennick come back/);
+    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
+    await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/several')).toBe(true));
+    expect(calls.some((call) => call.method === 'PUT')).toBe(false);
+  });
+
+  it('takes back a choice made on the screen before anything older', async () => {
+    const calls = show({ ...waiting, 'PUT /api/submissions/a1/decisions': chosen });
+    await screen.findByText('which day is meant?');
+    fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
+    await screen.findByText(/a choice, in Orla Fennick/);
+    fireEvent.keyDown(window, { key: 'u', code: 'KeyU' });
+    await waitFor(() => expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(2));
+    expect(calls.filter((call) => call.method === 'PUT')[1]?.body).toMatchObject({ choices: {} });
+    expect(calls.some((call) => call.path.includes('/changes/') && call.path.endsWith('/undo'))).toBe(false);
   });
 
   it('says who else looks at it', async () => {

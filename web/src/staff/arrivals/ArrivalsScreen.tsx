@@ -101,6 +101,14 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
       return;
     }
     if (!submission || !plan || accept.isPending || deciding.busy) return;
+    const edit = document.querySelector<HTMLElement>('[data-open-edit]');
+    if (edit) {
+      // What is typed there is not in the plan yet.
+      setPart(edit.closest('.plan, .add-lines') ? 2 : 1);
+      edit.querySelector<HTMLElement>('input, select, textarea')?.focus();
+      toast({ words: 'An edit is open. Save it or cancel it, then accept.' });
+      return;
+    }
     if (open) {
       setPart(2);
       setTimeout(goToDecision);
@@ -123,7 +131,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const back = () => {
     if (!submission) return;
     takeBack.mutate(submission.id, {
-      onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true }))),
+      onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true }))),
       onError: (error) => toast({ words: error.message }),
     });
   };

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useLetters } from '../keys';
+import { KeyScope, useLetters } from '../keys';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useEscape } from '../shell/useEscape';
 import { StaffField } from '../shell/StaffField';
@@ -16,7 +16,15 @@ interface Props {
 }
 
 /** Asks why a submission goes out of the way. Choosing a reason does it; it can be undone. */
-export function AsidePanel({ name, one, onChoose, onCancel, error }: Props) {
+export function AsidePanel(props: Props) {
+  return (
+    <KeyScope>
+      <Reasons {...props} />
+    </KeyScope>
+  );
+}
+
+function Reasons({ name, one, onChoose, onCancel, error }: Props) {
   const [note, setNote] = useState('');
   const [double, setDouble] = useState('');
   const choose = (reason: AsideReason) => onChoose(reason, note, reason === 'duplicate' ? double.trim() : '');
@@ -58,7 +66,7 @@ export function AsidePanel({ name, one, onChoose, onCancel, error }: Props) {
       <p className="second">
         It stays on file under Set aside.{' '}
         <button type="button" className="link-button" onClick={onCancel}>
-          Leave it here
+          Cancel
         </button>{' '}
         <kbd>Esc</kbd>
       </p>

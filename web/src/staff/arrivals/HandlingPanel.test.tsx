@@ -59,12 +59,12 @@ describe('What an act still needs', () => {
   it('is a note that says something', () => {
     const { onAct, onCancel } = show('note', 'Not kept.');
     expect(screen.getByRole('alert').textContent).toBe('Not kept.');
-    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the note' });
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Save the note' });
     expect(keep.disabled).toBe(true);
     fireEvent.change(screen.getByLabelText('Note'), { target: { value: 'Rang twice.' } });
     fireEvent.click(keep);
     expect(onAct).toHaveBeenCalledWith({ act: 'note', text: 'Rang twice.' });
-    fireEvent.click(screen.getByText('Leave it'));
+    fireEvent.click(screen.getByText('Cancel'));
     expect(onCancel).toHaveBeenCalled();
   });
 });

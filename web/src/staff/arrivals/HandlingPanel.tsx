@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { useLetters } from '../keys';
+import { KeyScope, useLetters } from '../keys';
+import { useUnsaved } from '../shell/useUnsaved';
 import { useRules } from '../rules/queries';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useEscape } from '../shell/useEscape';
@@ -19,8 +20,11 @@ interface Props {
 
 /** Asks for what an act needs: who, until when, or what to note. Choosing does it; it can be undone. */
 export function HandlingPanel({ kind, ...props }: Props) {
-  if (kind === 'assign') return <Assign {...props} />;
-  return kind === 'remind' ? <Remind {...props} /> : <Note {...props} />;
+  return (
+    <KeyScope>
+      {kind === 'assign' ? <Assign {...props} /> : kind === 'remind' ? <Remind {...props} /> : <Note {...props} />}
+    </KeyScope>
+  );
 }
 
 type Panel = Omit<Props, 'kind'>;
@@ -76,14 +80,27 @@ function Remind({ name, now, error, onAct, onCancel }: Panel) {
 }
 
 function Note({ name, error, onAct, onCancel }: Panel) {
-  const [text, setText] = useState('');
-  const keep = () => text.trim() && onAct({ act: 'note', text });
+  const [text, setText, forget] = useUnsaved(`note.${name}`, '');
+  const keep = () => {
+    if (text.trim()) onAct({ act: 'note', text });
+  };
+  const kept = useRef(false);
+  // Forgotten when the panel closes because the note was taken; a note that was refused stays.
+  useEffect(() => () => void (kept.current && forget()), [forget]);
   return (
-    <Frame title={`Note beside ${name}`} error={error} onCancel={onCancel}>
+    <Frame
+      title={`Note beside ${name}`}
+      error={error}
+      onCancel={() => {
+        forget();
+        onCancel();
+      }}
+    >
       <form
         className="handling-note"
         onSubmit={(event) => {
           event.preventDefault();
+          kept.current = true;
           keep();
         }}
       >
@@ -98,12 +115,13 @@ function Note({ name, error, onAct, onCancel }: Panel) {
             if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
               event.preventDefault();
               event.stopPropagation();
+              kept.current = true;
               keep();
             }
           }}
         />
         <Button type="submit" size="small" variant="contained" disabled={text.trim() === ''}>
-          Keep the note
+          Save the note
         </Button>{' '}
         <span className="second">Colleagues see it; the client does not.</span>
       </form>
@@ -146,7 +164,7 @@ function Frame({ title, options = [], onChoose, error, onCancel, children }: Fra
       )}
       <p className="second">
         <button type="button" className="link-button" onClick={onCancel}>
-          Leave it
+          Cancel
         </button>{' '}
         <kbd>Esc</kbd>
       </p>

@@ -1,7 +1,9 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useRef } from 'react';
 import type { Schema } from '../../shared/api';
+import { useEditorKey } from '../keys';
 import { useRules } from '../rules/queries';
+import { useUnsaved } from '../shell/useUnsaved';
 
 type Field = Schema<'PlanLine'>['fields'][number];
 
@@ -9,30 +11,42 @@ type Field = Schema<'PlanLine'>['fields'][number];
 const empty: Record<string, string> = { assignee: 'the coordinator', stage: 'the first' };
 
 interface Props {
+  /** Names what is typed here until it is saved. */
+  name: string;
   fields: Field[];
   onKeep: (values: Record<string, string>) => void;
   onCancel: () => void;
   words?: string;
 }
 
-/** The values of a plan line to change, side by side; Enter keeps them, Escape leaves them. */
-export function LineEditor({ fields, onKeep, onCancel, words = 'Change' }: Props) {
+/** The values of a plan line to change, side by side; Enter and the main key save them, Escape cancels. */
+export function LineEditor({ name, fields, onKeep, onCancel, words = 'Save' }: Props) {
   const offers = useRules().data?.offers;
-  const [values, setValues] = useState<Record<string, string>>(
+  const form = useRef<HTMLFormElement>(null);
+  const [values, setValues, forget] = useUnsaved<Record<string, string>>(
+    name,
     Object.fromEntries(fields.map((field) => [field.key, field.value])),
   );
+  const cancel = () => {
+    forget();
+    onCancel();
+  };
+  useEditorKey(() => form.current?.requestSubmit());
   const set = (key: string, value: string) => setValues({ ...values, [key]: value });
   return (
     <form
       className="line-editor"
+      data-open-edit
+      ref={form}
       onSubmit={(event) => {
         event.preventDefault();
+        forget();
         onKeep(values);
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape') {
           event.stopPropagation();
-          onCancel();
+          cancel();
         }
       }}
     >
@@ -66,8 +80,8 @@ export function LineEditor({ fields, onKeep, onCancel, words = 'Change' }: Props
       <Button type="submit" size="small" variant="contained">
         {words}
       </Button>
-      <Button type="button" size="small" onClick={onCancel}>
-        Leave
+      <Button type="button" size="small" onClick={cancel}>
+        Cancel
       </Button>
     </form>
   );

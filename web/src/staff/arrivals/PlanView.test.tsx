@@ -146,8 +146,9 @@ describe('the plan', () => {
     const keep = vi.fn();
     render(
       <QueryClientProvider client={new QueryClient()}>
-        <AddLines onAdd={add} />
+        <AddLines id="a1" onAdd={add} />
         <LineEditor
+          name="a1.line.project"
           fields={[{ key: 'stage', label: 'Stage', kind: 'stage', value: '' }]}
           onKeep={keep}
           onCancel={() => undefined}
@@ -156,7 +157,7 @@ describe('the plan', () => {
     );
     await screen.findByText('Quote');
     fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'Quote' } });
-    fireEvent.click(screen.getByText('Change'));
+    fireEvent.click(screen.getByText('Save'));
     expect(keep).toHaveBeenCalledWith({ stage: 'Quote' });
     for (const [words, label, kind] of [
       ['a notice', 'Tell', 'notice'],

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useLetters } from '../keys';
+import { isUnsaved } from '../shell/useUnsaved';
 import { AddLines } from './AddLines';
 import type { Deciding } from './decisions';
 import { difference } from './difference';
@@ -54,7 +55,7 @@ export function PlanView({ plan, onDecide, deciding }: Props) {
           />
         ))}
       </ol>
-      {deciding && <AddLines onAdd={deciding.add} />}
+      {deciding && <AddLines id={deciding.id} onAdd={deciding.add} />}
       <p className="plan-foot second">
         Nothing is saved or sent until you accept. Undo takes back all but sent messages.
       </p>
@@ -70,7 +71,8 @@ interface LineProps {
 }
 
 function Line({ line, first, onDecide, deciding }: LineProps) {
-  const [editing, setEditing] = useState(false);
+  const unsaved = `${deciding?.id ?? ''}.line.${line.key}`;
+  const [editing, setEditing] = useState(() => isUnsaved(unsaved));
   const { at, look } = useLooking();
   const open = line.choice?.open ?? false;
   const answers = line.parts.flatMap((part) => (part.answer ? [part.answer] : []));
@@ -128,6 +130,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
         {line.note && <p className="second">{line.note}</p>}
         {editing && deciding && (
           <LineEditor
+            name={unsaved}
             fields={line.fields}
             onKeep={(values) => {
               setEditing(false);

@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
 import { moment } from '../../shared/words';
+import { useEditorKey } from '../keys';
+import { useUnsaved } from '../shell/useUnsaved';
 import { opensHere, Pictures } from './Pictures';
 import { nowhere, useLooking } from './looking';
 import type { Submission } from './queries';
@@ -91,6 +93,7 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
               )}
               <PutRight
                 key={submission.decided.answers[answer.key] ?? ''}
+                name={`${submission.id}.answer.${answer.key}`}
                 answer={answer}
                 right={submission.decided.answers[answer.key] ?? ''}
                 onKeep={onPutRight}
@@ -120,14 +123,16 @@ const putsRight = [
 ];
 
 interface RightProps {
+  /** Names what is typed here until it is saved. */
+  name: string;
   answer: Submission['answers'][number];
   right: string;
   onKeep: Props['onPutRight'];
 }
 
 /** An answer put right for the plan: beneath what was written, which stays. */
-function PutRight({ answer, right, onKeep }: RightProps) {
-  const [typed, setTyped] = useState<string | null>(null);
+function PutRight({ name, answer, right, onKeep }: RightProps) {
+  const [typed, setTyped, forget] = useUnsaved<string | null>(name, null);
   if (!onKeep || !putsRight.includes(answer.type)) return right ? <p className="put-right">for {right}</p> : null;
   if (typed === null)
     return (
@@ -151,26 +156,57 @@ function PutRight({ answer, right, onKeep }: RightProps) {
       </p>
     );
   return (
-    <form
-      className="put-right"
-      onSubmit={(event) => {
-        event.preventDefault();
+    <RightEditor
+      typed={typed}
+      wording={answer.wording}
+      onType={setTyped}
+      onCancel={() => {
         setTyped(null);
+        forget();
+      }}
+      onKeep={() => {
+        setTyped(null);
+        forget();
         onKeep(answer.key, typed.trim() === answer.text ? '' : typed.trim());
       }}
+    />
+  );
+}
+
+interface RightEditorProps {
+  typed: string;
+  wording: string;
+  onType: (text: string) => void;
+  onKeep: () => void;
+  onCancel: () => void;
+}
+
+function RightEditor({ typed, wording, onType, onKeep, onCancel }: RightEditorProps) {
+  useEditorKey(onKeep);
+  return (
+    <form
+      className="put-right"
+      data-open-edit
+      onSubmit={(event) => {
+        event.preventDefault();
+        onKeep();
+      }}
       onKeyDown={(event) => {
-        if (event.key === 'Escape') setTyped(null);
+        if (event.key === 'Escape') onCancel();
       }}
     >
       <input
-        aria-label={`put right: ${answer.wording}`}
+        aria-label={`put right: ${wording}`}
         value={typed}
         autoFocus
         maxLength={4000}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => onType(event.target.value)}
       />{' '}
       <button type="submit" className="link-button">
-        for the plan
+        Use this
+      </button>{' '}
+      <button type="button" className="link-button" onClick={onCancel}>
+        Cancel
       </button>
     </form>
   );

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { api, need } from '../../shared/api';
+import { did } from '../shell/acts';
 import { useToast } from '../shell/Toast';
 import { useAnswered, useSeveral, useUndoSeveral, type Act } from './handling';
 import type { SubmissionRow } from './queries';
@@ -47,11 +49,21 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
     setAsked(null);
     setChosen([]);
     const many = ids.length > 1;
+    if (many && result.changes.length > 0)
+      did({
+        words: `${result.changes.length} ${what}`,
+        after: '',
+        covers: result.changes,
+        undo: () => undo.mutateAsync(result.changes),
+        redo: async () => {
+          for (const id of result.changes) await need(api.POST('/api/changes/{id}/redo', { params: { path: { id } } }));
+        },
+      });
     toast({
       words: many ? `${result.changes.length} of ${ids.length} ${what}` : `${name} ${what}`,
       details: result.kept.map((item) => `${item.record.label}: ${item.why}`),
       ...(result.changes.length > 0
-        ? { action: { label: 'Undo', shown: many ? '' : 'U', act: () => undo.mutate(result.changes) } }
+        ? { action: { label: 'Undo', shown: 'U', act: () => undo.mutate(result.changes) } }
         : {}),
     });
   };

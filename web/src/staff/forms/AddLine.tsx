@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { kinds, kindsLike, type Kind } from './design';
+import { kinds, type Kind } from './design';
+import { kindGroups, kindsLike } from './kindWords';
 
 interface Props {
   onTake: (kind: Kind) => void;
@@ -11,7 +12,7 @@ export function AddLine({ onTake, onLeave }: Props) {
   const [letters, setLetters] = useState('');
   const [at, setAt] = useState(0);
   const input = useRef<HTMLInputElement>(null);
-  const found = kindsLike(letters).slice(0, 7);
+  const found = kindsLike(letters);
   useEffect(() => {
     input.current?.focus();
     input.current?.scrollIntoView({ block: 'nearest' });
@@ -51,16 +52,22 @@ export function AddLine({ onTake, onLeave }: Props) {
             role="option"
             aria-selected={kind === chosen}
             className={kind === chosen ? 'chosen' : undefined}
+            ref={kind === chosen ? (row) => row?.scrollIntoView({ block: 'nearest' }) : undefined}
             onMouseDown={(event) => {
               event.preventDefault();
               onTake(kind);
             }}
           >
+            {letters.trim() === '' && kindGroups.some((group) => group.kinds[0] === kind) && (
+              <small className="kind-group">{kindGroups.find((group) => group.kinds[0] === kind)?.name}</small>
+            )}
             {kinds[kind]}
             {kind === chosen && <kbd>Enter</kbd>}
           </li>
         ))}
-        {found.length === 0 && <li className="second">No kind begins like that.</li>}
+        {found.length === 0 && (
+          <li className="second">No kind is called like that. Clear the line to see all of them.</li>
+        )}
       </ul>
     </li>
   );

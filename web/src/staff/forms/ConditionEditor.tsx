@@ -164,6 +164,11 @@ function choicesOf(question: DraftQuestion | undefined): { value: string; label:
   }
 }
 
+/** Whether an operator takes several values. */
+function many(op: Test['op']): boolean {
+  return op === 'between' || op === 'is-one-of' || op === 'has-none-of';
+}
+
 function TestLine({ word, test, earlier, definition, numbered, onChange, onRemove }: LineProps) {
   const asked = earlier.find((question) => question.key === test.question);
   const operators = operatorsFor(asked?.type ?? 'short-text');
@@ -175,7 +180,12 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
       <select
         aria-label="Question"
         value={test.question}
-        onChange={(event) => onChange({ ...test, question: event.target.value })}
+        onChange={(event) => {
+          const next = earlier.find((question) => question.key === event.target.value);
+          // What was asked about the other question means nothing of this one.
+          const op = operatorsFor(next?.type ?? 'short-text')[0] as Test['op'];
+          onChange({ question: event.target.value, op, value: '' });
+        }}
       >
         {!asked && <option value={test.question}>“{test.question}”, which is not there</option>}
         {earlier.map((question) => (
@@ -187,7 +197,14 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
       <select
         aria-label="How"
         value={test.op}
-        onChange={(event) => onChange({ ...test, op: event.target.value as Test['op'] })}
+        onChange={(event) => {
+          const op = event.target.value as Test['op'];
+          onChange(
+            many(op)
+              ? { question: test.question, op, values }
+              : { question: test.question, op, value: values[0] ?? '' },
+          );
+        }}
       >
         {[...new Set([...operators, test.op])].map((operator) => (
           <option key={operator} value={operator}>
@@ -209,15 +226,35 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
               </option>
             ))}
           </select>
+        ) : offered.length > 0 && (test.op === 'is-one-of' || test.op === 'has-none-of') ? (
+          <span className="condition-choices" role="group" aria-label="Values">
+            {offered.map((option) => (
+              <label key={option.value}>
+                <input
+                  type="checkbox"
+                  checked={values.includes(option.value)}
+                  onChange={(event) =>
+                    onChange({
+                      question: test.question,
+                      op: test.op,
+                      values: event.target.checked
+                        ? [...values.filter(Boolean), option.value]
+                        : values.filter((value) => value !== option.value),
+                    })
+                  }
+                />{' '}
+                {option.label}
+              </label>
+            ))}
+          </span>
         ) : (
           <input
             aria-label="Value"
             value={values.join(', ')}
-            placeholder={test.op === 'between' ? 'from, to' : test.op === 'is-one-of' ? 'one, another' : ''}
+            placeholder={test.op === 'between' ? 'from, to' : many(test.op) ? 'one, another' : ''}
             onChange={(event) => {
-              const many = test.op === 'between' || test.op === 'is-one-of';
               onChange(
-                many
+                many(test.op)
                   ? {
                       question: test.question,
                       op: test.op,

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { asks } from '../../client/answers';
@@ -27,7 +28,8 @@ interface Props {
   onRemovePage: (key: string) => void;
   removing: string | null;
   onRemove: (key: string | null) => void;
-  overtaken: boolean;
+  /** What to say where somebody else saved it meanwhile. */
+  overtaken: ReactNode;
   trouble: Error | null;
   /** Where a new question is being added: behind this one, or at the end for an empty text. */
   adding: string | null;
@@ -71,12 +73,9 @@ export function DesignSheet({
           </span>
         </button>
       </header>
-      {overtaken ? (
-        <Trouble title="Not kept" again={() => window.location.reload()}>
-          Somebody else changed this form meanwhile. Load it again to see theirs; yours stands here until then.
-        </Trouble>
-      ) : (
-        trouble && <Trouble title="Not kept yet">{trouble.message} It is tried again with your next change.</Trouble>
+      {overtaken}
+      {trouble && (
+        <Trouble title="Not saved yet">{trouble.message} Your edits stay in this browser until it is.</Trouble>
       )}
       <DndContext
         sensors={sensors}

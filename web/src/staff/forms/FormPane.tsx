@@ -4,10 +4,11 @@ import { ProblemError } from '../../shared/api';
 import { MarkShape } from '../../shared/Mark';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { isUnsaved, useUnsaved } from '../shell/useUnsaved';
 import { ConditionEditor } from './ConditionEditor';
 import { Share } from './Share';
 import type { Definition } from './design';
-import { useSettings, type DesignedForm, type Settings } from './queries';
+import { useSettings, useWithdraw, type DesignedForm, type Settings } from './queries';
 
 interface Props {
   form: DesignedForm;
@@ -86,6 +87,34 @@ export function FormPane({ form, definition, onChange }: Props) {
             </dd>
           </div>
           <div>
+            <dt>For</dt>
+            <dd>
+              <select
+                aria-label="What its submissions do"
+                value={definition.purpose ?? ''}
+                onChange={(event) => onChange({ purpose: event.target.value as NonNullable<Definition['purpose']> })}
+              >
+                <option value="">choose what its submissions do</option>
+                <option value="open">each opens a project</option>
+                <option value="add">each is added to an open project (the plan asks which)</option>
+                <option value="file">each is only filed with the client</option>
+              </select>
+            </dd>
+          </div>
+          <div>
+            <dt>Copy</dt>
+            <dd>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={definition.copy ?? false}
+                  onChange={(event) => onChange({ copy: event.target.checked })}
+                />{' '}
+                whoever gives a mail address gets their answers by mail at once
+              </label>
+            </dd>
+          </div>
+          <div>
             <dt>Before</dt>
             <dd>
               <label>
@@ -151,13 +180,15 @@ export function FormPane({ form, definition, onChange }: Props) {
           form={form}
         />
         {form.published && <Share form={form} />}
+        {form.published && <Withdraw form={form} />}
       </div>
     </>
   );
 }
 
 function SettingsFields({ form }: { form: DesignedForm }) {
-  const [settings, setSettings] = useState<Settings>({
+  // Kept while another question is looked at, until it is saved.
+  const [settings, setSettings, forget] = useUnsaved<Settings>(`form.${form.id}.settings`, {
     slug: form.slug,
     opensOn: form.settings.opensOn ?? '',
     closesOn: form.settings.closesOn ?? '',
@@ -171,7 +202,8 @@ function SettingsFields({ form }: { form: DesignedForm }) {
     save.error instanceof ProblemError
       ? save.error.violations.find((violation) => violation.path === field)?.message
       : undefined;
-  const set = (part: Partial<Settings>) => setSettings((before) => ({ ...before, ...part }));
+  const set = (part: Partial<Settings>) => setSettings({ ...settings, ...part });
+  const changed = isUnsaved(`form.${form.id}.settings`);
   return (
     <form
       className="where"
@@ -180,7 +212,12 @@ function SettingsFields({ form }: { form: DesignedForm }) {
         const sites = settings.sites.filter((site) => site.trim() !== '');
         save.mutate(
           { id: form.id, settings: { ...settings, sites } },
-          { onSuccess: () => toast({ words: 'Kept where and when it stands.' }) },
+          {
+            onSuccess: () => {
+              forget();
+              toast({ words: 'Saved where and when it stands.' });
+            },
+          },
         );
       }}
     >
@@ -238,8 +275,9 @@ function SettingsFields({ form }: { form: DesignedForm }) {
       </div>
       <p>
         <Button type="submit" variant="outlined" size="small" disabled={save.isPending}>
-          Keep these
+          Save where and when
         </Button>{' '}
+        {changed && <span className="second">not saved yet</span>}{' '}
         {form.published && (
           <a href={`/f/${form.slug}`} target="_blank" rel="noreferrer">
             Open the page
@@ -248,5 +286,46 @@ function SettingsFields({ form }: { form: DesignedForm }) {
         <a href={`/api/forms/${form.id}/export`}>Save as a file</a>
       </p>
     </form>
+  );
+}
+
+/** Takes the live form offline, after saying what that means. */
+function Withdraw({ form }: { form: DesignedForm }) {
+  const [asked, setAsked] = useState(false);
+  const withdraw = useWithdraw();
+  const toast = useToast();
+  return (
+    <section className="withdraw">
+      <h3 className="group-label">Take it offline</h3>
+      {asked ? (
+        <p>
+          Nobody can fill in /f/{form.slug} any more until a version is published again. What came through it stays, and
+          so does this draft.{' '}
+          <Button
+            size="small"
+            variant="outlined"
+            disabled={withdraw.isPending}
+            onClick={() =>
+              withdraw.mutate(form.id, {
+                onSuccess: () => {
+                  setAsked(false);
+                  toast({ words: `${form.title} is offline.` });
+                },
+              })
+            }
+          >
+            Take version {form.published?.number} offline
+          </Button>{' '}
+          <button type="button" className="link-button" onClick={() => setAsked(false)}>
+            Cancel
+          </button>
+          {withdraw.error && <span className="question-error"> {withdraw.error.message}</span>}
+        </p>
+      ) : (
+        <button type="button" className="link-button" onClick={() => setAsked(true)}>
+          Take it offline …
+        </button>
+      )}
+    </section>
   );
 }

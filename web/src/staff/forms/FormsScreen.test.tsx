@@ -130,8 +130,41 @@ describe('designing a form', () => {
     show({ ...server.replies, 'PUT /api/forms/f1': () => problem(409, 'Somebody else changed this.') });
     await choose('Stairs');
     fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Mine' } });
-    expect(await screen.findByText(/Somebody else changed this form meanwhile/, {}, { timeout: 3000 })).toBeTruthy();
+    expect(await screen.findByText(/Somebody else saved this form meanwhile/, {}, { timeout: 3000 })).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Wording').value).toBe('Mine');
+  });
+
+  it('saves what was typed a moment before one left, and has it there again', async () => {
+    const server = keeping();
+    show(server.replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Half a wor' } });
+    cleanup();
+    await waitFor(() => expect(questions(server.kept())[1]?.wording).toBe('Half a wor'));
+    expect(localStorage.getItem('telamon.unsaved.form.f1')).toBeNull();
+  });
+
+  it('has what was typed offline again after a reload, and saves it once the server is there', async () => {
+    const server = keeping();
+    let offline = true;
+    const put = (server.replies as Record<string, (body: unknown) => unknown>)['PUT /api/forms/f1'];
+    const replies = {
+      ...server.replies,
+      'PUT /api/forms/f1': (body: unknown) => {
+        if (offline) throw new TypeError('offline');
+        return put?.(body);
+      },
+    };
+    show(replies);
+    await choose('Stairs');
+    fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Typed offline' } });
+    expect(await screen.findByText('not saved yet', {}, { timeout: 3000 })).toBeTruthy();
+    cleanup();
+    show(replies);
+    await choose('Typed offline');
+    offline = false;
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(questions(server.kept())[1]?.wording).toBe('Typed offline'), { timeout: 3000 });
   });
 
   it('adds a question behind the chosen one, ready to be worded', async () => {
@@ -175,7 +208,7 @@ describe('designing a form', () => {
           not: {
             any: [
               { question: 'stairs', op: 'is', value: 'yes' },
-              { any: [{ question: 'name', op: 'contains', value: 'Orla' }] },
+              { any: [{ question: 'name', op: 'has-word', value: 'Orla' }] },
             ],
           },
         }),
@@ -220,7 +253,7 @@ describe('designing a form', () => {
       () => expect(questions(server.kept()).map((question) => question.key)).toEqual(['stairs', 'name', 'floors']),
       { timeout: 3000 },
     );
-    fireEvent.click(screen.getByText('Undo typing'));
+    fireEvent.keyDown(window, { key: 'u', code: 'KeyU' });
     await waitFor(
       () => expect(questions(server.kept()).map((question) => question.key)).toEqual(['name', 'stairs', 'floors']),
       { timeout: 3000 },
@@ -253,26 +286,21 @@ describe('designing a form', () => {
     show(server.replies);
     await choose('Stairs');
     fireEvent.change(screen.getByLabelText('Kind'), { target: { value: 'one-of' } });
-    fireEvent.change(await screen.findByLabelText('What it offers, one a line'), {
-      target: { value: 'None\nOne flight\nMore' },
-    });
-    await waitFor(
-      () =>
-        expect(questions(server.kept())[1]?.options?.map((option) => option.label)).toEqual([
-          'None',
-          'One flight',
-          'More',
-        ]),
-      { timeout: 3000 },
-    );
-    const values = questions(server.kept())[1]?.options?.map((option) => option.value);
-    fireEvent.change(screen.getByLabelText('What it offers, one a line'), {
-      target: { value: 'None\nOne flight up\nMore' },
-    });
-    await waitFor(() => expect(questions(server.kept())[1]?.options?.[1]?.label).toBe('One flight up'), {
-      timeout: 3000,
-    });
-    expect(questions(server.kept())[1]?.options?.map((option) => option.value)).toEqual(values);
+    const first = await screen.findByLabelText('Choice 1');
+    fireEvent.change(first, { target: { value: 'None' } });
+    fireEvent.change(screen.getByLabelText('Choice 2'), { target: { value: 'One flight' } });
+    const labels = () => questions(server.kept())[1]?.options?.map((option) => option.label);
+    await waitFor(() => expect(labels()).toEqual(['None', 'One flight']), { timeout: 3000 });
+    const before = questions(server.kept())[1]?.options?.map((option) => option.value);
+    // One above the others: it is another choice, and those beneath stay what they were.
+    fireEvent.keyDown(screen.getByLabelText('Choice 1'), { key: 'ArrowDown', altKey: true });
+    await waitFor(() => expect(labels()).toEqual(['One flight', 'None']), { timeout: 3000 });
+    fireEvent.keyDown(screen.getByLabelText('Choice 1'), { key: 'Enter' });
+    fireEvent.change(screen.getByLabelText('Choice 2'), { target: { value: 'Two flights' } });
+    await waitFor(() => expect(labels()).toEqual(['One flight', 'Two flights', 'None']), { timeout: 3000 });
+    const after = questions(server.kept())[1]?.options?.map((option) => option.value);
+    expect([after?.[2], after?.[0]]).toEqual(before);
+    expect(new Set(after).size).toBe(3);
   });
 
   it('publishes what has been kept', async () => {
@@ -320,7 +348,7 @@ describe('designing a form', () => {
     });
     await choose('Stairs');
     fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Mine' } });
-    await screen.findByText(/Somebody else changed this form meanwhile/, {}, { timeout: 3000 });
+    await screen.findByText(/Somebody else saved this form meanwhile/, {}, { timeout: 3000 });
     fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
     expect(await screen.findByText(/Not published: Somebody else changed this/)).toBeTruthy();
     expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(2);

@@ -6,6 +6,7 @@ import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
+import { ChoiceNote } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import '../arrivals/arrival-list.css';
 import '../arrivals/sheet.css';
@@ -30,6 +31,7 @@ import { useDraft } from './draftState';
 import { FormList } from './FormList';
 import { FormPane } from './FormPane';
 import './forms.css';
+import { Overtaken } from './Overtaken';
 import { Preview } from './Preview';
 import { usePublish, useForm, useForms, useKinds, type DesignedForm } from './queries';
 import { QuestionPane } from './QuestionPane';
@@ -156,7 +158,9 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
       { id: form.id, version },
       {
         onSuccess: (done) =>
-          toast({ words: `Version ${done.published?.number ?? ''} is live at /f/${done.slug}. U takes it back.` }),
+          toast({
+            words: `Version ${done.published?.number ?? ''} is live at /f/${done.slug}. Take it offline under “The form”.`,
+          }),
         onError: (error) => toast({ words: error.message }),
       },
     );
@@ -168,9 +172,30 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
     );
   };
   const next = (form.published?.number ?? 0) + 1;
+  /** To what a fault is about: a question by its number, or else the form as a whole. */
+  const goTo = (fault: string) => {
+    const number = Number(/^Question (\d+)/.exec(fault)?.[1] ?? 0);
+    const about = questions.find((one) => numberOf(definition, one.key) === number);
+    setChosen(about?.key ?? null);
+    setPart(2);
+  };
   return (
     <>
       <Pillars
+        note={
+          form.problems[0] === undefined ? undefined : (
+            <ChoiceNote
+              words={`Not to be published yet: ${form.problems[0]}`}
+              onGo={() => goTo(form.problems[0] ?? '')}
+            />
+          )
+        }
+        undo={{
+          label: 'Undo',
+          second: draft.undo ? 'the last edit of this draft' : 'Nothing edited here yet',
+          undo: draft.undo,
+          redo: draft.redo,
+        }}
         title={`${definition.title}, Forms`}
         shown={part}
         onShow={setPart}
@@ -202,8 +227,8 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
                 onRemovePage={(key) => change(removePage(definition, key))}
                 removing={removing}
                 onRemove={(key) => remove(key, true)}
-                overtaken={draft.overtaken}
-                trouble={draft.trouble}
+                trouble={draft.overtaken ? null : draft.trouble}
+                overtaken={draft.overtaken && <Overtaken id={form.id} mine={definition} onTheirs={draft.takeTheirs} />}
               />
             ),
             blocks: [
@@ -253,12 +278,12 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
               <>
                 <div className="pillar-head">
                   <h2>On a phone</h2>
-                  <small>{draft.isKept ? 'kept' : 'keeping …'}</small>
+                  <small role="status">{draft.isKept ? 'saved' : draft.trouble ? 'not saved yet' : 'saving …'}</small>
                 </div>
                 <Preview definition={definition} today={today} chosen={chosen} />
                 <p className="design-tools">
                   <button type="button" className="link-button" disabled={!draft.undo} onClick={draft.undo}>
-                    Undo typing
+                    Undo
                   </button>{' '}
                   <button type="button" className="link-button" disabled={!draft.redo} onClick={draft.redo}>
                     Redo

@@ -4,6 +4,7 @@ import { OffersEditor } from './OffersEditor';
 import { GoesTo } from './QuestionPane';
 
 interface Props {
+  definition: Definition;
   known: KnownKinds;
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
@@ -12,7 +13,7 @@ interface Props {
 const most = 12;
 
 /** What each line of a table asks: its columns, each with a wording, a kind and a place to go. */
-export function LinesEditor({ known, question, onChange }: Props) {
+export function LinesEditor({ definition, known, question, onChange }: Props) {
   const lines = question.lines ?? [];
   const set = (next: DraftQuestion[]) => onChange({ lines: next });
   const change = (i: number, part: Partial<DraftQuestion>) =>
@@ -72,7 +73,7 @@ export function LinesEditor({ known, question, onChange }: Props) {
             </p>
             <dl>
               {(column.type === 'one-of' || column.type === 'any-of') && (
-                <OffersEditor question={column} onChange={(part) => change(i, part)} />
+                <OffersEditor definition={definition} question={column} onChange={(part) => change(i, part)} />
               )}
               <GoesTo known={known} question={column} onChange={(part) => change(i, part)} none="with the table" />
             </dl>

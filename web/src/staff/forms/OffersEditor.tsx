@@ -1,23 +1,115 @@
-import type { DraftQuestion } from './design';
+import { useRef, useState } from 'react';
+import { conditionsAbout, freshValue, type Definition, type DraftQuestion } from './design';
 
 interface Props {
+  definition: Definition;
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
 }
 
-/** What may be chosen from, a line each. */
-export function OffersEditor({ question, onChange }: Props) {
+type Offered = NonNullable<DraftQuestion['options']>[number];
+
+/**
+ * What may be chosen from, a field each. A choice is the same choice for ever, wherever it stands and whatever it says:
+ * answers, conditions and rules hold on to its value, which nobody types.
+ */
+export function OffersEditor({ definition, question, onChange }: Props) {
+  const options = question.options ?? [];
+  const list = useRef<HTMLUListElement>(null);
+  const [going, setGoing] = useState<string | null>(null);
+  const focus = (place: number) =>
+    setTimeout(() => list.current?.querySelectorAll<HTMLInputElement>('input')[place]?.focus());
+  const set = (next: Offered[]) => onChange({ options: next });
+  const change = (i: number, text: string) => {
+    const [label = '', ...more] = text.split('\n');
+    const added = more
+      .filter((line) => line.trim() !== '')
+      .map((line) => ({ value: freshValue(), label: line.trim() }));
+    set([
+      ...options.slice(0, i),
+      { ...options[i], value: options[i]?.value ?? freshValue(), label },
+      ...added,
+      ...options.slice(i + 1),
+    ]);
+  };
+  const add = (at: number) => {
+    set([...options.slice(0, at), { value: freshValue(), label: '' }, ...options.slice(at)]);
+    focus(at);
+  };
+  const move = (i: number, step: -1 | 1) => {
+    const to = i + step;
+    const one = options[i];
+    if (!one || to < 0 || to >= options.length) return;
+    const left = options.filter((_, n) => n !== i);
+    set([...left.slice(0, to), one, ...left.slice(to)]);
+    focus(to);
+  };
+  const remove = (i: number, sure = false) => {
+    const value = options[i]?.value ?? '';
+    if (!sure && conditionsAbout(definition, question.key, value) > 0) {
+      setGoing(value);
+      return;
+    }
+    setGoing(null);
+    set(options.filter((_, n) => n !== i));
+    focus(Math.max(0, i - 1));
+  };
   return (
     <div>
       <dt>Offers</dt>
       <dd>
-        <textarea
-          aria-label="What it offers, one a line"
-          rows={Math.max(3, (question.options?.length ?? 0) + 1)}
-          value={(question.options ?? []).map((option) => option.label).join('\n')}
-          onChange={(event) => onChange({ options: optionsFrom(event.target.value, question.options ?? []) })}
-        />
-        <small>one a line</small>
+        <ul className="offers" ref={list} aria-label="What it offers">
+          {options.map((option, i) => (
+            <li key={option.value}>
+              <input
+                aria-label={`Choice ${i + 1}`}
+                value={option.label}
+                maxLength={200}
+                onChange={(event) => change(i, event.target.value)}
+                onPaste={(event) => {
+                  const text = event.clipboardData.getData('text');
+                  if (!text.includes('\n')) return;
+                  event.preventDefault();
+                  change(i, option.label + text);
+                }}
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter' && !event.ctrlKey && !event.metaKey) add(i + 1);
+                  else if (event.key === 'Backspace' && option.label === '' && options.length > 1) remove(i);
+                  else if (event.altKey && event.key === 'ArrowUp') move(i, -1);
+                  else if (event.altKey && event.key === 'ArrowDown') move(i, 1);
+                  else return;
+                  event.preventDefault();
+                  event.stopPropagation();
+                }}
+              />
+              <button
+                type="button"
+                className="link-button"
+                aria-label={`Remove ${option.label || `choice ${i + 1}`}`}
+                onClick={() => remove(i)}
+              >
+                Remove
+              </button>
+              {going === option.value && (
+                <p className="question-error" role="alert">
+                  A condition asks about it, and would not hold any more.{' '}
+                  <button type="button" className="link-button" onClick={() => remove(i, true)}>
+                    Remove all the same
+                  </button>{' '}
+                  <button type="button" className="link-button" onClick={() => setGoing(null)}>
+                    Cancel
+                  </button>
+                </p>
+              )}
+            </li>
+          ))}
+        </ul>
+        <button type="button" className="link-button" onClick={() => add(options.length)}>
+          Add a choice
+        </button>{' '}
+        <small>
+          <kbd>Enter</kbd> next, <kbd>Alt ↑</kbd> <kbd>Alt ↓</kbd> move; several lines can be pasted
+        </small>
         <OtherWords question={question} onChange={onChange} />
         {question.type === 'one-of' && (
           <p>
@@ -37,7 +129,7 @@ export function OffersEditor({ question, onChange }: Props) {
 }
 
 /** Other words for what is offered: understood where an answer did not come from the page. */
-function OtherWords({ question, onChange }: Props) {
+function OtherWords({ question, onChange }: Omit<Props, 'definition'>) {
   const options = question.options ?? [];
   const set = (i: number, text: string) =>
     onChange({
@@ -68,27 +160,4 @@ function withWords(option: Offered, text: string): Offered {
     .filter(Boolean);
   const { value, label } = option;
   return also.length > 0 ? { value, label, also } : { value, label };
-}
-
-type Offered = NonNullable<DraftQuestion['options']>[number];
-
-/** Labels a line each; an option keeps its value while its place does, so that what was answered still counts. */
-function optionsFrom(text: string, before: Offered[]): Offered[] {
-  const taken = new Set<string>();
-  return text.split('\n').flatMap((label, i) => {
-    if (label.trim() === '' && i > 0 && text.split('\n').length - 1 === i)
-      return [{ value: before[i]?.value ?? `option_${i + 1}`, label: '' }];
-    let value =
-      before.find((option) => option.label === label)?.value ??
-      before[i]?.value ??
-      (label
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-|-$/g, '') ||
-        `option_${i + 1}`);
-    while (taken.has(value)) value = `${value}-2`;
-    taken.add(value);
-    const also = before.find((option) => option.value === value)?.also;
-    return [also ? { value, label, also } : { value, label }];
-  });
 }

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { DraftQuestion } from './design';
+import { complete, type DraftQuestion } from './design';
 import { OffersEditor } from './OffersEditor';
 import { canCount, PointsEditor } from './PointsEditor';
 
@@ -11,6 +11,7 @@ function edit(question: DraftQuestion, Editor: typeof PointsEditor | typeof Offe
     const [one, setOne] = useState(question);
     return (
       <Editor
+        definition={complete({})}
         question={one}
         onChange={(part) => {
           seen.now = { ...one, ...part };
@@ -70,7 +71,7 @@ describe('What answers count', () => {
     const [words] = screen.getAllByPlaceholderText(/parted by commas/);
     fireEvent.blur(words as HTMLElement, { target: { value: 'mend, , fix it' } });
     expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Repair it', also: ['mend', 'fix it'] });
-    fireEvent.change(screen.getByLabelText(/one a line/), { target: { value: 'Mend it\nTune it' } });
+    fireEvent.change(screen.getByLabelText('Choice 1'), { target: { value: 'Mend it' } });
     expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Mend it', also: ['mend', 'fix it'] });
     fireEvent.blur(screen.getAllByPlaceholderText(/parted by commas/)[0] as HTMLElement, { target: { value: ' ' } });
     expect(seen.now.options?.[0]).toEqual({ value: 'repair', label: 'Mend it' });

@@ -85,8 +85,8 @@ export function QuestionPane({ known, definition, question, number, onChange, on
             </dd>
           </div>
           {question.type === 'statement' && <PictureEditor question={question} onChange={onChange} />}
-          {offers && <OffersEditor question={question} onChange={onChange} />}
-          {question.type === 'lines' && <LinesEditor known={known} question={question} onChange={onChange} />}
+          {offers && <OffersEditor definition={definition} question={question} onChange={onChange} />}
+          {question.type === 'lines' && <LinesEditor definition={definition} known={known} question={question} onChange={onChange} />}
           {!tells && question.type !== 'hidden' && (
             <AnswerParticulars definition={definition} question={question} onChange={onChange} />
           )}

@@ -12,7 +12,6 @@ import {
   type KnownKinds,
   type Kind,
   kinds,
-  kindsLike,
   likelyFor,
   moveQuestion,
   moveTo,
@@ -24,6 +23,7 @@ import {
   removePage,
   removeQuestion,
 } from './design';
+import { kindGroups, kindsLike } from './kindWords';
 
 const definition: Definition = complete({
   title: 'Inquiry',
@@ -144,8 +144,11 @@ describe('designing a form', () => {
   });
 
   it('finds a kind by letters of any of its words', () => {
-    expect(kindsLike('ph')).toEqual(['phone', 'files']);
-    expect(kindsLike('sig')).toEqual(['signature']);
+    expect(kindsLike('ph')[0]).toBe('phone');
+    for (const [word, kind] of [['date', 'day'], ['dropdown', 'one-of'], ['photo', 'files'], ['company', 'organisation'], ['long text', 'long-text'], ['checkbox', 'any-of'], ['paragraph', 'long-text'], ['heading', 'section']] as const)
+      expect(kindsLike(word), word).toContain(kind);
+    expect(kindGroups.flatMap((group) => group.kinds).sort()).toEqual(Object.keys(kinds).sort());
+    expect(kindsLike('sig')[0]).toBe('signature');
     expect(kindsLike('')).toHaveLength(Object.keys(kinds).length);
     expect(kindsLike('zz')).toEqual([]);
   });

@@ -56,6 +56,7 @@ export interface Definition {
   dayOrder: 'day-first' | 'month-first' | 'unstated';
   checkPage?: boolean;
   copy?: boolean;
+  purpose?: '' | 'open' | 'add' | 'file';
   steps: { when: string; what: string }[];
   pages: DraftPage[];
   endings?: { kind: 'thanks' | 'address' | 'form'; text: string; when?: Condition }[];
@@ -91,15 +92,6 @@ export const kinds: Record<Kind, string> = {
   hidden: 'hidden value',
 };
 
-/** Kinds whose name has a word that begins with these letters. */
-export function kindsLike(letters: string): Kind[] {
-  const wanted = letters.trim().toLowerCase();
-  const all = Object.keys(kinds) as Kind[];
-  return wanted === ''
-    ? all
-    : all.filter((kind) => `${kinds[kind]} ${kind}`.split(/[\s-]+/).some((word) => word.startsWith(wanted)));
-}
-
 export type KnownKinds = Schema<'FormKinds'>;
 
 /** Where answers of a kind may go, the usual place first, as the server says. */
@@ -129,8 +121,8 @@ export function ofKind(known: KnownKinds, question: DraftQuestion, type: Kind): 
   if (!destinationsFor(known, type).includes(question.destination ?? '')) part.destination = '';
   if ((type === 'one-of' || type === 'any-of') && !question.options?.length)
     part.options = [
-      { value: 'first', label: 'First' },
-      { value: 'second', label: 'Second' },
+      { value: freshValue(), label: 'First' },
+      { value: freshValue(), label: 'Second' },
     ];
   if (type === 'lines' && !question.lines?.length) part.lines = [{ key: 'what', type: 'short-text', wording: 'What' }];
   return part;
@@ -199,10 +191,37 @@ export function removeQuestion(definition: Definition, key: string): Definition 
   );
 }
 
-/** A key that no question has: question_1, question_2, … */
-function freshKey(definition: Definition): string {
-  const taken = new Set(questionsOf(definition).map((question) => question.key));
-  for (let n = taken.size + 1; ; n++) if (!taken.has(`question_${n}`)) return `question_${n}`;
+/** Letters and figures that nothing else has. */
+function unlike(length: number): string {
+  const letters = 'abcdefghijkmnpqrstuvwxyz23456789';
+  return [...crypto.getRandomValues(new Uint8Array(length))].map((byte) => letters[byte % letters.length]).join('');
+}
+
+/** A key that no question has, in this form or in any other: rules ask about answers by it. */
+function freshKey(): string {
+  return `q_${unlike(10)}`;
+}
+
+/** The value of a new choice: it stays the choice’s own, wherever it stands and whatever it says. */
+export function freshValue(): string {
+  return `c_${unlike(8)}`;
+}
+
+/** How many conditions and endings of a form ask for a choice. */
+export function conditionsAbout(definition: Definition, key: string, value: string): number {
+  const count = (condition: Condition | undefined): number => {
+    if (!condition) return 0;
+    if ('all' in condition) return condition.all.reduce((sum, part) => sum + count(part), 0);
+    if ('any' in condition) return condition.any.reduce((sum, part) => sum + count(part), 0);
+    if ('not' in condition) return count(condition.not);
+    const values = condition.values ?? (condition.value === undefined ? [] : [condition.value]);
+    return condition.question === key && values.includes(value) ? 1 : 0;
+  };
+  const conditions = [
+    ...questionsOf(definition).flatMap((question) => [question.showIf, question.requiredIf]),
+    ...(definition.endings ?? []).map((ending) => ending.when),
+  ];
+  return conditions.reduce((sum, condition) => sum + count(condition), 0);
 }
 
 /** Adds a question behind another, or at the end. */
@@ -211,7 +230,7 @@ export function addQuestion(
   behind: string | null,
   part: Partial<DraftQuestion> = {},
 ): { definition: Definition; key: string } {
-  const key = freshKey(definition);
+  const key = freshKey();
   const question: DraftQuestion = { type: 'short-text', wording: '', ...part, key };
   const last = definition.pages.length - 1;
   const pages = definition.pages.map((page, i) => {
@@ -293,14 +312,18 @@ export function conditionWords(condition: Condition, definition: Definition): st
   if ('any' in condition) return condition.any.map((part) => conditionWords(part, definition)).join(' or ') || 'never';
   if ('not' in condition) return `not (${conditionWords(condition.not, definition)})`;
   const number = numberOf(definition, condition.question);
-  const values = condition.values ?? (condition.value === undefined ? [] : [condition.value]);
+  const given = condition.values ?? (condition.value === undefined ? [] : [condition.value]);
+  const options = questionsOf(definition).find((question) => question.key === condition.question)?.options ?? [];
+  const values = given.map((value) => options.find((option) => option.value === value)?.label ?? value);
   return `${number > 0 ? number : `“${condition.question}”`} ${operatorWords[condition.op]} ${values.join(', ')}`.trim();
 }
 
 export const operatorWords: Record<string, string> = {
   is: 'is',
   'is-one-of': 'is one of',
-  contains: 'contains',
+  contains: 'contains the letters',
+  'has-word': 'contains the word',
+  'has-none-of': 'contains none of',
   'is-blank': 'is blank',
   'more-than': 'is more than',
   'at-most': 'is at most',
@@ -328,9 +351,9 @@ export function operatorsFor(kind: Kind): string[] {
     case 'any-of':
     case 'yes-no':
     case 'consent':
-      return ['is', 'is-one-of', 'is-blank'];
+      return ['is', 'is-one-of', 'has-none-of', 'is-blank'];
     default:
-      return ['contains', 'is', 'is-blank'];
+      return ['has-word', 'has-none-of', 'contains', 'is', 'is-blank'];
   }
 }
 

@@ -1,23 +1,38 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ProblemError } from '../../shared/api';
+import { forgetUnsaved, isUnsaved, useUnsaved } from '../shell/useUnsaved';
 import { complete, type Definition } from './design';
 import { useKeep, type DesignedForm } from './queries';
 
 const most = 200;
+const pause = 600;
+const longestWait = 30_000;
+
+interface Typed {
+  /** The version of the draft that it was typed over. */
+  version: number;
+  definition: Definition;
+}
 
 /**
- * The definition being designed: changed at once, kept on the server a moment after the last change, with
- * undo and redo. When somebody else has kept another draft meanwhile, nothing is overwritten: it says so.
+ * The definition being designed: changed at once, kept in this browser with every key and on the server a moment later,
+ * with undo and redo. Leaving saves what is left; a server that cannot be reached is tried again until it can. When
+ * somebody else has saved another draft meanwhile, nothing is overwritten: both are offered.
  */
 export function useDraft(form: DesignedForm) {
-  const [definition, setDefinition] = useState(() => complete(form.definition));
+  const name = `form.${form.id}`;
+  const [typed, keepTyped, forgetTyped] = useUnsaved<Typed | null>(name, null);
+  const [definition, setDefinition] = useState<Definition>(() => typed?.definition ?? complete(form.definition));
   const [past, setPast] = useState<Definition[]>([]);
   const [future, setFuture] = useState<Definition[]>([]);
   const keep = useKeep();
-  const version = useRef(form.version);
-  const kept = useRef(definition);
-  const [keptNow, setKeptNow] = useState(definition);
+  const version = useRef(typed?.version ?? form.version);
+  const [first] = useState(() => complete(form.definition));
+  const kept = useRef(typed ? first : definition);
+  const [keptNow, setKeptNow] = useState(kept.current);
   const flight = useRef<Promise<void> | null>(null);
+  const latest = useRef(definition);
+  const [trouble, setTrouble] = useState<Error | null>(null);
   const { mutateAsync } = keep;
 
   const save = useCallback(
@@ -29,33 +44,61 @@ export function useDraft(form: DesignedForm) {
         version.current = answer.version;
         kept.current = wanted;
         setKeptNow(wanted);
+        setTrouble(null);
+        if (latest.current === wanted) forgetUnsaved(name);
       });
       await flight.current;
     },
-    [form.id, mutateAsync],
+    [form.id, mutateAsync, name],
   );
 
   useEffect(() => {
+    latest.current = definition;
     if (definition === kept.current) return undefined;
-    const timer = setTimeout(() => {
-      // A failure is told by the state of the call; the next change tries again.
-      save(definition).catch(() => undefined);
-    }, 600);
-    return () => clearTimeout(timer);
+    let wait = pause;
+    let timer: ReturnType<typeof setTimeout>;
+    const attempt = () => {
+      save(definition).catch((error: unknown) => {
+        setTrouble(error instanceof Error ? error : new Error('It could not be saved.'));
+        // What the server refuses is refused again; what did not reach it is tried until it does.
+        if (error instanceof ProblemError && error.status >= 400 && error.status < 500) return;
+        wait = Math.min(longestWait, wait * 2);
+        timer = setTimeout(attempt, wait);
+      });
+    };
+    timer = setTimeout(attempt, pause);
+    const online = () => {
+      clearTimeout(timer);
+      attempt();
+    };
+    window.addEventListener('online', online);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('online', online);
+    };
   }, [definition, save]);
 
+  // Leaving the form or the screen within that moment: what is left goes now.
+  const flush = useRef(save);
   useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (definition !== kept.current) event.preventDefault();
-    };
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [definition]);
+    flush.current = save;
+  });
+  useEffect(
+    () => () => {
+      if (latest.current !== kept.current) flush.current(latest.current).catch(() => undefined);
+    },
+    [],
+  );
 
+  const set = (next: Definition) => {
+    latest.current = next;
+    setDefinition(next);
+    keepTyped({ version: version.current, definition: next });
+  };
   const change = (next: Definition) => {
     setPast((all) => [...all.slice(-most), definition]);
     setFuture([]);
-    setDefinition(next);
+    set(next);
   };
   return {
     definition,
@@ -68,7 +111,7 @@ export function useDraft(form: DesignedForm) {
             if (!before) return;
             setPast(past.slice(0, -1));
             setFuture([definition, ...future]);
-            setDefinition(before);
+            set(before);
           },
     redo:
       future.length === 0
@@ -78,7 +121,7 @@ export function useDraft(form: DesignedForm) {
             if (!after) return;
             setPast([...past, definition]);
             setFuture(rest);
-            setDefinition(after);
+            set(after);
           },
     /** Keeps what is not kept yet; resolves to the version then. */
     settle: async (): Promise<number> => {
@@ -86,7 +129,21 @@ export function useDraft(form: DesignedForm) {
       return version.current;
     },
     isKept: definition === keptNow,
-    overtaken: keep.error instanceof ProblemError && keep.error.status === 409,
-    trouble: keep.error,
+    overtaken: trouble instanceof ProblemError && trouble.status === 409,
+    trouble,
+    /** Takes what somebody else saved in the place of what stands here. */
+    takeTheirs: (theirs: DesignedForm) => {
+      const other = complete(theirs.definition);
+      version.current = theirs.version;
+      kept.current = other;
+      latest.current = other;
+      setKeptNow(other);
+      setTrouble(null);
+      setPast((all) => [...all.slice(-most), definition]);
+      setDefinition(other);
+      forgetTyped();
+    },
+    /** Whether something typed earlier in this browser was found, and not saved then. */
+    wasUnsaved: typed !== null && isUnsaved(name),
   };
 }

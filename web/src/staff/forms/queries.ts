@@ -136,6 +136,9 @@ export const usePublish = () =>
     need(api.POST('/api/forms/{id}/publish', { params: { path: { id } }, body: { version } })),
   );
 
+export const useWithdraw = () =>
+  useFormMutation((id: string) => need(api.POST('/api/forms/{id}/withdraw', { params: { path: { id } } })));
+
 export interface Settings {
   sites: string[];
   slug: string;

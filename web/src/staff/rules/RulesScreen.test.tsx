@@ -39,7 +39,7 @@ const list = {
     ],
     templates: [{ value: 'confirmation', label: 'We have your inquiry' }],
     fields: [{ record: 'client', field: 'organisation', label: 'Client, organisation' }],
-    questions: [{ key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'] }],
+    questions: [{ key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'], wordings: ['Where?'] }],
   },
 };
 
@@ -82,6 +82,7 @@ describe('Rules', () => {
   beforeEach(() => standInForTheBrowser());
   afterEach(() => {
     cleanup();
+    localStorage.clear();
     vi.unstubAllGlobals();
   });
 

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
@@ -11,6 +10,7 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import { useKeepRule, useMoveRule, useRules, useTakeOutRule, type KeptRule, type Offers } from './queries';
 import { draft, editing, fresh, type Editing } from './rule';
 import { RuleEditor } from './RuleEditor';
@@ -45,7 +45,8 @@ function Rules({ list, rules, kept, isNew }: Props) {
   const keep = useKeepRule();
   const move = useMoveRule();
   const takeOut = useTakeOutRule();
-  const [edited, setEdited] = useState<Editing | null>(null);
+  // Kept under the rule's name: choosing another one loses nothing.
+  const [edited, setEdited, forgetEdited] = useUnsaved<Editing | null>(`rule.${kept?.id ?? 'new'}`, null);
   const rule = edited ?? (kept ? editing(kept) : isNew ? fresh : null);
   const faults =
     keep.error instanceof ProblemError
@@ -64,6 +65,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
     keep.mutate(draft(to), {
       onSuccess: (saved) => {
         setEdited(null);
+        forgetEdited();
         toast({ words: `${saved.name} kept, ${saved.enabled ? 'on' : 'off'}` });
         void navigate(`/rules/${saved.id}`, { replace: true });
       },

@@ -169,6 +169,23 @@ const ofProject = (offers: Offers): DraftQuestion[] => [
   { key: '@task', type: 'short-text', wording: 'the task' },
 ];
 
+/** A question as the chosen forms word it; where none is chosen, with the forms that ask it. */
+function wordingIn(question: Offers['questions'][number], offers: Offers, forms: string[]): string {
+  const asked = question.forms.flatMap((form, i) =>
+    forms.length === 0 || forms.includes(form)
+      ? [{ form: offers.forms.find((one) => one.value === form)?.label ?? form, wording: question.wordings[i] ?? '' }]
+      : [],
+  );
+  const wordings = [...new Set(asked.map((one) => one.wording))];
+  if (forms.length === 1) return wordings[0] ?? question.wording;
+  return wordings
+    .map((wording) => {
+      const where = asked.filter((one) => one.wording === wording).map((one) => one.form);
+      return `${wording} (${where.join(', ')})`;
+    })
+    .join(' / ');
+}
+
 /** What the condition may ask about, in the shape that the condition editor knows. */
 export function askable(offers: Offers, forms: string[], when: Trigger = 'received'): Definition {
   const questions = offers.questions
@@ -176,7 +193,7 @@ export function askable(offers: Offers, forms: string[], when: Trigger = 'receiv
     .map((question): DraftQuestion => ({
       key: question.key,
       type: question.type as Kind,
-      wording: question.wording,
+      wording: wordingIn(question, offers, forms),
       options: question.options,
     }));
   return {

@@ -3,6 +3,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState, type ReactNode, type Ref } from 'react';
 import { MarkShape } from '../../shared/Mark';
 import { useKey } from '../keys';
+import type { UndoBlock } from './changes';
 import { Plinth, type PlinthBlock } from './Plinth';
 
 interface Pillar {
@@ -30,10 +31,12 @@ interface Props {
   onShow?: (index: number) => void;
   over?: ReactNode;
   mainRef?: Ref<HTMLElement>;
+  /** What undo means on this screen, where it is not the last act. */
+  undo?: UndoBlock | undefined;
 }
 
 /** The pillars of a screen, each scrolling alone, on their plinth. Under 900 px one stands at a time. */
-export function Pillars({ title, pillars, head, note, shown, onShow, over, mainRef }: Props) {
+export function Pillars({ title, pillars, head, note, shown, onShow, over, mainRef, undo }: Props) {
   const narrow = useMediaQuery('(max-width: 899px)', { noSsr: true });
   const middling = useMediaQuery('(max-width: 1179px)', { noSsr: true });
   const wide = useMediaQuery('(min-width: 1500px)', { noSsr: true });
@@ -82,7 +85,7 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
           ))}
           {over}
         </main>
-        <Plinth narrow blocks={pillars.map((pillar) => pillar.blocks ?? [])} note={note} />
+        <Plinth narrow blocks={pillars.map((pillar) => pillar.blocks ?? [])} note={note} undo={undo} />
       </>
     );
   }
@@ -115,6 +118,7 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
             ...(pillar.blocks ?? []),
           ])}
           note={note}
+          undo={undo}
         />
       </div>
     </>

@@ -3,10 +3,8 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState, type ReactNode } from 'react';
 import { MarkShape } from '../../shared/Mark';
-import { when } from '../../shared/words';
 import { keys, useKey, type KeyName } from '../keys';
-import { useLastChange, useUndo } from './changes';
-import { useToday } from './day';
+import { useLastAct, type UndoBlock } from './changes';
 
 export interface PlinthBlock {
   label: string;
@@ -60,25 +58,23 @@ function BlockKey({ block }: { block: PlinthBlock & { keyName: KeyName } }) {
   return null;
 }
 
-function useUndoBlock(): { label: string; second: string; act: () => void; disabled: boolean } {
-  const { data: change } = useLastChange();
-  const undo = useUndo();
-  const today = useToday();
-  const act = () => {
-    if (change && !undo.isPending) undo.mutate(change.id);
-  };
-  useKey('undo', change ? act : undefined);
-  return {
-    label: 'Undo last',
-    second: change ? `${when(change.at, today)}, ${change.words}` : 'Nothing of yours to undo',
-    act,
-    disabled: !change || undo.isPending,
-  };
-}
-
 /** The stone course at the foot: what can be done, each block under the pillar that it acts on. */
-export function Plinth({ blocks, note, narrow }: { blocks: PlinthBlock[][]; note?: ReactNode; narrow: boolean }) {
-  const undo = useUndoBlock();
+export function Plinth({
+  blocks,
+  note,
+  narrow,
+  undo: own,
+}: {
+  blocks: PlinthBlock[][];
+  note?: ReactNode;
+  narrow: boolean;
+  /** What undo means on this screen, where it is not the last act. */
+  undo?: UndoBlock | undefined;
+}) {
+  const last = useLastAct();
+  const undo = own ?? last;
+  useKey('undo', undo.undo);
+  useKey('redo', undo.redo);
   const all = blocks.flat();
   const keyed = all.filter((block): block is PlinthBlock & { keyName: KeyName } => block.keyName !== undefined);
   const listeners = keyed.map((block) => <BlockKey key={block.keyName} block={block} />);
@@ -93,7 +89,7 @@ export function Plinth({ blocks, note, narrow }: { blocks: PlinthBlock[][]; note
             .map((block) => (
               <KeyedBlock key={block.label} block={block} />
             ))}
-          <PlinthButton label="Undo" act={undo.act} disabled={undo.disabled} />
+          <PlinthButton label="Undo" act={() => undo.undo?.()} disabled={!undo.undo} />
           <More blocks={all.filter((block) => !block.main)} />
         </div>
       </footer>
@@ -105,7 +101,15 @@ export function Plinth({ blocks, note, narrow }: { blocks: PlinthBlock[][]; note
       {blocks.map((course, i) => (
         // The courses stand under the pillars, which never change their order.
         <div key={i} className="plinth-course">
-          {i === 0 && <PlinthButton {...undo} shown={keys.undo.shown} />}
+          {i === 0 && (
+            <PlinthButton
+              label={undo.label}
+              second={undo.second}
+              act={() => undo.undo?.()}
+              disabled={!undo.undo}
+              shown={keys.undo.shown}
+            />
+          )}
           {course.map((block) => (
             <KeyedBlock key={block.label} block={block} />
           ))}

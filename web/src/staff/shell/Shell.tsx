@@ -4,6 +4,7 @@ import { useKey } from '../keys';
 import { DayRuler } from './DayRuler';
 import { KeyList } from './KeyList';
 import { Lintel } from './Lintel';
+import { SentQuestions } from './SentQuestions';
 import './shell.css';
 import { ToastStand } from './Toast';
 
@@ -20,15 +21,17 @@ export function Shell() {
   useKey('goMessages', () => void navigate('/messages'));
   return (
     <ToastStand>
-      <div className="shell">
-        <a className="skip" href="#main">
-          Skip to the screen
-        </a>
-        <Lintel onKeys={() => setKeysShown(true)} />
-        <DayRuler />
-        <Outlet />
-      </div>
-      <KeyList open={keysShown} onClose={() => setKeysShown(false)} />
+      <SentQuestions>
+        <div className="shell">
+          <a className="skip" href="#main">
+            Skip to the screen
+          </a>
+          <Lintel onKeys={() => setKeysShown(true)} />
+          <DayRuler />
+          <Outlet />
+        </div>
+        <KeyList open={keysShown} onClose={() => setKeysShown(false)} />
+      </SentQuestions>
     </ToastStand>
   );
 }

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Journal;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Telamon\Access\Staff;
+use Telamon\Http\Problem;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageState;
+use Telamon\Messages\SendMessage;
+
+/** Does again what was taken back, by the journal of the taking back: the same records with the same ids. */
+final readonly class Redo
+{
+    private const MANY = 1000;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ColumnValues $values, private MessageBusInterface $bus, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
+     *
+     * @throws Problem 404, or 409 when there is nothing to do again
+     */
+    public function redo(string $changeId, ?Staff $staff): array
+    {
+        $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
+        $again = new Change(ChangeKind::Undo, mb_substr('did again: '.$change->words, 0, 300), $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
+
+        return $this->changes->carryOut($again, function () use ($change): array {
+            $this->em->refresh($change);
+            $taking = $this->em->getRepository(Change::class)->findOneBy(['undoes' => $change->id, 'undoneAt' => null], ['id' => 'DESC']);
+            if (null === $change->undoneAt || null === $taking) {
+                throw new Problem(409, 'Nothing to do again', 'This has not been undone, or was done again already.');
+            }
+            $entries = $this->em->getRepository(JournalEntry::class)->findBy(['change' => $taking], ['id' => 'DESC'], self::MANY + 1);
+            if (\count($entries) > self::MANY) {
+                throw new Problem(409, 'Too much to do again', 'Do it from the beginning instead.');
+            }
+            $change->undoneAt = null;
+            $taking->undoneAt = $this->clock->now();
+            [$done, $kept] = $this->again($entries);
+
+            return ['words' => 'Done again: '.$change->words, 'undone' => $done, 'kept' => $kept];
+        });
+    }
+
+    /**
+     * @param list<JournalEntry> $entries last first
+     *
+     * @return array{int, list<array{record: array{kind: string, id: string, label: string}, why: string}>}
+     */
+    private function again(array $entries): array
+    {
+        $kept = [];
+        $done = 0;
+        /** @var array<string, object> $made */
+        $made = [];
+        foreach ($entries as $entry) {
+            if (Action::Removed === $entry->action && null === $this->em->find($entry->recordClass, $entry->recordId)) {
+                $meta = $this->em->getClassMetadata($entry->recordClass);
+                $record = $meta->newInstance();
+                $meta->setFieldValue($record, 'id', $entry->recordId);
+                $made[$entry->recordId] = $record;
+            }
+        }
+        foreach ($entries as $entry) {
+            if (isset($made[$entry->recordId]) && Action::Removed === $entry->action) {
+                foreach ($entry->before as $name => $value) {
+                    $this->values->restore($this->em, $made[$entry->recordId], $name, $value, $made);
+                }
+                $this->em->persist($made[$entry->recordId]);
+                ++$done;
+            }
+        }
+        $this->em->flush();
+        foreach ($entries as $entry) {
+            if (Action::Changed === $entry->action) {
+                $done += $this->change($entry, $kept);
+            }
+        }
+
+        return [$done, $kept];
+    }
+
+    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
+    private function change(JournalEntry $entry, array &$kept): int
+    {
+        $record = $this->em->find($entry->recordClass, $entry->recordId);
+        if (null === $record) {
+            return 0;
+        }
+        $now = $this->values->all($this->em, $record);
+        $done = 0;
+        foreach ($entry->after as $name => $after) {
+            if (($now[$name] ?? null) === $after) {
+                $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
+                $done = 1;
+            } elseif (($now[$name] ?? null) !== ($entry->before[$name] ?? null)) {
+                $kept[] = ['record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel], 'why' => 'changed since'];
+            }
+        }
+        if ($record instanceof Message && 1 === $done && MessageState::Queued === $record->state) {
+            $this->bus->dispatch(new SendMessage($record->id));
+        }
+
+        return $done;
+    }
+}
