@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Access;
 
+use Psr\Log\LoggerInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -13,13 +14,15 @@ use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerI
 /** Answers a sign-in that succeeded. */
 final readonly class SignedIn implements AuthenticationSuccessHandlerInterface
 {
-    public function __construct(private SessionView $view)
+    public function __construct(private SessionView $view, private LoggerInterface $accessLogger, private LoggedAddress $addresses)
     {
     }
 
     public function onAuthenticationSuccess(Request $request, TokenInterface $token): Response
     {
         $staff = $token->getUser();
+
+        $this->accessLogger->notice('Signed in.', ['who' => $token->getUserIdentifier(), 'from' => $this->addresses->of($request)]);
 
         return new JsonResponse($this->view->show($staff instanceof Staff ? $staff : throw new \LogicException('only staff sign in')));
     }

@@ -50,6 +50,12 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
         return '' === $this->email ? throw new \LogicException('staff sign in by email') : $this->email;
     }
 
+    /** @return array<string, mixed> for the session: it holds a short sum of the password's hash, to end when that changes */
+    public function __serialize(): array
+    {
+        return ['passwordHash' => hash('crc32c', $this->passwordHash)] + get_object_vars($this);
+    }
+
     #[\Deprecated]
     public function eraseCredentials(): void
     {

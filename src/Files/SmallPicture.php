@@ -7,7 +7,8 @@ namespace Telamon\Files;
 /** Pictures made small enough to stand on a page, turned as they were taken. */
 final readonly class SmallPicture
 {
-    private const MOST_PIXELS = 50_000_000;
+    /** Unpacked, a pixel takes some five bytes: more than this does not fit beside everything else. */
+    private const MOST_PIXELS = 26_000_000;
 
     public function __construct(private FileStore $store)
     {

@@ -38,6 +38,8 @@ final class UploadSweep
 
         $gone = $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM upload WHERE received_at < ?', [$yesterday]));
         $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = sha256)'));
+        // What was chosen on plans that are decided is of use while they can be taken back.
+        $this->db->transactional(fn (): int => (int) $this->db->executeStatement("DELETE FROM plan_decision WHERE submission_id IN (SELECT id FROM submission WHERE state <> 'waiting' AND decided_at < ?)", [$this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-30 days')->format('Y-m-d H:i:s')]));
         $this->compare();
 
         return $gone;

@@ -26,6 +26,7 @@ final readonly class PublicFormController
         $version = $this->forms->get($slug);
         $form = $version->definition();
         $business = $this->facts->business();
+        $staffOnly = array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->staffOnly), 'key');
 
         return new JsonResponse([
             'slug' => $slug,
@@ -44,7 +45,7 @@ final readonly class PublicFormController
             ],
             'pages' => array_map(static fn (Page $page): array => [
                 'key' => $page->key, 'title' => $page->title, 'next' => $page->next,
-                'questions' => array_map(self::question(...), array_values(array_filter($page->questions, static fn (Question $question): bool => !$question->staffOnly))),
+                'questions' => array_map(static fn (Question $question): array => self::question($question, $staffOnly), array_values(array_filter($page->questions, static fn (Question $question): bool => !$question->staffOnly))),
             ], $form->pages),
         ]);
     }
@@ -57,8 +58,34 @@ final readonly class PublicFormController
         return new JsonResponse($this->proof->challenge());
     }
 
-    /** @return array<string, mixed> */
-    private static function question(Question $question): array
+    /**
+     * The condition without what only staff are asked: to the public such a question is always blank.
+     *
+     * @param array<mixed>|null $condition as stored
+     * @param list<string> $staffOnly keys
+     *
+     * @return array<mixed>|null
+     */
+    private static function told(?array $condition, array $staffOnly): ?array
+    {
+        foreach (['all', 'any'] as $group) {
+            if (\is_array($condition[$group] ?? null)) {
+                return [$group => array_map(static fn (mixed $part): ?array => self::told(\is_array($part) ? $part : [], $staffOnly), $condition[$group])];
+            }
+        }
+        if (\is_array($condition['not'] ?? null)) {
+            return ['not' => self::told($condition['not'], $staffOnly)];
+        }
+
+        return !\in_array($condition['question'] ?? null, $staffOnly, true) ? $condition : ('is-blank' === ($condition['op'] ?? null) ? ['all' => []] : ['any' => []]);
+    }
+
+    /**
+     * @param list<string> $staffOnly keys of the questions that only staff are asked
+     *
+     * @return array<string, mixed>
+     */
+    private static function question(Question $question, array $staffOnly): array
     {
         return [
             'key' => $question->key, 'number' => $question->number, 'type' => $question->type->value,
@@ -68,8 +95,8 @@ final readonly class PublicFormController
             'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes, 'fileKinds' => $question->fileKinds,
             'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'third' => $question->third, 'parameter' => $question->parameter,
             'default' => $question->default, 'asList' => $question->asList,
-            'lines' => array_map(self::question(...), $question->lines), 'maxLines' => $question->maxLines, 'picture' => $question->picture,
-            'showIf' => $question->raw['showIf'] ?? null, 'requiredIf' => $question->raw['requiredIf'] ?? null,
+            'lines' => array_map(static fn (Question $column): array => self::question($column, $staffOnly), $question->lines), 'maxLines' => $question->maxLines, 'picture' => $question->picture,
+            'showIf' => self::told($question->raw['showIf'] ?? null, $staffOnly), 'requiredIf' => self::told($question->raw['requiredIf'] ?? null, $staffOnly),
         ];
     }
 }

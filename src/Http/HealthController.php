@@ -11,7 +11,12 @@ use Telamon\Queue\QueueState;
 
 final readonly class HealthController
 {
-    public function __construct(private QueueState $queue)
+    /** Seconds that a message which is due may wait before something is wrong with the workers. */
+    private const STALLED = 300;
+    /** Bytes left on the disk under which somebody should look. */
+    private const LITTLE = 536_870_912;
+
+    public function __construct(private QueueState $queue, private Disk $disk, private string $dataFolder)
     {
     }
 
@@ -19,7 +24,12 @@ final readonly class HealthController
     public function show(): Response
     {
         try {
-            return new JsonResponse(['status' => 'ok', 'database' => 'ok', 'queue' => $this->queue->read()]);
+            $queue = $this->queue->read();
+            $room = (int) @disk_free_space($this->dataFolder);
+            $this->disk->refuseUnwritable();
+            $isStalled = $queue['oldestSeconds'] > self::STALLED;
+
+            return new JsonResponse(['status' => $isStalled || $room < self::LITTLE ? 'troubled' : 'ok', 'database' => 'ok', 'queue' => $queue, 'freeMegabytes' => intdiv($room, 1_048_576)]);
         } catch (\Doctrine\DBAL\Exception) {
             throw new Problem(503, 'Not well', 'The database does not answer.');
         }

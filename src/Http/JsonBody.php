@@ -19,6 +19,9 @@ final class JsonBody
         if ('' === $request->getContent()) {
             return [];
         }
+        if (str_contains($request->getContent(), '\u0000')) {
+            throw new Problem(400, 'Not understood', 'The body holds characters that no text has.');
+        }
         try {
             $data = json_decode($request->getContent(), true, 32, \JSON_THROW_ON_ERROR);
         } catch (\JsonException) {

@@ -39,6 +39,9 @@ final class Problem extends \RuntimeException
         $response->setEncodingOptions($response->getEncodingOptions() | \JSON_INVALID_UTF8_SUBSTITUTE);
         $response->setData($body);
         $response->headers->set('Content-Type', 'application/problem+json');
+        if (503 === $this->status) {
+            $response->headers->set('Retry-After', '2');
+        }
 
         return $response;
     }

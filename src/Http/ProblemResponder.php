@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Http;
 
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\DBAL\Exception\LockWaitTimeoutException;
 use Doctrine\ORM\OptimisticLockException;
+use League\Flysystem\FilesystemException;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\JsonException;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
@@ -25,6 +28,8 @@ final class ProblemResponder
         $problem = match (true) {
             $error instanceof Problem => $error,
             $error instanceof OptimisticLockException => new Problem(409, 'Changed meanwhile', 'Somebody else changed this since you opened it. Nothing of yours was saved; look again.'),
+            self::isBusy($error) => new Problem(503, 'Busy', 'Much is being written at the moment. Nothing is lost; try again in a moment.'),
+            $error instanceof FilesystemException => new Problem(507, 'No room', 'The file could not be written. Nothing was half done; tell whoever runs this.'),
             $error instanceof JsonException => new Problem(400, 'Not JSON', 'The body could not be read as JSON.'),
             $error instanceof RequestExceptionInterface => new Problem(400, 'Not understood', 'The request could not be read.'),
             $error instanceof HttpExceptionInterface => new Problem($error->getStatusCode(), Response::$statusTexts[$error->getStatusCode()] ?? 'Not done', self::detail($error->getStatusCode())),
@@ -32,6 +37,12 @@ final class ProblemResponder
         };
         $event->setResponse($problem->response());
         $event->allowCustomResponseCode();
+    }
+
+    /** Whether somebody else held the database for longer than anybody waits. */
+    private static function isBusy(\Throwable $error): bool
+    {
+        return $error instanceof LockWaitTimeoutException || ($error instanceof DriverException && str_contains($error->getMessage(), 'database is locked'));
     }
 
     private static function detail(int $status): string

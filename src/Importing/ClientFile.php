@@ -14,6 +14,7 @@ final readonly class ClientFile
 {
     private const MOST_BYTES = 52_428_800;
     private const SAMPLE = 20;
+    private const MOST_COLUMNS = 500;
 
     private function __construct(private string $path, private bool $isVCard, private string $separator)
     {
@@ -36,6 +37,9 @@ final readonly class ClientFile
             throw new FileNotRead('The file is not in UTF-8. Save it again as UTF-8.');
         }
         $line = strtok($head, "\r\n") ?: '';
+        if (max(substr_count($line, ','), substr_count($line, ';'), substr_count($line, "\t")) >= self::MOST_COLUMNS) {
+            throw new FileNotRead('A file may have at most '.self::MOST_COLUMNS.' columns.');
+        }
         $counts = ['|' => 0];
         foreach ([',', ';', "\t"] as $separator) {
             $counts[$separator] = substr_count($line, $separator);

@@ -81,7 +81,7 @@ final readonly class ImportRuns
         $before = $run->done;
         try {
             // Read whole before the first is written: rows of one file are not matched with each other.
-            $rows = \array_slice([...$this->import->rows(ClientFile::open($this->path($run)), $run->columns())], $before);
+            $rows = \array_slice($this->judged($run), $before);
         } catch (FileNotRead) {
             $this->db->executeStatement('UPDATE client_import SET state = ? WHERE id = ?', [ClientImportRun::FAILED, $run->id]);
 
@@ -93,7 +93,29 @@ final readonly class ImportRuns
             $all = $before + $done;
             $this->db->executeStatement('UPDATE client_import SET done = ?, change_id = ?, state = ? WHERE id = ?', [$all, $changeId, $all === $total ? ClientImportRun::DONE : ClientImportRun::RUNNING, $job->id]);
         }, $run->changeId);
-        (new Filesystem())->remove($path);
+        (new Filesystem())->remove([$path, "$path.verdicts"]);
+    }
+
+    /**
+     * The rows with what was thought of each when the import began: one that was broken off is not judged again against the
+     * clients that its own first stretch wrote.
+     *
+     * @return list<ImportRow>
+     *
+     * @throws FileNotRead
+     */
+    private function judged(ClientImportRun $run): array
+    {
+        $rows = array_values([...$this->import->rows(ClientFile::open($this->path($run)), $run->columns())]);
+        $file = $this->path($run).'.verdicts';
+        $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
+        if (!\is_array($kept) || \count($kept) !== \count($rows)) {
+            (new Filesystem())->dumpFile($file, json_encode(array_map(static fn (ImportRow $row): array => [$row->verdict, $row->clientId], $rows), \JSON_THROW_ON_ERROR));
+
+            return $rows;
+        }
+
+        return array_map(static fn (ImportRow $row, mixed $was): ImportRow => \is_array($was) && \in_array($was[0] ?? null, ['new', 'matched', 'doubtful', 'wrong'], true) ? new ImportRow($row->client, $was[0], \is_string($was[1] ?? null) ? $was[1] : '', $row->why) : $row, $rows, $kept);
     }
 
     /** @throws FileNotRead */

@@ -42,7 +42,12 @@ final readonly class ImportWriter
             $chunk[] = $row;
             if (self::AT_ONCE === \count($chunk)) {
                 $done += \count($chunk);
+                $began = hrtime(true);
                 $this->chunk($chunk, $change, $done, $progress);
+                if (null !== $progress) {
+                    // As long as it took: whoever sends a form meanwhile gets the lock in between.
+                    usleep((int) min(500_000, (hrtime(true) - $began) / 1000));
+                }
                 $chunk = [];
                 $this->em->clear();
                 $this->facts->reset();

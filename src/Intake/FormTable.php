@@ -87,7 +87,7 @@ final readonly class FormTable
         [$where, $parameters] = $filter->where($form->id);
         [$direction, $beyond] = $filter->descending ? ['DESC', '<'] : ['ASC', '>'];
         if (null !== $after) {
-            $value = str_contains($filter->expression, 'AS REAL') ? 'CAST(:after AS REAL)' : ':after';
+            $value = str_starts_with($filter->expression, 'AMOUNT(') ? 'CAST(:after AS REAL)' : ':after';
             $where .= " AND ({$filter->expression} $beyond $value OR ({$filter->expression} = $value AND s.id $beyond :id))";
             $parameters += ['after' => $after->value, 'id' => $after->id];
         }

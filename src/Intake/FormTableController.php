@@ -46,6 +46,15 @@ final readonly class FormTableController
         });
     }
 
+    /**
+     * Without what a spreadsheet would take for a formula: at the beginning, and behind what one that parts cells by
+     * semicolons, or lines anywhere, would take for a beginning.
+     */
+    private static function inert(string $text): string
+    {
+        return (string) preg_replace('/(^[\t\r]?|[;\t\r\n][ "]*)([=+\-@])/', "$1'$2", $text);
+    }
+
     /** What is filtered, as a workbook. */
     #[Route('/xlsx', methods: ['GET'])]
     public function xlsx(string $id, Request $request): Response
@@ -94,7 +103,7 @@ final readonly class FormTableController
      */
     private static function line($out, array $cells): void
     {
-        fputcsv($out, array_map(static fn (string $text): string => 1 === preg_match('/^[=+\-@\t\r]/', $text) ? "'$text" : $text, $cells), ',', '"', '', "\r\n");
+        fputcsv($out, array_map(self::inert(...), $cells), ',', '"', '', "\r\n");
     }
 
     private function stream(string $name, string $type, \Closure $write): Response

@@ -48,43 +48,52 @@ final readonly class LookBacks
         return $look;
     }
 
+    /** Reads outside of any transaction, so that nobody waits for it; what was found is written in one that is short. */
     #[AsMessageHandler]
     public function goOn(LookBackJob $job): void
     {
-        $this->em->wrapInTransaction(function () use ($job): void {
-            $look = $this->em->find(LookBack::class, $job->id);
-            if (null === $look) {
-                return;
-            }
+        $look = $this->em->find(LookBack::class, $job->id);
+        if (null === $look) {
+            return;
+        }
+        $this->em->refresh($look);
+        if (LookBack::RUNNING !== $look->state) {
+            return;
+        }
+        $from = $look->done;
+        [$seen, $touched, $examples] = $this->stretch($look, $this->reader->read('look', $look->rule));
+        $this->em->wrapInTransaction(function () use ($look, $job, $from, $seen, $touched, $examples): void {
             $this->em->refresh($look);
-            if (LookBack::RUNNING !== $look->state) {
+            // Stopped meanwhile, or done by another that took it up.
+            if (LookBack::RUNNING !== $look->state || $look->done !== $from) {
                 return;
             }
-            $this->stretch($look, $this->reader->read('look', $look->rule));
-            if (LookBack::RUNNING === $look->state) {
+            $look->touched += $touched;
+            $look->examples = \array_slice([...$look->examples, ...$examples], 0, self::EXAMPLES);
+            $look->done += $seen;
+            if ($seen < self::AT_ONCE) {
+                $look->state = LookBack::DONE;
+            } else {
                 $this->bus->dispatch($job);
             }
         });
     }
 
-    private function stretch(LookBack $look, Rule $rule): void
+    /** @return array{int, int, list<array{id: string, label: string, at: string}>} how many were looked at, how many it would have touched, and the first of those */
+    private function stretch(LookBack $look, Rule $rule): array
     {
         $since = $look->at->modify("-{$look->days} days");
-        $seen = 0;
-        $examples = $look->examples;
+        [$seen, $touched, $examples] = [0, 0, []];
         foreach ($this->past->since($since, $look->at, $look->done, self::AT_ONCE, $rule->forms) as [$facts, $id, $label, $at]) {
             ++$seen;
             if ($rule->appliesTo($facts)) {
-                ++$look->touched;
+                ++$touched;
                 if (\count($examples) < self::EXAMPLES) {
                     $examples[] = ['id' => $id, 'label' => $label, 'at' => $at];
                 }
             }
         }
-        $look->examples = $examples;
-        $look->done += $seen;
-        if ($seen < self::AT_ONCE) {
-            $look->state = LookBack::DONE;
-        }
+
+        return [$seen, $touched, $examples];
     }
 }

@@ -22,7 +22,7 @@ final readonly class MailboxFolder implements Mailbox
         }
         // Written beside and renamed, so that a message is in the box whole or not at all.
         $handle = fopen("$path.new", 'w');
-        if (false === $handle || false === fwrite($handle, $eml) || !fflush($handle) || !fsync($handle) || !fclose($handle)) {
+        if (false === $handle || \strlen($eml) !== fwrite($handle, $eml) || !fflush($handle) || !fsync($handle) || !fclose($handle)) {
             throw new \RuntimeException('the message cannot be written');
         }
         rename("$path.new", $path);

@@ -43,7 +43,7 @@ final class TableTest extends AppTestCase
     {
         $this->inquire(['matter' => 'Ó, the 100% “squeak” \\ back'])->ok(201);
         $this->inquire(['name' => 'Wilf Ambry', 'email' => 'wilf@example.com', 'matter' => 'Dull'])->ok(201);
-        foreach (['squeak', 'Ó', '100%', 'fennick'] as $q) {
+        foreach (['squeak', 'Ó, the', '100%', 'fennick', 'SQUEAK'] as $q) {
             self::assertSame(['A-0001'], $this->get("/api/forms/{$this->form}/submissions?q=".rawurlencode($q))->ok()->column('items', 'number'), $q);
         }
         self::assertSame([], $this->get("/api/forms/{$this->form}/submissions?q=nobody")->ok()->rows('items'));
@@ -128,6 +128,27 @@ final class TableTest extends AppTestCase
         $id = $this->db()->fetchOne("SELECT id FROM form WHERE slug = 'numbers'");
         self::assertIsString($id);
         self::assertSame(['-3', '9', '100'], array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['n'] : null, $this->get("/api/forms/$id/submissions?sort=answer:n")->ok()->column('items', 'answers')));
+    }
+
+    public function testAmountsAndDaysAreSortedByWhatTheySayAndChoicesFoundByWhatPeopleSee(): void
+    {
+        $this->design('Sorting', [
+            ['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'], ['key' => 'money', 'type' => 'money', 'wording' => 'What may it cost?'], ['key' => 'day', 'type' => 'day', 'wording' => 'When?'],
+            ['key' => 'what', 'type' => 'one-of', 'wording' => 'What?', 'options' => [['value' => 'c_1', 'label' => 'Zither'], ['value' => 'c_2', 'label' => 'Accordéon']]],
+        ]);
+        foreach ([['Séamus', '1.250,50', '12 June 2027', 'c_1'], ['b', '€200', '2027-01-02', 'c_2'], ['c', '1,100', '3 December 2026', 'c_1']] as [$name, $money, $day, $what]) {
+            $this->post('/api/public/forms/sorting/submissions', ['answers' => ['cost' => $name, 'money' => $money, 'day' => $day, 'what' => $what]])->ok(201);
+        }
+        $id = $this->db()->fetchOne("SELECT id FROM form WHERE slug = 'sorting'");
+        self::assertIsString($id);
+        $by = fn (string $query): array => array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['cost'] : null, $this->get("/api/forms/$id/submissions?$query")->ok()->column('items', 'answers'));
+        self::assertSame(['b', 'c', 'Séamus'], $by('sort=answer:money'));
+        self::assertSame(['c', 'b', 'Séamus'], $by('sort=answer:day'));
+        self::assertSame('b', $by('sort=answer:what')[0]);
+        self::assertSame(['Séamus'], $by('q=seamus'));
+        self::assertSame(['b'], $by('q=accord%C3%A9on'));
+        self::assertSame(['b'], $by('q=accordeon'));
+        self::assertSame('850.17', $this->get("/api/forms/$id/figures")->ok()->at('questions.0.numbers.mean'));
     }
 
     public function testAWayOfLookingIsKeptUnderAName(): void

@@ -9,6 +9,7 @@ use Brick\Math\RoundingMode;
 use Telamon\Core\Condition\Facts;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Reading\AmountReader;
 
 /** Counts the answers to one question: choices, figures of a scale, numbers. */
 final class AnswerFigures
@@ -36,14 +37,15 @@ final class AnswerFigures
     /** Takes one submission's answer in, blank or not. */
     public function take(mixed $answer): void
     {
-        $texts = array_values(array_filter(\is_array($answer) ? $answer : [$answer], static fn (mixed $text): bool => \is_string($text) && '' !== trim($text)));
+        // Each choice once: a share is of those who answered.
+        $texts = array_values(array_unique(array_filter(\is_array($answer) ? $answer : [$answer], static fn (mixed $text): bool => \is_string($text) && '' !== trim($text))));
         if ([] === $texts) {
             return;
         }
         ++$this->answered;
         foreach ($texts as $text) {
             if ($this->isNumber()) {
-                $number = Facts::asNumber(ltrim(trim($text), "€£ \u{a0}$"));
+                $number = Facts::asNumber(ltrim(trim($text), "€£ \u{a0}$")) ?? $this->read($text);
                 if (null !== $number) {
                     $this->numbers[] = $number;
                 }
@@ -75,6 +77,14 @@ final class AnswerFigures
                 'score' => QuestionType::Scale === $this->question->type ? $this->score() : null,
             ],
         ];
+    }
+
+    /** A number or an amount as people write it: “1.250,50”, “about 200”. */
+    private function read(string $text): ?BigDecimal
+    {
+        $read = $this->isScale() ? null : (new AmountReader())->read($text)?->value;
+
+        return null === $read ? null : Facts::asNumber($read);
     }
 
     private function isScale(): bool

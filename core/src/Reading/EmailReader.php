@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Reading;
 
 use Egulias\EmailValidator\EmailValidator;
-use Egulias\EmailValidator\Validation\RFCValidation;
+use Egulias\EmailValidator\Validation\NoRFCWarningsValidation;
 
 /** Reads mail addresses (RFC 5321, RFC 5322, RFC 6531). */
 final readonly class EmailReader
@@ -28,7 +28,10 @@ final readonly class EmailReader
         return mb_strtolower(trim($address));
     }
 
-    /** What is wrong with the text as a mail address, in words, or null. */
+    /**
+     * What is wrong with the text as a mail address, in words, or null. Comments, quotes and the signs that mean something
+     * in an address of a web page or of a mail program are refused, though RFC 5322 knows ways to write them.
+     */
     public function fault(string $text): ?string
     {
         $text = trim($text);
@@ -43,7 +46,7 @@ final readonly class EmailReader
         if (!str_contains($domain, '.')) {
             return 'Add the ending, such as .com.';
         }
-        if (\strlen($text) > 254 || !(new EmailValidator())->isValid($text, new RFCValidation())) {
+        if (\strlen($text) > 254 || !(new EmailValidator())->isValid($text, new NoRFCWarningsValidation()) || 1 === preg_match('/[\x00-\x20?&%"()<>\[\]:;,\\\\]/', $text)) {
             return 'That is not an email address. Check for blanks and stray signs.';
         }
 

@@ -4,7 +4,6 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { asPublic, complete } from '../staff/forms/design';
 import { problem } from '../staff/testing/server.test-helper';
 import { carryOn } from './carry';
-import { question } from './testing/question.test-helper';
 import { FormApp } from './FormApp';
 
 const business = {
@@ -137,11 +136,7 @@ describe('a public form', () => {
   });
 
   it('does not ask again what the form before has asked', async () => {
-    carryOn(
-      'intake',
-      { name: 'Orla Fennick' },
-      'receipt',
-    );
+    carryOn('intake', { name: 'Orla Fennick' }, 'receipt');
     const sent = show(good);
     expect(await screen.findByText(/need not tell again/)).toBeTruthy();
     expect(screen.queryByRole('textbox', { name: /Your name/ })).toBeNull();

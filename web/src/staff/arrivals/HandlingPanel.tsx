@@ -86,7 +86,15 @@ function Note({ name, error, onAct, onCancel }: Panel) {
   };
   const kept = useRef(false);
   // Forgotten when the panel closes because the note was taken; a note that was refused stays.
-  useEffect(() => () => void (kept.current && forget()), [forget]);
+  useEffect(
+    () => () => {
+      if (kept.current) forget();
+    },
+    [forget],
+  );
+  useEffect(() => {
+    if (error) kept.current = false;
+  }, [error]);
   return (
     <Frame
       title={`Note beside ${name}`}

@@ -86,7 +86,9 @@ export function QuestionPane({ known, definition, question, number, onChange, on
           </div>
           {question.type === 'statement' && <PictureEditor question={question} onChange={onChange} />}
           {offers && <OffersEditor definition={definition} question={question} onChange={onChange} />}
-          {question.type === 'lines' && <LinesEditor definition={definition} known={known} question={question} onChange={onChange} />}
+          {question.type === 'lines' && (
+            <LinesEditor definition={definition} known={known} question={question} onChange={onChange} />
+          )}
           {!tells && question.type !== 'hidden' && (
             <AnswerParticulars definition={definition} question={question} onChange={onChange} />
           )}

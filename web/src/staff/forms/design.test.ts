@@ -145,7 +145,16 @@ describe('designing a form', () => {
 
   it('finds a kind by letters of any of its words', () => {
     expect(kindsLike('ph')[0]).toBe('phone');
-    for (const [word, kind] of [['date', 'day'], ['dropdown', 'one-of'], ['photo', 'files'], ['company', 'organisation'], ['long text', 'long-text'], ['checkbox', 'any-of'], ['paragraph', 'long-text'], ['heading', 'section']] as const)
+    for (const [word, kind] of [
+      ['date', 'day'],
+      ['dropdown', 'one-of'],
+      ['photo', 'files'],
+      ['company', 'organisation'],
+      ['long text', 'long-text'],
+      ['checkbox', 'any-of'],
+      ['paragraph', 'long-text'],
+      ['heading', 'section'],
+    ] as const)
       expect(kindsLike(word), word).toContain(kind);
     expect(kindGroups.flatMap((group) => group.kinds).sort()).toEqual(Object.keys(kinds).sort());
     expect(kindsLike('sig')[0]).toBe('signature');

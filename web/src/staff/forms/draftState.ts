@@ -28,8 +28,8 @@ export function useDraft(form: DesignedForm) {
   const keep = useKeep();
   const version = useRef(typed?.version ?? form.version);
   const [first] = useState(() => complete(form.definition));
-  const kept = useRef(typed ? first : definition);
-  const [keptNow, setKeptNow] = useState(kept.current);
+  const [keptNow, setKeptNow] = useState(typed ? first : definition);
+  const kept = useRef(keptNow);
   const flight = useRef<Promise<void> | null>(null);
   const latest = useRef(definition);
   const [trouble, setTrouble] = useState<Error | null>(null);

@@ -39,7 +39,9 @@ const list = {
     ],
     templates: [{ value: 'confirmation', label: 'We have your inquiry' }],
     fields: [{ record: 'client', field: 'organisation', label: 'Client, organisation' }],
-    questions: [{ key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'], wordings: ['Where?'] }],
+    questions: [
+      { key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'], wordings: ['Where?'] },
+    ],
   },
 };
 

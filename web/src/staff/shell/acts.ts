@@ -38,11 +38,6 @@ export function didAgain(act: Act): void {
   set({ done: [...acts.done, act], undone: acts.undone.filter((one) => one !== act) });
 }
 
-/** Signing out, or another test. */
-export function forgetActs(): void {
-  set({ done: [], undone: [] });
-}
-
 export function useActs(): Acts {
   return useSyncExternalStore(
     (listener) => {

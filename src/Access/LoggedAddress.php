@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Access;
+
+use Symfony\Component\HttpFoundation\IpUtils;
+use Symfony\Component\HttpFoundation\Request;
+use Telamon\Setup\BusinessFacts;
+
+/** A network address as logs may hold it: shortened where Setup says so. */
+final readonly class LoggedAddress
+{
+    public function __construct(private BusinessFacts $facts)
+    {
+    }
+
+    public function of(Request $request): string
+    {
+        $address = $request->getClientIp() ?? '';
+
+        return '' !== $address && $this->facts->business()->shortensAddresses ? IpUtils::anonymize($address) : $address;
+    }
+}

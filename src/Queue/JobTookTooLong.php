@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Queue;
+
+final class JobTookTooLong extends \RuntimeException
+{
+}
