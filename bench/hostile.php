@@ -14,6 +14,18 @@ use Symfony\Component\Yaml\Yaml;
 
 require __DIR__.'/../vendor/autoload.php';
 
+/**
+ * @template T
+ *
+ * @param non-empty-list<T> $from
+ *
+ * @return T
+ */
+function pick(array $from): mixed
+{
+    return $from[mt_rand(0, \count($from) - 1)];
+}
+
 $seed = (int) ($argv[1] ?? 1);
 $wanted = (int) ($argv[2] ?? 12_000);
 mt_srand($seed);
@@ -32,16 +44,7 @@ $server->waitUntil(static fn (string $type, string $output): bool => str_contain
 $base = "http://127.0.0.1:$port";
 
 $texts = ['', ' ', "\0", '%00', "a\r\nX-Bad: 1", str_repeat('x', 70_000), '<script>', "' OR 1=1 --", '{{#x}}', '../../etc/passwd', "\u{202E}abc", "\xff\xfe", '9999999999999999999999', '-1', 'NaN', '1e309', 'null', 'true', '2026-02-31', '0000-00-00', '2026-11-25T10:42:00+99:99', 'Europe/Nowhere', 'a?bcc=x@example.com', 'a(comment)@example.com', "\u{1F3B9}\u{0301}", '=1+1', 'eyJ', '{', '[[[[', '0193650a-0000-7000-8000-000000000000'];
-/**
- * @template T
- *
- * @param non-empty-list<T> $from
- *
- * @return T
- */
-$pick = static fn (array $from): mixed => $from[mt_rand(0, \count($from) - 1)];
-/** @param non-empty-list<string> $texts */
-$value = static function (int $depth, array $texts) use (&$value, $pick): mixed {
+$value = /** @param non-empty-list<string> $texts */ static function (int $depth, array $texts) use (&$value): mixed {
     \assert($value instanceof \Closure);
 
     return match (mt_rand(0, 9)) {
@@ -50,8 +53,8 @@ $value = static function (int $depth, array $texts) use (&$value, $pick): mixed 
         2 => (bool) mt_rand(0, 1),
         3 => mt_rand(-5, 5) / 3,
         4 => $depth > 4 ? [] : array_map(static fn (): mixed => $value($depth + 1, $texts), range(0, mt_rand(0, 3))),
-        5 => $depth > 4 ? new \stdClass() : (object) ['question' => $value($depth + 1, $texts), 'op' => $pick([...$texts, 'is', 'between']), 'value' => $value($depth + 1, $texts), 'kind' => $value($depth + 1, $texts)],
-        default => $pick($texts),
+        5 => $depth > 4 ? new \stdClass() : (object) ['question' => $value($depth + 1, $texts), 'op' => pick([...$texts, 'is', 'between']), 'value' => $value($depth + 1, $texts), 'kind' => $value($depth + 1, $texts)],
+        default => pick($texts),
     };
 };
 /** @var array{paths: array<string, array<string, array{requestBody?: array{content?: array<string, array{schema?: array{properties?: array<string, mixed>}}>}}>>} $document */
@@ -95,14 +98,14 @@ $seen = [];
 $bad = [];
 $began = microtime(true);
 for ($i = 0; $i < $wanted; ++$i) {
-    [$method, $path, $fields] = $pick($operations);
+    [$method, $path, $fields] = pick($operations);
     // Signing out would make the rest of it dull.
     if ('DELETE' === $method && '/api/session' === $path) {
         continue;
     }
-    $url = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => 'slug' === $m[1] && mt_rand(0, 2) > 0 ? 'piano-inquiry' : rawurlencode(mt_rand(0, 2) > 0 ? $pick($ids) : $pick($texts)), $path);
+    $url = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => 'slug' === $m[1] && mt_rand(0, 2) > 0 ? 'piano-inquiry' : rawurlencode(mt_rand(0, 2) > 0 ? pick($ids) : pick($texts)), $path);
     if (0 === mt_rand(0, 2)) {
-        $url .= '?'.$pick(['q', 'cursor', 'state', 'sort', 'record', 'client', 'project', 'limit', 'from', 'day', 'q[]', 'cursor[a]']).'='.rawurlencode($pick($texts));
+        $url .= '?'.pick(['q', 'cursor', 'state', 'sort', 'record', 'client', 'project', 'limit', 'from', 'day', 'q[]', 'cursor[a]']).'='.rawurlencode(pick($texts));
     }
     $url = substr((string) $url, 0, 7000);
     $body = null;
@@ -115,7 +118,7 @@ for ($i = 0; $i < $wanted; ++$i) {
             }
         }
         if (0 === mt_rand(0, 4)) {
-            $object[$pick($texts)] = $value(0, $texts);
+            $object[pick($texts)] = $value(0, $texts);
         }
         $body = (string) json_encode((object) $object, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR);
         if (0 === mt_rand(0, 14)) {
@@ -124,13 +127,13 @@ for ($i = 0; $i < $wanted; ++$i) {
         if (0 === mt_rand(0, 20)) {
             $body = '{"answers":{"any":'.str_repeat('[', 600).str_repeat(']', 600).'}}';
         }
-        $headers[] = 'Content-Type: '.(mt_rand(0, 19) > 0 ? 'application/json' : $pick(['multipart/form-data; boundary=x', 'text/plain', '']));
+        $headers[] = 'Content-Type: '.(mt_rand(0, 19) > 0 ? 'application/json' : pick(['multipart/form-data; boundary=x', 'text/plain', '']));
     }
     if (mt_rand(0, 4) > 0) {
         $headers[] = "Cookie: {$cookie[1]}";
     }
     if (0 === mt_rand(0, 9)) {
-        $headers[] = 'Idempotency-Key: '.preg_replace('/[^\x20-\x7e]/', '?', substr($pick($texts), 0, 300));
+        $headers[] = 'Idempotency-Key: '.preg_replace('/[^\x20-\x7e]/', '?', substr(pick($texts), 0, 300));
     }
     [$status, $answer] = $ask($open($method, $url, $body, $headers));
     $seen[$status] = ($seen[$status] ?? 0) + 1;

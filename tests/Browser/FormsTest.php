@@ -83,7 +83,7 @@ final class FormsTest extends BrowserTestCase
         $this->findWith('.design-line .trouble button', 'Take out both')->click();
         $this->until(fn (): bool => !str_contains($this->find('.design')->getText(), 'Do you decide alone?'), 'it goes');
         self::assertStringContainsString('Who decides with you?', $this->find('.design')->getText());
-        $this->findWith('.design-tools button', 'Undo typing')->click();
+        $this->findWith('.design-tools button', 'Undo')->click();
         $this->findWith('.design', 'Do you decide alone?');
         $this->findWith('.pillar-head', 'kept');
     }

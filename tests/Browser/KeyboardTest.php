@@ -15,7 +15,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->go('/sign-in');
         $this->find('input[type=email]')->sendKeys('coordinator@marrowby.example');
         $this->find('input[type=password]')->sendKeys('wrong'.WebDriverKeys::ENTER);
-        $this->see('The email and the password do not go together.');
+        $this->see('Wrong email or password.');
         self::assertSame('coordinator@marrowby.example', $this->find('input[type=email]')->getAttribute('value'));
     }
 

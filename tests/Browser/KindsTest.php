@@ -129,7 +129,7 @@ final class KindsTest extends BrowserTestCase
         $this->findWith('.arrival', 'Tuning request')->click();
         $this->findWith('.sheet-head', 'Ask for a tuning');
         $this->find('#form-sites')->sendKeys($site);
-        $this->findWith('.where button', 'Keep these')->click();
+        $this->findWith('.where button', 'Save where and when')->click();
         $this->see('Kept where and when it stands.');
     }
 

@@ -79,11 +79,103 @@ final class PublicFormTest extends BrowserTestCase
         file_put_contents($script, '<?php echo 1;');
         $this->find('input[type=file]')->sendKeys($script);
         $this->see('This is something else, whatever its name says.');
+        $this->until(fn (): bool => 2 === \count($this->all('.drop-files .question-error')), 'both are told');
         foreach ($this->all('.drop-files li') as $ignored) {
-            $this->findWith('.drop-files button', 'Take out')->click();
+            $this->findWith('.drop-files button', 'Remove')->click();
         }
         $this->find('button[type=submit]')->click();
         $this->see('We have it');
+    }
+
+    public function testThreePeopleSendThreeInquiriesFromOneSlowPhoneWhileTheFormIsPublishedAnew(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $database = new \PDO('sqlite:'.Support\Installation::running()->data.'/telamon.db');
+        $count = static function (string $sql) use ($database): int {
+            $result = $database->query($sql);
+
+            return false === $result ? -1 : (int) $result->fetchColumn();
+        };
+        $people = ['Ada Birk' => 'ada.birk@example.com', 'Ben Cole' => 'ben.cole@example.com', 'Cyd Dale' => 'cyd.dale@example.com'];
+        $this->go('/f/piano-inquiry');
+        foreach (array_keys($people) as $i => $name) {
+            $this->find('#q-name')->sendKeys($name);
+            $this->find('#q-email')->sendKeys($people[$name]);
+            $this->find('button[type=submit]')->click();
+            $this->findWith('.option', 'Tune it')->click();
+            self::devTools($this->driver, 'Network.enable', []);
+            self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 150, 'downloadThroughput' => 200_000, 'uploadThroughput' => 60_000]);
+            $this->find('input[type=file]')->sendKeys(implode("\n", array_map(fn (int $n): string => $this->photograph("$i-$n"), range(1, 8))));
+            $this->until(fn (): bool => 8 === \count($this->all('.drop-files li')), 'eight are listed at once');
+            // To the first page and back while they are on their way.
+            $this->findWith('.public-foot button', 'Back')->click();
+            $this->find('#q-name');
+            if (0 === $i) {
+                $this->publishAnew();
+            }
+            $this->find('button[type=submit]')->click();
+            $this->until(fn (): bool => 8 === \count($this->all('.drop-files [aria-label^="Remove"]')) && $this->find('button[type=submit]')->isEnabled(), 'all eight arrive');
+            self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+            $this->find('button[type=submit]')->click();
+            $this->see('We have it');
+            self::assertSame(8, $count("SELECT COUNT(*) FROM attachment a JOIN submission s ON s.id = a.submission_id WHERE s.answers LIKE '%{$people[$name]}%'"), $name);
+            $this->findWith('.thanks button', 'Send another')->click();
+            $this->until(fn (): bool => [] !== $this->all('#q-name') && '' === $this->find('#q-name')->getAttribute('value'), 'the next one begins anew');
+        }
+        self::assertSame(3, $count("SELECT COUNT(DISTINCT s.number) FROM submission s WHERE s.answers LIKE '%ada.birk@%' OR s.answers LIKE '%ben.cole@%' OR s.answers LIKE '%cyd.dale@%'"));
+    }
+
+    public function testAFailedSendingIsSeenBesideTheButtonOnAPhone(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->firstPage('phone.failing@example.com');
+        $this->driver->executeScript('window.scrollTo(0, document.body.scrollHeight)');
+        $this->network(true);
+        $this->find('button[type=submit]')->click();
+        $this->see('The server cannot be reached. Nothing is lost');
+        $this->until(fn (): bool => true === $this->driver->executeScript('const box = document.querySelector(".public-trouble").getBoundingClientRect(); return box.top >= 0 && box.bottom <= innerHeight && document.activeElement.classList.contains("public-trouble")'), 'it is in sight and in focus');
+        $this->network(false);
+        $this->findWith('.trouble button', 'Try again')->click();
+        $this->see('We have it');
+    }
+
+    /** Another version goes live, by another browser. */
+    private function publishAnew(): void
+    {
+        $own = $this->driver;
+        $this->driver = $this->open();
+        $this->signIn();
+        $done = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            (async () => {
+              const json = (path, method, body) => fetch(path, { method, headers: { 'Content-Type': 'application/json' }, body: body && JSON.stringify(body) }).then((r) => r.json());
+              const { items } = await json('/api/forms', 'GET');
+              const id = items.find((form) => form.slug === 'piano-inquiry').id;
+              const form = await json(`/api/forms/${id}`, 'GET');
+              const pages = form.definition.pages.map((page) => ({ ...page, questions: page.questions.filter((question) => question.key !== 'photos') }));
+              const kept = await json(`/api/forms/${id}`, 'PUT', { version: form.version, definition: { ...form.definition, pages } });
+              const live = await json(`/api/forms/${id}/publish`, 'POST', { version: kept.version });
+              // And back again, so that what follows meets the form as it was.
+              const again = await json(`/api/forms/${id}`, 'PUT', { version: live.version, definition: form.definition });
+              await json(`/api/forms/${id}/publish`, 'POST', { version: again.version });
+              return live.published.number;
+            })().then(done, (error) => done(String(error)));
+            JS);
+        self::assertIsInt($done, \is_string($done) ? $done : '');
+        $this->driver = $own;
+    }
+
+    private function photograph(string $name): string
+    {
+        $path = DataFolder::root()."/photo-$name.jpg";
+        $image = imagecreatetruecolor(160, 120);
+        self::assertNotFalse($image);
+        for ($i = 0; $i < 400; ++$i) {
+            imagesetpixel($image, random_int(0, 159), random_int(0, 119), random_int(0, 0xFFFFFF));
+        }
+        imagejpeg($image, $path, 95);
+
+        return $path;
     }
 
     private function firstPage(string $email): void

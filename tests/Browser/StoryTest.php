@@ -56,7 +56,7 @@ final class StoryTest extends BrowserTestCase
         $this->findWith('.pillar a', 'Piano inquiry')->click();
         $this->see('What was made');
         $this->findWith('.plinth button', 'Take the plan back')->click();
-        $this->see('already sent, and stays sent');
+        $this->see('already sent; it cannot be recalled');
         $this->see('The plan');
         $this->see('Already sent to perpetua@example.com');
         self::assertSame([], $this->complaints());
@@ -78,7 +78,7 @@ final class StoryTest extends BrowserTestCase
         imagefilledrectangle($image, 20, 20, 120, 90, 0x996633);
         imagepng($image, DataFolder::root().'/keys.png');
         $this->find('input[type=file]')->sendKeys(DataFolder::root().'/keys.png');
-        $this->findWith('.drop-files li', 'Take out');
+        $this->findWith('.drop-files li', 'Remove');
         $this->find('button[type=submit]')->click();
         $this->see('We have it');
         $number = $this->find('.thanks-number dd')->getText();
