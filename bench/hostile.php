@@ -26,6 +26,20 @@ function pick(array $from): mixed
     return $from[mt_rand(0, \count($from) - 1)];
 }
 
+/** @param non-empty-list<string> $texts */
+function value(int $depth, array $texts): mixed
+{
+    return match (mt_rand(0, 9)) {
+        0 => mt_rand(\PHP_INT_MIN, \PHP_INT_MAX),
+        1 => null,
+        2 => (bool) mt_rand(0, 1),
+        3 => mt_rand(-5, 5) / 3,
+        4 => $depth > 4 ? [] : array_map(static fn (): mixed => value($depth + 1, $texts), range(0, mt_rand(0, 3))),
+        5 => $depth > 4 ? new \stdClass() : (object) ['question' => value($depth + 1, $texts), 'op' => pick(['is', 'between', pick($texts)]), 'value' => value($depth + 1, $texts), 'kind' => value($depth + 1, $texts)],
+        default => pick($texts),
+    };
+}
+
 $seed = (int) ($argv[1] ?? 1);
 $wanted = (int) ($argv[2] ?? 12_000);
 mt_srand($seed);
@@ -44,19 +58,6 @@ $server->waitUntil(static fn (string $type, string $output): bool => str_contain
 $base = "http://127.0.0.1:$port";
 
 $texts = ['', ' ', "\0", '%00', "a\r\nX-Bad: 1", str_repeat('x', 70_000), '<script>', "' OR 1=1 --", '{{#x}}', '../../etc/passwd', "\u{202E}abc", "\xff\xfe", '9999999999999999999999', '-1', 'NaN', '1e309', 'null', 'true', '2026-02-31', '0000-00-00', '2026-11-25T10:42:00+99:99', 'Europe/Nowhere', 'a?bcc=x@example.com', 'a(comment)@example.com', "\u{1F3B9}\u{0301}", '=1+1', 'eyJ', '{', '[[[[', '0193650a-0000-7000-8000-000000000000'];
-$value = /** @param non-empty-list<string> $texts */ static function (int $depth, array $texts) use (&$value): mixed {
-    \assert($value instanceof \Closure);
-
-    return match (mt_rand(0, 9)) {
-        0 => mt_rand(\PHP_INT_MIN, \PHP_INT_MAX),
-        1 => null,
-        2 => (bool) mt_rand(0, 1),
-        3 => mt_rand(-5, 5) / 3,
-        4 => $depth > 4 ? [] : array_map(static fn (): mixed => $value($depth + 1, $texts), range(0, mt_rand(0, 3))),
-        5 => $depth > 4 ? new \stdClass() : (object) ['question' => $value($depth + 1, $texts), 'op' => pick([...$texts, 'is', 'between']), 'value' => $value($depth + 1, $texts), 'kind' => $value($depth + 1, $texts)],
-        default => pick($texts),
-    };
-};
 /** @var array{paths: array<string, array<string, array{requestBody?: array{content?: array<string, array{schema?: array{properties?: array<string, mixed>}}>}}>>} $document */
 $document = Yaml::parseFile("$root/api/openapi.yaml");
 $operations = [];
@@ -69,12 +70,16 @@ foreach ($document['paths'] as $path => $item) {
 $ask = static function (\CurlHandle $curl): array {
     $body = curl_exec($curl);
 
-    return [(int) curl_getinfo($curl, \CURLINFO_RESPONSE_CODE), \is_string($body) ? $body : ''];
+    return [curl_getinfo($curl, \CURLINFO_RESPONSE_CODE), \is_string($body) ? $body : ''];
 };
 /** @param list<string> $headers */
 $open = static function (string $method, string $url, ?string $body, array $headers) use ($base): \CurlHandle {
     $curl = curl_init($base.$url);
-    curl_setopt_array($curl, [\CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_RETURNTRANSFER => true, \CURLOPT_HTTPHEADER => $headers, \CURLOPT_TIMEOUT => 60, \CURLOPT_PATH_AS_IS => true] + (null === $body ? [] : [\CURLOPT_POSTFIELDS => $body]));
+    '' !== $method || throw new \LogicException('a request has a method');
+    curl_setopt_array($curl, [\CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_RETURNTRANSFER => true, \CURLOPT_HTTPHEADER => $headers, \CURLOPT_TIMEOUT => 60, \CURLOPT_PATH_AS_IS => true]);
+    if (null !== $body) {
+        curl_setopt($curl, \CURLOPT_POSTFIELDS, $body);
+    }
 
     return $curl;
 };
@@ -114,11 +119,11 @@ for ($i = 0; $i < $wanted; ++$i) {
         $object = [];
         foreach ($fields as $field) {
             if (mt_rand(0, 3) > 0) {
-                $object[$field] = $value(0, $texts);
+                $object[$field] = value(0, $texts);
             }
         }
         if (0 === mt_rand(0, 4)) {
-            $object[pick($texts)] = $value(0, $texts);
+            $object[pick($texts)] = value(0, $texts);
         }
         $body = (string) json_encode((object) $object, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR);
         if (0 === mt_rand(0, 14)) {

@@ -24,6 +24,9 @@ final readonly class PageController
     {
         $form = $this->forms->find($slug);
         $framed = $request->query->has('embed') ? ($form->sites ?? []) : [];
+        if (null !== $form && $request->query->has('embed') && self::isElsewhere($request, $framed)) {
+            return $this->notHere($slug, $form->title);
+        }
 
         return $this->page('src/client/main.tsx', null === $form ? 404 : 200, $framed);
     }
@@ -32,6 +35,31 @@ final readonly class PageController
     public function staff(string $path): Response
     {
         return $this->page('src/staff/main.tsx', \in_array(explode('/', $path)[0], self::STAFF_WORDS, true) ? 200 : 404);
+    }
+
+    /**
+     * Whether a browser asks for it for a frame on a site that is not listed.
+     *
+     * @param list<string> $sites
+     */
+    private static function isElsewhere(Request $request, array $sites): bool
+    {
+        if ('iframe' !== $request->headers->get('Sec-Fetch-Dest') || 'same-origin' === $request->headers->get('Sec-Fetch-Site')) {
+            return false;
+        }
+        $parts = parse_url((string) ($request->headers->get('Referer') ?? $request->query->getString('page')));
+        $origin = \is_array($parts) ? ($parts['scheme'] ?? '').'://'.($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '') : '';
+
+        return !\in_array($origin, $sites, true);
+    }
+
+    /** Says so in the frame, with a way to the form: there is nothing on it that could be clicked unknowingly. */
+    private function notHere(string $slug, string $title): Response
+    {
+        $response = new Response($this->twig->render('not-here.html.twig', ['slug' => $slug, 'title' => $title]));
+        $response->headers->set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors *; sandbox allow-popups");
+
+        return $response;
     }
 
     /** @param list<string> $framedBy origins of sites that may show it in a frame */

@@ -32,11 +32,11 @@ final readonly class ArrivalsOfDay
         return $this->counts()['waiting'];
     }
 
-    /** @return array{waiting: int, owed: int} owed: accepted by a rule, and not answered by anybody yet */
+    /** @return array{waiting: int, owed: int} waiting: for an answer too, not for a decision alone; owed: accepted by a rule, and not answered by anybody yet */
     public function counts(): array
     {
         $row = $this->em->getConnection()->fetchNumeric(
-            'SELECT (SELECT COUNT(*) FROM submission WHERE state = ?), (SELECT COUNT(*) FROM submission WHERE state = ? AND answered_at IS NULL)',
+            'SELECT (SELECT COUNT(*) FROM submission WHERE state = ? AND answered_at IS NULL), (SELECT COUNT(*) FROM submission WHERE state = ? AND answered_at IS NULL)',
             [SubmissionState::Waiting->value, SubmissionState::Accepted->value],
         );
         $whole = static fn (mixed $count): int => is_numeric($count) ? (int) $count : 0;

@@ -48,7 +48,7 @@ final readonly class SubmissionList
             if (null !== $cursor && $i < $cursor[0]) {
                 continue;
             }
-            $query = $this->query($request, SubmissionState::Waiting->value)->orderBy('s.priority', 'DESC')->addOrderBy('s.dueAt', 'ASC')->addOrderBy('s.id', 'ASC')->setMaxResults(Page::SIZE + 1 - \count($found));
+            $query = $this->query($request, SubmissionState::Waiting->value)->orderBy('s.dueAt', 'ASC')->addOrderBy('s.priority', 'DESC')->addOrderBy('s.id', 'ASC')->setMaxResults(Page::SIZE + 1 - \count($found));
             $now = $this->clock->now();
             $query->andWhere($putOff ? 's.remindAt > :now' : 's.remindAt IS NULL OR s.remindAt <= :now')->setParameter('now', $now, 'datetime_immutable');
             if (null !== $from) {
@@ -58,7 +58,7 @@ final readonly class SubmissionList
                 $query->andWhere('s.dueAt <= :to')->setParameter('to', $to, 'datetime_immutable');
             }
             if (null !== $cursor && $i === $cursor[0]) {
-                $query->andWhere('s.priority < :p OR (s.priority = :p AND (s.dueAt > :due OR (s.dueAt = :due AND s.id > :id)))')
+                $query->andWhere('s.dueAt > :due OR (s.dueAt = :due AND (s.priority < :p OR (s.priority = :p AND s.id > :id)))')
                     ->setParameter('p', $cursor[1])->setParameter('due', $cursor[2])->setParameter('id', $cursor[3]);
             }
             foreach (self::rows($query) as $row) {

@@ -7,6 +7,8 @@ namespace Telamon\Projects;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Files\Attachment;
 use Telamon\Intake\Submission;
+use Telamon\Journal\Action;
+use Telamon\Journal\JournalEntry;
 use Telamon\Journal\RecordRef;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageView;
@@ -72,21 +74,36 @@ final readonly class ProjectView
         ];
     }
 
-    /** @return list<array{name: string, state: 'done'|'now'|'later'}> */
+    /** @return list<array{name: string, state: 'done'|'now'|'later'|'skipped'}> skipped: before the one where it stands, and never entered */
     private function stages(Project $project): array
     {
         $stages = [];
-        /** @var 'done'|'later' $state */
-        $state = 'done';
+        $entered = $this->entered($project);
+        $isBefore = true;
         foreach ($this->facts->stages() as $name) {
             if ($name === $project->stage) {
                 $stages[] = ['name' => $name, 'state' => 'now'];
-                $state = 'later';
+                $isBefore = false;
             } else {
-                $stages[] = ['name' => $name, 'state' => $state];
+                $stages[] = ['name' => $name, 'state' => !$isBefore ? 'later' : (isset($entered[$name]) ? 'done' : 'skipped')];
             }
         }
 
         return $stages;
+    }
+
+    /** @return array<string, true> the stages that it has stood at, by the journal */
+    private function entered(Project $project): array
+    {
+        $entered = [];
+        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['recordId' => $project->id, 'action' => [Action::Made, Action::Changed]], ['seq' => 'ASC'], 500) as $entry) {
+            foreach ([$entry->before['stage'] ?? null, $entry->after['stage'] ?? null] as $stage) {
+                if (\is_string($stage)) {
+                    $entered[$stage] = true;
+                }
+            }
+        }
+
+        return $entered;
     }
 }

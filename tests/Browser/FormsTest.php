@@ -30,8 +30,8 @@ final class FormsTest extends BrowserTestCase
         $this->findWith('.particulars button', 'only if')->click();
         $this->findWith('select[aria-label="Question"] option', 'What is it about?')->click();
         $this->find('input[aria-label="Value"]')->sendKeys('harp');
-        $this->findWith('.design-line.chosen', 'only if 3 contains harp');
-        $this->findWith('.pillar-head', 'kept');
+        $this->findWith('.design-line.chosen', 'only if 3 contains the word harp');
+        $this->findWith('.pillar-head', 'saved');
         $this->assertAccessible();
 
         // Tried, and nothing made.
@@ -85,6 +85,6 @@ final class FormsTest extends BrowserTestCase
         self::assertStringContainsString('Who decides with you?', $this->find('.design')->getText());
         $this->findWith('.design-tools button', 'Undo')->click();
         $this->findWith('.design', 'Do you decide alone?');
-        $this->findWith('.pillar-head', 'kept');
+        $this->findWith('.pillar-head', 'saved');
     }
 }

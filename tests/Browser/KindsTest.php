@@ -73,7 +73,7 @@ final class KindsTest extends BrowserTestCase
         $this->find('#q-email')->sendKeys('petra.sandling@example.com');
         $this->find('#q-reason')->sendKeys('A dull treble');
         $this->find('button[type=submit]')->click();
-        $this->see('not asked again');
+        $this->see('need not tell again');
         $this->until(fn (): bool => str_contains($this->driver->getCurrentURL(), '/f/piano-inquiry'), 'the longer form follows');
         self::assertSame([], $this->all('#q-name'), 'the name is known');
         $this->find('#q-phone')->sendKeys('020 916 1201'.WebDriverKeys::ENTER);
@@ -130,7 +130,7 @@ final class KindsTest extends BrowserTestCase
         $this->findWith('.sheet-head', 'Ask for a tuning');
         $this->find('#form-sites')->sendKeys($site);
         $this->findWith('.where button', 'Save where and when')->click();
-        $this->see('Kept where and when it stands.');
+        $this->see('Saved where and when it stands.');
     }
 
     private function part(string $question, string $part): \Facebook\WebDriver\Remote\RemoteWebElement

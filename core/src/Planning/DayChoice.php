@@ -21,6 +21,9 @@ final readonly class DayChoice
             return new self('' === $iso ? null : self::utc($iso), null);
         }
         $chosen = \in_array($decisions[$key] ?? '', $reading->possible, true) ? $decisions[$key] : null;
+        // Of two days, one of which is over, the other is meant; it can still be changed.
+        $toCome = array_values(array_filter($reading->possible, static fn (string $day): bool => $day >= $today->format('Y-m-d')));
+        $chosen ??= 1 === \count($toCome) && \count($reading->possible) > 1 ? $toCome[0] : null;
         $options = [];
         foreach ($reading->possible as $i => $possible) {
             $day = self::utc($possible);

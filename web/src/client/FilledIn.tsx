@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
-import { besideOthers, collected, isNeeded, shownPages, textOf } from './answers';
+import { asks, besideOthers, collected, isNeeded, shownPages, textOf } from './answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
@@ -114,7 +114,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const faults = (pages: typeof shown) =>
     pages.flatMap((one) =>
       one.questions.flatMap((question) =>
-        faultsOf(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers)),
+        faultsOf(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers), form),
       ),
     );
 
@@ -182,6 +182,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const busy = onTheirWay > 0 || Object.values(going).some(Boolean);
   const wrong = shown.flatMap((one) => one.questions).filter((question) => errors[question.key]);
   const beside = besideOthers(asking);
+  const numbered = consecutive(shown.flatMap((one) => one.questions));
   const mainWords = send.isPending
     ? 'Sending…'
     : !last
@@ -269,7 +270,8 @@ export function FilledIn({ slug, form, onSent }: Props) {
           {asking.map((question) => (
             <QuestionField
               key={question.key}
-              question={question}
+              question={numbered.get(question.key) ?? question}
+              at={form}
               needed={isNeeded(form, question, answers)}
               fields={fields}
               error={errors[question.key]?.message?.toString() ?? null}
@@ -289,6 +291,17 @@ export function FilledIn({ slug, form, onSent }: Props) {
         trouble={trouble}
       />
     </form>
+  );
+}
+
+/** Those that are asked, numbered without gaps: what is hidden takes no number. */
+function consecutive(questions: PublicForm['pages'][number]['questions']) {
+  let number = 0;
+  return new Map(
+    questions.map((question) => [
+      question.key,
+      asks(question) && question.type !== 'hidden' ? { ...question, number: ++number } : question,
+    ]),
   );
 }
 

@@ -22,7 +22,10 @@ export function LinesField({ question, control, register, errors }: Props) {
   const add = () => {
     append({});
     setTimeout(() =>
-      body.current?.querySelector<HTMLElement>('fieldset:last-of-type :is(input, select, textarea)')?.focus(),
+      [...(body.current?.querySelectorAll<HTMLElement>(':scope > .line') ?? [])]
+        .at(-1)
+        ?.querySelector<HTMLElement>('input, select, textarea')
+        ?.focus(),
     );
   };
   return (
@@ -31,8 +34,8 @@ export function LinesField({ question, control, register, errors }: Props) {
         <fieldset key={field.id} className="line">
           <legend>
             <span className="serif">{i + 1}</span>{' '}
-            <Link component="button" type="button" onClick={() => remove(i)} aria-label={`Take out line ${i + 1}`}>
-              Take out
+            <Link component="button" type="button" onClick={() => remove(i)} aria-label={`Remove line ${i + 1}`}>
+              Remove
             </Link>
           </legend>
           <div className="parts">
@@ -92,7 +95,7 @@ function Cell({ column, name, register, error }: CellProps) {
         <label htmlFor={id}>
           <span className="second">
             {column.wording} {column.hint}
-            {column.required && <span className="unseen"> (needed)</span>}
+            {column.required && <span className="needed"> needed</span>}
           </span>
           {options.length > 0 ? (
             <select id={id} className="public-select" {...aria} {...register(name)}>

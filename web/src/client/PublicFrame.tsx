@@ -29,25 +29,38 @@ export function PublicFrame({
           <div className="public-drawing">
             <Drawing name={business.drawing} width={332} />
           </div>
-          <dl className="public-steps">
-            {form.steps.map((step) => (
-              <div key={step.when}>
-                <dt className="serif">{step.when}</dt>
-                <dd>{step.what}</dd>
-              </div>
-            ))}
-          </dl>
-          <div className="public-privacy">
-            {form.privacy && (
-              <p>
-                <b>Your answers stay here.</b> {form.privacy}
-              </p>
-            )}
-            <p>{business.address}</p>
-          </div>
+          <Promises form={form} />
         </aside>
         <main className="public-sheet">{children}</main>
       </div>
+      <footer className="public-below">
+        <Promises form={form} />
+      </footer>
     </div>
+  );
+}
+
+/** What happens next, and what becomes of the answers: beside the form, or beneath it where there is no room. */
+function Promises({ form }: { form: PublicForm }) {
+  const { business } = form;
+  return (
+    <>
+      <dl className="public-steps">
+        {form.steps.map((step) => (
+          <div key={step.when}>
+            <dt className="serif">{step.when}</dt>
+            <dd>{step.what}</dd>
+          </div>
+        ))}
+      </dl>
+      <div className="public-privacy">
+        {form.privacy && (
+          <p>
+            <b>Your answers stay here.</b> {form.privacy}
+          </p>
+        )}
+        <p>{business.address}</p>
+      </div>
+    </>
   );
 }

@@ -1,9 +1,11 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
-import type { InputHTMLAttributes, ReactNode } from 'react';
+import type { FocusEvent, InputHTMLAttributes, ReactNode } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { MarkShape } from '../shared/Mark';
 import { partOf } from './answers';
+import { asTime, inWords, withYear, type At } from './bounds';
 import { ChoiceField } from './ChoiceField';
+import { DayPicker } from './DayPicker';
 import { FilesField } from './FilesField';
 import { LinesField } from './LinesField';
 import { comesInParts, PartsField } from './PartsField';
@@ -14,6 +16,8 @@ import type { Uploads } from './uploads';
 interface Props {
   question: Question;
   needed: boolean;
+  /** The day at the business, and how it writes days. */
+  at?: At;
   fields: Pick<UseFormReturn<Answers>, 'register' | 'control' | 'setValue' | 'getValues'>;
   error: string | null;
   /** What is wrong in a table, by line and column. */
@@ -68,7 +72,7 @@ export function QuestionField(props: Props) {
   const label = (
     <>
       {question.type === 'consent' ? 'Your consent' : question.wording}
-      {needed && <span className="unseen"> (needed)</span>}
+      {needed && <span className="needed"> needed</span>}
     </>
   );
   const hint = question.hint && (
@@ -79,6 +83,13 @@ export function QuestionField(props: Props) {
   const grouped = groupedField(props);
   const isRadio = oneChoice.includes(question.type) && !(question.type === 'one-of' && question.asList);
   const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': needed };
+  /** A day without its year, a time in another way: written out as soon as the field is left, for everybody to see. */
+  const understand = (event: FocusEvent) => {
+    const text = (event.target as HTMLInputElement).value;
+    const meant =
+      question.type === 'time' ? asTime(text) : question.type === 'day' && props.at ? withYear(text, props.at) : text;
+    if (meant !== text) props.fields.setValue(question.key, meant, { shouldDirty: true });
+  };
   const size = question.third ? 'third' : question.half ? 'half' : '';
   return (
     <div className={['question', error ? 'wrong' : '', size, beside ? 'beside' : ''].filter(Boolean).join(' ')}>
@@ -109,7 +120,19 @@ export function QuestionField(props: Props) {
             minRows={question.type === 'long-text' ? 3 : undefined}
             error={error !== null}
             placeholder={question.example ? `for example ${question.example}` : undefined}
-            inputProps={{ ...help[question.type], ...aria, ...props.fields.register(question.key) }}
+            inputProps={{
+              ...help[question.type],
+              ...aria,
+              ...props.fields.register(question.key, { onBlur: (event: FocusEvent) => understand(event) }),
+            }}
+            endAdornment={
+              question.type === 'day' && (
+                <DayPicker
+                  label={question.wording}
+                  onPick={(iso) => props.fields.setValue(question.key, inWords(iso), { shouldDirty: true })}
+                />
+              )
+            }
           />
         </div>
       )}

@@ -1,4 +1,5 @@
 import { linesOf, listOf, partOf, textOf } from './answers';
+import { dayFault, numberFault, type At } from './bounds';
 import type { Answers, Question } from './queries';
 
 export interface Fault {
@@ -8,7 +9,7 @@ export interface Fault {
 }
 
 /** What is wrong with the answer to one question, as far as can be said before sending. */
-export function faultsOf(question: Question, answers: Answers, files: number, needed: boolean): Fault[] {
+export function faultsOf(question: Question, answers: Answers, files: number, needed: boolean, at?: At): Fault[] {
   if (question.type === 'lines') {
     const lines = linesOf(answers, question.key);
     if (lines.length === 0) return needed ? [{ path: question.key, message: 'Add at least one line.' }] : [];
@@ -19,7 +20,7 @@ export function faultsOf(question: Question, answers: Answers, files: number, ne
       }),
     );
   }
-  const message = fault(question, answers, files, needed);
+  const message = fault(question, answers, files, needed, at);
   return message ? [{ path: question.key, message }] : [];
 }
 
@@ -27,7 +28,13 @@ export function faultsOf(question: Question, answers: Answers, files: number, ne
  * What can be said before sending: a needed answer that is missing, an email without its parts. The server
  * checks everything again and has the last word.
  */
-export function fault(question: Question, answers: Answers, files: number, needed = question.required): string | null {
+export function fault(
+  question: Question,
+  answers: Answers,
+  files: number,
+  needed = question.required,
+  at?: At,
+): string | null {
   const { key, type } = question;
   switch (type) {
     case 'statement':
@@ -45,11 +52,11 @@ export function fault(question: Question, answers: Answers, files: number, neede
     case 'signature':
       return partsFault(question, answers, needed);
     default:
-      return textFault(question, textOf(answers, key).trim(), needed);
+      return textFault(question, textOf(answers, key).trim(), needed, at);
   }
 }
 
-function textFault(question: Question, text: string, needed: boolean): string | null {
+function textFault(question: Question, text: string, needed: boolean, at?: At): string | null {
   if (text === '') return needed ? missing(question) : null;
   if (text.length > question.maxLength)
     return `Shorten this to ${question.maxLength.toLocaleString('en-GB')} characters. It has ${text.length.toLocaleString('en-GB')} now.`;
@@ -61,9 +68,11 @@ function textFault(question: Question, text: string, needed: boolean): string | 
     case 'phone':
       return /[^\d\s().+/-]/.test(text) ? 'Use figures, like 020 914 3327.' : null;
     case 'number':
-      return /\d/.test(text) ? null : 'Write it in figures, like 12.';
+      return /\d/.test(text) ? numberFault(question, text) : 'Write it in figures, like 12.';
     case 'money':
-      return /\d/.test(text) ? null : 'Write it in figures, like 120.00.';
+      return /\d/.test(text) ? numberFault(question, text) : 'Write it in figures, like 120.00.';
+    case 'day':
+      return at ? dayFault(question, text, at) : null;
     case 'time':
       return timeFault(text);
     default:

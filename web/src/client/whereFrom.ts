@@ -47,7 +47,9 @@ export function goTo(address: string): void {
 /** Keeps the frame as high as its content. */
 export function growWithContent(): () => void {
   if (!isEmbedded()) return () => undefined;
-  const watching = new ResizeObserver(() => tell({ height: Math.ceil(document.documentElement.scrollHeight) }));
-  watching.observe(document.body);
+  // The content's own height: that of the page is never less than the frame's, which would then never shrink again.
+  const content = document.getElementById('root') ?? document.body;
+  const watching = new ResizeObserver(() => tell({ height: Math.ceil(content.getBoundingClientRect().height) + 1 }));
+  watching.observe(content);
   return () => watching.disconnect();
 }

@@ -500,6 +500,7 @@ describe('Arrivals', () => {
     });
     fireEvent.click(await screen.findByText('Owed'));
     expect(await screen.findByText('not answered')).toBeTruthy();
+    await screen.findByText('What was made');
     fireEvent.keyDown(window, { key: 'y', code: 'KeyY' });
     await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/a1/answered')).toBe(true));
     expect(await screen.findByText('Orla Fennick answered')).toBeTruthy();

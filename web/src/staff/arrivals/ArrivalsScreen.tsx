@@ -25,7 +25,8 @@ import { WhatChanged } from './WhatChanged';
 /** Where the coordinator decides: the list, the sheet as written, the plan. */
 export function ArrivalsScreen() {
   const { id } = useParams();
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
   const given = search.get('state');
   const state: ListState = given === 'accepted' || given === 'set-aside' || given === 'owed' ? given : 'waiting';
   const list = useSubmissions(state);
@@ -37,7 +38,8 @@ export function ArrivalsScreen() {
       key={state}
       id={id}
       state={state}
-      onState={(next) => setSearch(next === 'waiting' ? {} : { state: next })}
+      // Another list begins with its own first one: what was open does not belong to it.
+      onState={(next) => void navigate(next === 'waiting' ? '/arrivals' : `/arrivals?state=${next}`)}
       list={list}
       rows={rows}
     />
@@ -235,7 +237,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                 handling={<HandlingLinks submission={submission} today={today} onAsk={ask} acting={acting} />}
               />
             ) : (
-              <Waiting one={one} empty={list.isSuccess && rows.length === 0} />
+              <Waiting one={one} list={list} empty={list.isSuccess && rows.length === 0} />
             ),
             blocks: sheetBlocks,
           },
@@ -268,7 +270,9 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   );
 }
 
-function Waiting({ one, empty }: { one: ReturnType<typeof useSubmission>; empty: boolean }) {
+function Waiting({ one, list, empty }: { one: ReturnType<typeof useSubmission>; list: Props['list']; empty: boolean }) {
+  // The list says it already; nothing else will come.
+  if (list.isError) return null;
   if (one.error) {
     return (
       <Trouble title="Not loaded" again={() => void one.refetch()}>

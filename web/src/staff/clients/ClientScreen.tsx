@@ -84,11 +84,14 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                   <div key={point.value}>
                     <dt>{point.kind === 'email' ? 'Email' : 'Phone'}</dt>
                     <dd>
-                      <a className="figures" href={
+                      <a
+                        className="figures"
+                        href={
                           point.kind === 'email'
                             ? `mailto:${encodeURIComponent(point.value).replaceAll('%40', '@')}`
                             : `tel:${point.value}`
-                        }>
+                        }
+                      >
                         {point.text}
                       </a>
                     </dd>

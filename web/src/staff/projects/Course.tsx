@@ -29,7 +29,9 @@ export function Course({ project, onMove }: { project: Schema<'Project'>; onMove
               title={`Move to ${stage.name}`}
               onClick={() => onMove(stage.name)}
             >
-              <Mark kind={stage.state === 'done' ? 'done' : 'new'}>{stage.name}</Mark>
+              <Mark kind={stage.state === 'done' ? 'done' : stage.state === 'skipped' ? 'stopped' : 'new'}>
+                {stage.state === 'skipped' ? `${stage.name}, skipped` : stage.name}
+              </Mark>
             </button>
           )}
         </li>

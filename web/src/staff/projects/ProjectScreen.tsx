@@ -60,6 +60,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
     tasks.data?.find((task) => task.id === chosenId) ??
     tasks.data?.find((task) => task.state === 'to-do') ??
     tasks.data?.[0];
+  const [sure, setSure] = useState<string | null>(null);
   const moveTo = (stage: string) =>
     move.mutate(
       { id: project.id, version: project.version, stage },
@@ -70,6 +71,13 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
     );
   const finishChosen = () => {
     if (!chosen || chosen.state === 'done' || finish.isPending) return;
+    if (chosen.state === 'waiting' && sure !== chosen.id) {
+      setSure(chosen.id);
+      toast({
+        words: `Task ${chosen.position} waits for ${chosen.waitsFor.join(' and ')}. Finish it all the same? Press again.`,
+      });
+      return;
+    }
     finish.mutate(chosen, {
       onSuccess: (task) => {
         setChosenId(null);

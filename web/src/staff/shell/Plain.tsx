@@ -28,6 +28,30 @@ export function NotFound({ what = 'page' }: { what?: string }) {
   );
 }
 
+/** A screen that this person has no part in. */
+export function NotYours({ home }: { home: string }) {
+  return (
+    <Pillars
+      title="Not your screen"
+      pillars={[
+        {
+          name: 'Not your screen',
+          width: '1fr',
+          content: (
+            <div className="plain-body">
+              <h1>This screen is for the office</h1>
+              <Empty fact="You have no part in it.">
+                Your own work is under <RouterLink to={home}>Projects</RouterLink>. Ask the coordinator if that is
+                wrong.
+              </Empty>
+            </div>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
 /** The whole interface broke; nothing of it is left to stand in. */
 export function Broken() {
   return (
