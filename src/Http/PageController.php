@@ -47,7 +47,7 @@ final readonly class PageController
         if ('iframe' !== $request->headers->get('Sec-Fetch-Dest') || 'same-origin' === $request->headers->get('Sec-Fetch-Site')) {
             return false;
         }
-        $parts = parse_url((string) ($request->headers->get('Referer') ?? $request->query->getString('page')));
+        $parts = parse_url($request->headers->get('Referer') ?? $request->query->getString('page'));
         $origin = \is_array($parts) ? ($parts['scheme'] ?? '').'://'.($parts['host'] ?? '').(isset($parts['port']) ? ":{$parts['port']}" : '') : '';
 
         return !\in_array($origin, $sites, true);

@@ -7,6 +7,8 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Query;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Access\Staff;
 use Telamon\Http\Problem;
 use Telamon\Messages\Message;
@@ -27,18 +29,20 @@ final readonly class Undo
         private References $references,
         private ColumnValues $values,
         private BulkRemoval $bulk,
+        private MessageBusInterface $bus,
         private ClockInterface $clock,
     ) {
     }
 
     /**
+     * @param bool $now also many records, while one waits; else the worker removes them
      * @param bool $all also what was changed since: asked for after it was said what stays. What was sent stays even so
      *
      * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
      *
      * @throws Problem 404, or 409 when it cannot be taken back (any more)
      */
-    public function undo(string $changeId, ?Staff $staff, bool $all = false): array
+    public function undo(string $changeId, ?Staff $staff, bool $all = false, bool $now = false): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
         if (!$change->kind->canBeUndone()) {
@@ -46,7 +50,8 @@ final readonly class Undo
         }
         $taking = new Change(ChangeKind::Undo, 'took back: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
-        return $this->changes->carryOut($taking, function () use ($change, $taking, $all): array {
+        $isMany = false;
+        $done = $this->changes->carryOut($taking, function () use ($change, $taking, $all, $now, &$isMany): array {
             // Read again under the write lock: somebody may have been quicker.
             $this->em->refresh($change);
             if (null !== $change->undoneAt && !$all) {
@@ -54,19 +59,37 @@ final readonly class Undo
             }
             $change->undoneAt ??= $taking->at;
             $taking->undoes = $change->id;
-            $entries = $this->em->getRepository(JournalEntry::class);
-            if ($entries->count(['change' => $change, 'action' => Action::Made]) > self::MANY) {
-                $this->em->flush();
-                $changed = $this->takeBack($this->entries($change, Action::Changed));
-                $this->em->flush();
-                $removed = $this->bulk->remove($change, $taking);
-                $done = ['undone' => $changed['undone'] + $removed['undone'], 'kept' => [...$changed['kept'], ...$removed['kept']]];
-            } else {
-                $done = $this->takeBack($this->entries($change), $all);
+            $isMany = $this->em->getRepository(JournalEntry::class)->count(['change' => $change, 'action' => Action::Made]) > self::MANY;
+            $done = $this->takeBack($this->entries($change, $isMany ? Action::Changed : null), $all);
+            if ($isMany && !$now) {
+                // The worker removes what it made, a few hundred at a time.
+                $this->bus->dispatch(new UndoJob($change->id, $taking->id));
             }
 
-            return ['words' => 'Took back: '.$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
+            return ['words' => ($isMany && !$now ? 'Being undone, and goes on by itself: ' : 'Took back: ').$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
         });
+        if ($isMany && $now) {
+            $removed = $this->bulk->remove($change, $taking);
+
+            return ['words' => $done['words'], 'undone' => $done['undone'] + $removed['undone'], 'kept' => [...$done['kept'], ...$removed['kept']]];
+        }
+
+        return $done;
+    }
+
+    /** The worker's part of taking back a change of many records. */
+    #[AsMessageHandler]
+    public function goOn(UndoJob $job): void
+    {
+        [$change, $taking] = [$this->em->find(Change::class, $job->changeId), $this->em->find(Change::class, $job->takingId)];
+        if (null === $change || null === $taking || null !== $taking->undoneAt) {
+            return;
+        }
+        $db = $this->em->getConnection();
+        $this->bulk->remove($change, $taking, static function (int $done, int $all) use ($db, $change): void {
+            $db->executeStatement('UPDATE client_import SET state = ?, done = ?, total = ? WHERE change_id = ?', [$done >= $all ? 'undone' : 'undoing', $done, $all, $change->id]);
+        });
+        $db->executeStatement("UPDATE client_import SET state = 'undone' WHERE change_id = ?", [$change->id]);
     }
 
     /** @return list<JournalEntry> last first, as the database has them */

@@ -28,7 +28,7 @@ final class UndoCommand extends Command
     {
         $id = $input->getArgument('change');
         try {
-            $done = $this->undo->undo(\is_string($id) ? $id : '', null);
+            $done = $this->undo->undo(\is_string($id) ? $id : '', null, now: true);
         } catch (Problem $problem) {
             $output->writeln($problem->getMessage());
 

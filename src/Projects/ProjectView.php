@@ -85,7 +85,13 @@ final readonly class ProjectView
                 $stages[] = ['name' => $name, 'state' => 'now'];
                 $isBefore = false;
             } else {
-                $stages[] = ['name' => $name, 'state' => !$isBefore ? 'later' : (isset($entered[$name]) ? 'done' : 'skipped')];
+                /** @var 'done'|'later'|'skipped' $state */
+                $state = match (true) {
+                    !$isBefore => 'later',
+                    isset($entered[$name]) => 'done',
+                    default => 'skipped',
+                };
+                $stages[] = ['name' => $name, 'state' => $state];
             }
         }
 
@@ -96,7 +102,8 @@ final readonly class ProjectView
     private function entered(Project $project): array
     {
         $entered = [];
-        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['recordId' => $project->id, 'action' => [Action::Made, Action::Changed]], ['seq' => 'ASC'], 500) as $entry) {
+        $entries = $this->em->getRepository(JournalEntry::class)->findBy(['recordId' => $project->id, 'action' => [Action::Made, Action::Changed]], ['seq' => 'ASC'], 500);
+        foreach ($entries as $entry) {
             foreach ([$entry->before['stage'] ?? null, $entry->after['stage'] ?? null] as $stage) {
                 if (\is_string($stage)) {
                     $entered[$stage] = true;

@@ -181,7 +181,6 @@ final class HandlingTest extends AppTestCase
             ['key' => 'start', 'type' => 'day', 'wording' => 'When?', 'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4]]]],
         ]]]]);
         foreach ([['Little', '300', '01/03/2027'], ['Much', '€2.500,00', '01/12/2026'], ['Some', 'about 600', '01/03/2027']] as [$name, $budget, $start]) {
-            $this->clock->modify('+1 minute');
             $this->call('POST', '/api/public/forms/counted/submissions', ['answers' => ['name' => $name, 'budget' => $budget, 'start' => $start]])->ok(201);
         }
         $list = $this->get('/api/submissions')->ok();
@@ -250,7 +249,7 @@ final class HandlingTest extends AppTestCase
         $points = array_column($late, 'priority');
         rsort($points);
         self::assertSame($points, array_column($late, 'priority'), 'more points first among the late');
-        self::assertSame(['Person 9', 'Person 0'], array_column(\array_slice($seen, -2), 'name'));
+        self::assertSame(['Person 0', 'Person 9'], array_column(\array_slice($seen, -2), 'name'));
         $this->get('/api/submissions?cursor='.rtrim(strtr(base64_encode("9|x|y\nz"), '+/', '-_'), '='))->ok(422);
     }
 

@@ -142,6 +142,8 @@ function Outcome({ current }: { current: Import }) {
         {current.state === 'ready' && verdicts.map((verdict) => `${current.counts[verdict]} ${verdict}`).join(', ')}
         {current.state === 'running' && `Bringing in, ${current.done} of ${current.total}`}
         {current.state === 'done' && `Brought in, ${current.total} lines.`}
+        {current.state === 'undoing' && `Being undone, ${current.done} of ${current.total} records`}
+        {current.state === 'undone' && 'Undone. What was changed since, or is needed by something else, stays.'}
       </p>
       {current.state === 'failed' && (
         <Trouble title="Broken off">
@@ -149,9 +151,9 @@ function Outcome({ current }: { current: Import }) {
           is on file is not made twice.
         </Trouble>
       )}
-      {current.state === 'running' && (
+      {(current.state === 'running' || current.state === 'undoing') && (
         <p>
-          <progress max={Math.max(1, current.total)} value={current.done} aria-label="Brought in" />
+          <progress max={Math.max(1, current.total)} value={current.done} aria-label={current.state === 'running' ? 'Brought in' : 'Undone'} />
         </p>
       )}
       <p className="second">

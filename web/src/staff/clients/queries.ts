@@ -64,7 +64,7 @@ export function useImport(id: string | null) {
     queryKey: queryKeys.clientImport(id ?? ''),
     queryFn: () => need(api.GET('/api/client-imports/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== null,
-    refetchInterval: (query) => (query.state.data?.state === 'running' ? 700 : false),
+    refetchInterval: (query) => (['running', 'undoing'].includes(query.state.data?.state ?? '') ? 700 : false),
   });
 }
 
