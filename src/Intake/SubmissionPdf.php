@@ -48,7 +48,7 @@ final readonly class SubmissionPdf
             'answers' => $this->answers($submission, $files),
         ]);
         // Nothing is fetched: pictures come along as data, and no file outside is read.
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => $this->cacheFolder, 'tempDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$this->cacheFolder, ...PdfText::folders()], 'tempDir' => $this->cacheFolder, 'fontDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
         $pdf->loadHtml($html, 'UTF-8');
         $pdf->render();
 

@@ -20,6 +20,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\JournalEntry;
 use Telamon\Journal\RecordRef;
+use Telamon\Messages\MessageQueue;
 use Telamon\Setup\BusinessFacts;
 
 /** Shows submissions as the contract has them. */
@@ -35,6 +36,7 @@ final class SubmissionView
         private readonly ClockInterface $clock,
         private readonly Decisions $decisions,
         private readonly SubmissionReader $reader,
+        private readonly MessageQueue $messages,
     ) {
     }
 
@@ -101,6 +103,7 @@ final class SubmissionView
             'answeredBy' => $submission->answeredBy?->name,
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
+            'holdSeconds' => $this->messages->holdSeconds(),
             'plan' => $waiting ? ($plan ?? $this->plans->plan($submission))->toArray() : null,
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,

@@ -55,9 +55,9 @@ final class FormsTest extends BrowserTestCase
         $this->find('#q-name')->sendKeys('Cordelia Pluck');
         $this->find('#q-email')->sendKeys('cordelia@example.com');
         $this->find('#q-matter')->sendKeys('My lyre');
-        self::assertSame([], $this->all('[id^="q-question"]'), 'not asked about a lyre');
+        self::assertSame([], $this->all('[id^="q-q_"]'), 'not asked about a lyre');
         $this->find('#q-matter')->clear()->sendKeys('My harp');
-        $this->find('[id^="q-question"]')->sendKeys('36');
+        $this->find('[id^="q-q_"]')->sendKeys('36');
         $this->find('button[type=submit]')->click();
         $this->see('We have it');
         self::assertSame([], $this->complaints());
@@ -67,6 +67,33 @@ final class FormsTest extends BrowserTestCase
         $this->findWith('.arrival', 'Cordelia Pluck')->click();
         $this->findWith('.sheet-head', 'Harp inquiry');
         $this->findWith('.answers', '36');
+    }
+
+    public function testTheDesignerIsClosedInMidWordAndNothingIsMissing(): void
+    {
+        $this->signIn();
+        $this->go('/forms');
+        $this->findWith('.arrival', 'Hall instruments')->click();
+        $this->findWith('.sheet-head', 'Your hall’s instruments');
+        $this->findWith('.design-line button', 'How many steps to the door?')->click();
+        $wording = $this->find('.particulars input');
+        $this->until(static fn (): bool => 'How many steps to the door?' === $wording->getAttribute('value'), 'its wording is there');
+        // Typed, and gone to another screen in the same moment.
+        $wording->sendKeys(' And up to the sta');
+        $this->findWith('.lintel a', 'Clients')->click();
+        $this->find('.row-table');
+        $this->go('/forms');
+        $this->findWith('.arrival', 'Hall instruments')->click();
+        $this->findWith('.design-line button', 'How many steps to the door? And up to the sta')->click();
+        // Typed while there is no connection, and the window closed.
+        self::devTools($this->driver, 'Network.enable', []);
+        self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => true, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->find('.particulars input')->sendKeys('ge?');
+        $this->findWith('.pillar-head', 'not saved yet');
+        self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->driver->navigate()->refresh();
+        $this->findWith('.design-line button', 'And up to the stage?');
+        $this->findWith('.pillar-head', 'saved');
     }
 
     public function testAQuestionThatOthersDependOnIsNotTakenOutUnnoticed(): void

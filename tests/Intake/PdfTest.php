@@ -34,6 +34,26 @@ final class PdfTest extends AppTestCase
         self::assertMatchesRegularExpression('/\b1200\s+800\b/', (new Process(['pdfimages', '-list', $file]))->mustRun()->getOutput(), 'made small enough for a page');
     }
 
+    /** Drawn by poppler, which shares no code with ours: each text leaves its own letters behind, and none is a box. */
+    public function testWritingOfOtherPlacesIsDrawn(): void
+    {
+        $this->inquire(['name' => 'Ada Birk', 'matter' => "שלום 12\nسلام\n钢琴调音\n🎹 done\n".str_repeat('x', 400)])->ok(201);
+        $this->signIn();
+        $file = "{$this->data}/other.pdf";
+        file_put_contents($file, $this->get('/api/submissions/'.$this->lastSubmission().'/pdf')->ok()->body);
+        $text = (new Process(['pdftotext', '-raw', $file, '-']))->mustRun()->getOutput();
+        foreach (['钢琴调音', "\u{FEFC}"] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertMatchesRegularExpression('/םולש|שלום/u', $text);
+        self::assertStringNotContainsString("\u{FFFD}", $text);
+        self::assertStringContainsString('[musical keyboard]', $text);
+        self::assertStringContainsString('DroidSansFallback', (new Process(['pdffonts', $file]))->mustRun()->getOutput());
+        // A word without end is broken, not drawn over the edge of the page: an A4 page is 595 points wide.
+        preg_match_all('/xMax="([\d.]+)"/', (new Process(['pdftotext', '-bbox', $file, '-']))->mustRun()->getOutput(), $edges);
+        self::assertLessThanOrEqual(595.0, max(array_map(floatval(...), $edges[1])));
+    }
+
     public function testOnlyCoordinatorsReadIt(): void
     {
         $this->inquire()->ok(201);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tests\Intake;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Telamon\Intake\UnwantedSweep;
 use Telamon\Tests\Support\AppTestCase;
 
 final class SubmitTest extends AppTestCase
@@ -206,6 +207,26 @@ final class SubmitTest extends AppTestCase
         $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'a'], 'unseen' => 'spam'])->ok(201);
         $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'b']])->ok(201);
         $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'c']])->ok(410);
+    }
+
+    public function testWhatLooksMachineMadeIsThrownAwayAfterASetTime(): void
+    {
+        $answers = ['name' => 'Orla', 'email' => 'o@example.com', 'service' => 'repair'];
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => $answers, 'unseen' => 'spam'])->ok(201);
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => ['name' => 'Putback'] + $answers, 'unseen' => 'spam'])->ok(201);
+        $this->inquire()->ok(201);
+        $this->signIn();
+        $kept = array_column($this->get('/api/submissions?state=set-aside')->ok()->rows('items'), 'id', 'name');
+        self::assertIsString($kept['Putback']);
+        $this->post("/api/submissions/{$kept['Putback']}/undo")->ok();
+        $sweep = self::getContainer()->get(UnwantedSweep::class);
+        self::assertInstanceOf(UnwantedSweep::class, $sweep);
+        $this->clock->modify('+59 days');
+        self::assertSame(0, $sweep->sweep());
+        $this->clock->modify('+2 days');
+        self::assertSame(1, $sweep->sweep());
+        self::assertSame(2, $this->countRows('submission'), 'what was put back, and what nobody suspected, stays');
+        self::assertSame(0, $this->countRows("journal_entry WHERE record_label LIKE '%Orla' AND record_kind = 'submission' AND record_label NOT LIKE '%Fennick%'"));
     }
 
     public function testWithoutAKeyTwiceIsTwo(): void

@@ -32,6 +32,49 @@ final class SendTest extends AppTestCase
         self::assertCount(1, $this->get('/api/messages?q=orla.fennick')->ok()->rows('items'));
     }
 
+    public function testAMailWaitsAMomentSoThatUndoCanStopIt(): void
+    {
+        $_ENV['TELAMON_HOLD_SECONDS'] = $_SERVER['TELAMON_HOLD_SECONDS'] = '30';
+        try {
+            $this->inquire()->ok(201);
+            $id = $this->lastSubmission();
+            self::assertSame(30, $this->get("/api/submissions/$id")->ok()->number('holdSeconds'));
+            $this->accept($id)->ok();
+            self::assertSame('2026-11-25T10:42:30+00:00', $this->get('/api/messages')->ok()->text('items.0.leavesAt'));
+            $this->clock->modify('+29 seconds');
+            self::assertSame(0, $this->work());
+            $this->post("/api/submissions/$id/undo")->ok();
+            $this->clock->modify('+1 hour');
+            $this->work();
+            self::assertSame(['cancelled', 'cancelled'], $this->get('/api/messages')->ok()->column('items', 'state'));
+            $this->accept($id)->ok();
+            $this->clock->modify('+31 seconds');
+            self::assertSame(2, $this->work());
+        } finally {
+            $_ENV['TELAMON_HOLD_SECONDS'] = $_SERVER['TELAMON_HOLD_SECONDS'] = '0';
+        }
+    }
+
+    /** A corrected address was sent nothing before: it is written to. What would be said otherwise is offered. */
+    public function testAfterUndoWhatWasSentIsKnownByItsRecipientAndByWhatItSaid(): void
+    {
+        $this->inquire()->ok(201);
+        $id = $this->lastSubmission();
+        $this->accept($id)->ok();
+        $this->work();
+        $this->post("/api/submissions/$id/undo")->ok();
+        $plan = $this->get("/api/submissions/$id")->ok();
+        $this->call('PUT', "/api/submissions/$id/decisions", ['version' => $plan->number('decided.version'), 'answers' => ['email' => 'o.fennick@example.com']])->ok();
+        self::assertStringNotContainsString('Already sent to o.fennick', $this->get("/api/submissions/$id")->ok()->body);
+        $now = $this->get("/api/submissions/$id")->ok();
+        $this->call('PUT', "/api/submissions/$id/decisions", ['version' => $now->number('decided.version'), 'edits' => ['project' => ['title' => 'Two pianos']]])->ok();
+        $lines = array_column($this->get("/api/submissions/$id")->ok()->rows('plan.lines'), 'choice', 'key');
+        self::assertIsArray($lines['message.confirmation']);
+        self::assertSame('message.confirmation.again', $lines['message.confirmation']['key']);
+        $this->accept($id, ['message.confirmation.again' => 'send', 'message.notice.again' => 'leave'])->ok();
+        self::assertSame(1, $this->work());
+    }
+
     /** Read back by Python's email package (policy.default, RFC 5322 and MIME), which shares no code with ours. */
     public function testTheFileIsReadBackByAnIndependentParser(): void
     {

@@ -83,6 +83,7 @@ const submission: Submission = {
   made: [],
   decidedBy: null,
   decidedAt: null,
+  holdSeconds: 30,
   sameAs: null,
   cameAgain: [],
   notes: [],

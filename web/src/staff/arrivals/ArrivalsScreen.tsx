@@ -256,7 +256,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                   </Trouble>
                 )}
                 {waiting && plan ? (
-                  <PlanView plan={plan} onDecide={deciding.choose} deciding={deciding} />
+                  <PlanView plan={plan} hold={submission.holdSeconds} onDecide={deciding.choose} deciding={deciding} />
                 ) : (
                   <Decided submission={submission} today={today} />
                 )}

@@ -15,12 +15,14 @@ import type { Plan, PlanLine } from './queries';
 interface Props {
   plan: Plan;
   onDecide: (key: string, value: string) => void;
+  /** So many seconds mail waits after acceptance. */
+  hold?: number;
   /** What may be changed beside the choices; nothing where the plan is only shown. */
   deciding?: Deciding;
 }
 
 /** The plan line by line: what will happen, where each value came from, and what needs a choice. */
-export function PlanView({ plan, onDecide, deciding }: Props) {
+export function PlanView({ plan, hold = 0, onDecide, deciding }: Props) {
   const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
   // An open choice is asked before one that only could be changed.
   const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
@@ -57,7 +59,8 @@ export function PlanView({ plan, onDecide, deciding }: Props) {
       </ol>
       {deciding && <AddLines id={deciding.id} onAdd={deciding.add} />}
       <p className="plan-foot second">
-        Nothing is saved or sent until you accept. Undo takes back all but sent messages.
+        Nothing is saved or sent until you accept.{' '}
+        {hold > 0 ? `Mail leaves ${hold} seconds after that; until then Undo stops it.` : 'Mail leaves at once.'}
       </p>
     </>
   );

@@ -153,7 +153,11 @@ function Outcome({ current }: { current: Import }) {
       )}
       {(current.state === 'running' || current.state === 'undoing') && (
         <p>
-          <progress max={Math.max(1, current.total)} value={current.done} aria-label={current.state === 'running' ? 'Brought in' : 'Undone'} />
+          <progress
+            max={Math.max(1, current.total)}
+            value={current.done}
+            aria-label={current.state === 'running' ? 'Brought in' : 'Undone'}
+          />
         </p>
       )}
       <p className="second">

@@ -106,8 +106,8 @@ export function OffersEditor({ definition, question, onChange }: Props) {
         </ul>
         <button type="button" className="link-button" onClick={() => add(options.length)}>
           Add a choice
-        </button>{' '}
-        <small>
+        </button>
+        <small className="offers-keys">
           <kbd>Enter</kbd> next, <kbd>Alt ↑</kbd> <kbd>Alt ↓</kbd> move; several lines can be pasted
         </small>
         <OtherWords question={question} onChange={onChange} />

@@ -12,7 +12,11 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
         <h2>As it reads</h2>
         <span>
           <MessageMark state={message.state} />{' '}
-          <span className="second figures">{when(message.sentAt ?? message.queuedAt, today)}</span>
+          <span className="second figures">
+            {message.leavesAt
+              ? `leaves ${when(message.leavesAt, today)}`
+              : when(message.sentAt ?? message.queuedAt, today)}
+          </span>
         </span>
       </div>
       {message.state === 'failed' && (
