@@ -36,7 +36,7 @@ final class Rooms
                 Selector::inNamespace('Egulias\EmailValidator'),
                 Selector::inNamespace('Brick\Math'),
                 Selector::classname('/^Mustache_/', true),
-                Selector::classname('/^(DateTime|Closure|[A-Za-z]*Exception|Transliterator|UnitEnum|BackedEnum|Attribute)/', true),
+                Selector::classname('/^(DateTime|Closure|[A-Za-z]*Exception|Transliterator|IntlChar|Normalizer|UnitEnum|BackedEnum|Attribute)/', true),
             )
             ->because('the core stands alone');
     }

@@ -67,7 +67,7 @@ final class ArabicForms
         for ($code = 0xFE80; $code <= 0xFEFC; ++$code) {
             $name = \IntlChar::charName($code);
             $letter = \IntlChar::chr($code);
-            if (\is_string($name) && \is_string($letter) && 1 === preg_match('/ (ISOLATED|FINAL|INITIAL|MEDIAL) FORM$/', $name, $found)) {
+            if (null !== $name && null !== $letter && 1 === preg_match('/ (ISOLATED|FINAL|INITIAL|MEDIAL) FORM$/', $name, $found)) {
                 $forms[(string) \Normalizer::normalize($letter, \Normalizer::FORM_KC)][$found[1]] = $letter;
             }
         }
