@@ -101,16 +101,18 @@ final readonly class DemoOffice
     /** The worker's part: sends what is queued. */
     public function send(): void
     {
-        foreach ($this->outbox->get() as $envelope) {
-            $command = $envelope->getMessage();
-            if ($command instanceof SendMessage) {
-                try {
-                    ($this->sender)($command);
-                } catch (TransportExceptionInterface) {
-                    $this->giveUp($envelope, $command);
+        while ([] !== ($envelopes = [...$this->outbox->get()])) {
+            foreach ($envelopes as $envelope) {
+                $command = $envelope->getMessage();
+                if ($command instanceof SendMessage) {
+                    try {
+                        ($this->sender)($command);
+                    } catch (TransportExceptionInterface) {
+                        $this->giveUp($envelope, $command);
+                    }
                 }
+                $this->outbox->ack($envelope);
             }
-            $this->outbox->ack($envelope);
         }
     }
 

@@ -16,6 +16,7 @@ use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Queue\TimeLimit;
 use Telamon\Setup\BusinessFacts;
 
 /** Writes imported clients, some hundred in a transaction, all under one change that can be taken back. */
@@ -46,7 +47,8 @@ final readonly class ImportWriter
                 $this->chunk($chunk, $change, $done, $progress);
                 if (null !== $progress) {
                     // As long as it took: whoever sends a form meanwhile gets the lock in between.
-                    usleep((int) min(500_000, (hrtime(true) - $began) / 1000));
+                    TimeLimit::stretch();
+                    usleep((int) min(250_000, (hrtime(true) - $began) / 1000));
                 }
                 $chunk = [];
                 $this->em->clear();

@@ -36,7 +36,7 @@ final class PdfText
     {
         $name = \IntlChar::charName($sign);
 
-        return null !== $name && '' !== $name ? '['.mb_strtolower($name).']' : '[sign]';
+        return '' !== $name ? '['.mb_strtolower($name).']' : '[sign]';
     }
 
     /** The faces that are there, as style rules. */

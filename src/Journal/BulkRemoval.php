@@ -9,6 +9,7 @@ use Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 use Telamon\Database\Ids;
+use Telamon\Queue\TimeLimit;
 
 /**
  * Removes what a change of many records made, in short stretches with a pause between them, so that the database is not
@@ -56,7 +57,8 @@ final class BulkRemoval
                 $progress($done, $all);
             }
             // As long as it took: whoever sends a form meanwhile gets the lock in between.
-            usleep((int) min(500_000, (hrtime(true) - $began) / 1000));
+            TimeLimit::stretch();
+            usleep((int) min(250_000, (hrtime(true) - $began) / 1000));
         } while ($removed > 0);
 
         return ['undone' => $done, 'kept' => \array_slice($kept, 0, self::TOLD)];

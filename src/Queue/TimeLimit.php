@@ -12,9 +12,20 @@ use Symfony\Component\Messenger\Stamp\ReceivedStamp;
 /** Ends a job of a worker that takes too long, so that none keeps the others waiting for ever; it is tried again, then told as failed. */
 final class TimeLimit implements MiddlewareInterface
 {
+    private const SECONDS = 300;
+
     /** @param int $seconds for one job */
-    public function __construct(private readonly int $seconds = 300)
+    public function __construct(private readonly int $seconds = self::SECONDS)
     {
+    }
+
+    /** For a job that goes on stretch by stretch: each has the whole time for itself. */
+    public static function stretch(): void
+    {
+        $left = \function_exists('pcntl_alarm') ? pcntl_alarm(0) : 0;
+        if ($left > 0) {
+            pcntl_alarm(self::SECONDS);
+        }
     }
 
     public function handle(Envelope $envelope, StackInterface $stack): Envelope

@@ -65,9 +65,8 @@ final class ArabicForms
     {
         $forms = [];
         for ($code = 0xFE80; $code <= 0xFEFC; ++$code) {
-            $name = \IntlChar::charName($code);
-            $letter = \IntlChar::chr($code);
-            if (null !== $name && null !== $letter && 1 === preg_match('/ (ISOLATED|FINAL|INITIAL|MEDIAL) FORM$/', $name, $found)) {
+            $letter = mb_chr($code, 'UTF-8');
+            if (1 === preg_match('/ (ISOLATED|FINAL|INITIAL|MEDIAL) FORM$/', \IntlChar::charName($code), $found)) {
                 $forms[(string) \Normalizer::normalize($letter, \Normalizer::FORM_KC)][$found[1]] = $letter;
             }
         }
