@@ -17,6 +17,7 @@ use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Mailed;
 use Telamon\Journal\Undo;
 
 #[Route('/api/submissions')]
@@ -105,7 +106,7 @@ final readonly class SubmissionController
     }
 
     #[Route('/{id}/undo', requirements: ['id' => self::ID], methods: ['POST'])]
-    public function undo(string $id, #[CurrentUser] Staff $staff, Acceptor $acceptor, Undo $undo): Response
+    public function undo(string $id, Request $request, #[CurrentUser] Staff $staff, Acceptor $acceptor, Undo $undo, Mailed $mailed): Response
     {
         $submission = $this->get($id);
         if (SubmissionState::SetAside === $submission->state && null === $submission->decidedBy) {
@@ -113,6 +114,8 @@ final readonly class SubmissionController
         }
         $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['seq' => 'DESC'])
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
+
+        $mailed->askFirst($change->id, $request);
 
         return new JsonResponse(['change' => $change->id] + $undo->undo($change->id, $staff));
     }

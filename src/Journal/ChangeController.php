@@ -39,10 +39,7 @@ final readonly class ChangeController
     {
         $this->refuseOthers($id, $staff);
         $body = '' === $request->getContent() ? [] : JsonBody::read($request);
-        $sent = true === ($body['ask'] ?? false) ? $this->mailed->by($id) : [];
-        if ([] !== $sent) {
-            throw new Problem(409, 'Sent already', 'Already sent, and cannot be recalled: '.implode('; ', $sent).'. Undo everything else?');
-        }
+        $this->mailed->askFirst($id, $request);
 
         return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, true === ($body['all'] ?? false)));
     }

@@ -56,6 +56,9 @@ final class StoryTest extends BrowserTestCase
         $this->findWith('.pillar a', 'Piano inquiry')->click();
         $this->see('What was made');
         $this->findWith('.plinth button', 'Take the plan back')->click();
+        // A letter that has gone out stays with the client: that is said before the rest is undone.
+        $this->see('Something was sent already');
+        $this->findWith('.slab-plinth button', 'Undo the rest')->click();
         $this->see('already sent; it cannot be recalled');
         $this->see('The plan');
         $this->see('Already sent to perpetua@example.com');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Importing;
 
+use Doctrine\DBAL\Exception\DriverException;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Telamon\Importing\ImportJob;
 use Telamon\Importing\ImportRuns;
@@ -96,6 +97,36 @@ final class ImportTest extends AppTestCase
         $this->bring(' ')->ok(422);
         $this->signIn('pim@marrowby.example');
         $this->get($path)->ok(403);
+    }
+
+    /** The last row is the first once more: when the import begins, nobody like that is on file. */
+    public function testARowIsNotJudgedAgainAgainstWhatTheFirstStretchWrote(): void
+    {
+        $this->signIn();
+        $rows = '';
+        foreach ([...range(0, 254), 0] as $i) {
+            $rows .= ",Given$i,Family$i,,g$i@example.com,020 91".str_pad((string) $i, 5, '0', \STR_PAD_LEFT).",,,,\n";
+        }
+        $run = $this->bring(self::HEADER.$rows)->ok(201);
+        $path = '/api/client-imports/'.$run->text('id');
+        $this->post("$path/carry-out")->ok();
+        // Broken off in the second stretch, as a killed worker is.
+        $this->db()->executeStatement("CREATE TRIGGER killed BEFORE UPDATE OF done ON client_import WHEN NEW.done > 250 BEGIN SELECT RAISE(ABORT, 'killed'); END");
+        $runs = self::getContainer()->get(ImportRuns::class);
+        self::assertInstanceOf(ImportRuns::class, $runs);
+        try {
+            $runs->carryOut(new ImportJob($run->text('id')));
+            self::fail('it was not broken off');
+        } catch (DriverException) {
+            self::assertSame(250, $this->countRows('client'));
+        }
+        $this->db()->executeStatement('DROP TRIGGER killed');
+        self::ensureKernelShutdown();
+        $this->browser = self::createClient();
+        $runs = self::getContainer()->get(ImportRuns::class);
+        self::assertInstanceOf(ImportRuns::class, $runs);
+        $runs->carryOut(new ImportJob($run->text('id')));
+        self::assertSame(256, $this->countRows('client'), 'as many as without the interruption');
     }
 
     private function bring(string $content): Answer

@@ -1,9 +1,9 @@
-import { useMemo, useRef, useState } from 'react';
-import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useContext, useMemo, useRef, useState } from 'react';
+import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useKey } from '../keys';
-import { told, useUndo } from '../shell/changes';
+import { isSentAlready, SentContext, told, useUndo } from '../shell/changes';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
@@ -26,13 +26,14 @@ import { WhatChanged } from './WhatChanged';
 export function ArrivalsScreen() {
   const { id } = useParams();
   const [search] = useSearchParams();
+  const location = useLocation();
   const navigate = useNavigate();
   const given = search.get('state');
   const state: ListState = given === 'accepted' || given === 'set-aside' || given === 'owed' ? given : 'waiting';
   const list = useSubmissions(state);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data]);
   const first = rows[0];
-  if (id === undefined && first) return <Navigate to={`/arrivals/${first.id}${window.location.search}`} replace />;
+  if (id === undefined && first) return <Navigate to={`/arrivals/${first.id}${location.search}`} replace />;
   return (
     <Arrivals
       key={state}
@@ -56,9 +57,11 @@ interface Props {
 
 function Arrivals({ id, state, onState, list, rows }: Props) {
   const today = useToday();
+  const location = useLocation();
   const navigate = useNavigate();
   const toast = useToast();
   const undo = useUndo();
+  const askFirst = useContext(SentContext);
   const one = useSubmission(id);
   const submission = one.data;
   const deciding = useDeciding(id ?? '');
@@ -77,7 +80,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
     const row = rows[to];
     if (row) {
       accept.reset();
-      void navigate(`/arrivals/${row.id}${window.location.search}`);
+      void navigate(`/arrivals/${row.id}${location.search}`);
       document.querySelector(`[data-row="${row.id}"]`)?.scrollIntoView({ block: 'nearest' });
     }
   };
@@ -86,7 +89,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
 
   const leave = () => {
     const next = rows[place + 1] ?? rows[place - 1];
-    void navigate(next ? `/arrivals/${next.id}${window.location.search}` : `/arrivals${window.location.search}`);
+    void navigate(next ? `/arrivals/${next.id}${location.search}` : `/arrivals${location.search}`);
     setPart(0);
   };
 
@@ -132,10 +135,18 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
 
   const back = () => {
     if (!submission) return;
-    takeBack.mutate(submission.id, {
-      onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true }))),
-      onError: (error) => toast({ words: error.message }),
-    });
+    const go = (sent: boolean) =>
+      takeBack.mutate(
+        { id: submission.id, sent },
+        {
+          onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true }))),
+          onError: (error) => {
+            if (isSentAlready(error)) askFirst({ words: error.message, goOn: () => go(true) });
+            else toast({ words: error.message });
+          },
+        },
+      );
+    go(false);
   };
 
   if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="submission" />;

@@ -3,6 +3,7 @@ import { KeyScope, useLetters } from '../keys';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useEscape } from '../shell/useEscape';
 import { StaffField } from '../shell/StaffField';
+import { useUnsaved } from '../shell/useUnsaved';
 import { asideReasons } from './aside';
 import type { AsideReason } from './queries';
 
@@ -25,9 +26,12 @@ export function AsidePanel(props: Props) {
 }
 
 function Reasons({ name, one, onChoose, onCancel, error }: Props) {
-  const [note, setNote] = useState('');
+  const [note, setNote, forget] = useUnsaved(`aside.${name}`, '');
   const [double, setDouble] = useState('');
-  const choose = (reason: AsideReason) => onChoose(reason, note, reason === 'duplicate' ? double.trim() : '');
+  const choose = (reason: AsideReason) => {
+    forget();
+    onChoose(reason, note, reason === 'duplicate' ? double.trim() : '');
+  };
   const panel = useRef<HTMLDivElement>(null);
   const options = asideReasons.map((reason, i) => ({ ...reason, hotkey: String(i + 1) }));
   useLetters(

@@ -46,7 +46,7 @@ export function AskedPanel({ acting, open, onLeave }: Props) {
           acting.leaveIt();
           toast({
             words: `${asked.name} set aside`,
-            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate(only) },
+            action: { label: 'Undo', shown: 'U', act: () => takeBack.mutate({ id: only }) },
           });
           if (only === open) onLeave();
         },

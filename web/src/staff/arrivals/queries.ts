@@ -74,8 +74,8 @@ export function useSetAside() {
 export function useTakeBack() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) =>
-      need(api.POST('/api/submissions/{id}/undo', { params: { path: { id } }, body: {} as never })),
+    mutationFn: ({ id, sent = false }: { id: string; sent?: boolean }) =>
+      need(api.POST('/api/submissions/{id}/undo', { params: { path: { id } }, body: sent ? {} : { ask: true } })),
     onSettled: () => queries.invalidateQueries(),
   });
 }

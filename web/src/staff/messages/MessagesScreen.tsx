@@ -1,4 +1,4 @@
-import { Navigate, NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Navigate, NavLink, useNavigate, useParams, useSearchParams, useLocation } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
@@ -33,20 +33,21 @@ export function MessagesScreen() {
   const message = one.data;
   const today = useToday();
   const navigate = useNavigate();
+  const location = useLocation();
   const again = useSendAgain();
   const toast = useToast();
   const place = rows.findIndex((row) => row.id === id);
   const go = (to: number) => {
     const row = rows[to];
     if (row) {
-      void navigate(`/messages/${row.id}${window.location.search}`);
+      void navigate(`/messages/${row.id}${location.search}`);
       document.querySelector(`[data-row="${row.id}"]`)?.scrollIntoView({ block: 'nearest' });
     }
   };
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
   const first = rows[0];
-  if (id === undefined && first) return <Navigate to={`/messages/${first.id}${window.location.search}`} replace />;
+  if (id === undefined && first) return <Navigate to={`/messages/${first.id}${location.search}`} replace />;
   if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="message" />;
   const blocks: PlinthBlock[] = message
     ? [
@@ -104,11 +105,7 @@ export function MessagesScreen() {
               <ul className="message-list">
                 {rows.map((row) => (
                   <li key={row.id}>
-                    <NavLink
-                      to={`/messages/${row.id}${window.location.search}`}
-                      data-row={row.id}
-                      className="message-row"
-                    >
+                    <NavLink to={`/messages/${row.id}${location.search}`} data-row={row.id} className="message-row">
                       <span className="line-top">
                         <b>{row.toName || row.to}</b>
                         <MessageMark state={row.state} />

@@ -23,6 +23,11 @@ export interface Sent {
 
 export const SentContext = createContext<(sent: Sent) => void>(() => undefined);
 
+/** Whether the server asks first, as something was mailed. */
+export function isSentAlready(error: Error): boolean {
+  return error instanceof ProblemError && error.status === 409 && error.title === 'Sent already';
+}
+
 interface What {
   id: string;
   all?: true;
@@ -60,8 +65,7 @@ export function useUndo() {
       toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true })));
     },
     onError: (error, what) => {
-      if (error instanceof ProblemError && error.status === 409 && error.title === 'Sent already')
-        askFirst({ words: error.message, goOn: () => undo.mutate({ ...what, sent: true }) });
+      if (isSentAlready(error)) askFirst({ words: error.message, goOn: () => undo.mutate({ ...what, sent: true }) });
       else toast({ words: error.message });
     },
     onSettled: () => queries.invalidateQueries(),
