@@ -1,20 +1,23 @@
 import type { Schema } from '../../shared/api';
 import type { Offers, RuleAction } from './queries';
+import { MergeText } from './MergeText';
 import { actionWords } from './rule';
 
 interface Props {
   action: RuleAction;
   offers: Offers;
+  /** What its texts may name. */
+  merge: Schema<'Offer'>[];
   error: string | undefined;
   onChange: (part: Partial<RuleAction>) => void;
   onRemove: () => void;
 }
 
 /** One thing that a rule does, as a sentence. */
-export function ActionLine({ action, offers, error, onChange, onRemove }: Props) {
+export function ActionLine({ action, offers, merge, error, onChange, onRemove }: Props) {
   return (
     <div className="action-line">
-      <span>{actionWords[action.kind]}</span> {fields(action, offers, onChange)}
+      <span>{actionWords[action.kind]}</span> {fields(action, offers, merge, onChange)}
       <button type="button" className="link-button" onClick={onRemove} aria-label="take out this line">
         take out
       </button>
@@ -23,7 +26,7 @@ export function ActionLine({ action, offers, error, onChange, onRemove }: Props)
   );
 }
 
-function fields(action: RuleAction, offers: Offers, onChange: Props['onChange']) {
+function fields(action: RuleAction, offers: Offers, merge: Schema<'Offer'>[], onChange: Props['onChange']) {
   switch (action.kind) {
     case 'lead':
     case 'owner':
@@ -61,7 +64,7 @@ function fields(action: RuleAction, offers: Offers, onChange: Props['onChange'])
             }}
             gone="a field that is gone"
           />{' '}
-          to <Text label="Value" value={action.value} onChange={(value) => onChange({ value })} />
+          to <MergeText merge={merge} label="Value" value={action.value} onChange={(value) => onChange({ value })} />
         </>
       );
     case 'wish':
@@ -77,7 +80,7 @@ function fields(action: RuleAction, offers: Offers, onChange: Props['onChange'])
             onChange={(about) => onChange({ about })}
             gone=""
           />
-          : <Text label="Wish" value={action.text} onChange={(text) => onChange({ text })} wide />
+          : <MergeText merge={merge} label="Wish" value={action.text} onChange={(text) => onChange({ text })} wide />
         </>
       );
     case 'checklist':
@@ -113,15 +116,15 @@ function fields(action: RuleAction, offers: Offers, onChange: Props['onChange'])
             onChange={(record) => onChange({ record })}
             gone=""
           />{' '}
-          <Text label="Tag" value={action.tag} onChange={(tag) => onChange({ tag })} />
+          <MergeText merge={merge} label="Tag" value={action.tag} onChange={(tag) => onChange({ tag })} />
         </>
       );
     case 'note':
-      return <Text label="Note" value={action.text} onChange={(text) => onChange({ text })} wide />;
+      return <MergeText merge={merge} label="Note" value={action.text} onChange={(text) => onChange({ text })} wide />;
     case 'task':
       return (
         <>
-          <Text label="Task" value={action.name} onChange={(name) => onChange({ name })} wide /> for{' '}
+          <MergeText merge={merge} label="Task" value={action.name} onChange={(name) => onChange({ name })} wide /> for{' '}
           <Who
             label="Doer"
             value={action.doer}
@@ -220,24 +223,5 @@ function Choice({ label, value = '', offers, gone, onChange }: ChoiceProps) {
         </option>
       ))}
     </select>
-  );
-}
-
-interface TextProps {
-  label: string;
-  value: string | undefined;
-  wide?: boolean;
-  onChange: (value: string) => void;
-}
-
-function Text({ label, value = '', wide = false, onChange }: TextProps) {
-  return (
-    <input
-      aria-label={label}
-      className={wide ? 'wide' : ''}
-      value={value}
-      maxLength={2000}
-      onChange={(event) => onChange(event.target.value)}
-    />
   );
 }

@@ -2,7 +2,7 @@ import { ConditionEditor } from '../forms/ConditionEditor';
 import { StaffField } from '../shell/StaffField';
 import { ActionLine } from './ActionLine';
 import type { Offers } from './queries';
-import { actionWords, askable, freshAction, isOfPlan, type ActionKind, type Editing } from './rule';
+import { actionWords, askable, freshAction, isOfPlan, mergeFields, type ActionKind, type Editing } from './rule';
 import { RuleWhen } from './RuleWhen';
 
 interface Props {
@@ -62,6 +62,7 @@ export function RuleEditor({ rule, offers, faults, onChange }: Props) {
                 key={i}
                 action={action}
                 offers={offers}
+                merge={mergeFields(offers, rule)}
                 error={Object.entries(faults).find(([path]) => path.startsWith(`then.${i}`))?.[1]}
                 onChange={(part) => change(i, part)}
                 onRemove={() => onChange({ then: rule.then.filter((_, n) => n !== i) })}

@@ -200,6 +200,21 @@ describe('Rules', () => {
     );
   });
 
+  it('offers what a text may name, and puts it where one was writing', async () => {
+    show('/rules/new', {});
+    fireEvent.change(await screen.findByLabelText('What it does'), { target: { value: 'note' } });
+    const note = screen.getByLabelText<HTMLInputElement>('Note');
+    fireEvent.change(note, { target: { value: 'Go to  first' } });
+    note.setSelectionRange(6, 6);
+    const pick = screen.getByLabelText('Put an answer into: Note');
+    expect(within(pick).queryByText('the client’s name')).toBeNull();
+    fireEvent.change(pick, { target: { value: 'place' } });
+    expect(note.value).toBe('Go to {{place}} first');
+    await waitFor(() => expect(note.selectionStart).toBe(15));
+    fireEvent.change(screen.getByLabelText('What sets it off'), { target: { value: 'stage' } });
+    expect(within(screen.getByLabelText('Put an answer into: Note')).getByText('the client’s name')).toBeTruthy();
+  });
+
   it('may wait for a task, or for a field of a client', async () => {
     const calls = show('/rules/r1', { 'PUT /api/rules/r1': rule('r1', 'Stairs') });
     fireEvent.change(await screen.findByLabelText('What sets it off'), { target: { value: 'client' } });

@@ -112,6 +112,24 @@ export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
   }
 }
 
+const namedOfProject = [
+  { value: 'project', label: 'the project’s number' },
+  { value: 'title', label: 'the project’s title' },
+  { value: 'stage', label: 'the project’s stage' },
+  { value: 'client', label: 'the client’s name' },
+];
+
+/** What the texts of a rule may name: answers of the forms that it is for, and what is known of a project. */
+export function mergeFields(offers: Offers, rule: Editing): { value: string; label: string }[] {
+  const asked = offers.questions.filter(
+    (one) => rule.forms.length === 0 || one.forms.some((form) => rule.forms.includes(form)),
+  );
+  return [
+    ...(isOfPlan(rule.when) ? [] : namedOfProject),
+    ...asked.map((one) => ({ value: one.key, label: one.wording || one.key })),
+  ];
+}
+
 /** What can be asked about beside the answers. */
 const beside: DraftQuestion[] = [
   {
