@@ -29,6 +29,7 @@ final class ProblemResponder
             $error instanceof Problem => $error,
             $error instanceof OptimisticLockException => new Problem(409, 'Changed meanwhile', 'Somebody else changed this since you opened it. Nothing of yours was saved; look again.'),
             self::isBusy($error) => new Problem(503, 'Busy', 'Much is being written at the moment. Nothing is lost; try again in a moment.'),
+            self::isFull($error) => new Problem(507, 'No room', 'The disk is full. Nothing was half done; tell whoever runs this, and try again.'),
             $error instanceof FilesystemException => new Problem(507, 'No room', 'The file could not be written. Nothing was half done; tell whoever runs this.'),
             $error instanceof JsonException => new Problem(400, 'Not JSON', 'The body could not be read as JSON.'),
             $error instanceof RequestExceptionInterface => new Problem(400, 'Not understood', 'The request could not be read.'),
@@ -43,6 +44,11 @@ final class ProblemResponder
     private static function isBusy(\Throwable $error): bool
     {
         return $error instanceof LockWaitTimeoutException || ($error instanceof DriverException && str_contains($error->getMessage(), 'database is locked'));
+    }
+
+    private static function isFull(\Throwable $error): bool
+    {
+        return $error instanceof DriverException && str_contains($error->getMessage(), 'database or disk is full');
     }
 
     private static function detail(int $status): string
