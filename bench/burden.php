@@ -14,20 +14,8 @@ use Symfony\Component\Process\Process;
 require __DIR__.'/../vendor/autoload.php';
 
 $rows = (int) ($argv[1] ?? 60_000);
-$root = \dirname(__DIR__);
-$data = sys_get_temp_dir().'/telamon-burden-'.getmypid();
-$socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no port is free');
-$port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-fclose($socket);
-$environment = ['TELAMON_DATA' => $data, 'APP_ENV' => 'prod', 'TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_PROOF_BITS' => '0', 'TELAMON_LEAST_SECONDS' => '0'];
-$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, $environment, null, null);
-$server->start();
-register_shutdown_function(static function () use ($server, $data): void {
-    $server->stop(10);
-    (new Process(['rm', '-rf', $data]))->run();
-});
-$server->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'End it with'));
-$base = "http://127.0.0.1:$port";
+$telamon = Started::as('burden', ['TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_PROOF_BITS' => '0', 'TELAMON_LEAST_SECONDS' => '0']);
+[$base, $data] = [$telamon->address, $telamon->data];
 $cookie = '';
 /** @return array{int, array<array-key, mixed>} */
 $call = static function (string $method, string $path, mixed $body = null) use ($base, &$cookie): array {

@@ -9,7 +9,6 @@ declare(strict_types=1);
 
 namespace Telamon\Bench;
 
-use Symfony\Component\Process\Process;
 use Symfony\Component\Yaml\Yaml;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -44,18 +43,8 @@ $seed = (int) ($argv[1] ?? 1);
 $wanted = (int) ($argv[2] ?? 12_000);
 mt_srand($seed);
 $root = \dirname(__DIR__);
-$data = sys_get_temp_dir().'/telamon-hostile-'.getmypid();
-$socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no port is free');
-$port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-fclose($socket);
-$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'APP_ENV' => 'prod', 'TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_UPLOADS_PER_HOUR' => '1000000', 'TELAMON_HOLD_SECONDS' => '3600'], null, null);
-$server->start();
-register_shutdown_function(static function () use ($server, $data): void {
-    $server->stop(10);
-    (new Process(['rm', '-rf', $data]))->run();
-});
-$server->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'End it with'));
-$base = "http://127.0.0.1:$port";
+$telamon = Started::as('hostile', ['TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_UPLOADS_PER_HOUR' => '1000000', 'TELAMON_HOLD_SECONDS' => '3600']);
+[$base, $data] = [$telamon->address, $telamon->data];
 
 $texts = ['', ' ', "\0", '%00', "a\r\nX-Bad: 1", str_repeat('x', 70_000), '<script>', "' OR 1=1 --", '{{#x}}', '../../etc/passwd', "\u{202E}abc", "\xff\xfe", '9999999999999999999999', '-1', 'NaN', '1e309', 'null', 'true', '2026-02-31', '0000-00-00', '2026-11-25T10:42:00+99:99', 'Europe/Nowhere', 'a?bcc=x@example.com', 'a(comment)@example.com', "\u{1F3B9}\u{0301}", '=1+1', 'eyJ', '{', '[[[[', '0193650a-0000-7000-8000-000000000000'];
 /** @var array{paths: array<string, array<string, array{requestBody?: array{content?: array<string, array{schema?: array{properties?: array<string, mixed>}}>}}>>} $document */

@@ -12,27 +12,20 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverExpectedCondition;
-use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
+use Telamon\Bench\Started;
 
 require_once dirname(__DIR__).'/vendor/autoload.php';
 
-$root = dirname(__DIR__);
-$data = sys_get_temp_dir().'/telamon-phone-'.getmypid();
-$port = 8400 + (int) getmypid() % 200;
-$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'APP_ENV' => 'prod'], null, null);
-$driverPort = $port + 300;
+$driverPort = 8700 + (int) getmypid() % 200;
 $chromedriver = new Process(['chromedriver', "--port=$driverPort"]);
-$server->start();
 $chromedriver->start();
-$server->waitUntil(static fn (string $type, string $out): bool => str_contains($out, 'End it with'));
 $chromedriver->waitUntil(static fn (string $type, string $out): bool => str_contains($out, 'started successfully'));
-register_shutdown_function(static function () use ($server, $chromedriver, $data): void {
-    $server->signal(\SIGTERM);
-    $server->wait();
+register_shutdown_function(static function () use ($chromedriver): void {
     $chromedriver->stop();
-    (new Filesystem())->remove($data);
 });
+$telamon = Started::as('phone');
+$data = $telamon->data;
 
 $options = new ChromeOptions();
 $options->addArguments(['--headless', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', "--user-data-dir=$data/chrome"]);
@@ -52,7 +45,7 @@ $tell('Page.addScriptToEvaluateOnNewDocument', ['source' => 'new MutationObserve
 
 $times = [];
 for ($i = 0; $i < 5; ++$i) {
-    $driver->get("http://127.0.0.1:$port/f/piano-inquiry");
+    $driver->get("{$telamon->address}/f/piano-inquiry");
     $driver->wait(30)->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('.question input')));
     $driver->wait(10, 50)->until(static fn (): bool => null !== $driver->executeScript('return window.usableAfter ?? null'));
     $after = $driver->executeScript('return window.usableAfter');

@@ -7,10 +7,9 @@
 
 declare(strict_types=1);
 
-use Symfony\Component\Filesystem\Filesystem;
-use Symfony\Component\Process\Process;
 use Telamon\Bench\Clock;
 use Telamon\Bench\Filler;
+use Telamon\Bench\Started;
 use Telamon\Bench\Web;
 use Telamon\Http\BuiltAssets;
 
@@ -19,20 +18,8 @@ require_once dirname(__DIR__).'/vendor/autoload.php';
 $root = dirname(__DIR__);
 $clients = (int) ($argv[1] ?? 10_000);
 $submissions = (int) ($argv[2] ?? 100_000);
-$data = sys_get_temp_dir().'/telamon-bench-'.getmypid();
-$port = 8700 + (int) getmypid() % 200;
-$server = new Process(["$root/bin/start", '--no-install', '--port', (string) $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_BENCH' => '1', 'TELAMON_PROOF_BITS' => '0', 'APP_ENV' => 'prod'], null, null);
-$server->start();
-$server->waitUntil(static fn (string $type, string $out): bool => str_contains($out, 'End it with'));
-if (!$server->isRunning()) {
-    fwrite(\STDERR, $server->getOutput().$server->getErrorOutput());
-    exit(1);
-}
-register_shutdown_function(static function () use ($server, $data): void {
-    $server->signal(\SIGTERM);
-    $server->wait();
-    (new Filesystem())->remove($data);
-});
+$telamon = Started::as('bench', ['TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 'TELAMON_BENCH' => '1', 'TELAMON_PROOF_BITS' => '0']);
+$data = $telamon->data;
 
 $db = new PDO("sqlite:$data/telamon.db");
 foreach (['busy_timeout = 10000', 'synchronous = FULL'] as $pragma) {
@@ -41,9 +28,9 @@ foreach (['busy_timeout = 10000', 'synchronous = FULL'] as $pragma) {
 printf("Filling with %s clients and %s submissions …\n", number_format($clients), number_format($submissions));
 (new Filler($db, "$data/telamon.db"))->fill($clients, $submissions);
 
-$web = new Web("http://127.0.0.1:$port");
+$web = new Web($telamon->address);
 $web->signIn();
-$anonymous = new Web("http://127.0.0.1:$port");
+$anonymous = new Web($telamon->address);
 
 $db->exec('CREATE TABLE floor (id INTEGER PRIMARY KEY, body TEXT)');
 $answers = ['name' => 'Orla Fennick', 'email' => 'orla.fennick@post.example', 'phone' => '020 914 3327', 'service' => 'repair', 'piano' => 'Upright', 'place' => '7 Weir Cottages', 'wanted_by' => '12 June 2027', 'matter' => 'Several keys stick.'];

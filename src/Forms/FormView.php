@@ -6,6 +6,7 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Core\Form\Advice;
 use Telamon\Core\Form\Difference;
 use Telamon\Core\Form\FormDefinition;
@@ -16,7 +17,8 @@ use Telamon\Setup\BusinessFacts;
 /** Shows forms to those who design them, as the contract has it. */
 final readonly class FormView
 {
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
+    /** @param iterable<Dependants> $dependants */
+    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
@@ -78,8 +80,12 @@ final readonly class FormView
         } catch (InvalidDefinition $error) {
             return [[$error->getMessage()], [], []];
         }
-        $published = $draft->form->published;
+        $published = $draft->form->published?->definition();
+        $advice = [...Advice::for($definition), ...$this->kinds->advice($definition)];
+        foreach ($this->dependants as $dependants) {
+            $advice = [...$advice, ...$dependants->of($draft->form->slug, $definition, $published)];
+        }
 
-        return [$this->faults->of($definition, $draft->form), [...Advice::for($definition), ...$this->kinds->advice($definition)], null === $published ? [] : Difference::words($published->definition(), $definition)];
+        return [$this->faults->of($definition, $draft->form), $advice, null === $published ? [] : Difference::words($published, $definition)];
     }
 }

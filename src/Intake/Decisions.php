@@ -65,7 +65,12 @@ final readonly class Decisions
                 throw new Problem(409, 'Decided meanwhile', ('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
             }
 
-            return $check($submission);
+            $plan = $check($submission);
+            // What the list says is open in it, without touching the version that others have seen.
+            $open = \count($plan->open());
+            $this->db->executeStatement('UPDATE submission SET to_decide = ? WHERE id = ? AND to_decide <> ?', [$open, $submission->id, $open]);
+
+            return $plan;
         });
     }
 

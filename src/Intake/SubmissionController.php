@@ -66,9 +66,6 @@ final readonly class SubmissionController
         $submission = $this->get($id);
         $plan = $this->decisions->keep($submission, JsonBody::read($request), $staff, $this->plans->check(...));
 
-        // What the list says is open in it, without touching the version that others have seen.
-        $this->em->getConnection()->executeStatement('UPDATE submission SET to_decide = ? WHERE id = ? AND to_decide <> ?', [\count($plan->open()), $submission->id, \count($plan->open())]);
-
         return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission, $plan));
     }
 

@@ -12,7 +12,8 @@ use Telamon\Forms\Form;
 /** What the texts of a rule may name: answers of the forms that it is for, and what is known of a project. */
 final readonly class MergeFields
 {
-    private const OF_PROJECT = ['project', 'title', 'stage', 'client'];
+    /** By name, with what people call it. */
+    public const OF_PROJECT = ['project' => 'the project’s number', 'title' => 'the project’s title', 'stage' => 'the project’s stage', 'client' => 'the client’s name'];
 
     public function __construct(private EntityManagerInterface $em)
     {
@@ -21,7 +22,7 @@ final readonly class MergeFields
     /** @return list<string> */
     public function of(Rule $rule): array
     {
-        $fields = $rule->when->isOfPlan() ? [] : self::OF_PROJECT;
+        $fields = $rule->when->isOfPlan() ? [] : array_keys(self::OF_PROJECT);
         foreach ($this->em->getRepository(Form::class)->findAll() as $form) {
             if (null === $form->published || ([] !== $rule->forms && !\in_array($form->slug, $rule->forms, true))) {
                 continue;

@@ -40,6 +40,7 @@ final readonly class RuleView
                 'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
                 'questions' => self::questions($forms),
                 'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
+                'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
                 'fields' => $this->fields(),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->facts->stages()),
             ],

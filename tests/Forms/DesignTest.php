@@ -72,6 +72,26 @@ final class DesignTest extends AppTestCase
         self::assertCount(2, (array) $kept->at('advice'));
     }
 
+    public function testTheRuleThatAsksAboutWhatADraftGivesUpIsNamed(): void
+    {
+        $this->post('/api/rules', ['name' => 'Sticky keys', 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'note', 'text' => 'Quick.']]])->ok(201);
+        $this->post('/api/rules', ['name' => 'Off', 'enabled' => false, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'matter', 'op' => 'is-blank'], 'then' => [['kind' => 'note', 'text' => 'Ask.']]])->ok(201);
+        $form = $this->get('/api/forms/'.$this->idOf('piano-inquiry'))->ok();
+        self::assertSame([], $form->at('advice'));
+        $definition = $form->at('definition');
+        self::assertIsArray($definition);
+        self::assertIsArray($definition['pages']);
+        foreach ($definition['pages'] as &$page) {
+            self::assertIsArray($page);
+            self::assertIsArray($page['questions']);
+            $page['questions'] = array_values(array_filter($page['questions'], static fn (mixed $question): bool => \is_array($question) && 'matter' !== $question['key']));
+        }
+        $advice = (array) $this->keep($form, $definition)->ok()->at('advice');
+        self::assertCount(1, $advice);
+        self::assertIsString($advice[0]);
+        self::assertStringContainsString('The rule “Sticky keys” asks about “', $advice[0]);
+    }
+
     public function testAPublishedVersionNeverChangesAndKeepsItsSubmissions(): void
     {
         $this->inquire(['matter' => 'Under version one.'])->ok(201);

@@ -11,4 +11,7 @@ interface Condition
 
     /** @return list<string> keys of the questions asked about */
     public function questions(): array;
+
+    /** @return list<Test> everything that is asked, through all groups */
+    public function tests(): array;
 }

@@ -34,4 +34,9 @@ final readonly class Group implements Condition
     {
         return array_values(array_unique(array_merge(...array_map(static fn (Condition $part): array => $part->questions(), $this->parts))));
     }
+
+    public function tests(): array
+    {
+        return array_merge(...array_map(static fn (Condition $part): array => $part->tests(), $this->parts));
+    }
 }

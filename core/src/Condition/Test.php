@@ -42,6 +42,11 @@ final readonly class Test implements Condition
         return [$this->question];
     }
 
+    public function tests(): array
+    {
+        return [$this];
+    }
+
     /** @param list<string> $texts */
     private function contains(array $texts): bool
     {

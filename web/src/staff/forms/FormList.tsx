@@ -6,9 +6,7 @@ import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
 import { StaffField } from '../shell/StaffField';
-import { complete } from './design';
-import { useBegin, useForms, useImport, useRulesHere, useStarters, type DesignedForm } from './queries';
-import { ruleGaps } from './ruleGaps';
+import { useBegin, useForms, useImport, useStarters, type DesignedForm } from './queries';
 
 interface Props {
   form: DesignedForm | undefined;
@@ -59,8 +57,6 @@ export function FormList({ form, beginning, onBegun, onLeave }: Props) {
 /** What hinders publishing, what is advised, and what publishing would change. */
 function WouldChange({ form }: { form: DesignedForm }) {
   const number = (form.published?.number ?? 0) + 1;
-  const rules = useRulesHere();
-  const gaps = ruleGaps(rules.data?.items ?? [], form.slug, complete(form.definition));
   return (
     <section className="would">
       <p>
@@ -75,11 +71,6 @@ function WouldChange({ form }: { form: DesignedForm }) {
       {form.advice.map((words) => (
         <p key={words}>
           <Mark kind="waiting">mind</Mark> {words}
-        </p>
-      ))}
-      {gaps.map((gap) => (
-        <p key={gap.id}>
-          <Mark kind="waiting">mind</Mark> {gap.words}. <Link to={`/rules/${gap.id}`}>Look at it</Link>
         </p>
       ))}
       {form.published ? (

@@ -104,19 +104,6 @@ describe('designing a form', () => {
     vi.unstubAllGlobals();
   });
 
-  it('names the rule that asks about what would be gone', async () => {
-    const rule = {
-      id: 'r7',
-      name: 'Rented ones',
-      enabled: true,
-      forms: ['inquiry'],
-      if: { question: 'rent', op: 'is-blank' },
-    };
-    show({ ...keeping().replies, 'GET /api/rules': { items: [rule], offers: {} } });
-    expect(await screen.findByText(/The rule “Rented ones” asks about a question that is not here/)).toBeTruthy();
-    expect(screen.getByText('Look at it').getAttribute('href')).toBe('/rules/r7');
-  });
-
   it('reads as people read it, and says what publishing would do', async () => {
     show(keeping().replies);
     expect(await screen.findByRole('button', { name: /How many\?.*only if 2 is yes/ })).toBeTruthy();

@@ -11,11 +11,6 @@ export function useForms() {
   return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
 }
 
-/** All rules, as their own screen has them: what a form gives up may be what one of them asks about. */
-export function useRulesHere() {
-  return useQuery({ queryKey: queryKeys.rules, queryFn: () => need(api.GET('/api/rules')) });
-}
-
 /** What came through a form, page after page. */
 export function useFormTable(id: string, q: string, state: Schema<'SubmissionState'> | '', sort: string) {
   return useInfiniteQuery({

@@ -38,6 +38,7 @@ const list = {
       { value: 'tuning', label: 'Tuning' },
     ],
     templates: [{ value: 'confirmation', label: 'We have your inquiry' }],
+    ofProject: [{ value: 'client', label: 'the client’s name' }],
     fields: [{ record: 'client', field: 'organisation', label: 'Client, organisation' }],
     questions: [
       { key: 'place', wording: 'Where?', type: 'address', options: [], forms: ['inquiry'], wordings: ['Where?'] },

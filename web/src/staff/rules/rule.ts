@@ -1,3 +1,4 @@
+import type { Schema } from '../../shared/api';
 import type { Condition } from '../../shared/condition';
 import type { Definition, DraftQuestion, Kind } from '../forms/design';
 import type { KeptRule, Offers, RuleAction, RuleDraft } from './queries';
@@ -112,20 +113,13 @@ export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
   }
 }
 
-const namedOfProject = [
-  { value: 'project', label: 'the project’s number' },
-  { value: 'title', label: 'the project’s title' },
-  { value: 'stage', label: 'the project’s stage' },
-  { value: 'client', label: 'the client’s name' },
-];
-
 /** What the texts of a rule may name: answers of the forms that it is for, and what is known of a project. */
-export function mergeFields(offers: Offers, rule: Editing): { value: string; label: string }[] {
+export function mergeFields(offers: Offers, rule: Editing): Schema<'Offer'>[] {
   const asked = offers.questions.filter(
     (one) => rule.forms.length === 0 || one.forms.some((form) => rule.forms.includes(form)),
   );
   return [
-    ...(isOfPlan(rule.when) ? [] : namedOfProject),
+    ...(isOfPlan(rule.when) ? [] : offers.ofProject),
     ...asked.map((one) => ({ value: one.key, label: one.wording || one.key })),
   ];
 }
