@@ -69,6 +69,7 @@ final class BulkRemoval
     {
         $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS going (record_id TEXT PRIMARY KEY, entry_id TEXT, seq INTEGER)');
         $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS batch (record_id TEXT PRIMARY KEY, entry_id TEXT, seq INTEGER)');
+        $this->db->executeStatement('CREATE INDEX IF NOT EXISTS temp.going_seq ON going (seq)');
         $this->db->executeStatement('DELETE FROM going');
         $this->db->executeStatement("INSERT INTO going SELECT record_id, id, seq FROM journal_entry WHERE change_id = ? AND action = 'made' AND record_id NOT IN (SELECT record_id FROM journal_entry WHERE change_id = ? AND action = 'removed')", [$made->id, $taking->id]);
         $kept = [...$this->keep('changed since', $this->changedSince(), [$made->id]), ...$this->keepWhatIsNeeded($made)];
