@@ -14,6 +14,7 @@ use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Database\SqliteSession;
 use Telamon\Search\SearchRows;
+use Telamon\Tables\AnswerRows;
 
 /** Fills a data folder with many clients and submissions, straight into the tables. */
 final readonly class Filler
@@ -53,12 +54,16 @@ final readonly class Filler
             $at = gmdate('Y-m-d H:i:s', time() - ($submissions - $i) * 300);
             $row->execute([
                 Uuid::v7()->toRfc4122(), $waiting ? 'waiting' : 'set-aside', $waiting ? '' : 'test', $waiting ? null : $at, "B-$i",
-                json_encode(['name' => "Given$i Family$i", 'email' => "person$i@example.net", 'service' => 'repair', 'matter' => str_repeat('It squeaks. ', 20)], \JSON_THROW_ON_ERROR),
+                json_encode([
+                    'name' => "Given$i Family$i", 'email' => "person$i@example.net", 'phone' => '020 914 '.(1000 + $i % 9000), 'service' => ['repair', 'tuning', 'rental', 'valuation'][$i % 4], 'piano' => ['Upright', 'Grand', 'Square piano'][$i % 3]." no. $i", 'place' => ($i % 200).' Weir Cottages',
+                    'wanted_by' => gmdate('j F Y', time() + $i % 400 * 86400), 'budget' => (string) (100 + $i % 900), 'matter' => str_repeat('It squeaks. ', 20),
+                ], \JSON_THROW_ON_ERROR),
                 "Given$i Family$i", $at, $at, null, $waiting ? null : $staff, $version, $form,
             ]);
         }
         $this->db->commit();
         $this->search();
+        $this->readings();
         $this->db->exec('ANALYZE');
     }
 
@@ -72,6 +77,13 @@ final readonly class Filler
         $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");
         $this->db->exec('COMMIT');
         $rows->fill();
+    }
+
+    /** So are the readings of answers. */
+    private function readings(): void
+    {
+        $db = DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()]));
+        $db->transactional(static fn () => (new AnswerRows($db))->fill());
     }
 
     private function one(string $sql): string

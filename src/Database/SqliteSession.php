@@ -8,8 +8,6 @@ use Doctrine\DBAL\Driver;
 use Doctrine\DBAL\Driver\Connection;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
-use Telamon\Core\Matching\Fold;
-use Telamon\Core\Reading\SortedAnswer;
 
 /** Sets every SQLite connection up: waiting for locks, foreign keys, durable commits. */
 final class SqliteSession implements Middleware
@@ -26,10 +24,6 @@ final class SqliteSession implements Middleware
                 $native = $connection->getNativeConnection();
                 if ($native instanceof \PDO) {
                     // SQLite's own LOWER knows only the letters of ASCII; Ó must be found by ó.
-                    // What people wrote, as something that can be sorted and found: see docs/forms.md.
-                    $native->sqliteCreateFunction('FOLDED', static fn (mixed $text): string => \is_scalar($text) ? Fold::text((string) $text) : '', 1, \PDO::SQLITE_DETERMINISTIC);
-                    $native->sqliteCreateFunction('AMOUNT', static fn (mixed $text): float => SortedAnswer::amount($text), 1, \PDO::SQLITE_DETERMINISTIC);
-                    $native->sqliteCreateFunction('DAY', static fn (mixed $text, mixed $order): string => SortedAnswer::day($text, $order), 2, \PDO::SQLITE_DETERMINISTIC);
                     $native->sqliteCreateFunction('LOWER', static fn (mixed $text): ?string => \is_scalar($text) ? mb_strtolower((string) $text) : null, 1, \PDO::SQLITE_DETERMINISTIC);
                 }
 

@@ -6,10 +6,9 @@ namespace Telamon\Core\Figures;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Telamon\Core\Condition\Facts;
+use Telamon\Core\Answers\StoredAnswer;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
-use Telamon\Core\Reading\AmountReader;
 
 /** Counts the answers to one question: choices, figures of a scale, numbers. */
 final class AnswerFigures
@@ -21,7 +20,7 @@ final class AnswerFigures
     /** @var array<array-key, int> by option */
     private array $counts = [];
 
-    /** @var list<BigDecimal> */
+    /** @var array<array-key, int> how often each number was given */
     private array $numbers = [];
 
     public function __construct(private readonly Question $question)
@@ -37,22 +36,28 @@ final class AnswerFigures
     /** Takes one submission's answer in, blank or not. */
     public function take(mixed $answer): void
     {
-        // Each choice once: a share is of those who answered.
-        $texts = array_values(array_unique(array_filter(\is_array($answer) ? $answer : [$answer], static fn (mixed $text): bool => \is_string($text) && '' !== trim($text))));
-        if ([] === $texts) {
-            return;
+        $counted = StoredAnswer::counted($this->question, $answer);
+        $this->answered([] === $counted ? 0 : 1);
+        foreach ($counted as $text) {
+            $this->count($text, 1);
         }
-        ++$this->answered;
-        foreach ($texts as $text) {
-            if ($this->isNumber()) {
-                $number = Facts::asNumber(ltrim(trim($text), "€£ \u{a0}$")) ?? $this->read($text);
-                if (null !== $number) {
-                    $this->numbers[] = $number;
-                }
-            }
-            if (!$this->isNumber() || $this->isScale()) {
-                $this->counts[trim($text)] = ($this->counts[trim($text)] ?? 0) + 1;
-            }
+    }
+
+    /** @param int $times how many more submissions answered the question at all: a share is of those */
+    public function answered(int $times): void
+    {
+        $this->answered += $times;
+    }
+
+    /** @param string $text as StoredAnswer::counted() gives it */
+    public function count(string $text, int $times): void
+    {
+        $number = $this->isNumber() ? StoredAnswer::number($this->question->type, $text) : null;
+        if (null !== $number) {
+            $this->numbers[(string) $number] = ($this->numbers[(string) $number] ?? 0) + $times;
+        }
+        if (!$this->isNumber() || $this->isScale()) {
+            $this->counts[$text] = ($this->counts[$text] ?? 0) + $times;
         }
     }
 
@@ -77,14 +82,6 @@ final class AnswerFigures
                 'score' => QuestionType::Scale === $this->question->type ? $this->score() : null,
             ],
         ];
-    }
-
-    /** A number or an amount as people write it: “1.250,50”, “about 200”. */
-    private function read(string $text): ?BigDecimal
-    {
-        $read = $this->isScale() ? null : (new AmountReader())->read($text)?->value;
-
-        return null === $read ? null : Facts::asNumber($read);
     }
 
     private function isScale(): bool
@@ -126,9 +123,9 @@ final class AnswerFigures
         $width = self::width($spread->most()->minus($spread->least()));
         $from = $spread->least()->dividedBy($width, 0, RoundingMode::Floor)->multipliedBy($width);
         $counts = [];
-        foreach ($this->numbers as $number) {
-            $span = $number->minus($from)->dividedBy($width, 0, RoundingMode::Floor)->toInt();
-            $counts[$span] = ($counts[$span] ?? 0) + 1;
+        foreach ($this->numbers as $number => $times) {
+            $span = BigDecimal::of($number)->minus($from)->dividedBy($width, 0, RoundingMode::Floor)->toInt();
+            $counts[$span] = ($counts[$span] ?? 0) + $times;
         }
         $lines = [];
         for ($i = 0; $i <= max([0, ...array_keys($counts)]); ++$i) {
@@ -166,9 +163,10 @@ final class AnswerFigures
     /** Share of 9 and 10 less share of 0 to 6, in hundredths (F. F. Reichheld, Harvard Business Review, December 2003). */
     private function score(): int
     {
-        $for = \count(array_filter($this->numbers, static fn (BigDecimal $n): bool => $n->isGreaterThanOrEqualTo(9)));
-        $against = \count(array_filter($this->numbers, static fn (BigDecimal $n): bool => $n->isLessThanOrEqualTo(6)));
+        $count = fn (\Closure $counts): int => array_sum(array_filter($this->numbers, static fn (int|string $number): bool => $counts(BigDecimal::of($number)), \ARRAY_FILTER_USE_KEY));
+        $for = $count(static fn (BigDecimal $n): bool => $n->isGreaterThanOrEqualTo(9));
+        $against = $count(static fn (BigDecimal $n): bool => $n->isLessThanOrEqualTo(6));
 
-        return BigDecimal::of(100 * ($for - $against))->dividedBy(\count($this->numbers), 0, RoundingMode::HalfUp)->toInt();
+        return BigDecimal::of(100 * ($for - $against))->dividedBy(array_sum($this->numbers), 0, RoundingMode::HalfUp)->toInt();
     }
 }

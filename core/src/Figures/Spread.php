@@ -12,27 +12,35 @@ final readonly class Spread
 {
     private const PLACES = 2;
 
-    /** @param non-empty-list<BigDecimal> $numbers from the least to the most */
-    private function __construct(private array $numbers)
+    /**
+     * @param non-empty-list<BigDecimal> $numbers each once, from the least to the most
+     * @param non-empty-list<int> $upTo how many there are up to each
+     */
+    private function __construct(private array $numbers, private array $upTo)
     {
     }
 
-    /** @param list<BigDecimal> $numbers in any order */
+    /** @param array<array-key, int> $numbers how often each decimal stands there; in any order */
     public static function of(array $numbers): ?self
     {
-        usort($numbers, static fn (BigDecimal $a, BigDecimal $b): int => $a->compareTo($b));
+        $sorted = array_map(static fn (int|string $number): array => [BigDecimal::of($number), $numbers[$number]], array_keys($numbers));
+        usort($sorted, static fn (array $a, array $b): int => $a[0]->compareTo($b[0]));
+        $upTo = [];
+        $sum = 0;
+        foreach ($sorted as [, $times]) {
+            $upTo[] = $sum += $times;
+        }
 
-        return [] === $numbers ? null : new self($numbers);
+        return [] === $sorted ? null : new self(array_column($sorted, 0), $upTo);
     }
 
     /** @param numeric-string $share “0.25” for the lower quarter; exact decimals, rounded half up to two places */
     public function percentile(string $share): string
     {
-        $at = BigDecimal::of(\count($this->numbers) - 1)->multipliedBy($share);
+        $at = BigDecimal::of($this->count() - 1)->multipliedBy($share);
         $below = $at->toScale(0, RoundingMode::Down);
-        $i = $below->toInt();
-        $low = $this->numbers[$i] ?? throw new \LogicException('a share lies between 0 and 1');
-        $high = $this->numbers[$i + 1] ?? $low;
+        $low = $this->at($below->toInt());
+        $high = $this->at(min($below->toInt() + 1, $this->count() - 1));
 
         return self::words($low->plus($high->minus($low)->multipliedBy($at->minus($below))));
     }
@@ -51,11 +59,27 @@ final readonly class Spread
     public function mean(): string
     {
         $sum = BigDecimal::zero();
-        foreach ($this->numbers as $number) {
-            $sum = $sum->plus($number);
+        foreach ($this->numbers as $i => $number) {
+            $sum = $sum->plus($number->multipliedBy($this->upTo[$i] - ($this->upTo[$i - 1] ?? 0)));
         }
 
-        return self::words($sum->dividedBy(\count($this->numbers), 10, RoundingMode::HalfUp));
+        return self::words($sum->dividedBy($this->count(), 10, RoundingMode::HalfUp));
+    }
+
+    private function count(): int
+    {
+        return $this->upTo[\count($this->upTo) - 1];
+    }
+
+    /** The number at a place of the sorted list, from 0. */
+    private function at(int $place): BigDecimal
+    {
+        foreach ($this->upTo as $i => $upTo) {
+            if ($place < $upTo) {
+                return $this->numbers[$i];
+            }
+        }
+        throw new \LogicException('a share lies between 0 and 1');
     }
 
     private static function words(BigDecimal $number): string

@@ -83,6 +83,26 @@ final readonly class Question
         );
     }
 
+    /**
+     * The same question, with choices behind its own that it has not.
+     *
+     * @param list<Option> $options
+     */
+    public function alsoOffering(array $options): self
+    {
+        $others = array_values(array_filter($options, fn (Option $option): bool => !$this->offers($option->value)));
+
+        if ([] === $others) {
+            return $this;
+        }
+
+        return new self(
+            $this->key, $this->number, $this->type, $this->wording, $this->hint, $this->example, $this->required, [...$this->options, ...$others], $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
+            $this->checks, $this->showIf, $this->requiredIf, $this->half, $this->staffOnly, $this->parameter, $this->raw, $this->customField, $this->third, $this->default, $this->asList, $this->fileKinds,
+            $this->lines, $this->maxLines, $this->picture, $this->points,
+        );
+    }
+
     public function offers(string $value): bool
     {
         foreach ($this->options as $option) {

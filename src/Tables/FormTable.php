@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Intake;
+namespace Telamon\Tables;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Core\Form\AnswerText;
@@ -18,7 +17,7 @@ use Telamon\Setup\BusinessFacts;
 /** What came through one form, with its questions as columns across all its versions. Rows are read without entities. */
 final readonly class FormTable
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private TableRows $rows, private BusinessFacts $facts)
     {
     }
 
@@ -27,8 +26,8 @@ final readonly class FormTable
     {
         $columns = $this->columns($form);
         $filter = TableFilter::from($request, $columns);
-        $rows = array_map(static fn (array $row): object => (object) $row, iterator_to_array($this->rows($form, $filter, Cursor::from($request), Page::SIZE + 1), false));
-        [$page, $next] = Page::cut($rows, static fn (object $row): Cursor => new Cursor(self::text(get_object_vars($row), 'sorted'), self::text(get_object_vars($row), 'id')));
+        $rows = array_map(static fn (array $row): object => (object) $row, iterator_to_array($this->rows->read($form->id, $filter, Cursor::from($request), Page::SIZE + 1), false));
+        [$page, $next] = Page::cut($rows, static fn (object $row): Cursor => new Cursor(self::text(get_object_vars($row), 'place'), self::text(get_object_vars($row), 'id')));
         $versions = $this->versions($form);
 
         return [
@@ -47,56 +46,25 @@ final readonly class FormTable
     {
         $columns = $this->columns($form);
         $versions = $this->versions($form);
-        foreach ($this->rows($form, TableFilter::from($request, $columns), null, null) as $row) {
+        foreach ($this->rows->read($form->id, TableFilter::from($request, $columns), null, null) as $row) {
             yield $this->shown($row, $columns, $versions);
         }
     }
 
-    /**
-     * The answers alone, for counting.
-     *
-     * @return iterable<array<array-key, mixed>>
-     */
-    public function answers(Form $form, Request $request): iterable
-    {
-        [$where, $parameters] = TableFilter::from($request, $this->columns($form))->where($form->id);
-        foreach ($this->db->iterateColumn("SELECT s.answers FROM submission s WHERE $where", $parameters) as $answers) {
-            $decoded = json_decode(\is_string($answers) ? $answers : '', true);
-            yield \is_array($decoded) ? $decoded : [];
-        }
-    }
-
-    /** @return array<string, Question> by key, in the order of the newest version that has it */
+    /** @return array<string, Question> by key, worded and in the order of the newest version that has it; with all choices there ever were */
     public function columns(Form $form): array
     {
         $columns = [];
         foreach ($this->em->getRepository(FormVersion::class)->findBy(['form' => $form], ['number' => 'DESC']) as $version) {
             foreach ($version->definition()->questions() as $question) {
                 if ($question->type->asks()) {
-                    $columns[$question->key] ??= $question;
+                    // A choice that is offered no longer keeps its name.
+                    $columns[$question->key] = isset($columns[$question->key]) ? $columns[$question->key]->alsoOffering($question->options) : $question;
                 }
             }
         }
 
         return $columns;
-    }
-
-    /** @return iterable<array<string, mixed>> */
-    private function rows(Form $form, TableFilter $filter, ?Cursor $after, ?int $most): iterable
-    {
-        [$where, $parameters] = $filter->where($form->id);
-        [$direction, $beyond] = $filter->descending ? ['DESC', '<'] : ['ASC', '>'];
-        if (null !== $after) {
-            $value = str_starts_with($filter->expression, 'AMOUNT(') ? 'CAST(:after AS REAL)' : ':after';
-            $where .= " AND ({$filter->expression} $beyond $value OR ({$filter->expression} = $value AND s.id $beyond :id))";
-            $parameters += ['after' => $after->value, 'id' => $after->id];
-        }
-        $limit = null === $most ? '' : "LIMIT $most";
-
-        return $this->db->iterateAssociative(
-            "SELECT s.id, s.number, s.name, s.state, s.received_at, s.form_version_id, s.answers, {$filter->expression} AS sorted FROM submission s WHERE $where ORDER BY {$filter->expression} $direction, s.id $direction $limit",
-            $parameters,
-        );
     }
 
     /** @return array<string, int> numbers by id */

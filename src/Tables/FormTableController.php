@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Intake;
+namespace Telamon\Tables;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Intake;
+namespace Telamon\Tables;
 
 /**
  * Writes rows of texts as a workbook of one sheet (ECMA-376, SpreadsheetML). Every cell is an inline string, so
