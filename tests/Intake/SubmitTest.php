@@ -42,7 +42,7 @@ final class SubmitTest extends AppTestCase
     {
         yield 'no name' => [['name' => ''], 'name', 'Tell us your name'];
         yield 'a name of signs' => [['name' => '---'], 'name', 'letters'];
-        yield 'an impossible day' => [['wanted_by' => '31/02/2027'], 'wanted_by', 'no such day'];
+        yield 'an impossible day' => [['wanted_by' => '31/02/2027'], 'wanted_by', 'no such day. Write it like 12 June 2027'];
         yield 'a day gone by' => [['wanted_by' => '2020-01-01'], 'wanted_by', 'has passed'];
         yield 'an email without a domain' => [['email' => 'orla@'], 'email', 'after the @'];
         yield 'an email without an ending' => [['email' => 'orla@example'], 'email', 'ending'];

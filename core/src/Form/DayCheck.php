@@ -17,7 +17,7 @@ final readonly class DayCheck
     {
         $days = $this->days->read($text, $order);
         if ([] === $days) {
-            return 'There is no such day. Write it like 2027-06-12.';
+            return "There is no such day. Write it like {$order->example()}.";
         }
         $last = end($days);
         $earliest = Checks::day($checks->min, $today) ?? $today->format('Y-m-d');

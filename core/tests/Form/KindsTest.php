@@ -51,7 +51,7 @@ final class KindsTest extends TestCase
         yield 'an address without a town' => ['address-parts', ['line' => '7 Weir Cottages'], ['q Town: this is needed too.']];
         yield 'a day and time' => ['day-time', ['day' => '2026-12-24', 'time' => '09:30'], []];
         yield 'a day without a time' => ['day-time', ['day' => '2026-12-24', 'time' => ''], ['q Time: this is needed too.']];
-        yield 'no such day' => ['day-time', ['day' => '2026-02-30', 'time' => '09:30'], ['q There is no such day. Write it like 2027-06-12.']];
+        yield 'no such day' => ['day-time', ['day' => '2026-02-30', 'time' => '09:30'], ['q There is no such day. Write it like 12 June 2027.']];
         yield 'no such time' => ['day-time', ['day' => '2026-12-24', 'time' => '25:00'], ['q Write the time like 14:30.']];
         yield 'a span' => ['day-span', ['from' => '2026-12-24', 'to' => '2027-01-02'], []];
         yield 'a span of one day' => ['day-span', ['from' => '2026-12-24', 'to' => '2026-12-24'], []];

@@ -10,7 +10,8 @@ describe('bounds on the page where they are asked', () => {
     expect(dayFault(day, '2026-11-25', at)).toBe('That is too early. Choose 26 November 2026 or later.');
     expect(dayFault(day, '26 November 2026', at)).toBeNull();
     expect(dayFault(day, '1 February 2027', at)).toBe('That is too late. Choose 31 January 2027 or earlier.');
-    expect(dayFault(day, '31/02/2027', at)).toMatch(/no such day/);
+    expect(dayFault(day, '31/02/2027', at)).toBe('There is no such day. Write it like 12 June 2027 or 12/06/2027.');
+    expect(dayFault(day, '13/31/2027', { ...at, dayOrder: 'month-first' })).toMatch(/or 06\/12\/2027\.$/);
     expect(dayFault(question({ key: 'd', type: 'day' }), '24/11/2026', at)).toMatch(/has passed/);
   });
   it('are of a number', () => {

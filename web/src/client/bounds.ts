@@ -17,6 +17,13 @@ function bound(text: string, today: string): string | null {
   return /^\d{4}-\d{2}-\d{2}$/.test(text) ? text : null;
 }
 
+/** The 12th of June as it may be written; in figures only where they can mean one day. */
+const example: Record<At['dayOrder'], string> = {
+  'day-first': '12 June 2027 or 12/06/2027',
+  'month-first': '12 June 2027 or 06/12/2027',
+  unstated: '12 June 2027',
+};
+
 export function inWords(day: string): string {
   return new Date(`${day}T00:00:00Z`).toLocaleDateString('en-GB', {
     day: 'numeric',
@@ -31,7 +38,7 @@ export function dayFault(question: Question, text: string, at: At): string | nul
   const days = readDays(text, at.dayOrder);
   const [first] = days;
   const last = days.at(-1);
-  if (first === undefined || last === undefined) return 'There is no such day. Write it like 12 June 2027.';
+  if (first === undefined || last === undefined) return `There is no such day. Write it like ${example[at.dayOrder]}.`;
   const earliest = bound(question.min, at.today) ?? at.today;
   if (last < earliest)
     return earliest === at.today
