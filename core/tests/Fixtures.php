@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Tests;
 
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\Checklists\ChecklistItem;
+use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\DueFrom;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Purpose;
+use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Planning\Amender;
 use Telamon\Core\Planning\ClientLines;
 use Telamon\Core\Planning\FieldLines;
@@ -20,21 +28,13 @@ use Telamon\Core\Planning\MessageLines;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\ProjectLines;
-use Telamon\Core\Planning\SentBefore;
 use Telamon\Core\Planning\ServiceFacts;
-use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Reading\AddressReader;
-use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
-use Telamon\Core\Reading\Readings;
-use Telamon\Core\Reading\SubmissionReader;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\ChecklistItem;
-use Telamon\Core\Tasks\Doer;
-use Telamon\Core\Tasks\DueFrom;
-use Telamon\Core\Tasks\WorkingDays;
+use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\WorkingDays;
 
 /** A small workshop to plan with. */
 final class Fixtures

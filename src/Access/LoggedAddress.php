@@ -6,7 +6,7 @@ namespace Telamon\Access;
 
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Business\BusinessFacts;
 
 /** A network address as logs may hold it: shortened where Setup says so. */
 final readonly class LoggedAddress

@@ -11,6 +11,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Telamon\Staff\Staff;
 
 /** A way in for whoever runs the installation and has lost the password: shown once, sessions end. */
 #[AsCommand('telamon:staff:password', 'Give a member of staff another password, and show it once')]

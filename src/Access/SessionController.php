@@ -11,6 +11,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 #[Route('/api/session')]
 final readonly class SessionController

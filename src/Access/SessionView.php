@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Access;
 
-use Telamon\Setup\BusinessFacts;
+use Telamon\Business\BusinessFacts;
+use Telamon\Staff\Staff;
 
 /** Shows who is signed in, and the business, as Session in the contract. */
 final readonly class SessionView

@@ -13,6 +13,7 @@ use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthentication
 use Symfony\Component\Security\Core\Exception\UserNotFoundException;
 use Symfony\Component\Security\Http\Authentication\AuthenticationFailureHandlerInterface;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 /** Answers a sign-in that failed, without saying which of the two was wrong. */
 final readonly class SignInFailed implements AuthenticationFailureHandlerInterface

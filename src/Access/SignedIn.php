@@ -12,6 +12,7 @@ use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Http\Authentication\AuthenticationSuccessHandlerInterface;
 use Telamon\Http\Disk;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 /** Answers a sign-in that succeeded. */
 final readonly class SignedIn implements AuthenticationSuccessHandlerInterface

@@ -7,9 +7,9 @@ namespace Telamon\Clients;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
+use Telamon\Staff\Staff;
 
 /** A person or an organisation that the business serves. */
 #[ORM\Entity]

@@ -7,11 +7,11 @@ namespace Telamon\Clients;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Business\BusinessFacts;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
 use Telamon\Projects\Project;
-use Telamon\Setup\BusinessFacts;
 
 /** Pages through clients by name; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Arrivals\SubmissionView;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\OwnFields;
 use Telamon\Files\Attachment;
-use Telamon\Intake\Submission;
-use Telamon\Intake\SubmissionView;
-use Telamon\Journal\RecordRef;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageView;
 use Telamon\Projects\Project;
 use Telamon\Projects\ProjectView;
-use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\OwnFields;
+use Telamon\Record\RecordRef;
+use Telamon\Submissions\Submission;
 
 /** Shows a client with all that hangs on it, as Client in the contract. */
 final readonly class ClientView

@@ -6,7 +6,7 @@ namespace Telamon\Clients;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
 
 /** A person at an organisation, or whoever else is to be reached about a client's work. */
 #[ORM\Entity]

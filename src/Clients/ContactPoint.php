@@ -6,7 +6,7 @@ namespace Telamon\Clients;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
 
 /** A way to reach a client: a mail address or a phone number. */
 #[ORM\Entity]

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Planning\Effect;
+use Telamon\Core\Plan\Effect;
 use Telamon\Core\Reading\EmailReader;
 
 /** Puts mail addresses and phone numbers with clients. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Scheduling\WorkingTime;
+use Telamon\Core\Time\WorkingTime;
 use Telamon\Projects\Project;
 use Telamon\Tasks\Task;
 

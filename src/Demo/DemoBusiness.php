@@ -6,13 +6,13 @@ namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
-use Telamon\Access\Role;
-use Telamon\Access\Staff;
-use Telamon\Setup\Business;
-use Telamon\Setup\ChecklistTemplate;
-use Telamon\Setup\Closure;
-use Telamon\Setup\Service;
+use Telamon\Business\Business;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\Closure;
+use Telamon\Business\Service;
 use Telamon\Setup\StarterKit;
+use Telamon\Staff\Role;
+use Telamon\Staff\Staff;
 
 /** The invented Marrowby Piano Workshop: its people, hours, closures, services and checklists. */
 final readonly class DemoBusiness

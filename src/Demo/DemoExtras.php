@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\OwnField;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -14,7 +15,6 @@ use Telamon\Forms\FormVersion;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Setup\OwnField;
 
 /** What the workshop added later: fields of its own, a form for halls with several pianos, a short form that leads on. */
 final readonly class DemoExtras

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
@@ -15,7 +15,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Staff\Staff;
 
 /** Who was on file before, and who goes where these days. */
 final readonly class DemoHistory

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Access\Staff;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Rules\HandlingRule;
+use Telamon\Staff\Staff;
 
 /** The workshop's handling rules. */
 final readonly class DemoRules

@@ -7,7 +7,7 @@ namespace Telamon\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Business\BusinessFacts;
 use Telamon\Time\AppClock;
 
 /** Things that happened, carried out in their order at the time they happened. One may lead to others later. */

@@ -12,15 +12,15 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Filesystem\Filesystem;
+use Telamon\Business\Business;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
-use Telamon\Intake\Submission;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Setup\Business;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Submissions\Submission;
 
 /** Loads the demo, all of it or nothing. */
 #[AsCommand('telamon:demo:load', 'Load the Marrowby Piano Workshop into an empty installation')]

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Diary;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
+use Telamon\Staff\Staff;
 
 /** A meeting or visit at a time. Shown on the day ruler. */
 #[ORM\Entity]

@@ -8,9 +8,9 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Intake\Submission;
-use Telamon\Journal\Journaled;
 use Telamon\Projects\Project;
+use Telamon\Record\Journaled;
+use Telamon\Submissions\Submission;
 
 /** A file where it belongs: with the submission that brought it, and with the records it was put with. */
 #[ORM\Entity]

@@ -7,8 +7,8 @@ namespace Telamon\Files;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
-use Telamon\Intake\Submission;
 use Telamon\Projects\Project;
+use Telamon\Submissions\Submission;
 
 /** Moves files to where they belong: from uploads to a submission, from there to records. */
 final readonly class AttachmentShelf

@@ -7,13 +7,13 @@ namespace Telamon\Forms;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
 
 /** Makes, keeps and publishes what is being designed. */
 final readonly class Draft

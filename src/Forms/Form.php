@@ -6,7 +6,7 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
 
 /** A form, found by the ending of its address. */
 #[ORM\Entity]

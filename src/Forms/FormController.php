@@ -12,11 +12,11 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 #[Route('/api/forms')]
 #[IsGranted('ROLE_COORDINATOR')]

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Forms;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Database\Ids;
+use Telamon\Staff\Staff;
 
 /** What is being designed. Saved as it is typed, right or wrong; publishing makes a version of it. */
 #[ORM\Entity]

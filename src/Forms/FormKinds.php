@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Telamon\Forms;
 
+use Telamon\Business\OwnFields;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
-use Telamon\Setup\OwnFields;
 
 /** The kinds of questions, and where answers of each may go; custom fields included. */
 final readonly class FormKinds

@@ -6,12 +6,12 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
 
 /** Changes where and when a form stands: the ending of its address, its days, its limit. */
 final readonly class FormSettings

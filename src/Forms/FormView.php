@@ -7,12 +7,12 @@ namespace Telamon\Forms;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Telamon\Business\BusinessFacts;
 use Telamon\Core\Form\Advice;
 use Telamon\Core\Form\Difference;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Intake\SubmissionCounts;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Submissions\SubmissionCounts;
 
 /** Shows forms to those who design them, as the contract has it. */
 final readonly class FormView

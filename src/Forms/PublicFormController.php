@@ -8,11 +8,11 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Business\BusinessFacts;
 use Telamon\Core\Form\Option;
 use Telamon\Core\Form\Page;
 use Telamon\Core\Form\Question;
 use Telamon\Http\ProofOfWork;
-use Telamon\Setup\BusinessFacts;
 
 final readonly class PublicFormController
 {

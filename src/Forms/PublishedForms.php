@@ -6,9 +6,9 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Business\BusinessFacts;
 use Telamon\Http\Problem;
-use Telamon\Intake\SubmissionCounts;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Submissions\SubmissionCounts;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms

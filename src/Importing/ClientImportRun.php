@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Importing;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Core\Importing\ClientField;
 use Telamon\Database\Ids;
+use Telamon\Staff\Staff;
 
 /** A file of clients that somebody brought: looked at first, carried out when they say so. */
 #[ORM\Entity]

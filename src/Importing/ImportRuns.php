@@ -10,9 +10,9 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
-use Telamon\Access\Staff;
 use Telamon\Core\Importing\ColumnGuess;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 /** Takes files of clients, looks at them, and lets the worker carry them out. */
 final readonly class ImportRuns

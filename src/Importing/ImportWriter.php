@@ -6,7 +6,7 @@ namespace Telamon\Importing;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -17,7 +17,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Queue\TimeLimit;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Staff\Staff;
 
 /** Writes imported clients, some hundred in a transaction, all under one change that can be taken back. */
 final readonly class ImportWriter

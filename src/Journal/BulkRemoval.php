@@ -10,6 +10,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 use Telamon\Database\Ids;
 use Telamon\Queue\TimeLimit;
+use Telamon\Record\Action;
+use Telamon\Record\RecordsRemoved;
 
 /**
  * Removes what a change of many records made, in short stretches with a pause between them, so that the database is not

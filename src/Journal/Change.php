@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Database\Ids;
+use Telamon\Staff\Staff;
 
 /** One act of a person or of the worker: all that it wrote is taken back together. */
 #[ORM\Entity]

@@ -12,10 +12,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Staff\Staff;
 
 #[Route('/api/changes')]
 #[IsGranted('ROLE_FIELD')]

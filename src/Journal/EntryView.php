@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Journal;
 
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\ContactPoint;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Record\Action;
 
 /** Tells a journal entry in words, as JournalEntry in the contract. */
 final readonly class EntryView

@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\Action;
 
 /** What a change did to one record: its columns before and after, as the database holds them. */
 #[ORM\Entity]

@@ -9,6 +9,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Event\OnFlushEventArgs;
 use Doctrine\ORM\Events;
 use Doctrine\ORM\Mapping\ClassMetadata;
+use Telamon\Record\Action;
+use Telamon\Record\Journaled;
 
 /** Writes the journal, in the same transaction as the change, whoever makes it. */
 #[AsDoctrineListener(Events::onFlush)]

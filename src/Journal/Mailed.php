@@ -10,6 +10,7 @@ use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageState;
+use Telamon\Record\Action;
 
 /** What a change has had sent: it cannot be recalled. */
 final readonly class Mailed

@@ -7,11 +7,12 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
-use Telamon\Access\Staff;
 use Telamon\Http\Problem;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageState;
 use Telamon\Messages\SendMessage;
+use Telamon\Record\Action;
+use Telamon\Staff\Staff;
 
 /** Does again what was taken back, by the journal of the taking back: the same records with the same ids. */
 final readonly class Redo

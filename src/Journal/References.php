@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Messages\Message;
+use Telamon\Record\Journaled;
 
 /** Finds what points at a record, so that nothing is removed from under something that stays. */
 final readonly class References

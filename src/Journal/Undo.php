@@ -9,10 +9,11 @@ use Doctrine\ORM\Query;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
-use Telamon\Access\Staff;
 use Telamon\Http\Problem;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageState;
+use Telamon\Record\Action;
+use Telamon\Staff\Staff;
 
 /**
  * Takes a change back by its journal, last line first. What was sent stays sent; what somebody changed by

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\AsAlias;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
@@ -16,7 +17,6 @@ use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\ShortForms;
-use Telamon\Setup\BusinessFacts;
 
 /** The clients on file, for the core's matching. */
 #[AsAlias(Directory::class)]

@@ -11,11 +11,11 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Client;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Staff\Staff;
 
 #[IsGranted('ROLE_COORDINATOR')]
 final readonly class DuplicateController

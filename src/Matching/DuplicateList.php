@@ -8,6 +8,8 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\OwnFields;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -18,8 +20,6 @@ use Telamon\Core\Matching\Judgement;
 use Telamon\Core\Matching\Level;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Projects\Project;
-use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\OwnFields;
 
 /** The pairs that may be one person, to look at: computed once for as long as no client changes. */
 final readonly class DuplicateList

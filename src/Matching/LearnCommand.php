@@ -13,6 +13,7 @@ use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
+use Telamon\Business\BusinessFacts;
 use Telamon\Core\Matching\Comparator;
 use Telamon\Core\Matching\Counted;
 use Telamon\Core\Matching\DuplicateFinder;
@@ -22,7 +23,6 @@ use Telamon\Core\Matching\Weights;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Setup\BusinessFacts;
 
 #[AsCommand('telamon:clients:learn', 'Estimates from the clients on file what their fields are worth in telling them apart')]
 final class LearnCommand extends Command

@@ -11,7 +11,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
-use Telamon\Journal\RecordsRemoved;
+use Telamon\Record\RecordsRemoved;
 
 /** Files clients anew whenever they or their mail addresses and numbers change, in the same transaction. */
 #[AsDoctrineListener(Events::onFlush)]

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Matching;
 
+use Telamon\Business\BusinessFacts;
 use Telamon\Core\Matching\Thresholds;
 use Telamon\Core\Matching\Weights;
-use Telamon\Setup\BusinessFacts;
 
 /** The weights and thresholds that the business matches by. */
 final readonly class MatchSettings

@@ -6,13 +6,13 @@ namespace Telamon\Matching;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
 
 /** Makes one client of two, or says that they are two. */
 final readonly class Merging

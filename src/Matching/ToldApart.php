@@ -7,7 +7,7 @@ namespace Telamon\Matching;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
 
 /** Two clients of whom somebody has said that they are not the same. */
 #[ORM\Entity]

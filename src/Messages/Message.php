@@ -7,8 +7,8 @@ namespace Telamon\Messages;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
 use Telamon\Projects\Project;
+use Telamon\Record\Journaled;
 
 /** A message to a client or to staff, as it is or will be sent. */
 #[ORM\Entity]

@@ -12,11 +12,11 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
+use Telamon\Staff\Staff;
 use Telamon\StandIn\Mailbox;
 
 #[Route('/api/messages')]

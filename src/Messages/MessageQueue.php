@@ -9,11 +9,11 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
+use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Client;
-use Telamon\Core\Messaging\TemplateRenderer;
-use Telamon\Core\Planning\SentBefore;
+use Telamon\Core\Plan\SentBefore;
+use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Projects\Project;
-use Telamon\Setup\BusinessFacts;
 
 /** Writes messages from templates and queues them. Call it inside a change. */
 final readonly class MessageQueue

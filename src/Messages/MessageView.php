@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Intake\Submission;
-use Telamon\Journal\RecordRef;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Business\BusinessFacts;
+use Telamon\Record\RecordRef;
+use Telamon\Submissions\Submission;
 
 /** Shows messages as the contract has them. */
 final readonly class MessageView

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
+use Telamon\Staff\Staff;
 
 /** One piece of work for a client. */
 #[ORM\Entity]

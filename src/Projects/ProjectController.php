@@ -12,9 +12,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 #[Route('/api/projects')]
 #[IsGranted('ROLE_FIELD')]

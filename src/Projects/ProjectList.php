@@ -6,10 +6,10 @@ namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Business\BusinessFacts;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
-use Telamon\Setup\BusinessFacts;
 
 /** Pages through projects, the newest first. */
 final readonly class ProjectList

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\OwnFields;
 use Telamon\Files\Attachment;
-use Telamon\Intake\Submission;
-use Telamon\Journal\Action;
 use Telamon\Journal\JournalEntry;
-use Telamon\Journal\RecordRef;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageView;
-use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\OwnFields;
+use Telamon\Record\Action;
+use Telamon\Record\RecordRef;
+use Telamon\Submissions\Submission;
 use Telamon\Tasks\TaskCounts;
 
 /** Shows projects as the contract has them. */

@@ -6,7 +6,7 @@ namespace Telamon\Rules;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
+use Telamon\Record\Journaled;
 
 /** A handling rule as kept. Its versions are in the journal. */
 #[ORM\Entity]

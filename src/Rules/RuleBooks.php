@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Access\Staff;
-use Telamon\Core\Planning\StaffMember;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Core\People\StaffMember;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Messages\MessageQueue;
-use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\ChecklistTemplate;
+use Telamon\Staff\Staff;
 
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
@@ -83,7 +83,7 @@ final readonly class RuleBooks
         return $staff;
     }
 
-    /** @return array<string, \Telamon\Core\Tasks\Checklist> */
+    /** @return array<string, \Telamon\Core\Checklists\Checklist> */
     private function checklists(): array
     {
         $checklists = [];

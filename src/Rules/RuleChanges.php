@@ -6,18 +6,18 @@ namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
-use Telamon\Core\Messaging\TemplateRenderer;
-use Telamon\Core\Messaging\UnreadableTemplate;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleChain;
 use Telamon\Core\Rules\RuleReader;
+use Telamon\Core\Text\TemplateRenderer;
+use Telamon\Core\Text\UnreadableTemplate;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
 
 /** Makes, changes, moves and retires handling rules. */
 final readonly class RuleChanges

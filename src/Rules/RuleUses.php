@@ -8,8 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Journal\Change;
-use Telamon\Journal\Journaled;
-use Telamon\Journal\RecordRef;
+use Telamon\Record\Journaled;
+use Telamon\Record\RecordRef;
 
 /** Keeps which rules had their part in a change, what they lacked, and whose turn it was. */
 final readonly class RuleUses

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\BusinessFacts;
 use Telamon\Journal\JournalEntry;
-use Telamon\Setup\BusinessFacts;
 
 /** What a rule was, change by change: read from the journal, which keeps every one. */
 final readonly class RuleVersions

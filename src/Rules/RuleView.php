@@ -6,12 +6,12 @@ namespace Telamon\Rules;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\OwnFields;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
-use Telamon\Setup\BusinessFacts;
-use Telamon\Setup\ChecklistTemplate;
-use Telamon\Setup\OwnFields;
+use Telamon\Staff\Staff;
 
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView

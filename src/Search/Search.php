@@ -6,8 +6,8 @@ namespace Telamon\Search;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Telamon\Core\Matching\Fold;
-use Telamon\Core\Matching\JaroWinkler;
+use Telamon\Core\Text\Fold;
+use Telamon\Core\Text\JaroWinkler;
 
 /** Finds records by parts of words, whatever the accents; where that finds little, by words that are nearly those. */
 final readonly class Search

@@ -10,9 +10,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Role;
-use Telamon\Access\Staff;
 use Telamon\Http\Problem;
+use Telamon\Staff\Role;
+use Telamon\Staff\Staff;
 
 #[IsGranted('ROLE_FIELD')]
 final readonly class SearchController

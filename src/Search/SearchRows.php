@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Search;
 
 use Doctrine\DBAL\Connection;
-use Telamon\Core\Matching\Fold;
+use Telamon\Core\Text\Fold;
 
 /** Keeps the rows that are searched, one a record, folded to plain letters and figures, with an index of their trigrams (SQLite FTS5). */
 final readonly class SearchRows

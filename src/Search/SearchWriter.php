@@ -13,10 +13,10 @@ use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\Contact;
 use Telamon\Clients\ContactPoint;
-use Telamon\Intake\Submission;
-use Telamon\Journal\RecordsRemoved;
 use Telamon\Messages\Message;
 use Telamon\Projects\Project;
+use Telamon\Record\RecordsRemoved;
+use Telamon\Submissions\Submission;
 
 /** Keeps what is searched in step with the records, in the same transaction. */
 #[AsDoctrineListener(Events::onFlush)]

@@ -12,13 +12,14 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
-use Telamon\Access\Role;
-use Telamon\Access\Staff;
+use Telamon\Business\Business;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Role;
+use Telamon\Staff\Staff;
 
 /** Prepares an installation without the demo: one business, one owner, one inquiry form. */
 #[AsCommand('telamon:set-up', 'Set an empty installation up: a business, its owner, a first form')]

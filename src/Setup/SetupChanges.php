@@ -6,13 +6,15 @@ namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\OwnField;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
 
 /** Changes how the business is set up. */
 final readonly class SetupChanges

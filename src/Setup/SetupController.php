@@ -11,9 +11,12 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Access\Staff;
+use Telamon\Business\BusinessFacts;
+use Telamon\Business\OwnField;
+use Telamon\Business\OwnFields;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Staff;
 
 #[Route('/api/setup')]
 #[IsGranted('ROLE_COORDINATOR')]

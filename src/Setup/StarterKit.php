@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\Stage;
 use Telamon\Messages\MessageTemplate;
 
 /** What every installation begins with, and may change: stages, the base checklist, the two first messages. */

@@ -9,7 +9,7 @@ use Telamon\Core\Answers\StoredAnswer;
 use Telamon\Core\Figures\AnswerFigures;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Matching\Fold;
+use Telamon\Core\Text\Fold;
 
 /** Keeps what tables and figures are made of: how each answer is put in order, what it counts as, what it is found by. */
 final class AnswerRows

@@ -12,7 +12,7 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Forms\FormVersion;
-use Telamon\Intake\Submission;
+use Telamon\Submissions\Submission;
 
 /**
  * Keeps the stored readings in step, in the transaction of whoever writes: a new submission is read at once; where a

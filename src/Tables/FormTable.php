@@ -6,13 +6,13 @@ namespace Telamon\Tables;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Core\Form\AnswerText;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Question;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
-use Telamon\Setup\BusinessFacts;
 
 /** What came through one form, with its questions as columns across all its versions. Rows are read without entities. */
 final readonly class FormTable

@@ -6,10 +6,10 @@ namespace Telamon\Tables;
 
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Matching\Fold;
+use Telamon\Core\Text\Fold;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
-use Telamon\Intake\SubmissionState;
+use Telamon\Submissions\SubmissionState;
 
 /** Which submissions of a form are shown, and in what order: read from a request, and checked. */
 final readonly class TableFilter

@@ -6,7 +6,7 @@ namespace Telamon\Tables;
 
 use Doctrine\DBAL\Connection;
 use Telamon\Http\Cursor;
-use Telamon\Intake\SubmissionState;
+use Telamon\Submissions\SubmissionState;
 
 /**
  * Reads the rows of a form's table in the order that is wanted, from the stored readings: a page ends where it is

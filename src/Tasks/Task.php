@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Tasks;
 
 use Doctrine\ORM\Mapping as ORM;
-use Telamon\Access\Staff;
 use Telamon\Database\Ids;
-use Telamon\Journal\Journaled;
 use Telamon\Projects\Project;
+use Telamon\Record\Journaled;
+use Telamon\Staff\Staff;
 
 /** Something to do on a project. */
 #[ORM\Entity]

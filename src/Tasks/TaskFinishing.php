@@ -7,14 +7,14 @@ namespace Telamon\Tasks;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Access\Staff;
 use Telamon\Core\Planning\Amender;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Rules\EventRules;
+use Telamon\RuleRuns\EventRules;
+use Telamon\Staff\Staff;
 
 /** Finishes tasks, once each, and lets the rules that wait for that do their part. */
 final readonly class TaskFinishing

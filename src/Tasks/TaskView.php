@@ -6,8 +6,8 @@ namespace Telamon\Tasks;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Journal\RecordRef;
-use Telamon\Setup\BusinessFacts;
+use Telamon\Business\BusinessFacts;
+use Telamon\Record\RecordRef;
 
 /** Shows tasks as the contract has them. A task waits while one that comes first is open. */
 final readonly class TaskView

@@ -12,10 +12,10 @@ use Symfony\Component\HttpFoundation\Session\Storage\MetadataBag;
 use Symfony\Component\HttpFoundation\Session\Storage\MockArraySessionStorage;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\HttpKernelInterface;
-use Telamon\Access\Role;
 use Telamon\Access\SessionLimits;
 use Telamon\Access\SessionSweep;
-use Telamon\Access\Staff;
+use Telamon\Staff\Role;
+use Telamon\Staff\Staff;
 
 final class SessionLimitsTest extends TestCase
 {

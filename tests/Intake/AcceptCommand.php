@@ -9,11 +9,11 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Telamon\Access\Staff;
 use Telamon\Http\Problem;
-use Telamon\Intake\Acceptor;
-use Telamon\Intake\PlanMaker;
-use Telamon\Intake\Submission;
+use Telamon\Planning\Acceptor;
+use Telamon\Planning\PlanMaker;
+use Telamon\Staff\Staff;
+use Telamon\Submissions\Submission;
 
 /** Accepts the newest submission in a process of its own, so that a test can kill it or run two at once. */
 #[AsCommand('test:accept')]

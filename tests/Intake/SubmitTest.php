@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tests\Intake;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Telamon\Intake\UnwantedSweep;
+use Telamon\Submissions\UnwantedSweep;
 use Telamon\Tests\Support\AppTestCase;
 
 final class SubmitTest extends AppTestCase

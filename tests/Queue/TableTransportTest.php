@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Queue;
 
+use Doctrine\DBAL\Schema\Schema;
+use Psr\Log\NullLogger;
 use Symfony\Component\Messenger\Envelope;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Symfony\Component\Messenger\Transport\Serialization\PhpSerializer;
 use Telamon\Messages\SendMessage;
 use Telamon\Queue\TableTransport;
 use Telamon\Queue\TableTransportFactory;
+use Telamon\Submissions\LookAhead;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Time\AppClock;
+use TelamonMigrations\Version20261126040000;
 
 final class TableTransportTest extends AppTestCase
 {
@@ -21,6 +25,27 @@ final class TableTransportTest extends AppTestCase
     {
         parent::setUp();
         $this->queue = (new TableTransportFactory($this->db(), new AppClock()))->createTransport('table://tried', [], new PhpSerializer());
+    }
+
+    public function testWhatWaitedUnderAnOldNameIsCarriedOut(): void
+    {
+        $this->queue->send(new Envelope(new LookAhead('submission')));
+        $this->db()->executeStatement('UPDATE queued SET body = ?', [str_replace('O:29:\\"Telamon\\\\Submissions\\\\LookAhead', 'O:24:\\"Telamon\\\\Intake\\\\LookAhead', $this->waiting())]);
+        self::assertStringContainsString('Intake', $this->waiting());
+        $migration = new Version20261126040000($this->db(), new NullLogger());
+        $migration->up(new Schema());
+        foreach ($migration->getSql() as $query) {
+            $this->db()->executeStatement($query->getStatement(), $query->getParameters());
+        }
+        [$envelope] = [...$this->queue->get()];
+        self::assertEquals(new LookAhead('submission'), $envelope->getMessage());
+    }
+
+    private function waiting(): string
+    {
+        $body = $this->db()->fetchOne('SELECT body FROM queued');
+
+        return \is_string($body) ? $body : self::fail('nothing waits');
     }
 
     public function testFirstInFirstOut(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Rules;
 
-use Telamon\Rules\LookBackJob;
-use Telamon\Rules\LookBacks;
+use Telamon\RuleRuns\LookBackJob;
+use Telamon\RuleRuns\LookBacks;
 use Telamon\Tests\Support\AppTestCase;
 
 final class RulesTest extends AppTestCase

@@ -6,13 +6,12 @@ namespace Telamon\Core\Answers;
 
 use Brick\Math\BigDecimal;
 use Telamon\Core\Condition\Facts;
-use Telamon\Core\Form\AnswerText;
-use Telamon\Core\Form\DayOrder;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
-use Telamon\Core\Matching\Fold;
 use Telamon\Core\Reading\AmountReader;
-use Telamon\Core\Reading\DayReader;
+use Telamon\Core\Text\Fold;
+use Telamon\Core\Time\DayOrder;
+use Telamon\Core\Time\DayReader;
 
 /**
  * One answer as it is kept for tables: what it is put in order by, what it counts as, what it is found by. All three

@@ -6,8 +6,8 @@ namespace Telamon\Core\Condition;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
-use Telamon\Core\Form\DayOrder;
-use Telamon\Core\Reading\DayReader;
+use Telamon\Core\Time\DayOrder;
+use Telamon\Core\Time\DayReader;
 
 /** Answers as a condition asks about them. A question that is not shown has no answer. */
 final readonly class Facts

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
-use Telamon\Core\Reading\ChoiceReader;
-
 /** What one form asked that another asks too: by where the answers go, never by how their questions happen to be called. */
 final class Carrying
 {

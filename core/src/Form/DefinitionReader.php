@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
+use Telamon\Core\Time\DayOrder;
+
 /** Reads a form definition from its stored array. */
 final class DefinitionReader
 {

@@ -8,8 +8,8 @@ use Telamon\Core\Condition\Condition;
 use Telamon\Core\Condition\Group;
 use Telamon\Core\Condition\Operator;
 use Telamon\Core\Condition\Test;
-use Telamon\Core\Messaging\TemplateRenderer;
-use Telamon\Core\Messaging\UnreadableTemplate;
+use Telamon\Core\Text\TemplateRenderer;
+use Telamon\Core\Text\UnreadableTemplate;
 
 /** Why a form that can be read cannot be published yet: each with its place, and what would mend it. */
 final readonly class Faults

@@ -6,7 +6,7 @@ namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Facts;
 use Telamon\Core\Reading\AmountReader;
-use Telamon\Core\Reading\ChoiceReader;
+use Telamon\Core\Time\DayOrder;
 
 /** A published form as data: what it asks, and how soon it promises an answer. */
 final readonly class FormDefinition

@@ -7,6 +7,7 @@ namespace Telamon\Core\Form;
 use Telamon\Core\Condition\Condition;
 use Telamon\Core\Condition\ConditionReader;
 use Telamon\Core\Condition\InvalidCondition;
+use Telamon\Core\Text\Pattern;
 
 /** Reads the questions of one form, in their order: numbers, keys and conditions hang on those before. */
 final class QuestionReader

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Importing;
 
-use Telamon\Core\Matching\Fold;
-use Telamon\Core\Matching\JaroWinkler;
+use Telamon\Core\Text\Fold;
+use Telamon\Core\Text\JaroWinkler;
 
 /** Says which field a column of a file is likely to hold, from its head and what stands below. */
 final class ColumnGuess

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Matching;
 
+use Telamon\Core\Text\Fold;
+
 /**
  * Under which keys a person is filed, so that one who may be the same is found without comparing everybody.
  * Two who share no key are not compared.

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Core\Matching;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Form\Readings;
 use Telamon\Core\Reading\PhoneReader;
-use Telamon\Core\Reading\Reading;
-use Telamon\Core\Reading\Readings;
 
 /** Finds the clients that a submission may belong to. */
 final readonly class ClientMatcher

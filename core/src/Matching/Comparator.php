@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Matching;
 
+use Telamon\Core\Text\JaroWinkler;
+
 /** Compares two people field by field. */
 final readonly class Comparator
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Matching;
 
+use Telamon\Core\Text\Fold;
+
 /** Who somebody is, folded for comparing. */
 final readonly class Person
 {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Core\Matching;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Form\Readings;
 use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Core\Reading\Reading;
-use Telamon\Core\Reading\Readings;
 
 /** Makes of a submission, or of a client on file, the person to compare. */
 final readonly class PersonReader

@@ -4,6 +4,15 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Time\DayWords;
+
 /** Carries amendments into the lines of a plan. What names a line that is there no more falls away. */
 final readonly class Amender
 {

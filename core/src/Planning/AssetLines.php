@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Reading\Reading;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\FieldChange;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 
 /** The plan's lines about what the work is done on: one for each that the answers describe. */
 final readonly class AssetLines

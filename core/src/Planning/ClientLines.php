@@ -6,13 +6,18 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\FieldWords;
 use Telamon\Core\Matching\Verdict;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
-use Telamon\Core\Reading\Reading;
 
 /** The plan's lines about who this is. */
 final readonly class ClientLines

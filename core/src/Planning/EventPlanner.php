@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Checklists\ChecklistMerge;
+use Telamon\Core\Checklists\Doer;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Core\Tasks\ChecklistMerge;
-use Telamon\Core\Tasks\Doer;
+use Telamon\Core\Time\DayWords;
 
 /** What rules do when something happens to a project that is there: lines like those of a plan, carried out at once. */
 final readonly class EventPlanner

@@ -6,9 +6,15 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\CustomKind;
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Plan\DayChoice;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\FieldChange;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\PhoneReader;
-use Telamon\Core\Reading\Reading;
 
 /** The plan's lines about single fields, tags, contacts and wishes: what an answer changes beyond the usual records. */
 final readonly class FieldLines

@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Time\DayWords;
 
 /** Changes single values of plan lines, and the sentence with them. */
 final readonly class LineValues

@@ -6,6 +6,14 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\SentBefore;
+use Telamon\Core\Time\DayWords;
 
 /** The plan's lines about who is told. What was said before is not said again; what would be said otherwise now is offered. */
 final readonly class MessageLines

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Form\CustomField;
 use Telamon\Core\Form\Purpose;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Reading\Reading;
-use Telamon\Core\Reading\Readings;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\WorkingDays;
+use Telamon\Core\Time\WorkingDays;
 
 /** Everything that a plan is made from. The same input gives the same plan, byte for byte. */
 final readonly class PlanInput

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Matching\ComparedField;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
 
 /** Makes the plan for a submission. It decides and never writes. */

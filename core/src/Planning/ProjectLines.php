@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\Checklists\ChecklistMerge;
+use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\PlannedTask;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Purpose;
 use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Reading\Reading;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\DayChoice;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\ChecklistMerge;
-use Telamon\Core\Tasks\Doer;
-use Telamon\Core\Tasks\PlannedTask;
+use Telamon\Core\Time\DayWords;
 
 /** The plan's lines about the work: project, asset, day, notes, tasks and files. */
 final readonly class ProjectLines

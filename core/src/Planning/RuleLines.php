@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\Action;
 use Telamon\Core\Rules\ActionKind;
 use Telamon\Core\Rules\Rule;
+use Telamon\Core\Text\TemplateRenderer;
+use Telamon\Core\Time\DayWords;
 
 /** The plan's lines that handling rules add: tags, notes, tasks and notices. */
 final readonly class RuleLines

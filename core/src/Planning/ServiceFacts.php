@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
-use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\People\StaffMember;
 
 /** A service that the business offers: who leads it, and the checklist it adds. */
 final readonly class ServiceFacts

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Reading\Reading;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 
 /**
  * Answers that could not be read, and matter too much to pass over: how to reach them, and the day they need it by.

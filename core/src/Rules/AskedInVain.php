@@ -8,8 +8,8 @@ use Telamon\Core\Condition\Operator;
 use Telamon\Core\Condition\Test;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Messaging\TemplateRenderer;
-use Telamon\Core\Messaging\UnreadableTemplate;
+use Telamon\Core\Text\TemplateRenderer;
+use Telamon\Core\Text\UnreadableTemplate;
 
 /** Which rules would ask, or write, in vain once a form stands as it is drafted: what they name is not there any more. */
 final readonly class AskedInVain

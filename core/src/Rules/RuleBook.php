@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules;
 
-use Telamon\Core\Planning\StaffMember;
-use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\People\StaffMember;
 
 /** The business's rules in their order, and what they may name. */
 final readonly class RuleBook

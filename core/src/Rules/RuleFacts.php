@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Condition\Facts;
-use Telamon\Core\Form\DayOrder;
+use Telamon\Core\Time\DayOrder;
 
 /** What a rule may ask about: the answers, and what is known beside them. */
 final readonly class RuleFacts

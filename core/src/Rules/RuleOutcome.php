@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules;
 
-use Telamon\Core\Planning\StaffMember;
-use Telamon\Core\Tasks\Checklist;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\People\StaffMember;
 
 /** What the rules that hold say together. Where two say different things of one field, the later counts. */
 final readonly class RuleOutcome

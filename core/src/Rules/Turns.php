@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules;
 
-use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\People\StaffMember;
 
 /** Chooses somebody of several: by turns, or whoever has the fewest open tasks. */
 final readonly class Turns

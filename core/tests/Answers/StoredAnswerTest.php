@@ -6,9 +6,9 @@ namespace Telamon\Core\Tests\Answers;
 
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Answers\StoredAnswer;
-use Telamon\Core\Form\DayOrder;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Time\DayOrder;
 
 /** Answers in order by what they mean, counted by what they say, found by what people see. */
 final class StoredAnswerTest extends TestCase

@@ -9,7 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Telamon\Core\Condition\ConditionReader;
 use Telamon\Core\Condition\Facts;
 use Telamon\Core\Condition\InvalidCondition;
-use Telamon\Core\Form\DayOrder;
+use Telamon\Core\Time\DayOrder;
 
 final class ConditionTest extends TestCase
 {

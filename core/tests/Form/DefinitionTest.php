@@ -6,16 +6,16 @@ namespace Telamon\Core\Tests\Form;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Form\AnswerCheck;
+use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\Violation;
-use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Tests\Fixtures;
+use Telamon\Core\Time\DayReader;
 
 final class DefinitionTest extends TestCase
 {

@@ -6,17 +6,17 @@ namespace Telamon\Core\Tests\Form;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Form\AnswerCheck;
-use Telamon\Core\Form\AnswerText;
+use Telamon\Core\Answers\AnswerCheck;
+use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Violation;
-use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Tests\Fixtures;
+use Telamon\Core\Time\DayReader;
 
 /** Answers that come in parts, and tables of repeated lines. */
 final class KindsTest extends TestCase

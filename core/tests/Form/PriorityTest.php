@@ -6,9 +6,9 @@ namespace Telamon\Core\Tests\Form;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Answers\Priority;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Core\Form\Priority;
 use Telamon\Core\Tests\Fixtures;
 
 /** Need, budget, authority and start: what an inquiry is worth pursuing for (common practice in sales). */

@@ -6,18 +6,18 @@ namespace Telamon\Core\Tests\Form;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Form\AnswerCheck;
+use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Form\Checks;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Core\Form\Pattern;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Violation;
-use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Text\Pattern;
+use Telamon\Core\Time\DayReader;
 
 /** Conditions, checks and endings of forms. */
 final class ShownTest extends TestCase

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Matching;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ComparedField;
 use Telamon\Core\Matching\Directory;
@@ -12,7 +13,6 @@ use Telamon\Core\Matching\FieldWords;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Reading\Readings;
 use Telamon\Core\Tests\Fixtures;
 
 final class ClientMatcherTest extends TestCase

@@ -10,10 +10,10 @@ use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Comparator;
 use Telamon\Core\Matching\Counted;
 use Telamon\Core\Matching\Field;
-use Telamon\Core\Matching\Fold;
 use Telamon\Core\Matching\Level;
 use Telamon\Core\Matching\Person;
 use Telamon\Core\Matching\ShortForms;
+use Telamon\Core\Text\Fold;
 
 final class ComparatorTest extends TestCase
 {

@@ -6,7 +6,7 @@ namespace Telamon\Core\Tests\Matching;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Matching\JaroWinkler;
+use Telamon\Core\Text\JaroWinkler;
 
 /**
  * Against the examples of U.S. Census Bureau names in W. E. Winkler, "String Comparator Metrics and Enhanced

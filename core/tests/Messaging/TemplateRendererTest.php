@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Messaging;
 
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Messaging\TemplateRenderer;
+use Telamon\Core\Text\TemplateRenderer;
 
 final class TemplateRendererTest extends TestCase
 {

@@ -6,13 +6,13 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Amendments;
-use Telamon\Core\Planning\EffectKind;
-use Telamon\Core\Planning\InvalidDecision;
-use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Planning\PlanLine;
-use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Tests\Fixtures;

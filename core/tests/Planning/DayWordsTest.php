@@ -6,7 +6,7 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Planning\DayWords;
+use Telamon\Core\Time\DayWords;
 
 final class DayWordsTest extends TestCase
 {

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\Checklists\ChecklistItem;
+use Telamon\Core\Checklists\Doer;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\EventPlanner;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Planning\PlanLine;
-use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Rules\Turns;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\ChecklistItem;
-use Telamon\Core\Tasks\Doer;
 use Telamon\Core\Tests\Fixtures;
 
 final class EventPlannerTest extends TestCase

@@ -6,11 +6,11 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Planning\Comparison;
-use Telamon\Core\Planning\FieldChange;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\PlanLine;
-use Telamon\Core\Reading\Reading;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Plan\Comparison;
+use Telamon\Core\Plan\FieldChange;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Tests\Fixtures;
 
 final class FieldChangeTest extends TestCase

@@ -12,11 +12,11 @@ use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\Judgement;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Planning\Effect;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\Plan;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Planning\PlanLine;
 use Telamon\Core\Tests\Fixtures;
 
 /** What answers change beyond the usual records. */

@@ -6,13 +6,13 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Planning\Effect;
-use Telamon\Core\Planning\EffectKind;
-use Telamon\Core\Planning\InvalidDecision;
-use Telamon\Core\Planning\LineField;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\LineValues;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\PlanLine;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Tests\Fixtures;
 

@@ -10,11 +10,11 @@ use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\Judgement;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Planning\EffectKind;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\Plan;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Planning\PlanLine;
 use Telamon\Core\Tests\Fixtures;
 
 /** What a plan does with values that are on file already, of clients and of what the work is done on. */

@@ -7,11 +7,11 @@ namespace Telamon\Core\Tests\Planning;
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Planning\InvalidDecision;
-use Telamon\Core\Planning\Part;
-use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanLine;
-use Telamon\Core\Planning\SentBefore;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Tests\Fixtures;
 
 final class PlannerTest extends TestCase

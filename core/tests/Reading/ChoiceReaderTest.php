@@ -6,9 +6,9 @@ namespace Telamon\Core\Tests\Reading;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Form\ChoiceReader;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Reading\ChoiceReader;
 use Telamon\Core\Tests\Fixtures;
 
 final class ChoiceReaderTest extends TestCase

@@ -6,11 +6,11 @@ namespace Telamon\Core\Tests\Reading;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Form\DayOrder;
-use Telamon\Core\Reading\DayReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Time\DayOrder;
+use Telamon\Core\Time\DayReader;
 
 final class ReadersTest extends TestCase
 {

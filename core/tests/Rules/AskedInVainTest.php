@@ -7,9 +7,9 @@ namespace Telamon\Core\Tests\Rules;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Form\FormDefinition;
-use Telamon\Core\Messaging\TemplateRenderer;
 use Telamon\Core\Rules\AskedInVain;
 use Telamon\Core\Rules\RuleReader;
+use Telamon\Core\Text\TemplateRenderer;
 
 /** Before a form gives something up, the rules that name it are told. */
 final class AskedInVainTest extends TestCase

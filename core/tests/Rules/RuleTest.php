@@ -6,20 +6,20 @@ namespace Telamon\Core\Tests\Rules;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\Checklists\ChecklistItem;
+use Telamon\Core\Checklists\Doer;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Planning\EffectKind;
-use Telamon\Core\Planning\Plan;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Planning\PlanLine;
-use Telamon\Core\Planning\StaffMember;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleReader;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\ChecklistItem;
-use Telamon\Core\Tasks\Doer;
 use Telamon\Core\Tests\Fixtures;
 
 final class RuleTest extends TestCase

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Rules;
 
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Planning\StaffMember;
+use Telamon\Core\People\StaffMember;
 use Telamon\Core\Rules\Turns;
 
 final class TurnsTest extends TestCase

@@ -6,9 +6,9 @@ namespace Telamon\Core\Tests\Scheduling;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Scheduling\OpeningHours;
-use Telamon\Core\Scheduling\ReplyClock;
-use Telamon\Core\Scheduling\WorkingTime;
+use Telamon\Core\Time\OpeningHours;
+use Telamon\Core\Time\ReplyClock;
+use Telamon\Core\Time\WorkingTime;
 
 final class WorkingTimeTest extends TestCase
 {

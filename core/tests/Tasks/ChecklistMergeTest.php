@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Tasks;
 
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Tasks\Checklist;
-use Telamon\Core\Tasks\ChecklistItem;
-use Telamon\Core\Tasks\ChecklistMerge;
-use Telamon\Core\Tasks\CircularChecklist;
-use Telamon\Core\Tasks\Doer;
-use Telamon\Core\Tasks\DueFrom;
-use Telamon\Core\Tasks\PlannedTask;
-use Telamon\Core\Tasks\WorkingDays;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\Checklists\ChecklistItem;
+use Telamon\Core\Checklists\ChecklistMerge;
+use Telamon\Core\Checklists\CircularChecklist;
+use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\DueFrom;
+use Telamon\Core\Checklists\PlannedTask;
+use Telamon\Core\Time\WorkingDays;
 
 final class ChecklistMergeTest extends TestCase
 {

@@ -6,7 +6,7 @@ namespace Telamon\Core\Tests\Tasks;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Tasks\WorkingDays;
+use Telamon\Core\Time\WorkingDays;
 
 final class WorkingDaysTest extends TestCase
 {

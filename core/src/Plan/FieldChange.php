@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Plan;
+
+use Telamon\Core\Form\Reading;
+
+/** A plan line about one field of a record that is on file: keep what stands there, replace it, or keep both. */
+final readonly class FieldChange
+{
+    private const KEEP = 'keep';
+    private const REPLACE = 'replace';
+    private const BOTH = 'both';
+
+    /**
+     * @param string $key of the line and of its choice
+     * @param string $record client, project or asset
+     * @param bool $canBoth whether the record can hold several of these
+     * @param bool $mayBeLonger whether what is on file is the same where it only goes on (an address with a remark)
+     * @param string $usual what is done with a value that differs where nobody can tell who changed it
+     */
+    public function __construct(
+        private string $key,
+        private string $group,
+        private string $record,
+        private string $field,
+        private string $label,
+        private bool $canBoth = false,
+        private string $usual = self::KEEP,
+        private bool $mayBeLonger = false,
+    ) {
+    }
+
+    /**
+     * @param string $value normalised, as it is kept
+     * @param string|null $sent the same, as it was sent out with the form
+     * @param list<string> $onFile the same, of the record
+     * @param array<string, string> $decisions
+     * @param \Closure(string): string $plain what equal values share
+     * @param \Closure(string): string|null $shown how a value is written for people
+     */
+    public function line(Reading $reading, string $value, ?string $sent, array $onFile, array $decisions, ?\Closure $plain = null, ?\Closure $shown = null): PlanLine
+    {
+        $plain ??= self::plain(...);
+        $shown ??= static fn (string $text): string => $text;
+        $onFile = array_values(array_filter($onFile, static fn (string $one): bool => '' !== $one));
+        $there = array_map($plain, $onFile);
+        if ($this->mayBeLonger) {
+            $there = array_map(static fn (string $one): string => str_starts_with("$one ", "{$plain($value)} ") ? $plain($value) : $one, $there);
+        }
+        $comparison = Comparison::of(null === $sent ? null : $plain($sent), $plain($value), $there);
+        $number = $reading->question->number;
+        if (Comparison::Fills === $comparison || Comparison::Same === $comparison) {
+            $fills = Comparison::Fills === $comparison;
+            $rough = $fills && $reading->isAbout ? "read as {$reading->string()}" : '';
+
+            return new PlanLine($this->key, $this->group, [Part::words("{$this->label}: "), Part::value($reading->text, $number)], $fills ? $this->effect($value, 'add', '') : null, $rough, $fills ? '' : 'as on file');
+        }
+        $old = $this->replaced($onFile, $sent, $plain);
+        $choice = $this->choice($comparison, $decisions[$this->key] ?? null);
+        [$here, $there] = [Part::value($reading->text, $number), Part::value(implode(', ', array_map($shown, $onFile)))];
+        $parts = match ($choice->chosen) {
+            self::REPLACE => [Part::words("{$this->label}: "), $here, Part::words(' instead of '), Part::value($shown($old))],
+            self::BOTH => [Part::words("{$this->label}: "), $here, Part::words(' beside '), $there],
+            self::KEEP => [Part::words("{$this->label} stays "), $there, Part::words('; they wrote '), $here],
+            default => [Part::words("{$this->label}: they wrote "), $here, Part::words(', here it has become '), $there, Part::words('. Which counts?')],
+        };
+        $effect = match ($choice->chosen) {
+            self::REPLACE => $this->effect($value, 'replace', $old),
+            self::BOTH => $this->effect($value, 'add', ''),
+            default => null,
+        };
+
+        return new PlanLine($this->key, $this->group, $parts, $effect, '', $this->why($comparison, isset($decisions[$this->key])), $choice);
+    }
+
+    private function choice(Comparison $comparison, ?string $decided): Choice
+    {
+        $default = match ($comparison) {
+            Comparison::ChangedByThem => self::REPLACE,
+            Comparison::ChangedByUs => self::KEEP,
+            Comparison::ChangedByBoth => null,
+            default => $this->usual,
+        };
+        // Only an open question takes keys: what is settled is changed by pointing at it.
+        $keys = null === $default ? ['1', '2', '3'] : ['', '', ''];
+        $options = [
+            ['value' => self::KEEP, 'hotkey' => $keys[0], 'label' => 'Keep'],
+            ['value' => self::REPLACE, 'hotkey' => $keys[1], 'label' => 'Replace'],
+            ...($this->canBoth ? [['value' => self::BOTH, 'hotkey' => $keys[2], 'label' => 'Keep both']] : []),
+        ];
+
+        return new Choice($this->key, $decided ?? $default, $options);
+    }
+
+    private function why(Comparison $comparison, bool $decided): string
+    {
+        return match (true) {
+            $decided => 'your choice',
+            Comparison::ChangedByThem === $comparison => 'changed by them',
+            Comparison::ChangedByUs === $comparison => 'changed here meanwhile',
+            Comparison::ChangedByBoth === $comparison => 'changed by them and here',
+            default => 'on file already',
+        };
+    }
+
+    /**
+     * The value on file that a new one stands for: the one that was sent out, or else the first.
+     *
+     * @param non-empty-list<string>|list<string> $onFile
+     * @param \Closure(string): string $plain
+     */
+    private function replaced(array $onFile, ?string $sent, \Closure $plain): string
+    {
+        foreach ($onFile as $one) {
+            if (null !== $sent && $plain($one) === $plain($sent)) {
+                return $one;
+            }
+        }
+
+        return $onFile[0] ?? '';
+    }
+
+    private function effect(string $value, string $mode, string $old): Effect
+    {
+        return new Effect(EffectKind::SetField, ['record' => $this->record, 'field' => $this->field, 'value' => $value, 'mode' => $mode, 'old' => $old]);
+    }
+
+    private static function plain(string $text): string
+    {
+        return mb_strtolower(trim((string) preg_replace('/[\s,.]+/u', ' ', $text)));
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Arrivals;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Answers\AnswerText;
+use Telamon\Core\Answers\Priority;
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Time\ReplyClock;
+use Telamon\Core\Time\WorkingTime;
+use Telamon\Files\AttachmentShelf;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\JournalEntry;
+use Telamon\Messages\MessageQueue;
+use Telamon\Planning\Decisions;
+use Telamon\Planning\PlanMaker;
+use Telamon\Record\Action;
+use Telamon\Record\RecordRef;
+use Telamon\Submissions\ArrivalNote;
+use Telamon\Submissions\Submission;
+use Telamon\Submissions\SubmissionState;
+
+/** Shows submissions as the contract has them. */
+final class SubmissionView
+{
+    private ?WorkingTime $time = null;
+
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly PlanMaker $plans,
+        private readonly AttachmentShelf $shelf,
+        private readonly BusinessFacts $facts,
+        private readonly ClockInterface $clock,
+        private readonly Decisions $decisions,
+        private readonly SubmissionReader $reader,
+        private readonly MessageQueue $messages,
+    ) {
+    }
+
+    /** @return array<string, mixed> as SubmissionRow */
+    public function row(Submission $submission): array
+    {
+        return $this->facts(SubmissionFacts::of($submission));
+    }
+
+    /** @return array<string, mixed> as SubmissionRow */
+    public function facts(SubmissionFacts $submission): array
+    {
+        $this->time ??= $this->facts->workingTime();
+        $zone = $this->facts->zone();
+        $form = $submission->formVersion;
+        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
+
+        return [
+            'id' => $submission->id,
+            'number' => $submission->number,
+            'name' => $submission->name,
+            'form' => ['slug' => $form->form->slug, 'title' => $form->form->title],
+            'state' => $submission->state->value,
+            'receivedAt' => $submission->receivedAt->setTimezone($zone)->format(\DATE_RFC3339),
+            'unfinished' => SubmissionState::Waiting === $submission->state && null !== $submission->continueBy && $submission->continueBy < $this->clock->now(),
+            'toDecide' => SubmissionState::Waiting === $submission->state ? $submission->toDecide : 0,
+            'clock' => [
+                'promiseMinutes' => $clock->promiseMinutes, 'usedMinutes' => $clock->usedMinutes,
+                'dueAt' => $clock->dueAt->setTimezone($zone)->format(\DATE_RFC3339), 'state' => $clock->state, 'words' => $clock->words,
+            ],
+            'answered' => null !== $submission->answeredAt,
+            'assignee' => $submission->assignee,
+            'remindAt' => $submission->remindAt?->setTimezone($zone)->format(\DATE_RFC3339),
+            'putOff' => null !== $submission->remindAt && $submission->remindAt > $this->clock->now(),
+            'priority' => $submission->priority,
+            'aside' => SubmissionState::SetAside === $submission->state ? ['reason' => $submission->asideReason, 'note' => $submission->asideNote] : null,
+        ];
+    }
+
+    /**
+     * @param Plan|null $plan where it was just made
+     *
+     * @return array<string, mixed> as Submission
+     */
+    public function whole(Submission $submission, ?Plan $plan = null): array
+    {
+        $waiting = SubmissionState::Waiting === $submission->state;
+
+        return $this->row($submission) + [
+            'channel' => $submission->channel,
+            'origin' => [
+                'version' => $submission->formVersion->number,
+                'page' => $submission->origin->page,
+                'campaign' => (object) $submission->origin->campaign,
+                'networkAddress' => $submission->origin->networkAddress,
+                'beganAt' => $submission->origin->beganAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            ],
+            'continues' => RecordRef::maybe($submission->continues),
+            'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
+            'sameAs' => RecordRef::maybe($submission->sameAs),
+            'cameAgain' => !$submission->doubled ? [] : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
+            'notes' => $this->notes($submission),
+            'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'))->parts,
+            'answeredBy' => $submission->answeredBy?->name,
+            'answers' => $this->answers($submission),
+            'decided' => $this->decisions->of($submission->id)->toArray(),
+            'holdSeconds' => $this->messages->holdSeconds(),
+            'plan' => $waiting ? ($plan ?? $this->plans->plan($submission))->toArray() : null,
+            'made' => $waiting ? [] : $this->made($submission),
+            'decidedBy' => $submission->decidedBy?->name,
+            'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+        ];
+    }
+
+    /** @return list<array{text: string, by: string, at: string}> the oldest first */
+    private function notes(Submission $submission): array
+    {
+        return array_map(
+            fn (ArrivalNote $note): array => ['text' => $note->text, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)],
+            $this->em->getRepository(ArrivalNote::class)->findBy(['submission' => $submission], ['at' => 'ASC', 'id' => 'ASC'], 100),
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function answers(Submission $submission): array
+    {
+        $files = [];
+        foreach ($this->shelf->of($submission) as $attachment) {
+            $files[$attachment->questionKey][] = $attachment->toArray();
+        }
+
+        return array_map(static function (Question $question) use ($submission, $files): array {
+            return [
+                'key' => $question->key,
+                'number' => $question->number,
+                'wording' => $question->wording,
+                'type' => $question->type->value,
+                'text' => AnswerText::of($question, QuestionType::Files === $question->type ? '' : ($submission->answers[$question->key] ?? '')),
+                'files' => $files[$question->key] ?? [],
+            ];
+        }, array_values(array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks())));
+    }
+
+    /** @return list<array{kind: string, id: string, label: string}> */
+    private function made(Submission $submission): array
+    {
+        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => ChangeKind::Accept, 'undoneAt' => null], ['seq' => 'DESC']);
+        if (null === $change) {
+            return [];
+        }
+        // The client may have been on file before; it is where she looks first.
+        $client = RecordRef::maybe($submission->client);
+        $made = null === $client ? [] : [$client];
+        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change, 'action' => Action::Made], ['id' => 'ASC']) as $entry) {
+            if ('client' !== $entry->recordKind) {
+                $made[] = ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel];
+            }
+        }
+
+        return $made;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Business;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Staff\Staff;
+
+/** The business that this installation serves. There is one. */
+#[ORM\Entity]
+class Business
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /** Whether network addresses are kept without their last part. */
+    #[ORM\Column(options: ['default' => true])]
+    public bool $shortensAddresses = true;
+
+    /** Minutes after which somebody who began a short form has not finished the long one. */
+    #[ORM\Column(options: ['default' => 30])]
+    public int $unfinishedMinutes = 30;
+
+    /** Per cent from which on two records count as one person. */
+    #[ORM\Column(options: ['default' => 90])]
+    public int $sameFrom = 90;
+
+    /** Per cent from which on somebody is asked. */
+    #[ORM\Column(options: ['default' => 20])]
+    public int $perhapsFrom = 20;
+
+    /** Days within which somebody who writes again may mean the work that is open already. */
+    #[ORM\Column(options: ['default' => 30])]
+    public int $againDays = 30;
+
+    /** @var array<string, array<string, array{m: float, h: float, u: float}>> learned from the records; empty for the usual ones */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $matchWeights = [];
+
+    /**
+     * @param string $drawing name of a drawing that ships, for the public pages; empty for none
+     * @param string $region ISO 3166-1, for phone numbers without a country
+     * @param array<int, list<array{string, string}>> $hours local spans by ISO 8601 day of the week
+     */
+    public function __construct(
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 254)]
+        public string $email,
+        #[ORM\Column(length: 20)]
+        public string $phone,
+        #[ORM\Column(length: 300)]
+        public string $address,
+        #[ORM\Column(length: 2)]
+        public string $region,
+        #[ORM\Column(length: 60)]
+        public string $timeZone,
+        #[ORM\Column(length: 3)]
+        public string $currency,
+        #[ORM\Column(length: 40)]
+        public string $assetWord,
+        #[ORM\Column(length: 40)]
+        public string $drawing,
+        #[ORM\Column(type: 'json')]
+        public array $hours,
+        #[ORM\Column(length: 100)]
+        public string $hoursText,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $coordinator,
+    ) {
+        $this->id = \Telamon\Database\Ids::next();
+    }
+
+    /** The earliest opening of the week, “08:00”. */
+    public function opens(): string
+    {
+        $starts = array_map(static fn (array $spans): string => $spans[0][0] ?? '24:00', $this->hours);
+
+        return [] === $starts ? '08:00' : min($starts);
+    }
+
+    /** The latest closing of the week, “18:00”. */
+    public function closes(): string
+    {
+        $ends = array_map(static fn (array $spans): string => [] === $spans ? '00:00' : $spans[\count($spans) - 1][1], $this->hours);
+
+        return [] === $ends ? '18:00' : max($ends);
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Business;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Contracts\Service\ResetInterface;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Planning\ServiceFacts;
+use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Time\OpeningHours;
+use Telamon\Core\Time\WorkingDays;
+use Telamon\Core\Time\WorkingTime;
+use Telamon\Staff\Staff;
+
+/** What the other areas and the core need to know of the business. Read once a request. */
+final class BusinessFacts implements ResetInterface
+{
+    private ?Business $business = null;
+
+    /** @var list<string>|null */
+    private ?array $closures = null;
+
+    public function __construct(private readonly EntityManagerInterface $em)
+    {
+    }
+
+    public function business(): Business
+    {
+        return $this->business ??= $this->em->getRepository(Business::class)->findOneBy([])
+            ?? throw new \LogicException('There is no business yet. Run bin/console telamon:set-up or telamon:demo:load.');
+    }
+
+    public function zone(): \DateTimeZone
+    {
+        return new \DateTimeZone($this->business()->timeZone);
+    }
+
+    public function hours(): OpeningHours
+    {
+        return new OpeningHours($this->business()->hours, $this->closures(), $this->zone());
+    }
+
+    public function workingTime(): WorkingTime
+    {
+        return new WorkingTime($this->hours());
+    }
+
+    public function workingDays(): WorkingDays
+    {
+        return new WorkingDays($this->hours()->weekdays(), $this->closures());
+    }
+
+    public function phoneReader(): PhoneReader
+    {
+        return new PhoneReader(fn (): string => $this->business()->region);
+    }
+
+    public function coordinator(): StaffMember
+    {
+        return self::member($this->business()->coordinator);
+    }
+
+    public function baseChecklist(): Checklist
+    {
+        $base = $this->em->getRepository(ChecklistTemplate::class)->findOneBy(['isBase' => true]);
+
+        return $base?->toChecklist() ?? new Checklist('Onboarding', []);
+    }
+
+    /** @return array<string, ServiceFacts> by key */
+    public function services(): array
+    {
+        $services = [];
+        // With whoever leads and the checklist that joins, in one query.
+        /** @var list<Service> $found */
+        $found = $this->em->createQueryBuilder()->select('s', 'l', 'c')->from(Service::class, 's')->join('s.lead', 'l')->leftJoin('s.addOn', 'c')->orderBy('s.key')->getQuery()->getResult();
+        foreach ($found as $service) {
+            $services[$service->key] = new ServiceFacts($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist());
+        }
+
+        return $services;
+    }
+
+    /** @return list<string> names in order */
+    public function stages(): array
+    {
+        return array_map(static fn (Stage $stage): string => $stage->name, $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC']));
+    }
+
+    public function reset(): void
+    {
+        $this->business = null;
+        $this->closures = null;
+    }
+
+    /** @return list<string> ISO 8601 days */
+    private function closures(): array
+    {
+        /** @var list<string> $days */
+        $days = $this->closures ?? $this->em->getConnection()->fetchFirstColumn('SELECT day FROM closure');
+
+        return $this->closures = $days;
+    }
+
+    private static function member(Staff $staff): StaffMember
+    {
+        return new StaffMember($staff->id, $staff->name, $staff->email);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Business;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Staff\Staff;
+
+/** A service that the business offers, who leads it, and the checklist that it adds. */
+#[ORM\Entity]
+class Service
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\Column(name: 'code', length: 40, unique: true)]
+        public readonly string $key,
+        #[ORM\Column(length: 100)]
+        public string $name,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Staff $lead,
+        #[ORM\Column(length: 100)]
+        public string $rule,
+        #[ORM\ManyToOne]
+        public ?ChecklistTemplate $addOn,
+    ) {
+        $this->id = Ids::next();
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Planning;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Record\Journaled;
+use Telamon\Record\RecordRef;
+use Telamon\RuleRuns\EventRules;
+use Telamon\Rules\RuleUses;
+use Telamon\Staff\Staff;
+use Telamon\Submissions\Submission;
+use Telamon\Submissions\SubmissionState;
+
+/** Carries a plan out in one transaction. It writes and never decides. */
+final readonly class Acceptor
+{
+    /** Why a submission may be set aside. */
+    public const REASONS = ['advertising', 'test', 'duplicate', 'not-for-us', 'other'];
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private PlanMaker $plans,
+        private EffectWriter $writer,
+        private Decisions $decisions,
+        private Changes $changes,
+        private BusinessFacts $facts,
+        private RuleUses $uses,
+        private EventRules $events,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @param string $fingerprint of the plan that was looked at
+     * @param array<array-key, mixed> $decisions
+     * @param int|null $seen version of what was decided on the plan, as it was looked at
+     *
+     * @return array<string, mixed> as Acceptance in the contract
+     *
+     * @throws Problem 409 when the plan has changed or the submission is decided, 422 when a question is open
+     */
+    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null): array
+    {
+        $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change): array {
+            // Read again under the write lock: what is checked now stays so until the commit.
+            $this->em->refresh($submission);
+            $this->refuseDecided($submission);
+            $this->refuseUnseen($submission, $seen);
+            $plan = $this->planStill($submission, $fingerprint, $decisions);
+            $open = $plan->open();
+            if ([] !== $open) {
+                throw new Problem(422, 'A choice is open', 'Choose first; nothing was accepted yet.', array_map(
+                    static fn (PlanLine $line): array => ['path' => 'decisions.'.($line->choice->key ?? $line->key), 'message' => 'Choose one.'],
+                    $open,
+                ));
+            }
+
+            $this->uses->keep($plan->outcome, $change, $submission);
+            $touched = [...$this->writer->write($submission, $plan, $staff, $this->clock->now()), ...$this->andThen($plan, $change, $submission)];
+
+            // A record that several lines touch is told once.
+            return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
+        });
+
+        return ['change' => $change->toArray($this->facts->zone()), 'made' => $made];
+    }
+
+    /**
+     * What rules do once a plan is accepted.
+     *
+     * @return list<Journaled>
+     */
+    private function andThen(Plan $plan, Change $change, Submission $submission): array
+    {
+        $effects = array_values(array_filter(array_column($plan->lines, 'effect')));
+        $wasThere = [] !== array_filter($effects, static fn (Effect $effect): bool => EffectKind::UseClient === $effect->kind);
+        $fields = $wasThere ? EventRules::clientFields($effects) : [];
+
+        return [
+            ...$this->events->happened(Trigger::Accepted, $change, $submission->project, $submission->client, [], of: $submission),
+            ...([] === $fields ? [] : $this->events->happened(Trigger::ClientChanged, $change, $submission->project, $submission->client, $fields, of: $submission)),
+        ];
+    }
+
+    /** @throws Problem 409 */
+    public function setAside(Submission $submission, string $reason, string $note, Staff $staff, ?Submission $same = null): Change
+    {
+        $change = new Change(ChangeKind::SetAside, "set {$submission->name} aside", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff, $same): void {
+            $this->em->refresh($submission);
+            $this->refuseDecided($submission);
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = $reason;
+            $submission->asideNote = $note;
+            $submission->sameAs = $same;
+            if (null !== $same) {
+                $same->doubled = true;
+            }
+            $submission->remindAt = null;
+            $submission->decidedAt = $this->clock->now();
+            $submission->decidedBy = $staff;
+        });
+
+        return $change;
+    }
+
+    /**
+     * Puts what was set aside by itself back among the arrivals.
+     *
+     * @return array{change: string, words: string, undone: int, kept: list<never>} as Undone in the contract
+     */
+    public function putBack(Submission $submission, Staff $staff): array
+    {
+        $words = "put {$submission->name} back among the arrivals";
+        $change = new Change(ChangeKind::Setup, $words, $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $this->changes->carryOut($change, static function () use ($submission): void {
+            $submission->state = SubmissionState::Waiting;
+            $submission->asideReason = $submission->asideNote = '';
+            $submission->sameAs = null;
+            $submission->decidedAt = null;
+        });
+
+        return ['change' => $change->id, 'words' => ucfirst($words), 'undone' => 1, 'kept' => []];
+    }
+
+    /**
+     * @param array<array-key, mixed> $decisions
+     *
+     * @throws Problem 409 when it is no longer the plan that was looked at, 422 when it offers no such choice
+     */
+    private function planStill(Submission $submission, string $fingerprint, array $decisions): Plan
+    {
+        try {
+            $plan = $this->plans->plan($submission, $decisions);
+        } catch (Problem $problem) {
+            // A choice that was offered then and is not now: the plan has changed, and that is what to say.
+            if (hash_equals($this->plans->plan($submission)->fingerprint, $fingerprint)) {
+                throw $problem;
+            }
+            $plan = null;
+        }
+        if (null === $plan || !hash_equals($plan->fingerprint, $fingerprint)) {
+            throw new Problem(409, 'The plan has changed', 'Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
+        }
+
+        return $plan;
+    }
+
+    /** @throws Problem 409 when somebody has decided something on the plan since it was looked at */
+    private function refuseUnseen(Submission $submission, ?int $seen): void
+    {
+        $now = $this->decisions->of($submission->id);
+        if (null !== $seen && $seen !== $now->version) {
+            throw new Problem(409, 'The plan has changed', "{$now->by} has decided something else on it meanwhile. Nothing was accepted; look at the plan again.");
+        }
+    }
+
+    private function refuseDecided(Submission $submission): void
+    {
+        if (SubmissionState::Waiting === $submission->state) {
+            return;
+        }
+        $by = $submission->decidedBy->name ?? 'somebody';
+        $at = $submission->decidedAt?->setTimezone($this->facts->zone())->format('H:i') ?? '';
+        throw new Problem(409, 'Decided already', SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Planning;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Telamon\Http\Problem;
+use Telamon\Submissions\LookAhead;
+use Telamon\Submissions\Submission;
+use Telamon\Submissions\SubmissionState;
+
+/**
+ * Counts what is to be decided, for the list; and accepts plans that a rule says need nobody, as long as nothing in
+ * them is open. Done by the worker, so that whoever sends a form does not wait for it.
+ */
+#[AsMessageHandler]
+final readonly class LookAheadHandler
+{
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private PlanMaker $plans, private Acceptor $acceptor)
+    {
+    }
+
+    public function __invoke(LookAhead $message): void
+    {
+        $submission = $this->em->find(Submission::class, $message->submissionId);
+        if (null === $submission || SubmissionState::Waiting !== $submission->state) {
+            return;
+        }
+        $plan = $this->plans->plan($submission);
+        $this->db->executeStatement('UPDATE submission SET to_decide = ? WHERE id = ?', [\count($plan->open()), $submission->id]);
+        if (null === $plan->outcome->acceptedBy() || [] !== $plan->open()) {
+            return;
+        }
+        try {
+            $this->acceptor->accept($submission, $plan->fingerprint, [], null);
+        } catch (Problem) {
+            // Somebody was quicker, or something changed in between: it waits for a person.
+        }
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Planning;
+
+use Psr\Clock\ClockInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Purpose;
+use Telamon\Core\Form\Readings;
+use Telamon\Core\Matching\ClientMatcher;
+use Telamon\Core\Matching\Directory;
+use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\Planner;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Http\Problem;
+use Telamon\Messages\MessageQueue;
+use Telamon\Rules\RuleBooks;
+use Telamon\Submissions\PastFacts;
+use Telamon\Submissions\Submission;
+
+/** Gathers what the core needs to plan a submission, and lets it plan. */
+final readonly class PlanMaker
+{
+    public function __construct(
+        private SubmissionReader $reader,
+        private ClientMatcher $matcher,
+        private Directory $directory,
+        private Planner $planner,
+        private BusinessFacts $facts,
+        private MessageQueue $messages,
+        private PlanInputs $inputs,
+        private RuleBooks $books,
+        private PastFacts $past,
+        private Decisions $decisions,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @param array<array-key, mixed> $decisions the value chosen, by the key of the choice
+     *
+     * @throws Problem 422 when a decision names what the plan does not offer
+     */
+    public function plan(Submission $submission, array $decisions = []): Plan
+    {
+        $chosen = [];
+        foreach ($decisions as $key => $value) {
+            $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
+        }
+        $decided = $this->decisions->of($submission->id);
+        try {
+            return $this->decided($submission, $chosen, $decided);
+        } catch (InvalidDecision $error) {
+            if ($decided->amendments->isEmpty()) {
+                throw Problem::invalid($error->path, $error->getMessage());
+            }
+        }
+        // What was kept named something that is gone since: the plan is told without it, and can be opened.
+        try {
+            return $this->decided($submission, $chosen, new Decided(choices: $decided->choices, answers: $decided->answers));
+        } catch (InvalidDecision $error) {
+            throw Problem::invalid($error->path, $error->getMessage());
+        }
+    }
+
+    /** @throws Problem 422 when no plan can be made with what is decided */
+    public function check(Submission $submission): Plan
+    {
+        try {
+            return $this->decided($submission, [], $this->decisions->of($submission->id));
+        } catch (InvalidDecision $error) {
+            throw Problem::invalid($error->path, $error->getMessage());
+        }
+    }
+
+    /**
+     * @param array<string, string> $chosen
+     *
+     * @throws InvalidDecision
+     */
+    private function decided(Submission $submission, array $chosen, Decided $decided): Plan
+    {
+        $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
+        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose);
+
+        return $this->planner->plan($input->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
+    }
+
+    /**
+     * The plan as it would be with a rule, or with another book of rules altogether. Nothing is saved.
+     */
+    public function withBook(Submission $submission, RuleBook $book): Plan
+    {
+        return $this->planner->plan($this->input($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
+    }
+
+    /** Of the answers, and of those to the short form before that did not come again. */
+    private function readings(Submission $submission, Decided $decided): Readings
+    {
+        $form = $submission->formVersion->definition();
+        $readings = $this->reader->read($form, $decided->answers + $submission->answers);
+        $short = $submission->continues;
+        if (null === $short) {
+            return $readings;
+        }
+        $before = array_diff_key($short->answers, $submission->answers);
+
+        return $readings->with($this->reader->read($short->formVersion->definition(), $before));
+    }
+
+    /**
+     * The plan that a form would give for answers that nobody has sent. Nothing is saved.
+     *
+     * @param array<array-key, mixed> $answers
+     * @param array<array-key, mixed> $sent what stood in the form when it was sent out
+     * @param RuleBook|null $book other rules than those kept
+     */
+    public function dryRun(FormDefinition $form, array $answers, string $slug = '', array $sent = [], ?RuleBook $book = null): Plan
+    {
+        $kept = [];
+        foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), true) as $question) {
+            $kept[$question->key] = $answers[$question->key] ?? null;
+        }
+
+        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose));
+    }
+
+    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null): PlanInput
+    {
+        $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
+
+        return $this->inputs->of($readings, $this->matcher->candidates($readings, $this->directory), $alreadySent, $book ?? $this->books->book(), $facts, $sent, purpose: $purpose ?? Purpose::Open);
+    }
+}

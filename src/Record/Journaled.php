@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Record;
+
+/** A record whose history is kept. The listener writes every change of its columns into the journal. */
+interface Journaled
+{
+    /** The kind of record, as RecordRef in the contract names it. */
+    public function recordKind(): string;
+
+    /** How the record is called in a sentence. */
+    public function recordLabel(): string;
+
+    /**
+     * The client and project under which the change is told as well.
+     *
+     * @return array{client: string|null, project: string|null} ids
+     */
+    public function recordContext(): array;
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\RuleRuns;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\BusinessFacts;
+use Telamon\Clients\Client;
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\Readings;
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Plan;
+use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Time\DayOrder;
+use Telamon\Effects\Making;
+use Telamon\Journal\Change;
+use Telamon\Planning\EffectWriter;
+use Telamon\Planning\PlanInputs;
+use Telamon\Projects\Project;
+use Telamon\Record\Journaled;
+use Telamon\Rules\RuleBooks;
+use Telamon\Rules\RuleUses;
+use Telamon\Submissions\PastFacts;
+use Telamon\Submissions\Submission;
+use Telamon\Tasks\TaskCounts;
+
+/**
+ * Carries out the rules that wait for something to happen to a project or a client: in the transaction and under the
+ * change of what happened, so that nothing is late and all is taken back together.
+ */
+final readonly class EventRules
+{
+    /** No chain is longer: rules that would go on for ever are refused when they are kept. */
+    private const LONGEST_CHAIN = 20;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RuleBooks $books,
+        private RuleUses $uses,
+        private EventPlanner $planner,
+        private EffectWriter $writer,
+        private PastFacts $past,
+        private SubmissionReader $reader,
+        private BusinessFacts $facts,
+        private PlanInputs $inputs,
+        private TaskCounts $tasks,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * Call it inside the change, once what happened is written.
+     *
+     * @param list<string> $what stage, name of the task, or fields that it happened to
+     * @param array<string, string> $beside facts of the event: stage_before, task
+     * @param Submission|null $of whose answers are asked about; that which opened the project where null
+     *
+     * @return list<Journaled> what was made or changed
+     */
+    public function happened(Trigger $event, Change $change, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
+    {
+        $book = $this->books->book();
+        if ($depth > self::LONGEST_CHAIN || [] === array_filter($book->rules, static fn ($rule): bool => $rule->when === $event)) {
+            return [];
+        }
+        // What the rules look at is what is written, and what was made so far has its place.
+        $this->em->flush();
+        $submission = $of ?? $this->submissionOf($project);
+        $facts = $this->known($submission, $project, $client ?? $project?->client, $beside)->after([$event], $what, $byHand);
+        $plan = $this->plan($book, $facts, $submission, $project);
+        if ([] === $plan->outcome->rules) {
+            return [];
+        }
+        $made = new Making($submission, $this->clock->now());
+        $made->client = $client ?? $project?->client;
+        $made->project = $project;
+        $made->asset = $project?->asset;
+        $made->tasksBefore = null === $project ? 0 : $this->tasks->last($project);
+        $before = $project->stage ?? '';
+        $touched = $this->writer->lines($plan->lines, $made);
+        $this->uses->keep($plan->outcome, $change, $project ?? $client ?? throw new \LogicException('something happened to nothing'));
+
+        return [...$touched, ...$this->goOn($plan, $change, $made, $before, $depth)];
+    }
+
+    /** What a rule would do to a project if what it waits for happened there now. Nothing is written. */
+    public function trial(Rule $rule, RuleBook $book, Project $project): Plan
+    {
+        $submission = $this->submissionOf($project);
+        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage, '@task' => $rule->what])->after([$rule->when], [$rule->what]);
+        if (Trigger::StageChanged === $rule->when && '' !== $rule->what) {
+            $facts = $facts->with(['@stage' => $rule->what]);
+        }
+
+        return $this->plan($book, $facts, $submission, $project);
+    }
+
+    private function plan(RuleBook $book, RuleFacts $facts, ?Submission $submission, ?Project $project): Plan
+    {
+        $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
+
+        return $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
+    }
+
+    private function submissionOf(?Project $project): ?Submission
+    {
+        return null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
+    }
+
+    /** @return list<Journaled> */
+    private function goOn(Plan $plan, Change $change, Making $made, string $stageBefore, int $depth): array
+    {
+        $touched = [];
+        if (null !== $made->project && $made->project->stage !== $stageBefore) {
+            $touched = $this->happened(Trigger::StageChanged, $change, $made->project, null, [$made->project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
+        }
+        $fields = self::clientFields(array_values(array_filter(array_column($plan->lines, 'effect'))));
+
+        return [] === $fields ? $touched : [...$touched, ...$this->happened(Trigger::ClientChanged, $change, $made->project, $made->client, $fields, depth: $depth + 1)];
+    }
+
+    /**
+     * The fields of a client that are written.
+     *
+     * @param list<Effect> $effects
+     *
+     * @return list<string>
+     */
+    public static function clientFields(array $effects): array
+    {
+        $fields = [];
+        foreach ($effects as $effect) {
+            if (EffectKind::SetField === $effect->kind && 'client' === $effect->text('record')) {
+                $fields[] = $effect->text('field');
+            } elseif (EffectKind::AddTags === $effect->kind && 'client' === $effect->text('record')) {
+                $fields[] = 'tags';
+            }
+        }
+
+        return array_values(array_unique($fields));
+    }
+
+    /** @param array<string, string> $beside */
+    private function known(?Submission $submission, ?Project $project, ?Client $client, array $beside): RuleFacts
+    {
+        $today = $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d');
+        $facts = null === $submission ? new RuleFacts('', [], $today, DayOrder::Unstated) : $this->past->of($submission);
+
+        $own = [];
+        foreach ($client->custom ?? [] as $key => $value) {
+            $own["@client.custom.$key"] = $value;
+        }
+
+        return $facts->with($beside + $own + [
+            '@client.organisation' => $client->organisation ?? '',
+            '@client.address' => $client->address ?? '',
+            '@client' => 'known',
+            '@client_tags' => $client->tags ?? [],
+            '@project_tags' => $project->tags ?? [],
+            '@stage' => $project->stage ?? '',
+            '@lead' => $project->lead->id ?? '',
+            '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside',
+        ]);
+    }
+
+    private function input(RuleBook $book, ?Submission $submission, ?Project $project): PlanInput
+    {
+        $readings = null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $merge = null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()];
+
+        // A rule that speaks again for the same project may write again; the same change never runs twice.
+        return $this->inputs->of($readings, [], [], $book, merge: $merge);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\RuleRuns;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Rules\RuleWords;
+
+/** What a rule would have done over the last days: counted in the background, as the rule was when asked. */
+#[ORM\Entity]
+class LookBack
+{
+    public const RUNNING = 'running';
+    public const DONE = 'done';
+    public const CANCELLED = 'cancelled';
+
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Column(length: 10)]
+    public string $state = self::RUNNING;
+
+    #[ORM\Column]
+    public int $done = 0;
+
+    #[ORM\Column]
+    public int $touched = 0;
+
+    /** @var list<array{id: string, label: string, at: string}> the newest of those it would have touched */
+    #[ORM\Column(type: 'json')]
+    public array $examples = [];
+
+    /** @param array<string, mixed> $rule as it was when asked */
+    public function __construct(
+        #[ORM\Column(type: 'json')]
+        public readonly array $rule,
+        #[ORM\Column]
+        public readonly int $days,
+        #[ORM\Column]
+        public readonly int $total,
+        #[ORM\Column]
+        public \DateTimeImmutable $at,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    /** @return array<string, mixed> as LookBack in the contract */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'state' => $this->state, 'days' => $this->days, 'total' => $this->total, 'done' => $this->done, 'touched' => $this->touched, 'lines' => $this->lines(), 'examples' => $this->examples];
+    }
+
+    /** @return list<string> what it would have added to each, in words */
+    private function lines(): array
+    {
+        $then = \is_array($this->rule['then'] ?? null) ? $this->rule['then'] : [];
+
+        return array_values(array_map(static fn (mixed $action): string => \is_array($action) ? RuleWords::of($action) : '', $then));
+    }
+}

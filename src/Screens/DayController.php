@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Screens;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Arrivals\ArrivalsOfDay;
+use Telamon\Business\BusinessFacts;
+use Telamon\Diary\Appointment;
+
+#[IsGranted('ROLE_FIELD')]
+final readonly class DayController
+{
+    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private BusinessFacts $facts, private ClockInterface $clock)
+    {
+    }
+
+    #[Route('/api/day', methods: ['GET'])]
+    public function show(): Response
+    {
+        $zone = $this->facts->zone();
+        $now = $this->clock->now()->setTimezone($zone);
+        $from = $now->setTime(0, 0);
+        $to = $from->modify('+1 day');
+        /** @var list<Appointment> $appointments */
+        $appointments = $this->em->createQueryBuilder()->select('a', 's')->from(Appointment::class, 'a')->join('a.staff', 's')
+            ->where('a.startsAt >= :from')->andWhere('a.startsAt < :to')
+            ->setParameter('from', $from, 'datetime_immutable')->setParameter('to', $to, 'datetime_immutable')
+            ->orderBy('a.startsAt')->addOrderBy('a.id')->setMaxResults(100)->getQuery()->getResult();
+
+        return new JsonResponse([
+            'now' => $now->format(\DATE_RFC3339),
+            'day' => $now->format('Y-m-d'),
+            'toAnswer' => $this->arrivals->waiting(),
+            'appointments' => array_map(static fn (Appointment $a): array => [
+                'id' => $a->id, 'title' => $a->title, 'place' => $a->place, 'staff' => $a->staff->name, 'initials' => $a->staff->initials,
+                'startsAt' => $a->startsAt->setTimezone($zone)->format(\DATE_RFC3339),
+                'endsAt' => $a->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
+                'state' => $a->state($now), 'projectId' => $a->project?->id,
+            ], $appointments),
+            'arrivals' => $this->arrivals->between($from, $to, $zone),
+        ]);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Staff;
+
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
+use Symfony\Component\Security\Core\User\UserInterface;
+use Telamon\Database\Ids;
+
+/** A member of staff who can sign in. */
+#[ORM\Entity]
+class Staff implements UserInterface, PasswordAuthenticatedUserInterface
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Column]
+    public string $passwordHash = '';
+
+    #[ORM\Column]
+    public bool $active = true;
+
+    public function __construct(
+        #[ORM\Column(length: 254, unique: true)]
+        public string $email,
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 3)]
+        public string $initials,
+        #[ORM\Column(enumType: Role::class)]
+        public Role $role,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function getRoles(): array
+    {
+        return $this->active ? ['ROLE_'.strtoupper($this->role->value)] : [];
+    }
+
+    public function getPassword(): string
+    {
+        return $this->passwordHash;
+    }
+
+    public function getUserIdentifier(): string
+    {
+        return '' === $this->email ? throw new \LogicException('staff sign in by email') : $this->email;
+    }
+
+    /** @return array<string, mixed> for the session: it holds a short sum of the password's hash, to end when that changes */
+    public function __serialize(): array
+    {
+        return ['passwordHash' => hash('crc32c', $this->passwordHash)] + get_object_vars($this);
+    }
+
+    #[\Deprecated]
+    public function eraseCredentials(): void
+    {
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Doctrine\DBAL\Connection;
+use Telamon\Core\Answers\AnswerText;
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Readings;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Messages\MessageQueue;
+
+/** Sends whoever filled in a form that promises it a copy of what they wrote, at once. Call it inside a change. */
+final readonly class AnswerCopy
+{
+    public const TEMPLATE = 'copy';
+    /** So many in a day to one address: a public form must not become somebody's tool to fill a stranger's mailbox. */
+    private const MOST_A_DAY = 5;
+
+    public function __construct(private MessageQueue $messages, private NameReader $names, private Connection $db)
+    {
+    }
+
+    public function send(Submission $submission, Readings $readings, FormDefinition $form, \DateTimeImmutable $now): void
+    {
+        $to = $readings->for(Destination::ClientEmail)?->string() ?? '';
+        if (!$form->copy || '' === $to || $this->hadEnough($to, $now)) {
+            return;
+        }
+        $name = $readings->for(Destination::ClientName)->text ?? '';
+        $this->messages->queue(self::TEMPLATE, $to, mb_substr($name, 0, 200), [
+            'first_name' => $this->names->read($name)->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => self::told($submission, $form),
+        ], null, null, $submission->id);
+    }
+
+    private function hadEnough(string $address, \DateTimeImmutable $now): bool
+    {
+        $sent = $this->db->fetchOne('SELECT COUNT(*) FROM message WHERE template = ? AND to_address = ? AND queued_at > ?', [self::TEMPLATE, $address, $now->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s')]);
+
+        return is_numeric($sent) && (int) $sent >= self::MOST_A_DAY;
+    }
+
+    private static function told(Submission $submission, FormDefinition $form): string
+    {
+        $told = [];
+        foreach ($form->questions() as $question) {
+            if ($question->staffOnly || QuestionType::Hidden === $question->type) {
+                continue;
+            }
+            $text = AnswerText::of($question, $submission->answers[$question->key] ?? '');
+            if ('' !== trim($text)) {
+                $told[] = "{$question->wording}\n$text";
+            }
+        }
+
+        return implode("\n\n", $told);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+/** What is known of a submission beside its answers, as it arrives. */
+final readonly class Arriving
+{
+    /**
+     * @param string $channel “page” or “embed”
+     * @param string|null $key the same key again gives the same submission
+     * @param string|null $suspicion why it is set aside at once, as what looks unwanted
+     * @param Submission|null $continues the short form that this one carries on
+     * @param array<string, mixed> $sent what stood in the form when it was sent out, by question key
+     */
+    public function __construct(
+        public string $channel,
+        public ?string $key = null,
+        public ?string $suspicion = null,
+        public Origin $origin = new Origin(),
+        public ?Submission $continues = null,
+        public array $sent = [],
+    ) {
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** Where a submission came from, as far as the browser said and the business keeps. */
+#[ORM\Embeddable]
+final class Origin
+{
+    /**
+     * @param string $page the page that the form stood on
+     * @param array<string, string> $campaign named parameters of its address
+     * @param string $networkAddress shortened where the business says so
+     * @param \DateTimeImmutable|null $beganAt when filling in began
+     */
+    public function __construct(
+        #[ORM\Column(length: 500, options: ['default' => ''])]
+        public string $page = '',
+        #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+        public array $campaign = [],
+        #[ORM\Column(length: 64, options: ['default' => ''])]
+        public string $networkAddress = '',
+        #[ORM\Column(nullable: true)]
+        public ?\DateTimeImmutable $beganAt = null,
+    ) {
+    }
+}

@@ -1,0 +1,288 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Stamp\DelayStamp;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Answers\AnswerCheck;
+use Telamon\Core\Answers\AnswerText;
+use Telamon\Core\Answers\Priority;
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\EndingKind;
+use Telamon\Core\Form\Faults;
+use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Database\Counter;
+use Telamon\Files\AttachmentShelf;
+use Telamon\Files\Upload;
+use Telamon\Forms\FormVersion;
+use Telamon\Forms\PublishedForms;
+use Telamon\Http\Problem;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** Takes a filled-in form: checks it, and puts it on file once. */
+final readonly class Receiver
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private AnswerCheck $check,
+        private SubmissionReader $reader,
+        private MessageBusInterface $bus,
+        private AttachmentShelf $shelf,
+        private BusinessFacts $facts,
+        private Changes $changes,
+        private Counter $counter,
+        private ClockInterface $clock,
+        private Twins $twins,
+        private PublishedForms $forms,
+        private AnswerCopy $copy,
+    ) {
+    }
+
+    /**
+     * @param array<array-key, mixed> $answers by question key
+     *
+     * @throws Problem 422 with a violation for each answer that needs another look
+     */
+    public function receive(FormVersion $version, array $answers, Arriving $arriving): Submission
+    {
+        $key = null === $arriving->key || '' === $arriving->key ? null : hash('sha256', $arriving->key);
+        $digest = self::digest($answers);
+        $known = $this->known($version, $key, $digest);
+        if (null !== $known) {
+            return $known;
+        }
+        $now = $this->clock->now();
+        $form = $version->definition();
+        $violations = array_map(
+            static fn ($violation): array => ['path' => $violation->path, 'message' => $violation->message],
+            $this->check->check($form, $answers, $now->setTimezone($this->facts->zone())),
+        );
+        self::refuse($violations);
+        $kept = self::kept($form, $answers, $now->setTimezone($this->facts->zone())->format('Y-m-d'));
+
+        return $this->changes->carryOut(
+            new Change(ChangeKind::Receive, 'received a form', null, $now),
+            // Looked for again under the write lock: the same key may have come twice at the same moment.
+            fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
+        );
+    }
+
+    /**
+     * @param list<array{path: string, message: string}> $violations
+     *
+     * @throws Problem 422 where there are any
+     */
+    private static function refuse(array $violations): void
+    {
+        if ([] !== $violations) {
+            throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
+        }
+    }
+
+    /**
+     * What a sending said, whatever order it was said in.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return string SHA-256 in hexadecimal
+     */
+    private static function digest(array $answers): string
+    {
+        ksort($answers);
+
+        return hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /** @throws Problem 409 when the key came before with other answers */
+    private function known(FormVersion $version, ?string $key, string $digest): ?Submission
+    {
+        if (null === $key) {
+            return null;
+        }
+        $row = $this->em->getConnection()->fetchOne(
+            'SELECT s.id FROM submission s JOIN form_version v ON v.id = s.form_version_id WHERE v.form_id = ? AND s.idempotency_key = ?',
+            [$version->form->id, $key],
+        );
+
+        $known = \is_string($row) ? $this->em->find(Submission::class, $row) : null;
+        if (null !== $known && '' !== $known->digest && $known->digest !== $digest) {
+            throw new Problem(409, 'Sent before with other answers', "Something else came under this key before, as {$known->number}. Send this one under a key of its own.");
+        }
+
+        return $known;
+    }
+
+    /**
+     * The files that came with the answers to questions that were shown. Looked up under the write lock: one upload
+     * serves one submission.
+     *
+     * @param array<string, mixed> $kept
+     *
+     * @return array<string, list<Upload>> by question key
+     *
+     * @throws Problem 422 when one of them is gone, or does not fit
+     */
+    private function uploads(FormDefinition $form, array $kept): array
+    {
+        $uploads = [];
+        $violations = [];
+        $taken = [];
+        foreach ($form->questions() as $question) {
+            $ids = QuestionType::Files === $question->type || QuestionType::Signature === $question->type ? self::uploadIds($question, $kept[$question->key] ?? []) : [];
+            if ([] === $ids) {
+                continue;
+            }
+            $found = [] === array_intersect($ids, $taken) ? $this->shelf->uploads($ids) : null;
+            array_push($taken, ...$ids);
+            if (null === $found) {
+                $violations[] = ['path' => $question->key, 'message' => 'A file is no longer here. Add it again.'];
+            } elseif ([] !== array_filter($found, static fn (Upload $upload): bool => !self::fits($question, $upload->file->type))) {
+                $violations[] = ['path' => $question->key, 'message' => 'pdf' === $question->fileKinds ? 'Only PDF files fit here.' : 'Only photographs and pictures fit here.'];
+            } elseif ([] !== array_filter($found, static fn (Upload $upload): bool => $upload->file->size > $question->maxBytes)) {
+                $violations[] = ['path' => $question->key, 'message' => \sprintf('A file has more than %d MB. Send a smaller one.', intdiv($question->maxBytes, 1_048_576))];
+            } else {
+                $uploads[$question->key] = $found;
+            }
+        }
+        self::refuse($violations);
+
+        return $uploads;
+    }
+
+    /** @return list<string> */
+    private static function uploadIds(Question $question, mixed $answer): array
+    {
+        if (!\is_array($answer)) {
+            return [];
+        }
+        $ids = QuestionType::Signature === $question->type ? ('drawn' === ($answer['how'] ?? null) ? [$answer['image'] ?? null] : []) : $answer;
+
+        return array_values(array_unique(array_filter($ids, static fn (mixed $id): bool => \is_string($id) && '' !== $id)));
+    }
+
+    private static function fits(Question $question, string $type): bool
+    {
+        return match (true) {
+            QuestionType::Signature === $question->type => 'image/png' === $type,
+            'images' === $question->fileKinds => str_starts_with($type, 'image/'),
+            'pdf' === $question->fileKinds => 'application/pdf' === $type,
+            default => true,
+        };
+    }
+
+    /**
+     * @param array<string, mixed> $answers
+     *
+     * @throws Problem 410 where the form has had all it takes, 422 for files that are gone
+     */
+    private function file(FormVersion $version, array $answers, Arriving $arriving, ?string $key, string $digest, \DateTimeImmutable $now): Submission
+    {
+        $form = $version->definition();
+        if (null === $arriving->suspicion) {
+            $this->forms->refuseClosed($version->form, $now);
+        }
+        $uploads = $this->uploads($form, $answers);
+        $readings = $this->reader->read($form, $answers);
+        $submission = new Submission(
+            $this->counter->next('A'),
+            $version,
+            $answers,
+            mb_substr($readings->for(Destination::ClientName)->text ?? 'No name given', 0, 200),
+            $readings->doubts(),
+            $arriving->channel,
+            $now,
+            $this->facts->workingTime()->add($now, min($form->promiseMinutes, Faults::LONGEST_PROMISE)),
+            $key,
+            $arriving->origin,
+            $arriving->continues,
+        );
+        $local = $now->setTimezone($this->facts->zone())->format('Y-m-d');
+        if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
+            $submission->continueBy = $now->modify("+{$this->facts->business()->unfinishedMinutes} minutes");
+        }
+        $submission->digest = $digest;
+        $submission->sent = $arriving->sent;
+        $submission->priority = Priority::of($readings, $local)->points();
+        $submission->sameness = $this->twins->sameness($version->form, $readings, $uploads);
+        $twin = $this->twins->before($submission, $now);
+        if (null !== $twin) {
+            $submission->sameAs = $twin;
+            $twin->doubled = true;
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = 'duplicate';
+            $submission->asideNote = "The same answers came before as {$twin->number}.";
+            $submission->decidedAt = $now;
+        }
+        if (null !== $arriving->suspicion) {
+            // Out of the way, never thrown away: she can put it back.
+            $submission->state = SubmissionState::SetAside;
+            $submission->asideReason = 'advertising';
+            $submission->asideNote = $arriving->suspicion;
+            $submission->decidedAt = $now;
+        }
+        $this->em->persist($submission);
+        if (SubmissionState::Waiting === $submission->state) {
+            $this->bus->dispatch(new LookAhead($submission->id));
+            if (null !== $submission->continueBy) {
+                // Looked at again when the long form should have come: a rule may wait for that.
+                $this->bus->dispatch(new LookAhead($submission->id), [new DelayStamp(1000 * ($submission->continueBy->getTimestamp() - $now->getTimestamp() + 1))]);
+            }
+        }
+        $this->finish($arriving->continues, $submission, $now);
+        foreach ($uploads as $questionKey => $files) {
+            $this->shelf->claim($files, $submission, $questionKey);
+        }
+        if (null === $arriving->suspicion) {
+            $this->copy->send($submission, $readings, $form, $now);
+        }
+
+        return $submission;
+    }
+
+    /** The short form is done once the long one is here: what it said is in the long one's plan. */
+    private function finish(?Submission $short, Submission $long, \DateTimeImmutable $now): void
+    {
+        if (null === $short || SubmissionState::Waiting !== $long->state) {
+            return;
+        }
+        $this->em->refresh($short);
+        if (SubmissionState::Waiting === $short->state) {
+            $short->state = SubmissionState::SetAside;
+            $short->asideReason = 'continued';
+            $short->asideNote = "Carried on in {$long->number}.";
+            $short->decidedAt = $now;
+        }
+    }
+
+    /**
+     * The answers as written, without empty ones and those to questions that were not shown.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return array<string, mixed>
+     */
+    private static function kept(FormDefinition $form, array $answers, string $today): array
+    {
+        $kept = [];
+        foreach ($form->shown($answers, $today) as $question) {
+            $answer = $answers[$question->key] ?? null;
+            if (\is_string($answer) && '' !== trim($answer)) {
+                $kept[$question->key] = $answer;
+            } elseif (\is_array($answer) && '' !== trim(AnswerText::of($question, $answer))) {
+                $kept[$question->key] = array_is_list($answer) ? $answer : array_filter($answer, static fn (mixed $part): bool => \is_string($part) && '' !== trim($part));
+            }
+        }
+
+        return $kept;
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Clients\Client;
+use Telamon\Database\Ids;
+use Telamon\Forms\Form;
+use Telamon\Forms\FormVersion;
+use Telamon\Projects\Project;
+use Telamon\Record\Journaled;
+use Telamon\Staff\Staff;
+
+/** One filled-in form, kept word for word as it arrived. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['state', 'due_at', 'id'])]
+#[ORM\Index(columns: ['state', 'received_at', 'id'])]
+#[ORM\Index(columns: ['received_at'])]
+#[ORM\Index(columns: ['form_id', 'received_at', 'id'])]
+#[ORM\Index(columns: ['form_id', 'state', 'received_at', 'id'])]
+#[ORM\Index(columns: ['state', 'answered_at'])]
+#[ORM\Index(columns: ['sameness', 'received_at'])]
+#[ORM\UniqueConstraint(columns: ['form_version_id', 'idempotency_key'])]
+class Submission implements Journaled
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    #[ORM\Version, ORM\Column(type: 'integer')]
+    public int $version = 1;
+
+    #[ORM\Column(length: 20, enumType: SubmissionState::class)]
+    public SubmissionState $state = SubmissionState::Waiting;
+
+    #[ORM\Column(length: 20)]
+    public string $asideReason = '';
+
+    #[ORM\Column(length: 500)]
+    public string $asideNote = '';
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $decidedAt = null;
+
+    #[ORM\ManyToOne]
+    public ?Staff $decidedBy = null;
+
+    #[ORM\ManyToOne]
+    public ?Client $client = null;
+
+    #[ORM\ManyToOne]
+    public ?Project $project = null;
+
+    /** When the long form must have come for this short one to count as finished; null where none is to come. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $continueBy = null;
+
+    /** Who is to decide it; nobody in particular where null. */
+    #[ORM\ManyToOne]
+    public ?Staff $assignee = null;
+
+    /** Put off until then; the promise runs on. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $remindAt = null;
+
+    /** When a person first answered: that stops the reply clock. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $answeredAt = null;
+
+    #[ORM\ManyToOne]
+    public ?Staff $answeredBy = null;
+
+    /** Points that its answers count; of two that are as late, the one with more comes first. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $priority = 0;
+
+    /** What equal answers to one form share; empty where they say too little of who wrote. */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $sameness = '';
+
+    /** The one that said the same before. */
+    #[ORM\ManyToOne(targetEntity: self::class)]
+    public ?self $sameAs = null;
+
+    /** Whether another has said the same since; asked for only then, as nearly none has. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $doubled = false;
+
+    /** SHA-256 of the answers as they came: the same key with other answers is another matter. Empty where none was kept. */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $digest = '';
+
+    /** @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $sent = [];
+
+    #[ORM\ManyToOne]
+    public readonly ?Form $form;
+
+    /**
+     * @param array<string, mixed> $answers by question key, as written
+     * @param string $name who wrote, for lists
+     * @param int $toDecide what is open in its plan, as far as is known: at first the answers that can be read in more than one way
+     * @param self|null $continues the short form that this one carries on
+     * @param \DateTimeImmutable $dueAt when the promised time to answer is over
+     */
+    public function __construct(
+        #[ORM\Column(length: 20, unique: true)]
+        public readonly string $number,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly FormVersion $formVersion,
+        #[ORM\Column(type: 'json')]
+        public readonly array $answers,
+        #[ORM\Column(length: 200)]
+        public readonly string $name,
+        #[ORM\Column]
+        public readonly int $toDecide,
+        #[ORM\Column(length: 20)]
+        public readonly string $channel,
+        #[ORM\Column]
+        public \DateTimeImmutable $receivedAt,
+        #[ORM\Column]
+        public \DateTimeImmutable $dueAt,
+        #[ORM\Column(length: 64, nullable: true)]
+        public readonly ?string $idempotencyKey,
+        #[ORM\Embedded(columnPrefix: false)]
+        public Origin $origin = new Origin(),
+        #[ORM\ManyToOne(targetEntity: self::class)]
+        public readonly ?self $continues = null,
+    ) {
+        $this->form = $formVersion->form;
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'submission';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->number} {$this->name}";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client?->id, 'project' => $this->project?->id];
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Telamon\Business\BusinessFacts;
+use Telamon\Core\Answers\AnswerText;
+use Telamon\Core\Form\Question;
+use Telamon\Core\Form\QuestionType;
+use Telamon\Files\Attachment;
+use Telamon\Files\AttachmentShelf;
+use Telamon\Files\SmallPicture;
+use Twig\Environment;
+
+/** A submission as received, as a PDF file with its photographs and signature. */
+final readonly class SubmissionPdf
+{
+    public function __construct(
+        private Environment $twig,
+        private AttachmentShelf $shelf,
+        private SmallPicture $pictures,
+        private BusinessFacts $facts,
+        #[Autowire('%kernel.cache_dir%')]
+        private string $cacheFolder,
+    ) {
+    }
+
+    /** @return string the bytes of the file */
+    public function of(Submission $submission): string
+    {
+        $files = [];
+        foreach ($this->shelf->of($submission) as $attachment) {
+            $files[$attachment->questionKey][] = $attachment;
+        }
+        $html = $this->twig->render('submission.html.twig', [
+            'number' => $submission->number,
+            'name' => $submission->name,
+            'form' => $submission->formVersion->definition()->title,
+            'version' => $submission->formVersion->number,
+            'business' => $this->facts->business()->name,
+            'received' => $submission->receivedAt->setTimezone($this->facts->zone())->format('D j F Y, H:i'),
+            'page' => $submission->origin->page,
+            'campaign' => $submission->origin->campaign,
+            'answers' => $this->answers($submission, $files),
+        ]);
+        // Nothing is fetched: pictures come along as data, and no file outside is read.
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$this->cacheFolder, ...PdfText::folders()], 'tempDir' => $this->cacheFolder, 'fontDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
+        $pdf->loadHtml($html, 'UTF-8');
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+
+    /**
+     * @param array<string, list<Attachment>> $files by question key
+     *
+     * @return list<array{number: int, wording: string, text: string, signature: bool, pictures: list<string>, names: list<string>}>
+     */
+    private function answers(Submission $submission, array $files): array
+    {
+        $asked = array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks());
+
+        return array_values(array_map(function (Question $question) use ($submission, $files): array {
+            $pictures = [];
+            $names = [];
+            foreach ($files[$question->key] ?? [] as $attachment) {
+                $picture = $this->pictures->of($attachment->file);
+                if (null !== $picture) {
+                    $pictures[] = $picture;
+                }
+                if (null === $picture || QuestionType::Signature !== $question->type) {
+                    $names[] = $attachment->name;
+                }
+            }
+            $text = AnswerText::of($question, QuestionType::Files === $question->type ? '' : ($submission->answers[$question->key] ?? ''));
+
+            return [
+                'number' => $question->number,
+                'wording' => $question->wording,
+                'text' => '' === $text && [] === $names && [] === $pictures ? '–' : $text,
+                'signature' => QuestionType::Signature === $question->type && '' !== $text,
+                'pictures' => $pictures,
+                'names' => $names,
+            ];
+        }, $asked));
+    }
+}
