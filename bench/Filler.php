@@ -7,13 +7,19 @@ namespace Telamon\Bench;
 use Doctrine\DBAL\Configuration;
 use Doctrine\DBAL\DriverManager;
 use Symfony\Component\Uid\Uuid;
+use Telamon\Clients\AssetSearch;
+use Telamon\Clients\ClientSearch;
+use Telamon\Clients\ContactSearch;
 use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Database\SqliteSession;
+use Telamon\Messages\MessageSearch;
+use Telamon\Projects\ProjectSearch;
 use Telamon\Search\SearchRows;
+use Telamon\Submissions\SubmissionSearch;
 use Telamon\Tables\AnswerRows;
 
 /** Fills a data folder with many clients and submissions, straight into the tables. */
@@ -71,7 +77,7 @@ final readonly class Filler
     private function search(): void
     {
         // With the application's own way of waiting: the worker is at work meanwhile.
-        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()])));
+        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()])), [new SubmissionSearch(), new ClientSearch(), new ContactSearch(), new AssetSearch(), new ProjectSearch(), new MessageSearch()]);
         $this->db->exec('BEGIN');
         $this->db->exec('DELETE FROM search_entry');
         $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");

@@ -18,14 +18,12 @@ final class Version20261125050000 extends Migration
 
     public function up(Schema $schema): void
     {
-        // Carried out by the class that keeps them from now on, once the statements before are through.
+        // Made by the class that keeps them from now on, once the statements before are through; filled when the update is.
         $this->addSql('SELECT 1');
     }
 
     public function postUp(Schema $schema): void
     {
-        $rows = new SearchRows($this->connection);
-        $rows->create();
-        $rows->fill();
+        (new SearchRows($this->connection, []))->create();
     }
 }

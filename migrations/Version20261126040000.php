@@ -7,24 +7,33 @@ namespace TelamonMigrations;
 use Doctrine\DBAL\Schema\Schema;
 use Telamon\Database\Migration;
 
-/** What waits for the worker under the name that a job had before its room was moved is carried out all the same. */
+/** What waits for the worker, and what the journal tells of, under the name that a class had before its room was moved. */
 final class Version20261126040000 extends Migration
 {
-    private const RENAMED = [
+    private const JOBS = [
         'Telamon\Rules\LookBackJob' => 'Telamon\RuleRuns\LookBackJob',
         'Telamon\Intake\LookAhead' => 'Telamon\Submissions\LookAhead',
         'Telamon\Intake\KeepSheet' => 'Telamon\Submissions\KeepSheet',
     ];
 
+    private const RECORDS = [
+        'Telamon\Intake\Submission' => 'Telamon\Submissions\Submission',
+        'Telamon\Intake\ArrivalNote' => 'Telamon\Submissions\ArrivalNote',
+        'Telamon\Setup\OwnField' => 'Telamon\Business\OwnField',
+    ];
+
     public function getDescription(): string
     {
-        return 'Jobs in the queue under their new names';
+        return 'Jobs and records under their new names';
     }
 
     public function up(Schema $schema): void
     {
-        foreach (self::RENAMED as $old => $new) {
+        foreach (self::JOBS as $old => $new) {
             $this->addSql('UPDATE queued SET body = REPLACE(body, ?, ?)', [self::serialized($old), self::serialized($new)]);
+        }
+        foreach (self::RECORDS as $old => $new) {
+            $this->addSql('UPDATE journal_entry SET record_class = ? WHERE record_class = ?', [$new, $old]);
         }
     }
 

@@ -15,6 +15,7 @@ use Telamon\Business\BusinessFacts;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
+use Telamon\Record\Records;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 
@@ -24,7 +25,7 @@ final readonly class HandlingController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private Handling $handling, private Several $several, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Handling $handling, private Several $several, private BusinessFacts $facts, private Records $records)
     {
     }
 
@@ -60,7 +61,7 @@ final readonly class HandlingController
 
     private function answer(Change $change, int $status = 200): Response
     {
-        return new JsonResponse(['change' => $change->toArray($this->facts->zone())], $status);
+        return new JsonResponse(['change' => $change->toArray($this->facts->zone(), $this->records)], $status);
     }
 
     private function get(string $id): Submission

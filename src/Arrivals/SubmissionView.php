@@ -12,7 +12,7 @@ use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
-use Telamon\Core\Plan\Plan;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Time\ReplyClock;
 use Telamon\Core\Time\WorkingTime;
 use Telamon\Files\AttachmentShelf;
@@ -24,6 +24,7 @@ use Telamon\Planning\Decisions;
 use Telamon\Planning\PlanMaker;
 use Telamon\Record\Action;
 use Telamon\Record\RecordRef;
+use Telamon\Record\Records;
 use Telamon\Submissions\ArrivalNote;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
@@ -36,6 +37,7 @@ final class SubmissionView
     public function __construct(
         private readonly EntityManagerInterface $em,
         private readonly PlanMaker $plans,
+        private readonly Records $records,
         private readonly AttachmentShelf $shelf,
         private readonly BusinessFacts $facts,
         private readonly ClockInterface $clock,
@@ -109,7 +111,7 @@ final class SubmissionView
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
             'holdSeconds' => $this->messages->holdSeconds(),
-            'plan' => $waiting ? ($plan ?? $this->plans->plan($submission))->toArray() : null,
+            'plan' => $waiting ? $this->records->linked(($plan ?? $this->plans->plan($submission))->toArray()) : null,
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,
             'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
@@ -129,7 +131,7 @@ final class SubmissionView
     private function answers(Submission $submission): array
     {
         $files = [];
-        foreach ($this->shelf->of($submission) as $attachment) {
+        foreach ($this->shelf->of($submission->id) as $attachment) {
             $files[$attachment->questionKey][] = $attachment->toArray();
         }
 
@@ -145,7 +147,7 @@ final class SubmissionView
         }, array_values(array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks())));
     }
 
-    /** @return list<array{kind: string, id: string, label: string}> */
+    /** @return list<array{kind: string, id: string, label: string, path: string|null}> */
     private function made(Submission $submission): array
     {
         $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => ChangeKind::Accept, 'undoneAt' => null], ['seq' => 'DESC']);
@@ -157,7 +159,7 @@ final class SubmissionView
         $made = null === $client ? [] : [$client];
         foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $change, 'action' => Action::Made], ['id' => 'ASC']) as $entry) {
             if ('client' !== $entry->recordKind) {
-                $made[] = ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel];
+                $made[] = $entry->record();
             }
         }
 

@@ -65,6 +65,11 @@ class OwnField implements Journaled
         return $this->label;
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return '/setup';
+    }
+
     public function recordContext(): array
     {
         return ['client' => null, 'project' => null];

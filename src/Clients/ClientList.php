@@ -11,12 +11,11 @@ use Telamon\Business\BusinessFacts;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
-use Telamon\Projects\Project;
 
 /** Pages through clients by name; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Work $work, private BusinessFacts $facts)
     {
     }
 
@@ -32,7 +31,7 @@ final readonly class ClientList
         /** @var list<Client> $found */
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Client $client): Cursor => new Cursor($client->sortName, $client->id));
-        $projects = $this->projects($page);
+        $projects = $this->work->projects($page);
         $phones = $this->facts->phoneReader();
         $this->loadContactPoints($page);
 
@@ -71,19 +70,5 @@ final readonly class ClientList
     {
         $this->em->createQueryBuilder()->select('c', 'p')->from(Client::class, 'c')->leftJoin('c.contactPoints', 'p')
             ->where('c IN (:clients)')->setParameter('clients', $clients)->getQuery()->getResult();
-    }
-
-    /**
-     * @param list<Client> $clients
-     *
-     * @return array<string, int> by client id
-     */
-    private function projects(array $clients): array
-    {
-        /** @var list<array{id: string, n: int|string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('IDENTITY(p.client) AS id', 'COUNT(p.id) AS n')->from(Project::class, 'p')
-            ->where('p.client IN (:clients)')->setParameter('clients', $clients)->groupBy('p.client')->getQuery()->getResult();
-
-        return array_map(intval(...), array_column($rows, 'n', 'id'));
     }
 }

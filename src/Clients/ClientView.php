@@ -5,27 +5,20 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Arrivals\SubmissionView;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
-use Telamon\Files\Attachment;
-use Telamon\Messages\Message;
-use Telamon\Messages\MessageView;
-use Telamon\Projects\Project;
-use Telamon\Projects\ProjectView;
 use Telamon\Record\RecordRef;
-use Telamon\Submissions\Submission;
 
 /** Shows a client with all that hangs on it, as Client in the contract. */
 final readonly class ClientView
 {
     private const RECENT = 40;
 
+    /** @param iterable<ClientSection> $sections */
     public function __construct(
+        #[AutowireIterator('telamon.client_section')] private iterable $sections,
         private EntityManagerInterface $em,
-        private ProjectView $projects,
-        private MessageView $messages,
-        private SubmissionView $submissions,
         private OwnFields $fields,
         private BusinessFacts $facts,
     ) {
@@ -35,8 +28,12 @@ final readonly class ClientView
     public function whole(Client $client): array
     {
         $phones = $this->facts->phoneReader();
+        $lists = [];
+        foreach ($this->sections as $section) {
+            $lists[$section::name()] = $section->ofClient($client);
+        }
 
-        return [
+        return $lists + [
             'id' => $client->id,
             'mergedInto' => RecordRef::maybe($client->mergedInto),
             'name' => $client->name(),
@@ -46,7 +43,7 @@ final readonly class ClientView
             'notes' => $client->notes,
             'tags' => $client->tags,
             'custom' => $this->fields->shown('client', $client->custom),
-            'contacts' => array_map(static fn (Contact $contact): array => ['id' => $contact->id, 'name' => $contact->name, 'role' => $contact->role, 'email' => $contact->email, 'phone' => '' === $contact->phone ? '' : $phones->format($contact->phone)], $this->of(Contact::class, $client, 'id', 'ASC')),
+            'contacts' => array_map(static fn (Contact $contact): array => ['id' => $contact->id, 'name' => $contact->name, 'role' => $contact->role, 'email' => $contact->email, 'phone' => '' === $contact->phone ? '' : $phones->format($contact->phone)], $this->of(Contact::class, $client)),
             'address' => $client->address,
             'otherAddresses' => $client->otherAddresses,
             'owner' => $client->owner?->name,
@@ -56,11 +53,7 @@ final readonly class ClientView
                 'value' => $point->value,
                 'text' => ContactKind::Phone === $point->kind ? $phones->format($point->value) : $point->value,
             ], $client->contactPoints->toArray())),
-            'assets' => array_map(fn (Asset $asset): array => $asset->toArray() + ['custom' => $this->fields->shown('asset', $asset->custom)], $this->of(Asset::class, $client, 'id', 'ASC')),
-            'projects' => $this->projects->rows($this->of(Project::class, $client, 'openedAt')),
-            'messages' => array_map($this->messages->row(...), $this->of(Message::class, $client, 'queuedAt')),
-            'submissions' => array_map($this->submissions->row(...), $this->of(Submission::class, $client, 'receivedAt')),
-            'files' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->of(Attachment::class, $client, 'id')),
+            'assets' => array_map(fn (Asset $asset): array => $asset->toArray() + ['custom' => $this->fields->shown('asset', $asset->custom)], $this->of(Asset::class, $client)),
         ];
     }
 
@@ -68,12 +61,11 @@ final readonly class ClientView
      * @template T of object
      *
      * @param class-string<T> $class
-     * @param 'ASC'|'DESC' $direction
      *
      * @return list<T>
      */
-    private function of(string $class, Client $client, string $order, string $direction = 'DESC'): array
+    private function of(string $class, Client $client): array
     {
-        return $this->em->getRepository($class)->findBy(['client' => $client], [$order => $direction], self::RECENT);
+        return $this->em->getRepository($class)->findBy(['client' => $client], ['id' => 'ASC'], self::RECENT);
     }
 }

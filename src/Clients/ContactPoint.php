@@ -6,12 +6,12 @@ namespace Telamon\Clients;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Record\Journaled;
+use Telamon\Record\PartOf;
 
 /** A way to reach a client: a mail address or a phone number. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['kind', 'match_key'])]
-class ContactPoint implements Journaled
+class ContactPoint implements PartOf
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -43,6 +43,16 @@ class ContactPoint implements Journaled
     public function recordLabel(): string
     {
         return $this->value;
+    }
+
+    public static function partKind(): string
+    {
+        return 'contact point';
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null === $client ? null : "/clients/$client";
     }
 
     public function recordContext(): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Database;
 
 use Doctrine\DBAL\Connection;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\ArrayInput;
@@ -19,7 +20,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('telamon:database:update', 'Bring the database up to date, all of it or nothing')]
 final class UpdateCommand extends Command
 {
-    public function __construct(private readonly Connection $db)
+    public function __construct(private readonly Connection $db, private readonly EventDispatcherInterface $events)
     {
         parent::__construct();
     }
@@ -32,10 +33,15 @@ final class UpdateCommand extends Command
 
         $this->db->executeStatement('PRAGMA journal_mode = WAL');
 
-        return $this->db->transactional(static function () use ($migrate, $arguments, $output): int {
+        return $this->db->transactional(function () use ($migrate, $arguments, $output): int {
             $code = $migrate->run($arguments, $output);
 
-            return Command::SUCCESS === $code ? $code : throw new \RuntimeException('The database could not be brought up to date; it is as it was.');
+            if (Command::SUCCESS !== $code) {
+                throw new \RuntimeException('The database could not be brought up to date; it is as it was.');
+            }
+            $this->events->dispatch(new DatabaseUpdated());
+
+            return $code;
         });
     }
 }

@@ -4,31 +4,60 @@ declare(strict_types=1);
 
 namespace Telamon\Effects;
 
-use Telamon\Clients\Asset;
-use Telamon\Clients\Client;
-use Telamon\Projects\Project;
-use Telamon\Submissions\Submission;
-
-/** What the lines of one plan have made so far; later lines hang on it. */
+/** What the lines of one plan have made or found so far; later lines hang on it. */
 final class Making
 {
-    public ?Client $client = null;
-    public ?Project $project = null;
-    public ?Asset $asset = null;
-    /** How many tasks the project had before the plan; its own are numbered after them. */
-    public int $tasksBefore = 0;
+    /** @var list<object> the newest first */
+    private array $things = [];
 
-    public function __construct(public readonly ?Submission $submission, public readonly \DateTimeImmutable $now)
+    /** @param Occasion|null $occasion what came in and is carried out; null where something else happened */
+    public function __construct(public readonly \DateTimeImmutable $now, public readonly ?Occasion $occasion = null)
     {
     }
 
-    public function client(): Client
+    /**
+     * @template T of object
+     *
+     * @param T $thing
+     *
+     * @return T
+     */
+    public function add(object $thing): object
     {
-        return $this->client ?? throw new \LogicException('the plan has no client line before this one');
+        array_unshift($this->things, $thing);
+
+        return $thing;
     }
 
-    public function project(): Project
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null the newest of that class
+     */
+    public function find(string $class): ?object
     {
-        return $this->project ?? throw new \LogicException('the plan has no project line before this one');
+        foreach ($this->things as $thing) {
+            if ($thing instanceof $class) {
+                return $thing;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     *
+     * @throws NothingToHangOn where no line before this one made one
+     */
+    public function the(string $class): object
+    {
+        return $this->find($class) ?? throw new NothingToHangOn("no line before this one made or found a $class");
     }
 }

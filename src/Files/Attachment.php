@@ -10,7 +10,6 @@ use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\Journaled;
-use Telamon\Submissions\Submission;
 
 /** A file where it belongs: with the submission that brought it, and with the records it was put with. */
 #[ORM\Entity]
@@ -38,7 +37,7 @@ class Attachment implements Journaled
         #[ORM\Column(length: 200)]
         public readonly string $name,
         #[ORM\ManyToOne]
-        public readonly ?Submission $submission,
+        public readonly ?FileSource $submission,
         #[ORM\Column(length: 40)]
         public readonly string $questionKey,
         #[ORM\Column]
@@ -61,6 +60,11 @@ class Attachment implements Journaled
     public function recordLabel(): string
     {
         return $this->name;
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/api/files/$id";
     }
 
     public function recordContext(): array

@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Projects\Project;
-use Telamon\Submissions\Submission;
 
 /** Moves files to where they belong: from uploads to a submission, from there to records. */
 final readonly class AttachmentShelf
@@ -41,7 +40,7 @@ final readonly class AttachmentShelf
     }
 
     /** @param list<Upload> $uploads */
-    public function claim(array $uploads, Submission $submission, string $questionKey): void
+    public function claim(array $uploads, FileSource $submission, string $questionKey): void
     {
         foreach ($uploads as $i => $upload) {
             $this->em->persist(new Attachment($upload->file, $upload->name, $submission, $questionKey, $i + 1));
@@ -49,11 +48,11 @@ final readonly class AttachmentShelf
         }
     }
 
-    /** @return list<Attachment> in the order sent */
-    public function of(Submission $submission, ?string $questionKey = null): array
+    /** @return list<Attachment> what a submission brought, in the order sent */
+    public function of(string $submissionId, ?string $questionKey = null): array
     {
         return $this->em->getRepository(Attachment::class)->findBy(
-            ['submission' => $submission] + (null === $questionKey ? [] : ['questionKey' => $questionKey]),
+            ['submission' => $submissionId] + (null === $questionKey ? [] : ['questionKey' => $questionKey]),
             ['questionKey' => 'ASC', 'position' => 'ASC'],
         );
     }

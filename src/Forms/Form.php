@@ -57,6 +57,11 @@ class Form implements Journaled
         return $this->title;
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/forms/$id";
+    }
+
     public function recordContext(): array
     {
         return ['client' => null, 'project' => null];

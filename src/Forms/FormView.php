@@ -12,20 +12,19 @@ use Telamon\Core\Form\Advice;
 use Telamon\Core\Form\Difference;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Submissions\SubmissionCounts;
 
 /** Shows forms to those who design them, as the contract has it. */
 final readonly class FormView
 {
     /** @param iterable<Dependants> $dependants */
-    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private SubmissionCounts $counts, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private Taken $taken, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
     /** @return list<array<string, mixed>> as FormRow */
     public function rows(): array
     {
-        $submissions = $this->counts->byForm();
+        $submissions = $this->taken->byForm();
 
         return array_map(fn (Form $form): array => [
             'id' => $form->id,

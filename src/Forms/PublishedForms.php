@@ -8,12 +8,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\BusinessFacts;
 use Telamon\Http\Problem;
-use Telamon\Submissions\SubmissionCounts;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private SubmissionCounts $counts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private Taken $taken, private ClockInterface $clock)
     {
     }
 
@@ -59,6 +58,6 @@ final readonly class PublishedForms
             return false;
         }
 
-        return null === $form->limit || $this->counts->of($form->id) < $form->limit;
+        return null === $form->limit || $this->taken->of($form->id) < $form->limit;
     }
 }

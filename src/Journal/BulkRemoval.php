@@ -31,7 +31,7 @@ final class BulkRemoval
      *
      * @param \Closure(int, int): void|null $progress told how many are done, and of how many
      *
-     * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>}
+     * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>}
      */
     public function remove(Change $made, Change $taking, ?\Closure $progress = null): array
     {
@@ -66,7 +66,7 @@ final class BulkRemoval
         return ['undone' => $done, 'kept' => \array_slice($kept, 0, self::TOLD)];
     }
 
-    /** @return list<array{record: array{kind: string, id: string, label: string}, why: string}> what stays */
+    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> what stays */
     private function prepare(Change $made, Change $taking): array
     {
         $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS going (record_id TEXT PRIMARY KEY, entry_id TEXT, seq INTEGER)');
@@ -113,7 +113,7 @@ final class BulkRemoval
             JOIN change_set c ON c.id = e.change_id AND c.undone_at IS NULL AND c.kind <> '".ChangeKind::Undo->value."'";
     }
 
-    /** @return list<array{record: array{kind: string, id: string, label: string}, why: string}> */
+    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> */
     private function keepWhatIsNeeded(Change $made): array
     {
         $kept = [];
@@ -133,13 +133,13 @@ final class BulkRemoval
     /**
      * @param list<string> $parameters
      *
-     * @return list<array{record: array{kind: string, id: string, label: string}, why: string}>
+     * @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>
      */
     private function keep(string $why, string $select, array $parameters): array
     {
         $kept = [];
-        foreach ($this->db->fetchAllAssociative("SELECT e.record_kind, e.record_id, e.record_label FROM going g JOIN journal_entry e ON e.id = g.entry_id WHERE g.record_id IN ($select)", $parameters) as $row) {
-            $kept[] = ['record' => ['kind' => self::text($row, 'record_kind'), 'id' => self::text($row, 'record_id'), 'label' => self::text($row, 'record_label')], 'why' => $why];
+        foreach ($this->db->fetchAllAssociative("SELECT e.record_class, e.record_kind, e.record_id, e.record_label, e.client_id, e.project_id FROM going g JOIN journal_entry e ON e.id = g.entry_id WHERE g.record_id IN ($select)", $parameters) as $row) {
+            $kept[] = ['record' => JournalEntry::named(self::text($row, 'record_class'), self::text($row, 'record_kind'), self::text($row, 'record_id'), self::text($row, 'record_label'), self::text($row, 'client_id'), self::text($row, 'project_id')), 'why' => $why];
         }
         if ([] !== $kept) {
             $this->db->executeStatement("DELETE FROM going WHERE record_id IN ($select)", $parameters);

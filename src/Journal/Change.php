@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\Records;
 use Telamon\Staff\Staff;
 
 /** One act of a person or of the worker: all that it wrote is taken back together. */
@@ -61,14 +62,14 @@ class Change
         return $this->staff->name ?? 'Telamon';
     }
 
-    /** @return array{id: string, words: string, at: string, record: array{kind: string, id: string, label: string}|null} as Change in the contract */
-    public function toArray(\DateTimeZone $zone): array
+    /** @return array{id: string, words: string, at: string, record: array{kind: string, id: string, label: string, path: string|null}|null} as Change in the contract */
+    public function toArray(\DateTimeZone $zone, Records $records): array
     {
         return [
             'id' => $this->id,
             'words' => $this->words,
             'at' => $this->at->setTimezone($zone)->format(\DATE_RFC3339),
-            'record' => null === $this->recordKind || null === $this->recordId ? null : ['kind' => $this->recordKind, 'id' => $this->recordId, 'label' => $this->recordLabel],
+            'record' => null === $this->recordKind || null === $this->recordId ? null : $records->ref($this->recordKind, $this->recordId, $this->recordLabel),
         ];
     }
 }

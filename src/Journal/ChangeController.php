@@ -15,13 +15,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Business\BusinessFacts;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Record\Records;
 use Telamon\Staff\Staff;
 
 #[Route('/api/changes')]
 #[IsGranted('ROLE_FIELD')]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Security $security)
+    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Records $records, private Security $security)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class ChangeController
         $kinds = array_values(array_filter(ChangeKind::cases(), static fn (ChangeKind $kind): bool => $kind->canBeUndone()));
         $change = $this->em->getRepository(Change::class)->findOneBy(['staff' => $staff, 'undoneAt' => null, 'kind' => $kinds], ['seq' => 'DESC']);
 
-        return new JsonResponse(['change' => $change?->toArray($this->facts->zone())]);
+        return new JsonResponse(['change' => $change?->toArray($this->facts->zone(), $this->records)]);
     }
 
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]

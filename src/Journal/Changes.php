@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Record\Journaled;
 
 /** Carries changes out: one transaction, one entry in the list of changes, everything journaled under it. */
 final readonly class Changes
 {
-    public function __construct(private EntityManagerInterface $em, private CurrentChange $current)
+    /** Listeners that write set listeners off again; a chain that is longer goes round in circles. */
+    private const LONGEST_CHAIN = 20;
+
+    public function __construct(private EntityManagerInterface $em, private CurrentChange $current, private EventDispatcherInterface $events)
     {
     }
 
@@ -27,12 +32,35 @@ final readonly class Changes
             try {
                 $this->em->persist($change);
                 $result = $work();
-                $this->em->flush();
+                $this->settle();
 
                 return $result;
             } finally {
                 $this->current->end();
             }
         });
+    }
+
+    /**
+     * Has everybody who listens hear of what the change under way has written so far. It is done at its end in any
+     * case; whoever wants to tell what came of it asks before.
+     *
+     * @return list<Journaled> what was made or changed because of it
+     */
+    public function settle(): array
+    {
+        $touched = [];
+        for ($round = 0; $round < self::LONGEST_CHAIN; ++$round) {
+            $this->em->flush();
+            $written = $this->current->written();
+            // What is taken back, or done again, sets nothing off a second time.
+            if (null === $written || ChangeKind::Undo === $written->change->kind) {
+                break;
+            }
+            $this->events->dispatch($written);
+            array_push($touched, ...$written->touched());
+        }
+
+        return $touched;
     }
 }

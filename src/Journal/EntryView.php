@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Telamon\Business\BusinessFacts;
-use Telamon\Clients\ContactPoint;
 use Telamon\Record\Action;
+use Telamon\Record\PartOf;
+use Telamon\Record\Records;
 
 /** Tells a journal entry in words, as JournalEntry in the contract. */
 final readonly class EntryView
@@ -14,7 +15,7 @@ final readonly class EntryView
     /** Columns that repeat others or only serve the machine. */
     private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash'];
 
-    public function __construct(private BusinessFacts $facts)
+    public function __construct(private BusinessFacts $facts, private Records $records)
     {
     }
 
@@ -31,13 +32,19 @@ final readonly class EntryView
                 Action::Made => 'made ',
                 Action::Changed => 'changed ',
                 Action::Removed => 'took away ',
-            }.(is_a($entry->recordClass, ContactPoint::class, true) ? 'contact point' : $entry->recordKind)." {$entry->recordLabel}",
-            'record' => ['kind' => $entry->recordKind, 'id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId, 'label' => $entry->recordLabel],
+            }.self::kind($entry)." {$entry->recordLabel}",
+            'record' => ['id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId] + $entry->record(),
             'change' => ['id' => $change->id, 'words' => $change->words],
             'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],
-            'submission' => null === $change->submissionId ? null : ['kind' => 'submission', 'id' => $change->submissionId, 'label' => 'the submission'],
+            'submission' => null === $change->submissionId ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
             'undone' => null !== $change->undoneAt,
         ];
+    }
+
+    /** A part of a record is told as what it is. */
+    private static function kind(JournalEntry $entry): string
+    {
+        return is_a($entry->recordClass, PartOf::class, true) ? $entry->recordClass::partKind() : $entry->recordKind;
     }
 
     /** @return list<array{field: string, from: string, to: string}> */

@@ -7,6 +7,7 @@ namespace Telamon\Journal;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Action;
+use Telamon\Record\Journaled;
 
 /** What a change did to one record: its columns before and after, as the database holds them. */
 #[ORM\Entity]
@@ -52,5 +53,17 @@ class JournalEntry
         public readonly array $after,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @return array{kind: string, id: string, label: string, path: string|null} as RecordRef in the contract */
+    public function record(): array
+    {
+        return self::named($this->recordClass, $this->recordKind, $this->recordId, $this->recordLabel, $this->clientId, $this->projectId);
+    }
+
+    /** @return array{kind: string, id: string, label: string, path: string|null} as RecordRef in the contract */
+    public static function named(string $class, string $kind, string $id, string $label, ?string $client, ?string $project): array
+    {
+        return ['kind' => $kind, 'id' => $id, 'label' => $label, 'path' => is_a($class, Journaled::class, true) ? $class::pathOf($id, '' === $client ? null : $client, '' === $project ? null : $project) : null];
     }
 }

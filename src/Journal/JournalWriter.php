@@ -58,6 +58,7 @@ final readonly class JournalWriter
         $change = $this->current->get() ?? throw new \LogicException($record->recordLabel().' is written outside a change');
         $context = $record->recordContext();
         $meta = $em->getClassMetadata($record::class);
+        $this->current->wrote(new WrittenRecord($record, self::id($meta, $record), $action, $before, $after));
 
         return new JournalEntry(
             $change,

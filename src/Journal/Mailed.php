@@ -8,13 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Messages\Message;
-use Telamon\Messages\MessageState;
 use Telamon\Record\Action;
+use Telamon\Record\TakenBack;
 
 /** What a change has had sent: it cannot be recalled. */
 final readonly class Mailed
 {
+    private const MOST = 1000;
+
     public function __construct(private EntityManagerInterface $em)
     {
     }
@@ -32,12 +33,14 @@ final readonly class Mailed
     /** @return list<string> the messages in words */
     private function by(string $changeId): array
     {
-        $ids = [];
-        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $changeId, 'recordKind' => 'message', 'action' => Action::Made], null, 50) as $entry) {
-            $ids[] = $entry->recordId;
+        $words = [];
+        foreach ($this->em->getRepository(JournalEntry::class)->findBy(['change' => $changeId, 'action' => Action::Made], null, self::MOST) as $entry) {
+            $record = is_a($entry->recordClass, TakenBack::class, true) ? $this->em->find($entry->recordClass, $entry->recordId) : null;
+            if ($record instanceof TakenBack && null !== $record->staysBecause()) {
+                $words[] = $record->recordLabel();
+            }
         }
-        $messages = [] === $ids ? [] : $this->em->getRepository(Message::class)->findBy(['id' => $ids, 'state' => [MessageState::Sent, MessageState::Sending]]);
 
-        return array_map(static fn (Message $message): string => $message->recordLabel(), $messages);
+        return $words;
     }
 }

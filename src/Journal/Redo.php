@@ -8,10 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Http\Problem;
-use Telamon\Messages\Message;
-use Telamon\Messages\MessageState;
-use Telamon\Messages\SendMessage;
 use Telamon\Record\Action;
+use Telamon\Record\TakenBack;
 use Telamon\Staff\Staff;
 
 /** Does again what was taken back, by the journal of the taking back: the same records with the same ids. */
@@ -24,7 +22,7 @@ final readonly class Redo
     }
 
     /**
-     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
+     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>} as Undone in the contract
      *
      * @throws Problem 404, or 409 when there is nothing to do again
      */
@@ -54,7 +52,7 @@ final readonly class Redo
     /**
      * @param list<JournalEntry> $entries last first
      *
-     * @return array{int, list<array{record: array{kind: string, id: string, label: string}, why: string}>}
+     * @return array{int, list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>}
      */
     private function again(array $entries): array
     {
@@ -89,7 +87,7 @@ final readonly class Redo
         return [$done, $kept];
     }
 
-    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
+    /** @param list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> $kept */
     private function change(JournalEntry $entry, array &$kept): int
     {
         $record = $this->em->find($entry->recordClass, $entry->recordId);
@@ -103,11 +101,12 @@ final readonly class Redo
                 $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
                 $done = 1;
             } elseif (($now[$name] ?? null) !== ($entry->before[$name] ?? null)) {
-                $kept[] = ['record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel], 'why' => 'changed since'];
+                $kept[] = ['record' => $entry->record(), 'why' => 'changed since'];
             }
         }
-        if ($record instanceof Message && 1 === $done && MessageState::Queued === $record->state) {
-            $this->bus->dispatch(new SendMessage($record->id));
+        $job = $record instanceof TakenBack && 1 === $done ? $record->goOn() : null;
+        if (null !== $job) {
+            $this->bus->dispatch($job);
         }
 
         return $done;

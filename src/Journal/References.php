@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Messages\Message;
 use Telamon\Record\Journaled;
+use Telamon\Record\TakenBack;
 
 /** Finds what points at a record, so that nothing is removed from under something that stays. */
 final readonly class References
@@ -16,7 +16,7 @@ final readonly class References
     }
 
     /**
-     * A record that points at this one and is not about to go; messages let go of what they point at.
+     * A record that points at this one and is not about to go; what is only stopped lets go of what it points at.
      *
      * @param list<string> $going ids of the records about to be removed, few
      *
@@ -25,7 +25,7 @@ final readonly class References
     public function holder(object $record, array $going): ?string
     {
         foreach ($this->pointers($record) as [$class, $property]) {
-            if (Message::class === $class) {
+            if (is_a($class, TakenBack::class, true)) {
                 continue;
             }
             $found = $this->em->createQueryBuilder()->select('h')->from($class, 'h')
@@ -40,13 +40,13 @@ final readonly class References
         return null;
     }
 
-    /** Makes the messages that point at this record let go of it. */
+    /** Makes what is only stopped, and points at this record, let go of it. */
     public function release(object $record): void
     {
         foreach ($this->pointers($record) as [$class, $property]) {
-            if (Message::class === $class) {
-                foreach ($this->em->getRepository(Message::class)->findBy([$property => $record]) as $message) {
-                    $this->em->getClassMetadata(Message::class)->setFieldValue($message, $property, null);
+            if (is_a($class, TakenBack::class, true)) {
+                foreach ($this->em->getRepository($class)->findBy([$property => $record]) as $holder) {
+                    $this->em->getClassMetadata($class)->setFieldValue($holder, $property, null);
                 }
             }
         }

@@ -10,9 +10,8 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Http\Problem;
-use Telamon\Messages\Message;
-use Telamon\Messages\MessageState;
 use Telamon\Record\Action;
+use Telamon\Record\TakenBack;
 use Telamon\Staff\Staff;
 
 /**
@@ -39,7 +38,7 @@ final readonly class Undo
      * @param bool $now also many records, while one waits; else the worker removes them
      * @param bool $all also what was changed since: asked for after it was said what stays. What was sent stays even so
      *
-     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as Undone in the contract
+     * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>} as Undone in the contract
      *
      * @throws Problem 404, or 409 when it cannot be taken back (any more)
      */
@@ -109,7 +108,7 @@ final readonly class Undo
     /**
      * @param list<JournalEntry> $entries last first
      *
-     * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>}
+     * @return array{undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>}
      */
     private function takeBack(array $entries, bool $all = false): array
     {
@@ -136,8 +135,8 @@ final readonly class Undo
         // References that were just put back no longer hold anything.
         $this->em->flush();
         foreach ($made as $id => [$entry, $record]) {
-            if ($record instanceof Message) {
-                $undone += $this->stop($entry, $record, $kept);
+            if ($record instanceof TakenBack) {
+                $undone += self::stop($entry, $record, $kept);
                 unset($made[$id]);
             }
         }
@@ -156,7 +155,7 @@ final readonly class Undo
         return ['undone' => $undone, 'kept' => $kept];
     }
 
-    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
+    /** @param list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> $kept */
     private function restore(JournalEntry $entry, object $record, array &$kept, bool $all): int
     {
         $now = $this->values->all($this->em, $record);
@@ -176,18 +175,18 @@ final readonly class Undo
         return $restored;
     }
 
-    /** @param list<array{record: array{kind: string, id: string, label: string}, why: string}> $kept */
-    private function stop(JournalEntry $entry, Message $message, array &$kept): int
+    /** @param list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> $kept */
+    private static function stop(JournalEntry $entry, TakenBack $record, array &$kept): int
     {
-        if (\in_array($message->state, [MessageState::Queued, MessageState::Failed], true)) {
-            $message->state = MessageState::Cancelled;
-            $stopped = 1;
-        } else {
-            $kept[] = self::kept($entry, MessageState::Sent === $message->state ? 'already sent; it cannot be recalled' : 'on its way');
-            $stopped = 0;
-        }
+        $why = $record->staysBecause();
+        if (null !== $why) {
+            $kept[] = self::kept($entry, $why);
 
-        return $stopped;
+            return 0;
+        }
+        $record->stop();
+
+        return 1;
     }
 
     /**
@@ -234,9 +233,9 @@ final readonly class Undo
         return $later instanceof JournalEntry ? $later->change->by() : null;
     }
 
-    /** @return array{record: array{kind: string, id: string, label: string}, why: string} */
+    /** @return array{record: array{kind: string, id: string, label: string, path: string|null}, why: string} */
     private static function kept(JournalEntry $entry, string $why): array
     {
-        return ['record' => ['kind' => $entry->recordKind, 'id' => $entry->recordId, 'label' => $entry->recordLabel], 'why' => $why];
+        return ['record' => $entry->record(), 'why' => $why];
     }
 }

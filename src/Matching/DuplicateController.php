@@ -15,6 +15,7 @@ use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Client;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Record\Records;
 use Telamon\Staff\Staff;
 
 #[IsGranted('ROLE_COORDINATOR')]
@@ -22,7 +23,7 @@ final readonly class DuplicateController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private DuplicateList $list, private Merging $merging, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private DuplicateList $list, private Merging $merging, private BusinessFacts $facts, private Records $records)
     {
     }
 
@@ -44,7 +45,7 @@ final readonly class DuplicateController
         }
         [$into, $other] = $this->two($id, $body);
 
-        return new JsonResponse(['change' => $this->merging->merge($into, $other, $take, $staff)->toArray($this->facts->zone())]);
+        return new JsonResponse(['change' => $this->merging->merge($into, $other, $take, $staff)->toArray($this->facts->zone(), $this->records)]);
     }
 
     #[Route('/api/clients/{id}/tell-apart', requirements: ['id' => self::ID], methods: ['POST'])]
@@ -52,7 +53,7 @@ final readonly class DuplicateController
     {
         [$one, $other] = $this->two($id, JsonBody::read($request));
 
-        return new JsonResponse(['change' => $this->merging->tellApart($one, $other, $staff)->toArray($this->facts->zone())]);
+        return new JsonResponse(['change' => $this->merging->tellApart($one, $other, $staff)->toArray($this->facts->zone(), $this->records)]);
     }
 
     /**

@@ -37,6 +37,11 @@ class ToldApart implements Journaled
         return "{$this->one->name()}, not {$this->other->name()}";
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null === $client ? null : "/clients/$client";
+    }
+
     public function recordContext(): array
     {
         return ['client' => $this->one->id, 'project' => null];

@@ -8,13 +8,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
-use Telamon\Record\Journaled;
+use Telamon\Record\TakenBack;
 
 /** A message to a client or to staff, as it is or will be sent. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['queued_at', 'id'])]
 #[ORM\Index(columns: ['submission_id'])]
-class Message implements Journaled
+class Message implements TakenBack
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -73,6 +73,30 @@ class Message implements Journaled
     public function recordLabel(): string
     {
         return "“{$this->subject}” to {$this->toName}";
+    }
+
+    public function staysBecause(): ?string
+    {
+        return match ($this->state) {
+            MessageState::Sent => 'already sent; it cannot be recalled',
+            MessageState::Sending => 'on its way',
+            default => null,
+        };
+    }
+
+    public function stop(): void
+    {
+        $this->state = MessageState::Cancelled;
+    }
+
+    public function goOn(): ?object
+    {
+        return MessageState::Queued === $this->state ? new SendMessage($this->id) : null;
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/messages/$id";
     }
 
     public function recordContext(): array

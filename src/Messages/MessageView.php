@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\BusinessFacts;
 use Telamon\Record\RecordRef;
-use Telamon\Submissions\Submission;
+use Telamon\Record\Records;
 
 /** Shows messages as the contract has them. */
 final readonly class MessageView
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private Records $records, private BusinessFacts $facts)
     {
     }
 
@@ -39,15 +38,13 @@ final readonly class MessageView
     /** @return array<string, mixed> as Message */
     public function whole(Message $message): array
     {
-        $submission = null === $message->submissionId ? null : $this->em->find(Submission::class, $message->submissionId);
-
         return $this->row($message) + [
             'from' => "{$message->fromName} <{$message->fromAddress}>",
             'text' => $message->text,
             'failure' => $message->failure,
             'template' => $message->template,
             'project' => RecordRef::maybe($message->project),
-            'submission' => RecordRef::maybe($submission),
+            'submission' => $this->records->find('submission', $message->submissionId),
             'canDownload' => true,
         ];
     }

@@ -6,19 +6,21 @@ namespace Telamon\Planning;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\BusinessFacts;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
-use Telamon\Core\Plan\Plan;
+use Telamon\Clients\Client;
 use Telamon\Core\Plan\PlanLine;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Planning\Plan;
+use Telamon\Effects\Effects;
+use Telamon\Effects\Making;
+use Telamon\Effects\Occasion;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Record\Journaled;
+use Telamon\Projects\Project;
 use Telamon\Record\RecordRef;
-use Telamon\RuleRuns\EventRules;
+use Telamon\Record\Records;
 use Telamon\Rules\RuleUses;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
@@ -33,12 +35,12 @@ final readonly class Acceptor
     public function __construct(
         private EntityManagerInterface $em,
         private PlanMaker $plans,
-        private EffectWriter $writer,
+        private Effects $effects,
         private Decisions $decisions,
         private Changes $changes,
-        private BusinessFacts $facts,
+        private BusinessFacts $facts, private Records $records,
         private RuleUses $uses,
-        private EventRules $events,
+        private EventDispatcherInterface $events,
         private ClockInterface $clock,
     ) {
     }
@@ -70,30 +72,17 @@ final readonly class Acceptor
             }
 
             $this->uses->keep($plan->outcome, $change, $submission);
-            $touched = [...$this->writer->write($submission, $plan, $staff, $this->clock->now()), ...$this->andThen($plan, $change, $submission)];
+            $made = new Making($this->clock->now(), new Occasion($submission->id, $submission->number, $submission->name));
+            $touched = $this->effects->carryOut($plan->lines, $made);
+            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class));
+            $this->events->dispatch($accepted = new PlanAccepted($submission));
+            array_push($touched, ...$accepted->touched(), ...$this->changes->settle());
 
             // A record that several lines touch is told once.
             return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
         });
 
-        return ['change' => $change->toArray($this->facts->zone()), 'made' => $made];
-    }
-
-    /**
-     * What rules do once a plan is accepted.
-     *
-     * @return list<Journaled>
-     */
-    private function andThen(Plan $plan, Change $change, Submission $submission): array
-    {
-        $effects = array_values(array_filter(array_column($plan->lines, 'effect')));
-        $wasThere = [] !== array_filter($effects, static fn (Effect $effect): bool => EffectKind::UseClient === $effect->kind);
-        $fields = $wasThere ? EventRules::clientFields($effects) : [];
-
-        return [
-            ...$this->events->happened(Trigger::Accepted, $change, $submission->project, $submission->client, [], of: $submission),
-            ...([] === $fields ? [] : $this->events->happened(Trigger::ClientChanged, $change, $submission->project, $submission->client, $fields, of: $submission)),
-        ];
+        return ['change' => $change->toArray($this->facts->zone(), $this->records), 'made' => $made];
     }
 
     /** @throws Problem 409 */
@@ -103,16 +92,7 @@ final readonly class Acceptor
         $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff, $same): void {
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
-            $submission->state = SubmissionState::SetAside;
-            $submission->asideReason = $reason;
-            $submission->asideNote = $note;
-            $submission->sameAs = $same;
-            if (null !== $same) {
-                $same->doubled = true;
-            }
-            $submission->remindAt = null;
-            $submission->decidedAt = $this->clock->now();
-            $submission->decidedBy = $staff;
+            $submission->setAside($reason, $note, $this->clock->now(), $staff, $same);
         });
 
         return $change;
@@ -128,10 +108,7 @@ final readonly class Acceptor
         $words = "put {$submission->name} back among the arrivals";
         $change = new Change(ChangeKind::Setup, $words, $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
         $this->changes->carryOut($change, static function () use ($submission): void {
-            $submission->state = SubmissionState::Waiting;
-            $submission->asideReason = $submission->asideNote = '';
-            $submission->sameAs = null;
-            $submission->decidedAt = null;
+            $submission->putBack();
         });
 
         return ['change' => $change->id, 'words' => ucfirst($words), 'undone' => 1, 'kept' => []];

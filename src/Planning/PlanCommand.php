@@ -14,14 +14,15 @@ use Symfony\Component\Console\Output\OutputInterface;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Core\Plan\Part;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\Plan;
 use Telamon\Forms\Form;
+use Telamon\Record\Records;
 
 #[AsCommand('telamon:plan', 'Prints the plan for a submission in a file, and saves nothing')]
 final class PlanCommand extends Command
 {
-    public function __construct(private readonly EntityManagerInterface $em, private readonly PlanMaker $plans)
+    public function __construct(private readonly EntityManagerInterface $em, private readonly PlanMaker $plans, private readonly Records $records)
     {
         parent::__construct();
     }
@@ -44,7 +45,7 @@ final class PlanCommand extends Command
         }
         $plan = $this->plans->dryRun($form, $answers, $slug, $sent);
         if ('json' === $input->getOption('format')) {
-            $output->writeln(json_encode($plan->toArray(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(json_encode($this->records->linked($plan->toArray()), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
         } else {
             $this->tell($output, $plan);
         }

@@ -13,7 +13,7 @@ use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Plan\InvalidDecision;
-use Telamon\Core\Plan\Plan;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Planning\Planner;
 use Telamon\Core\Rules\RuleBook;

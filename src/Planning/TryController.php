@@ -22,6 +22,7 @@ use Telamon\Forms\Draft;
 use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Record\Records;
 
 /** Tries a form that is being designed: what its answers would lead to. Nothing is made. */
 #[IsGranted('ROLE_COORDINATOR')]
@@ -32,6 +33,7 @@ final readonly class TryController
         private Draft $drafts,
         private AnswerCheck $check,
         private PlanMaker $plans,
+        private Records $records,
         private BusinessFacts $facts,
         private ClockInterface $clock,
     ) {
@@ -62,6 +64,6 @@ final readonly class TryController
             throw new Problem(422, 'Some answers need another look', 'Nothing was tried yet.', array_map(static fn (Violation $v): array => ['path' => $v->path, 'message' => $v->message], $violations));
         }
 
-        return new JsonResponse($this->plans->dryRun($form, $answers, $slug)->toArray());
+        return new JsonResponse($this->records->linked($this->plans->dryRun($form, $answers, $slug)->toArray()));
     }
 }

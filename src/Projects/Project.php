@@ -77,6 +77,11 @@ class Project implements Journaled
         return "{$this->number} {$this->title}";
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/projects/$id";
+    }
+
     public function recordContext(): array
     {
         return ['client' => $this->client->id, 'project' => $this->id];

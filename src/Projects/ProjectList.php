@@ -14,7 +14,7 @@ use Telamon\Http\Query;
 /** Pages through projects, the newest first. */
 final readonly class ProjectList
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectView $view, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private BusinessFacts $facts)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class ProjectList
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Project $project): Cursor => new Cursor($project->openedAt->format('Y-m-d H:i:s'), $project->id));
 
-        return ['items' => $this->view->rows($page), 'next' => $next, 'stages' => $this->stages()];
+        return ['items' => $this->rows->of($page), 'next' => $next, 'stages' => $this->stages()];
     }
 
     /** @return list<array{name: string, projects: int}> */

@@ -5,61 +5,36 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
-use Telamon\Files\Attachment;
 use Telamon\Journal\JournalEntry;
-use Telamon\Messages\Message;
-use Telamon\Messages\MessageView;
 use Telamon\Record\Action;
-use Telamon\Record\RecordRef;
-use Telamon\Submissions\Submission;
-use Telamon\Tasks\TaskCounts;
+use Telamon\Record\Records;
 
-/** Shows projects as the contract has them. */
+/** Shows a project with all that hangs on it. */
 final readonly class ProjectView
 {
+    /** @param iterable<ProjectSection> $sections */
     public function __construct(
+        #[AutowireIterator('telamon.project_section')] private iterable $sections,
         private EntityManagerInterface $em,
-        private TaskCounts $counts,
-        private MessageView $messages,
+        private ProjectRows $rows,
+        private Records $records,
         private OwnFields $fields,
         private BusinessFacts $facts,
     ) {
     }
 
-    /**
-     * @param list<Project> $projects
-     *
-     * @return list<array<string, mixed>> as ProjectRow
-     */
-    public function rows(array $projects): array
-    {
-        $counts = $this->counts->of($projects);
-        $zone = $this->facts->zone();
-
-        return array_map(static fn (Project $project): array => [
-            'id' => $project->id,
-            'number' => $project->number,
-            'title' => $project->title,
-            'client' => RecordRef::of($project->client),
-            'stage' => $project->stage,
-            'lead' => $project->lead->name,
-            'readyBy' => $project->readyBy?->format('Y-m-d'),
-            'openedOn' => $project->openedAt->setTimezone($zone)->format('Y-m-d'),
-            'tasksDone' => $counts[$project->id]['done'] ?? 0,
-            'tasks' => $counts[$project->id]['all'] ?? 0,
-        ], $projects);
-    }
-
     /** @return array<string, mixed> as Project */
     public function whole(Project $project): array
     {
-        $submission = null === $project->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
-        $messages = $this->em->getRepository(Message::class)->findBy(['project' => $project], ['queuedAt' => 'DESC'], 40);
-        $files = $this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], 200);
+        $lists = [];
+        foreach ($this->sections as $section) {
+            $lists[$section::name()] = $section->ofProject($project);
+        }
 
-        return $this->rows([$project])[0] + [
+        return $lists + $this->rows->of([$project])[0] + [
             'notes' => $project->notes,
             'version' => $project->version,
             'asset' => null === $project->asset ? null : $project->asset->toArray() + ['custom' => $this->fields->shown('asset', $project->asset->custom)],
@@ -68,9 +43,7 @@ final readonly class ProjectView
             'custom' => $this->fields->shown('project', $project->custom),
             'wishes' => array_map(static fn (string $kind, string $text): array => ['kind' => $kind, 'text' => $text], array_keys($project->wishes), array_values($project->wishes)),
             'stages' => $this->stages($project),
-            'submission' => RecordRef::maybe($submission),
-            'files' => array_map(static fn (Attachment $file): array => $file->toArray(), $files),
-            'messages' => array_map($this->messages->row(...), $messages),
+            'submission' => $this->records->find('submission', $project->submissionId),
         ];
     }
 

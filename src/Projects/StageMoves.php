@@ -7,19 +7,18 @@ namespace Telamon\Projects;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\BusinessFacts;
-use Telamon\Core\Rules\Trigger;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\RuleRuns\EventRules;
 use Telamon\Staff\Staff;
 
-/** Moves projects from stage to stage, and lets the rules that wait for that do their part. */
+/** Moves projects from stage to stage, and tells of it. */
 final readonly class StageMoves
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventRules $events, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private BusinessFacts $facts, private ClockInterface $clock)
     {
     }
 
@@ -34,13 +33,13 @@ final readonly class StageMoves
             throw Problem::invalid('stage', 'Choose a stage that is there.');
         }
         $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
-        $this->changes->carryOut($change, function () use ($project, $stage, $version, $change): void {
+        $this->changes->carryOut($change, function () use ($project, $stage, $version): void {
             $this->em->refresh($project);
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);
             $before = $project->stage;
             if ($before !== $stage) {
                 $project->stage = $stage;
-                $this->events->happened(Trigger::StageChanged, $change, $project, null, [$stage], ['@stage_before' => $before]);
+                $this->events->dispatch(new StageChanged($project, $before));
             }
         });
     }

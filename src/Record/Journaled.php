@@ -14,6 +14,16 @@ interface Journaled
     public function recordLabel(): string;
 
     /**
+     * The address in the interface of where such a record is shown, itself or as part of another.
+     *
+     * @param string|null $client id of the client that it is told under
+     * @param string|null $project id of the project that it is told under
+     *
+     * @return string|null null for nowhere
+     */
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string;
+
+    /**
      * The client and project under which the change is told as well.
      *
      * @return array{client: string|null, project: string|null} ids

@@ -11,19 +11,19 @@ use Telamon\Clients\Client;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Time\DayOrder;
+use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
+use Telamon\Effects\Occasion;
 use Telamon\Journal\Change;
-use Telamon\Planning\EffectWriter;
+use Telamon\Journal\CurrentChange;
 use Telamon\Planning\PlanInputs;
 use Telamon\Projects\Project;
 use Telamon\Record\Journaled;
@@ -31,7 +31,6 @@ use Telamon\Rules\RuleBooks;
 use Telamon\Rules\RuleUses;
 use Telamon\Submissions\PastFacts;
 use Telamon\Submissions\Submission;
-use Telamon\Tasks\TaskCounts;
 
 /**
  * Carries out the rules that wait for something to happen to a project or a client: in the transaction and under the
@@ -47,18 +46,18 @@ final readonly class EventRules
         private RuleBooks $books,
         private RuleUses $uses,
         private EventPlanner $planner,
-        private EffectWriter $writer,
+        private Effects $effects,
         private PastFacts $past,
         private SubmissionReader $reader,
         private BusinessFacts $facts,
         private PlanInputs $inputs,
-        private TaskCounts $tasks,
+        private CurrentChange $current,
         private ClockInterface $clock,
     ) {
     }
 
     /**
-     * Call it inside the change, once what happened is written.
+     * Inside the change, once what happened is written.
      *
      * @param list<string> $what stage, name of the task, or fields that it happened to
      * @param array<string, string> $beside facts of the event: stage_before, task
@@ -66,7 +65,7 @@ final readonly class EventRules
      *
      * @return list<Journaled> what was made or changed
      */
-    public function happened(Trigger $event, Change $change, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
+    public function happened(Trigger $event, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
     {
         $book = $this->books->book();
         if ($depth > self::LONGEST_CHAIN || [] === array_filter($book->rules, static fn ($rule): bool => $rule->when === $event)) {
@@ -80,16 +79,12 @@ final readonly class EventRules
         if ([] === $plan->outcome->rules) {
             return [];
         }
-        $made = new Making($submission, $this->clock->now());
-        $made->client = $client ?? $project?->client;
-        $made->project = $project;
-        $made->asset = $project?->asset;
-        $made->tasksBefore = null === $project ? 0 : $this->tasks->last($project);
+        $made = $this->making($submission, $project, $client);
         $before = $project->stage ?? '';
-        $touched = $this->writer->lines($plan->lines, $made);
-        $this->uses->keep($plan->outcome, $change, $project ?? $client ?? throw new \LogicException('something happened to nothing'));
+        $touched = $this->effects->carryOut($plan->lines, $made);
+        $this->uses->keep($plan->outcome, $this->change(), $project ?? $client ?? throw new \LogicException('something happened to nothing'));
 
-        return [...$touched, ...$this->goOn($plan, $change, $made, $before, $depth)];
+        return [...$touched, ...$this->goOn($made->find(Project::class), $before, $depth)];
     }
 
     /** What a rule would do to a project if what it waits for happened there now. Nothing is written. */
@@ -106,7 +101,7 @@ final readonly class EventRules
 
     private function plan(RuleBook $book, RuleFacts $facts, ?Submission $submission, ?Project $project): Plan
     {
-        $lead = null === $project ? $this->facts->coordinator() : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
+        $lead = null === $project ? null : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
 
         return $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
     }
@@ -116,37 +111,25 @@ final readonly class EventRules
         return null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
     }
 
-    /** @return list<Journaled> */
-    private function goOn(Plan $plan, Change $change, Making $made, string $stageBefore, int $depth): array
+    private function making(?Submission $submission, ?Project $project, ?Client $client): Making
     {
-        $touched = [];
-        if (null !== $made->project && $made->project->stage !== $stageBefore) {
-            $touched = $this->happened(Trigger::StageChanged, $change, $made->project, null, [$made->project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
+        $made = new Making($this->clock->now(), null === $submission ? null : new Occasion($submission->id, $submission->number, $submission->name));
+        foreach (array_filter([$client ?? $project?->client, $project, $project?->asset]) as $there) {
+            $made->add($there);
         }
-        $fields = self::clientFields(array_values(array_filter(array_column($plan->lines, 'effect'))));
 
-        return [] === $fields ? $touched : [...$touched, ...$this->happened(Trigger::ClientChanged, $change, $made->project, $made->client, $fields, depth: $depth + 1)];
+        return $made;
     }
 
-    /**
-     * The fields of a client that are written.
-     *
-     * @param list<Effect> $effects
-     *
-     * @return list<string>
-     */
-    public static function clientFields(array $effects): array
+    private function change(): Change
     {
-        $fields = [];
-        foreach ($effects as $effect) {
-            if (EffectKind::SetField === $effect->kind && 'client' === $effect->text('record')) {
-                $fields[] = $effect->text('field');
-            } elseif (EffectKind::AddTags === $effect->kind && 'client' === $effect->text('record')) {
-                $fields[] = 'tags';
-            }
-        }
+        return $this->current->get() ?? throw new \LogicException('domain events are told inside a change');
+    }
 
-        return array_values(array_unique($fields));
+    /** @return list<Journaled> */
+    private function goOn(?Project $project, string $stageBefore, int $depth): array
+    {
+        return null === $project || $project->stage === $stageBefore ? [] : $this->happened(Trigger::StageChanged, $project, null, [$project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
     }
 
     /** @param array<string, string> $beside */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\RuleRuns;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Plan\Plan;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Forms\Form;
@@ -13,6 +13,7 @@ use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Planning\PlanMaker;
 use Telamon\Projects\Project;
+use Telamon\Record\Records;
 use Telamon\Rules\RuleBooks;
 use Telamon\Rules\RuleChanges;
 use Telamon\Submissions\Submission;
@@ -20,7 +21,7 @@ use Telamon\Submissions\Submission;
 /** Tries a rule: the plan with it beside the plan without. Nothing is saved. */
 final readonly class RuleTrials
 {
-    public function __construct(private EntityManagerInterface $em, private RuleChanges $changes, private RuleBooks $books, private PlanMaker $plans, private EventRules $events)
+    public function __construct(private EntityManagerInterface $em, private RuleChanges $changes, private RuleBooks $books, private PlanMaker $plans, private EventRules $events, private Records $records)
     {
     }
 
@@ -42,7 +43,7 @@ final readonly class RuleTrials
         $plan = \is_array($body['sample'] ?? null) ? $this->sample($body['sample']) : $this->submission($body);
         $with = $plan($this->books->book($rule));
 
-        return ['holds' => \in_array($rule, $with->outcome->rules, true), 'with' => $with->toArray(), 'without' => $plan($this->books->book($rule, true))->toArray()];
+        return ['holds' => \in_array($rule, $with->outcome->rules, true), 'with' => $this->records->linked($with->toArray()), 'without' => $this->records->linked($plan($this->books->book($rule, true))->toArray())];
     }
 
     /**
@@ -55,7 +56,7 @@ final readonly class RuleTrials
         $project = $this->em->find(Project::class, $id) ?? throw Problem::invalid('project', 'Choose a project to try it on.');
         $plan = $this->events->trial($rule, $this->books->only($rule), $project);
 
-        return ['holds' => [] !== $plan->outcome->rules, 'with' => $plan->toArray(), 'without' => (new Plan([], ''))->toArray()];
+        return ['holds' => [] !== $plan->outcome->rules, 'with' => $this->records->linked($plan->toArray()), 'without' => (new Plan([], ''))->toArray()];
     }
 
     /**

@@ -60,6 +60,11 @@ class HandlingRule implements Journaled
         return $this->name;
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/rules/$id";
+    }
+
     public function recordContext(): array
     {
         return ['client' => null, 'project' => null];

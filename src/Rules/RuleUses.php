@@ -10,13 +10,14 @@ use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Journal\Change;
 use Telamon\Record\Journaled;
 use Telamon\Record\RecordRef;
+use Telamon\Record\Records;
 
 /** Keeps which rules had their part in a change, what they lacked, and whose turn it was. */
 final readonly class RuleUses
 {
     private const SHOWN = 100;
 
-    public function __construct(private EntityManagerInterface $em, private TurnsTaken $turns, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private TurnsTaken $turns, private Records $records, private ClockInterface $clock)
     {
     }
 
@@ -31,15 +32,15 @@ final readonly class RuleUses
         $this->turns->take($outcome->turns);
     }
 
-    /** @return list<array{record: array{kind: string, id: string, label: string}, at: \DateTimeImmutable, failure: string, takenBack: bool}> the newest first */
+    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, at: \DateTimeImmutable, failure: string, takenBack: bool}> the newest first */
     public function of(string $ruleId): array
     {
         /** @var list<array{0: RuleUse, undoneAt: \DateTimeImmutable|null}> $found */
         $found = $this->em->createQueryBuilder()->select('u', 'c.undoneAt')->from(RuleUse::class, 'u')->leftJoin(Change::class, 'c', 'WITH', 'c.id = u.changeId')
             ->where('u.ruleId = :rule')->setParameter('rule', $ruleId)->orderBy('u.at', 'DESC')->addOrderBy('u.id', 'DESC')->setMaxResults(self::SHOWN)->getQuery()->getResult();
 
-        return array_map(static fn (array $row): array => [
-            'record' => ['kind' => $row[0]->recordKind, 'id' => $row[0]->recordId, 'label' => $row[0]->recordLabel], 'at' => $row[0]->at, 'failure' => $row[0]->failure, 'takenBack' => null !== $row['undoneAt'],
+        return array_map(fn (array $row): array => [
+            'record' => $this->records->ref($row[0]->recordKind, $row[0]->recordId, $row[0]->recordLabel), 'at' => $row[0]->at, 'failure' => $row[0]->failure, 'takenBack' => null !== $row['undoneAt'],
         ], $found);
     }
 }

@@ -25,7 +25,7 @@ final readonly class Search
     }
 
     /**
-     * @param list<string> $kinds among those of SearchRows
+     * @param list<string> $kinds among those of SearchRows, in the order shown
      *
      * @return list<array{kind: string, id: string, label: string, second: string, path: string}> the best first, kinds together
      */
@@ -170,16 +170,6 @@ final readonly class Search
         $title = Fold::text($text('title'));
         $is = $score([...explode(' ', $title), $title], explode(' ', $text('folded')));
 
-        return $is <= 0 ? [] : [(int) $text('id') => ['kind' => $text('kind'), 'id' => $text('record_id'), 'label' => $text('title'), 'second' => $text('second'), 'path' => self::path($text('kind'), $text('path')), 'score' => $is]];
-    }
-
-    private static function path(string $kind, string $id): string
-    {
-        return match ($kind) {
-            'project' => "/projects/$id",
-            'submission' => "/arrivals/$id",
-            'message' => "/messages/$id",
-            default => "/clients/$id",
-        };
+        return $is <= 0 ? [] : [(int) $text('id') => ['kind' => $text('kind'), 'id' => $text('record_id'), 'label' => $text('title'), 'second' => $text('second'), 'path' => $text('path'), 'score' => $is]];
     }
 }

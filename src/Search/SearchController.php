@@ -17,12 +17,10 @@ use Telamon\Staff\Staff;
 #[IsGranted('ROLE_FIELD')]
 final readonly class SearchController
 {
-    /** In the order in which they are shown. */
-    private const EVERYTHING = ['submission', 'client', 'contact', 'asset', 'project', 'message'];
     private const FIELD = ['client', 'contact', 'asset', 'project'];
     private const LONGEST = 100;
 
-    public function __construct(private Search $search)
+    public function __construct(private Search $search, private SearchRows $rows)
     {
     }
 
@@ -34,6 +32,6 @@ final readonly class SearchController
             throw Problem::invalid('q', 'Shorten this to '.self::LONGEST.' characters.');
         }
 
-        return new JsonResponse(['items' => $this->search->find($q, Role::Field === $staff->role ? self::FIELD : self::EVERYTHING)]);
+        return new JsonResponse(['items' => $this->search->find($q, Role::Field === $staff->role ? array_values(array_intersect($this->rows->kinds(), self::FIELD)) : $this->rows->kinds())]);
     }
 }

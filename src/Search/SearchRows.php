@@ -5,25 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Search;
 
 use Doctrine\DBAL\Connection;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Core\Text\Fold;
 
 /** Keeps the rows that are searched, one a record, folded to plain letters and figures, with an index of their trigrams (SQLite FTS5). */
 final readonly class SearchRows
 {
-    public const KINDS = ['client', 'contact', 'asset', 'project', 'submission', 'message'];
     private const LONGEST = 4000;
 
-    /** What is found by, what it is called, and where it leads, by kind. */
-    private const SELECT = [
-        'client' => "SELECT c.id, TRIM(c.given_name || ' ' || c.family_name) AS title, COALESCE((SELECT p.value FROM contact_point p WHERE p.client_id = c.id AND p.kind = 'email' ORDER BY p.id LIMIT 1), c.address) AS second, c.organisation || ' ' || c.address || ' ' || c.external_id || ' ' || COALESCE((SELECT GROUP_CONCAT(p.value, ' ') FROM contact_point p WHERE p.client_id = c.id), '') AS text, c.id AS path FROM client c WHERE c.merged_into_id IS NULL",
-        'contact' => "SELECT k.id, k.name AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, k.email || ' ' || k.phone || ' ' || k.role AS text, c.id AS path FROM contact k JOIN client c ON c.id = k.client_id WHERE 1",
-        'asset' => "SELECT a.id, a.description AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, a.make || ' ' || a.model || ' ' || a.serial_number || ' ' || a.place AS text, c.id AS path FROM asset a JOIN client c ON c.id = a.client_id WHERE 1",
-        'project' => "SELECT p.id, p.number || ' ' || p.title AS title, TRIM(c.given_name || ' ' || c.family_name) AS second, TRIM(c.given_name || ' ' || c.family_name) || ' ' || p.notes AS text, p.id AS path FROM project p JOIN client c ON c.id = p.client_id WHERE 1",
-        'submission' => 'SELECT s.id, s.name AS title, s.number AS second, s.number AS text, s.answers, s.state, s.id AS path FROM submission s WHERE 1',
-        'message' => "SELECT m.id, m.subject AS title, m.to_name AS second, m.to_name || ' ' || m.to_address AS text, m.id AS path FROM message m WHERE 1",
-    ];
-
-    public function __construct(private Connection $db)
+    /** @param iterable<Searched> $searched what is found of each kind of record, in the order shown */
+    public function __construct(private Connection $db, #[AutowireIterator('telamon.searched')] private iterable $searched)
     {
     }
 
@@ -39,22 +30,55 @@ final readonly class SearchRows
     public function fill(): void
     {
         $this->db->transactional(function (): void {
-            foreach (self::KINDS as $kind) {
-                foreach ($this->db->iterateAssociative(self::SELECT[$kind]) as $row) {
-                    $this->insert($kind, $row);
+            foreach ($this->searched as $one) {
+                foreach ($this->db->iterateAssociative(str_replace('{which}', '', $one::select())) as $row) {
+                    $this->insert($one::kind(), $row);
                 }
             }
         });
     }
 
-    /** @param list<string> $ids of records of one kind that were made, changed or removed */
-    public function refresh(string $kind, array $ids): void
+    public function isEmpty(): bool
     {
-        foreach ($ids as $id) {
-            $this->remove($id);
-            $row = $this->db->fetchAssociative(self::SELECT[$kind].' AND '.substr($kind, 0, 1).'.id = ?', [$id]);
-            if (false !== $row) {
-                $this->insert($kind, $row);
+        return false === $this->db->fetchOne('SELECT id FROM search_entry LIMIT 1');
+    }
+
+    /** @return list<string> the kinds of records that are found, in the order shown */
+    public function kinds(): array
+    {
+        $kinds = [];
+        foreach ($this->searched as $one) {
+            $kinds[] = $one::kind();
+        }
+
+        return $kinds;
+    }
+
+    /**
+     * The records that are to be filed anew when one is written.
+     *
+     * @return array<string, string> ids by kind
+     */
+    public function concerned(object $written): array
+    {
+        $ids = [];
+        foreach ($this->searched as $one) {
+            $ids[$one::kind()] = $one::concerned($written);
+        }
+
+        return array_filter($ids, static fn (?string $id): bool => null !== $id);
+    }
+
+    /** @param array<string, list<string>> $ids by kind, of records that were made, changed or removed */
+    public function refresh(array $ids): void
+    {
+        foreach ($this->searched as $one) {
+            foreach ($ids[$one::kind()] ?? [] as $id) {
+                $this->remove($id);
+                $row = $this->db->fetchAssociative(str_replace('{which}', "AND {$one::id()} = ?", $one::select()), [$id]);
+                if (false !== $row) {
+                    $this->insert($one::kind(), $row);
+                }
             }
         }
     }
@@ -79,24 +103,9 @@ final readonly class SearchRows
     private function insert(string $kind, array $row): void
     {
         $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
-        $second = 'submission' === $kind ? $text('second').', '.str_replace('-', ' ', $text('state')) : $text('second');
-        $folded = mb_substr(Fold::text($text('title').' '.$text('text').' '.self::answers($text('answers')).' '.self::figures($text('text'))), 0, self::LONGEST);
-        $this->db->executeStatement('INSERT INTO search_entry (kind, record_id, title, second, path, folded) VALUES (?, ?, ?, ?, ?, ?)', [$kind, $text('id'), mb_substr($text('title'), 0, 300), mb_substr($second, 0, 300), $text('path'), $folded]);
+        $folded = mb_substr(Fold::text($text('title').' '.$text('text').' '.self::figures($text('text'))), 0, self::LONGEST);
+        $this->db->executeStatement('INSERT INTO search_entry (kind, record_id, title, second, path, folded) VALUES (?, ?, ?, ?, ?, ?)', [$kind, $text('id'), mb_substr($text('title'), 0, 300), mb_substr($text('second'), 0, 300), $text('path'), $folded]);
         $this->db->executeStatement('INSERT INTO search_text (rowid, folded) VALUES (?, ?)', [$this->db->lastInsertId(), $folded]);
-    }
-
-    /** The texts among answers; ids of files are none. */
-    private static function answers(string $json): string
-    {
-        $texts = [];
-        $answers = '' === $json ? [] : json_decode($json, true);
-        foreach (\is_array($answers) ? $answers : [] as $answer) {
-            if (\is_string($answer)) {
-                $texts[] = $answer;
-            }
-        }
-
-        return implode(' ', $texts);
     }
 
     /** Telephone numbers as they are typed here: without the country. */

@@ -9,14 +9,7 @@ use Doctrine\ORM\Event\OnFlushEventArgs;
 use Doctrine\ORM\Events;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Contracts\Service\ResetInterface;
-use Telamon\Clients\Asset;
-use Telamon\Clients\Client;
-use Telamon\Clients\Contact;
-use Telamon\Clients\ContactPoint;
-use Telamon\Messages\Message;
-use Telamon\Projects\Project;
 use Telamon\Record\RecordsRemoved;
-use Telamon\Submissions\Submission;
 
 /** Keeps what is searched in step with the records, in the same transaction. */
 #[AsDoctrineListener(Events::onFlush)]
@@ -35,16 +28,9 @@ final class SearchWriter implements ResetInterface
         $unit = $args->getObjectManager()->getUnitOfWork();
         foreach ([$unit->getScheduledEntityInsertions(), $unit->getScheduledEntityUpdates(), $unit->getScheduledEntityDeletions()] as $records) {
             foreach ($records as $record) {
-                match (true) {
-                    $record instanceof Client => $this->changed['client'][$record->id] = true,
-                    $record instanceof ContactPoint => $this->changed['client'][$record->client->id] = true,
-                    $record instanceof Contact => $this->changed['contact'][$record->id] = true,
-                    $record instanceof Asset => $this->changed['asset'][$record->id] = true,
-                    $record instanceof Project => $this->changed['project'][$record->id] = true,
-                    $record instanceof Submission => $this->changed['submission'][$record->id] = true,
-                    $record instanceof Message => $this->changed['message'][$record->id] = true,
-                    default => null,
-                };
+                foreach ($this->rows->concerned($record) as $kind => $id) {
+                    $this->changed[$kind][$id] = true;
+                }
             }
         }
     }
@@ -53,8 +39,8 @@ final class SearchWriter implements ResetInterface
     {
         $changed = $this->changed;
         $this->changed = [];
-        foreach ($changed as $kind => $ids) {
-            $this->rows->refresh($kind, array_map(strval(...), array_keys($ids)));
+        if ([] !== $changed) {
+            $this->rows->refresh(array_map(static fn (array $ids): array => array_map(strval(...), array_keys($ids)), $changed));
         }
     }
 

@@ -42,6 +42,11 @@ class ArrivalNote implements Journaled
         return 'Note: '.mb_substr($this->text, 0, 100);
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null;
+    }
+
     public function recordContext(): array
     {
         return $this->submission->recordContext();

@@ -216,19 +216,11 @@ final readonly class Receiver
         $submission->sameness = $this->twins->sameness($version->form, $readings, $uploads);
         $twin = $this->twins->before($submission, $now);
         if (null !== $twin) {
-            $submission->sameAs = $twin;
-            $twin->doubled = true;
-            $submission->state = SubmissionState::SetAside;
-            $submission->asideReason = 'duplicate';
-            $submission->asideNote = "The same answers came before as {$twin->number}.";
-            $submission->decidedAt = $now;
+            $submission->setAside('duplicate', "The same answers came before as {$twin->number}.", $now, same: $twin);
         }
         if (null !== $arriving->suspicion) {
             // Out of the way, never thrown away: she can put it back.
-            $submission->state = SubmissionState::SetAside;
-            $submission->asideReason = 'advertising';
-            $submission->asideNote = $arriving->suspicion;
-            $submission->decidedAt = $now;
+            $submission->setAside('advertising', $arriving->suspicion, $now, same: $submission->sameAs);
         }
         $this->em->persist($submission);
         if (SubmissionState::Waiting === $submission->state) {
@@ -257,10 +249,7 @@ final readonly class Receiver
         }
         $this->em->refresh($short);
         if (SubmissionState::Waiting === $short->state) {
-            $short->state = SubmissionState::SetAside;
-            $short->asideReason = 'continued';
-            $short->asideNote = "Carried on in {$long->number}.";
-            $short->decidedAt = $now;
+            $short->setAside('continued', "Carried on in {$long->number}.", $now);
         }
     }
 

@@ -39,7 +39,7 @@ final readonly class Sheets
                 $this->em->refresh($change);
                 $this->em->refresh($submission);
                 // Asked again after a worker died, or taken back meanwhile: there is nothing more to do.
-                if (null !== $change->undoneAt || (null === $submission->project && null === $submission->client) || [] !== $this->shelf->of($submission, Attachment::SHEET)) {
+                if (null !== $change->undoneAt || (null === $submission->project && null === $submission->client) || [] !== $this->shelf->of($submission->id, Attachment::SHEET)) {
                     return;
                 }
                 $file = new Attachment($this->files->keep($path), "{$submission->number} as received.pdf", $submission, Attachment::SHEET, 1);

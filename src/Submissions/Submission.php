@@ -7,6 +7,7 @@ namespace Telamon\Submissions;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
+use Telamon\Files\FileSource;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Projects\Project;
@@ -23,7 +24,7 @@ use Telamon\Staff\Staff;
 #[ORM\Index(columns: ['state', 'answered_at'])]
 #[ORM\Index(columns: ['sameness', 'received_at'])]
 #[ORM\UniqueConstraint(columns: ['form_version_id', 'idempotency_key'])]
-class Submission implements Journaled
+class Submission implements Journaled, FileSource
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -134,6 +135,51 @@ class Submission implements Journaled
         $this->id = Ids::next();
     }
 
+    /** Its plan was carried out. What a rule accepts by itself is no answer yet: the promise was that a person would. */
+    public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project): void
+    {
+        $this->decide(SubmissionState::Accepted, $by, $now);
+        if (null !== $by && null === $this->answeredAt) {
+            $this->answeredAt = $now;
+            $this->answeredBy = $by;
+        }
+        $this->client = $client;
+        $this->project = $project;
+    }
+
+    /**
+     * @param Staff|null $by null where Telamon did it by itself
+     * @param self|null $same the one that said the same
+     */
+    public function setAside(string $reason, string $note, \DateTimeImmutable $now, ?Staff $by = null, ?self $same = null): void
+    {
+        $this->decide(SubmissionState::SetAside, $by, $now);
+        $this->asideReason = $reason;
+        $this->asideNote = $note;
+        $this->sameAs = $same;
+        if (null !== $same) {
+            $same->doubled = true;
+        }
+    }
+
+    /** Among the arrivals again. */
+    public function putBack(): void
+    {
+        $this->state = SubmissionState::Waiting;
+        $this->asideReason = $this->asideNote = '';
+        $this->sameAs = null;
+        $this->decidedAt = null;
+        $this->decidedBy = null;
+    }
+
+    private function decide(SubmissionState $state, ?Staff $by, \DateTimeImmutable $now): void
+    {
+        $this->state = $state;
+        $this->decidedAt = $now;
+        $this->decidedBy = $by;
+        $this->remindAt = null;
+    }
+
     public function recordKind(): string
     {
         return 'submission';
@@ -142,6 +188,11 @@ class Submission implements Journaled
     public function recordLabel(): string
     {
         return "{$this->number} {$this->name}";
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/arrivals/$id";
     }
 
     public function recordContext(): array

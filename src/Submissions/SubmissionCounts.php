@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Telamon\Submissions;
 
 use Doctrine\DBAL\Connection;
+use Telamon\Forms\Taken;
 
 /** How many submissions came through forms. */
-final readonly class SubmissionCounts
+final readonly class SubmissionCounts implements Taken
 {
     public function __construct(private Connection $db)
     {
     }
 
-    /** What counts against a form's limit: not what looked machine-made. */
     public function of(string $formId): int
     {
         $count = $this->db->fetchOne("SELECT COUNT(*) FROM submission WHERE form_id = ? AND NOT (state = 'set-aside' AND aside_reason = 'advertising')", [$formId]);
@@ -21,7 +21,6 @@ final readonly class SubmissionCounts
         return is_numeric($count) ? (int) $count : 0;
     }
 
-    /** @return array<string, int> by form id; forms without any are left out */
     public function byForm(): array
     {
         /** @var list<array{id: string, n: int|string}> $counts */

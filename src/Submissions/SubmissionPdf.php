@@ -33,7 +33,7 @@ final readonly class SubmissionPdf
     public function of(Submission $submission): string
     {
         $files = [];
-        foreach ($this->shelf->of($submission) as $attachment) {
+        foreach ($this->shelf->of($submission->id) as $attachment) {
             $files[$attachment->questionKey][] = $attachment;
         }
         $html = $this->twig->render('submission.html.twig', [

@@ -60,6 +60,11 @@ class Task implements Journaled
         return "{$this->position} {$this->name}";
     }
 
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null === $project ? null : "/projects/$project";
+    }
+
     public function recordContext(): array
     {
         return ['client' => $this->project->client->id, 'project' => $this->project->id];

@@ -5,20 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Tasks;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Projects\Progress;
 use Telamon\Projects\Project;
 
 /** Counts the tasks of projects and of people. */
-final readonly class TaskCounts
+final readonly class TaskCounts implements Progress
 {
     public function __construct(private EntityManagerInterface $em)
     {
     }
 
-    /**
-     * @param list<Project> $projects
-     *
-     * @return array<string, array{all: int, done: int}> by project id
-     */
     public function of(array $projects): array
     {
         /** @var list<array{id: string, everything: int|string, done: int|string}> $rows */

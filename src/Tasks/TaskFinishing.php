@@ -7,19 +7,17 @@ namespace Telamon\Tasks;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Core\Planning\Amender;
-use Telamon\Core\Rules\Trigger;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\RuleRuns\EventRules;
 use Telamon\Staff\Staff;
 
-/** Finishes tasks, once each, and lets the rules that wait for that do their part. */
+/** Finishes tasks, once each, and tells of it. */
 final readonly class TaskFinishing
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventRules $events, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
     }
 
@@ -31,14 +29,14 @@ final readonly class TaskFinishing
     public function finish(Task $task, int $version, Staff $staff): void
     {
         $change = new Change(ChangeKind::FinishTask, mb_substr("finished task {$task->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
-        $this->changes->carryOut($change, function () use ($task, $version, $change): void {
+        $this->changes->carryOut($change, function () use ($task, $version): void {
             $this->em->refresh($task);
             if (null !== $task->finishedAt) {
                 throw new Problem(409, 'Finished already', 'Somebody finished this task before.');
             }
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
             $task->finishedAt = $this->clock->now();
-            $this->events->happened(Trigger::TaskDone, $change, $task->project, null, [$task->name], ['@task' => $task->name], Amender::BY_HAND === $task->checklist);
+            $this->events->dispatch(new TaskFinished($task));
         });
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Plan;
 
 use Telamon\Core\Matching\ComparedField;
-use Telamon\Core\Planning\Amender;
 
 /** One thing that accepting the plan does, in words and as data. */
 final readonly class PlanLine
@@ -66,6 +65,12 @@ final readonly class PlanLine
         return null !== $this->choice && null === $this->choice->chosen;
     }
 
+    /** Who is served and what is done stay; everything else can be left out. */
+    public function canDrop(): bool
+    {
+        return null !== $this->effect && !\in_array($this->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject, EffectKind::UseProject], true);
+    }
+
     /** @return array<string, mixed> as PlanLine in api/openapi.yaml */
     public function toArray(int $number): array
     {
@@ -79,7 +84,7 @@ final readonly class PlanLine
             'choice' => $this->choice?->toArray(),
             'dropped' => $this->isDropped,
             'amended' => $this->isAmended,
-            'canDrop' => $this->isDropped || Amender::canDrop($this),
+            'canDrop' => $this->isDropped || $this->canDrop(),
             'fields' => array_map(static fn (LineField $field): array => get_object_vars($field), LineField::of($this)),
             'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
         ];

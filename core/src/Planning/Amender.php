@@ -38,7 +38,7 @@ final readonly class Amender
             if (isset($amendments->edits[$line->key])) {
                 $lines[$i] = $line = $this->edited($line, $amendments->edits[$line->key], $input);
             }
-            if (\in_array($line->key, $amendments->dropped, true) && self::canDrop($line)) {
+            if (\in_array($line->key, $amendments->dropped, true) && $line->canDrop()) {
                 if (EffectKind::AddTask === $line->effect?->kind) {
                     $gone[] = $line->effect->number('position');
                 }
@@ -47,12 +47,6 @@ final readonly class Amender
         }
 
         return [] === $gone ? $lines : array_map(static fn (PlanLine $line): PlanLine => self::withoutWaiting($line, $gone), $lines);
-    }
-
-    /** Who is served and what is done stay; everything else can be left out. */
-    public static function canDrop(PlanLine $line): bool
-    {
-        return null !== $line->effect && !\in_array($line->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject, EffectKind::UseProject], true);
     }
 
     /**

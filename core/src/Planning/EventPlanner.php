@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistMerge;
 use Telamon\Core\Checklists\Doer;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Time\DayWords;
 
-/** What rules do when something happens to a project that is there: lines like those of a plan, carried out at once. */
+/** What rules do when something happens to a project that is there, or to a client alone: lines like those of a plan, carried out at once. */
 final readonly class EventPlanner
 {
     public function __construct(private RuleLines $rules = new RuleLines())
@@ -24,13 +24,16 @@ final readonly class EventPlanner
     }
 
     /**
-     * @param StaffMember $lead of the project
+     * @param StaffMember|null $lead of the project; null where what happened is about no project
      * @param \DateTimeImmutable|null $readyBy of the project
      */
-    public function plan(PlanInput $input, RuleFacts $facts, StaffMember $lead, ?\DateTimeImmutable $readyBy): Plan
+    public function plan(PlanInput $input, RuleFacts $facts, ?StaffMember $lead, ?\DateTimeImmutable $readyBy): Plan
     {
         $outcome = $input->book->outcome($facts);
         $input = $input->with($outcome, new Amendments());
+        if (null === $lead) {
+            return new Plan([...self::withoutProject($outcome), ...$this->rules->lines($input, [], asks: false)], '', $outcome);
+        }
         $newLead = $outcome->lead();
         $lines = [];
         if (null !== $newLead && $newLead->id !== $lead->id) {
@@ -42,7 +45,21 @@ final readonly class EventPlanner
         $lead = $newLead ?? $lead;
         $lines = [...$lines, ...$this->tasks($input, $lead, $readyBy)];
 
-        return new Plan([...$lines, ...$this->rules->lines($input, $lines, $lead)], '', $outcome);
+        return new Plan([...$lines, ...$this->rules->lines($input, $lines, $lead, asks: false)], '', $outcome);
+    }
+
+    /** @return list<PlanLine> what rules want of a project where there is none: said, not done */
+    private static function withoutProject(RuleOutcome $outcome): array
+    {
+        $lines = [];
+        $wanted = ['lead' => $outcome->leads, 'stage' => $outcome->stages];
+        foreach ($wanted as $key => $said) {
+            if ([] !== $said) {
+                $lines[] = RuleLines::noProject("$key.none", RuleOutcome::why($said));
+            }
+        }
+
+        return [] === $outcome->checklists ? $lines : [...$lines, RuleLines::noProject('tasks.none', implode(' and ', array_map(static fn (Checklist $list): string => $list->name, array_values($outcome->checklists))))];
     }
 
     /** @return list<PlanLine> */

@@ -7,7 +7,6 @@ namespace Telamon\Core\Planning;
 use Telamon\Core\Matching\ComparedField;
 use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\InvalidDecision;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
 

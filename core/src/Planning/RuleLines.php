@@ -28,10 +28,11 @@ final readonly class RuleLines
      * @param list<PlanLine> $before the lines so far
      * @param StaffMember|null $lead of the project, where it is there already
      * @param array<string, string> $decisions
+     * @param bool $asks whether somebody looks at the lines before they are carried out
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null, array $decisions = []): array
+    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null, array $decisions = [], bool $asks = true): array
     {
         $isThere = null !== $lead;
         $lead ??= self::leadOf($input, $before);
@@ -42,14 +43,14 @@ final readonly class RuleLines
         foreach ($input->outcome->adds as $i => [$rule, $action]) {
             $key = "rule.{$rule->id}.$i";
             if (!$hasProject && self::needsProject($action)) {
-                $lines[] = new PlanLine($key, 'Rules', [Part::words("{$rule->name} is about a project, and none comes of this: nothing is done for it")], null, '', $rule->name);
+                $lines[] = self::noProject($key, $rule->name);
                 continue;
             }
             $empty = $this->empty($input, $action);
             $choice = [] === $empty ? null : new Choice("$key.empty", $decisions["$key.empty"] ?? null, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
             if (null !== $choice && 'without' !== $choice->chosen) {
                 $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
-                $lines[] = new PlanLine($key, 'Rules', [Part::words("{$rule->name} $words".(null === $choice->chosen && !$isThere ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $isThere ? null : $choice);
+                $lines[] = new PlanLine($key, 'Rules', [Part::words("{$rule->name} $words".(null === $choice->chosen && $asks ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $asks ? $choice : null);
                 continue;
             }
             $line = match ($action->kind) {
@@ -72,6 +73,11 @@ final readonly class RuleLines
         }
 
         return $lines;
+    }
+
+    public static function noProject(string $key, string $rule): PlanLine
+    {
+        return new PlanLine($key, 'Rules', [Part::words("$rule is about a project, and none comes of this: nothing is done for it")], null, '', $rule);
     }
 
     private static function needsProject(Action $action): bool

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Text;
 
-use Telamon\Core\Matching\Comparator;
-
 /**
  * How alike two words are, 0 to 1.
  *

@@ -14,8 +14,8 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\Part;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Tests\Fixtures;
 

@@ -9,9 +9,9 @@ use Telamon\Core\Form\Purpose;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\Part;
-use Telamon\Core\Plan\Plan;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
+use Telamon\Core\Planning\Plan;
 use Telamon\Core\Tests\Fixtures;
 
 final class PlannerTest extends TestCase

@@ -303,7 +303,7 @@ describe('Arrivals', () => {
       ...submission,
       state: 'accepted',
       plan: null,
-      made: [{ kind: 'project', id: 'p1', label: 'P-0001 Repair' }],
+      made: [{ kind: 'project', id: 'p1', label: 'P-0001 Repair', path: '/projects/p1' }],
       decidedBy: 'Nessa Quarle',
       decidedAt: '2026-11-25T10:30:00+00:00',
     };
@@ -370,7 +370,10 @@ describe('Arrivals', () => {
       'POST /api/submissions/several': {
         changes: ['c2'],
         kept: [
-          { record: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick' }, why: 'it needs a choice first' },
+          {
+            record: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick', path: '/arrivals/a1' },
+            why: 'it needs a choice first',
+          },
         ],
       },
     });
@@ -399,7 +402,7 @@ describe('Arrivals', () => {
         priority: 7,
         points: [{ part: 'budget', question: 1, text: '500', points: 7 }],
         notes: [{ text: 'Rang, nobody there.', by: 'Nessa Quarle', at: '2026-11-25T10:00:00+00:00' }],
-        cameAgain: [{ kind: 'submission', id: 'a9', label: 'A-0009 Orla Fennick' }],
+        cameAgain: [{ kind: 'submission', id: 'a9', label: 'A-0009 Orla Fennick', path: '/arrivals/a9' }],
       },
     });
     expect(await screen.findByText('Rang, nobody there.')).toBeTruthy();
@@ -450,7 +453,7 @@ describe('Arrivals', () => {
       words: 'Took back: accepted the plan',
       undone: 3,
       kept: [
-        { record: { kind: 'task', id: 't1', label: '1 First talk' }, why: 'changed since by Nessa Quarle' },
+        { record: { kind: 'task', id: 't1', label: '1 First talk', path: null }, why: 'changed since by Nessa Quarle' },
         { record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent, and stays sent' },
       ],
     };

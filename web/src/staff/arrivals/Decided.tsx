@@ -1,6 +1,6 @@
-import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { when } from '../../shared/words';
+import { RecordLink } from '../shell/RecordLink';
 import { asideWords } from './aside';
 import type { Submission } from './queries';
 
@@ -17,7 +17,6 @@ const groupNames: Record<string, string> = {
 /** What became of a submission that has been decided on. */
 export function Decided({ submission, today }: { submission: Submission; today: string }) {
   const at = submission.decidedAt ? when(submission.decidedAt, today) : '';
-  const project = submission.made.find((record) => record.kind === 'project');
   if (submission.state === 'set-aside') {
     return (
       <>
@@ -50,19 +49,12 @@ export function Decided({ submission, today }: { submission: Submission; today: 
         {submission.made.map((record) => (
           <li key={record.id}>
             <span className="second">{groupNames[record.kind] ?? record.kind}</span>
-            <span>{linked(record, project?.id)}</span>
+            <span>
+              <RecordLink record={record} />
+            </span>
           </li>
         ))}
       </ul>
     </>
   );
-}
-
-function linked(record: Submission['made'][number], project: string | undefined) {
-  if (record.kind === 'client' || record.kind === 'project' || record.kind === 'message') {
-    return <Link to={`/${record.kind}s/${record.id}`}>{record.label}</Link>;
-  }
-  if (record.kind === 'file') return <a href={`/api/files/${record.id}`}>{record.label}</a>;
-  if (record.kind === 'task' && project) return <Link to={`/projects/${project}`}>{record.label}</Link>;
-  return <>{record.label}</>;
 }

@@ -24,7 +24,7 @@ function plan(chosen: string | null): Plan {
             text: 'Orla Fennick',
             value: true,
             answer: null,
-            record: { kind: 'client', id: 'c1', label: 'Orla Fennick' },
+            record: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
           },
         ],
         note: '',

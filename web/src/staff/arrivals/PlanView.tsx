@@ -1,5 +1,5 @@
 import { Fragment, useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { RecordLink } from '../shell/RecordLink';
 import { MarkShape } from '../../shared/Mark';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useLetters } from '../keys';
@@ -101,7 +101,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
           {line.parts.map((part, i) => (
             <Fragment key={i}>
               {part.record ? (
-                <Link to={`/${part.record.kind}s/${part.record.id}`}>{part.text}</Link>
+                <RecordLink record={part.record}>{part.text}</RecordLink>
               ) : part.value ? (
                 <span
                   className="value"

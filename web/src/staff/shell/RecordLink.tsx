@@ -1,16 +1,9 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 
-const paths: Partial<Record<Schema<'RecordRef'>['kind'], string>> = {
-  client: 'clients',
-  project: 'projects',
-  message: 'messages',
-  submission: 'arrivals',
-};
-
-/** A record's name, linked where it has a screen of its own. */
+/** A record's name, linked to where it is shown: itself, or as part of another. A file is fetched. */
 export function RecordLink({ record, children }: { record: Schema<'RecordRef'>; children?: React.ReactNode }) {
-  if (record.kind === 'file') return <a href={`/api/files/${record.id}`}>{children ?? record.label}</a>;
-  const path = paths[record.kind];
-  return path ? <Link to={`/${path}/${record.id}`}>{children ?? record.label}</Link> : <>{children ?? record.label}</>;
+  const words = children ?? record.label;
+  if (record.path === null) return <>{words}</>;
+  return record.path.startsWith('/api/') ? <a href={record.path}>{words}</a> : <Link to={record.path}>{words}</Link>;
 }

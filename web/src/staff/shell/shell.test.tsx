@@ -49,7 +49,7 @@ function entry(id: string, change: string, words: string, at: string, undone = f
     at,
     by: 'Nessa Quarle',
     words: `made ${id}`,
-    record: { kind: 'task', id, label: id },
+    record: { kind: 'task', id, label: id, path: null },
     change: { id: change, words },
     changes: id === 'e2' ? [{ field: 'stage', from: 'Inquiry', to: 'Visit' }] : [],
     submission: null,

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Core\Plan;
+namespace Telamon\Core\Planning;
 
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
 
 /** What Telamon will do if the coordinator accepts, line by line. */

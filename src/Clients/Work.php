@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+/** How much is done for clients. */
+interface Work
+{
+    /**
+     * @param list<Client> $clients
+     *
+     * @return array<string, int> projects, by id of the client; those without any are left out
+     */
+    public function projects(array $clients): array;
+}

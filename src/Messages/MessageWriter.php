@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Telamon\Business\BusinessFacts;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Core\Time\DayWords;
+use Telamon\Effects\EffectHandler;
+use Telamon\Effects\Making;
+use Telamon\Projects\Project;
+
+/** Queues a message about what the lines before it made. */
+final readonly class MessageWriter implements EffectHandler
+{
+    public function __construct(
+        private MessageQueue $messages,
+        private NameReader $names,
+        private BusinessFacts $facts,
+        #[Autowire(env: 'TELAMON_URL')]
+        private string $address = '',
+    ) {
+    }
+
+    public static function kinds(): array
+    {
+        return [EffectKind::QueueMessage];
+    }
+
+    public function write(Effect $effect, Making $made): array
+    {
+        $project = $made->find(Project::class);
+        $client = $made->find(Client::class);
+        $asset = $made->find(Asset::class);
+        $today = $made->now->setTimezone($this->facts->zone());
+        $toName = $effect->text('to_name');
+
+        return [$this->messages->queue($effect->text('template'), $effect->text('to'), $toName, [
+            'first_name' => $this->names->read($toName)->given,
+            'client' => $client?->name() ?? $made->occasion->name ?? '',
+            'service' => $project->title ?? '',
+            'asset' => $asset->description ?? $this->facts->business()->assetWord,
+            'place' => $asset->place ?? '',
+            'project' => $project->number ?? '',
+            'reference' => $made->occasion->number ?? $project->number ?? '',
+            'lead' => $project->lead->name ?? $this->facts->coordinator()->name,
+            'coordinator' => $this->facts->coordinator()->name,
+            'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
+            'notes' => $project->notes ?? '',
+            'why' => $effect->text('why'),
+            'phone' => $this->phoneOf($client),
+            'link' => $this->link($project, $client),
+        ], $client, $project, $made->occasion?->id, $effect->text('says'), true)];
+    }
+
+    /** Whom to ring, as it is read aloud. */
+    private function phoneOf(?Client $client): string
+    {
+        foreach ($client->contactPoints ?? [] as $point) {
+            if (ContactKind::Phone === $point->kind) {
+                return $this->facts->phoneReader()->format($point->value);
+            }
+        }
+
+        return '';
+    }
+
+    /** Where staff look: empty while nobody has said under which address Telamon is reached. */
+    private function link(?Project $project, ?Client $client): string
+    {
+        $path = match (true) {
+            null !== $project => "/projects/{$project->id}",
+            null !== $client => "/clients/{$client->id}",
+            default => '',
+        };
+
+        return '' === $this->address || '' === $path ? '' : rtrim($this->address, '/').$path;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Projects;
+
+use Telamon\Business\BusinessFacts;
+use Telamon\Record\RecordRef;
+
+/** Shows projects as lines of lists. */
+final readonly class ProjectRows
+{
+    public function __construct(private Progress $progress, private BusinessFacts $facts)
+    {
+    }
+
+    /**
+     * @param list<Project> $projects
+     *
+     * @return list<array<string, mixed>> as ProjectRow in the contract
+     */
+    public function of(array $projects): array
+    {
+        $counts = $this->progress->of($projects);
+        $zone = $this->facts->zone();
+
+        return array_map(static fn (Project $project): array => [
+            'id' => $project->id,
+            'number' => $project->number,
+            'title' => $project->title,
+            'client' => RecordRef::of($project->client),
+            'stage' => $project->stage,
+            'lead' => $project->lead->name,
+            'readyBy' => $project->readyBy?->format('Y-m-d'),
+            'openedOn' => $project->openedAt->setTimezone($zone)->format('Y-m-d'),
+            'tasksDone' => $counts[$project->id]['done'] ?? 0,
+            'tasks' => $counts[$project->id]['all'] ?? 0,
+        ], $projects);
+    }
+}

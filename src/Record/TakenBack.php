@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Record;
+
+/**
+ * A record that is never removed when what made it is taken back: it is stopped while that is possible, and lets go of
+ * what it points at.
+ */
+interface TakenBack extends Journaled
+{
+    /** Why it cannot be stopped (any more): it is done, or under way; null where it can. */
+    public function staysBecause(): ?string;
+
+    /** Stops it; what is stopped already stays so. */
+    public function stop(): void;
+
+    /** The job that goes on with it once it was done again; null where there is nothing to do. */
+    public function goOn(): ?object;
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\RuleRuns;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Telamon\Clients\ClientChanged;
+use Telamon\Core\Planning\Amender;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Planning\PlanAccepted;
+use Telamon\Projects\StageChanged;
+use Telamon\Submissions\Submission;
+use Telamon\Tasks\TaskFinished;
+
+/** Has the rules that wait for a domain event do their part, under the change in which it happened. */
+final readonly class RuleListener
+{
+    public function __construct(private EventRules $rules, private EntityManagerInterface $em)
+    {
+    }
+
+    #[AsEventListener]
+    public function accepted(PlanAccepted $event): void
+    {
+        $event->touch(...$this->rules->happened(Trigger::Accepted, $event->submission->project, $event->submission->client, [], of: $event->submission));
+    }
+
+    #[AsEventListener]
+    public function moved(StageChanged $event): void
+    {
+        $event->touch(...$this->rules->happened(Trigger::StageChanged, $event->project, null, [$event->project->stage], ['@stage_before' => $event->before]));
+    }
+
+    #[AsEventListener]
+    public function done(TaskFinished $event): void
+    {
+        $task = $event->task;
+        $event->touch(...$this->rules->happened(Trigger::TaskDone, $task->project, null, [$task->name], ['@task' => $task->name], Amender::BY_HAND === $task->checklist));
+    }
+
+    #[AsEventListener]
+    public function changed(ClientChanged $event): void
+    {
+        // By a plan: its answers and its project are what the rules look at.
+        $submission = null === $event->change->submissionId ? null : $this->em->find(Submission::class, $event->change->submissionId);
+        $submission = $submission?->client === $event->client ? $submission : null;
+        $event->touch(...$this->rules->happened(Trigger::ClientChanged, $submission?->project, $event->client, $event->fields, of: $submission));
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Symfony\Component\Messenger\MessageBusInterface;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\EffectKind;
+use Telamon\Effects\EffectHandler;
+use Telamon\Effects\Making;
+use Telamon\Journal\CurrentChange;
+
+/** Has the worker keep the submission as a PDF: drawing one takes a while. */
+final readonly class SheetWriter implements EffectHandler
+{
+    public function __construct(private MessageBusInterface $bus, private CurrentChange $current)
+    {
+    }
+
+    public static function kinds(): array
+    {
+        return [EffectKind::KeepSheet];
+    }
+
+    public function write(Effect $effect, Making $made): array
+    {
+        $change = $this->current->get();
+        if (null !== $change && null !== $made->occasion) {
+            $this->bus->dispatch(new KeepSheet($change->id, $made->occasion->id));
+        }
+
+        return [];
+    }
+}

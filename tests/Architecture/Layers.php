@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Attributes\TestRule;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/**
+ * One direction: a room knows only rooms of lower layers; rooms of one layer are strangers. A folder that is not
+ * listed here does not build either: see LayersTest.
+ */
+final class Layers
+{
+    /** @var array<int, list<string>> folders of core/src, the lowest layer first */
+    public const CORE = [
+        1 => ['Text', 'Time', 'People'],
+        2 => ['Reading'],
+        3 => ['Condition'],
+        4 => ['Form', 'Checklists'],
+        5 => ['Answers'],
+        6 => ['Matching', 'Figures'],
+        7 => ['Importing', 'Plan'],
+        8 => ['Rules'],
+        9 => ['Planning'],
+    ];
+
+    /** @var array<int, list<string>> folders of src, the lowest layer first */
+    public const APPLICATION = [
+        1 => ['Database', 'Time', 'Queue', 'StandIn'],
+        2 => ['Http'],
+        3 => ['Record'],
+        4 => ['Staff'],
+        5 => ['Business'],
+        6 => ['Access', 'Journal', 'Search', 'Effects'],
+        7 => ['Clients', 'Forms'],
+        8 => ['Projects'],
+        9 => ['Tasks', 'Files', 'Messages', 'Diary', 'Importing'],
+        10 => ['Matching', 'Submissions'],
+        11 => ['Tables', 'Rules'],
+        12 => ['Planning'],
+        13 => ['RuleRuns'],
+        14 => ['Arrivals', 'Setup'],
+        15 => ['Screens'],
+        16 => ['Demo', 'Running'],
+    ];
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function core(): iterable
+    {
+        return self::rules('Telamon\Core', self::CORE);
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function application(): iterable
+    {
+        return self::rules('Telamon', self::APPLICATION);
+    }
+
+    /**
+     * @param array<int, list<string>> $layers
+     *
+     * @return iterable<string, Rule>
+     */
+    private static function rules(string $namespace, array $layers): iterable
+    {
+        foreach ($layers as $layer => $rooms) {
+            foreach ($rooms as $room) {
+                $others = [];
+                foreach ($layers as $above => $more) {
+                    array_push($others, ...($above < $layer ? [] : array_diff($more, [$room])));
+                }
+                if ([] !== $others) {
+                    yield $room => PHPat::rule()
+                        ->classes(Selector::inNamespace("$namespace\\$room"))
+                        ->shouldNot()->dependOn()
+                        ->classes(...array_map(static fn (string $other) => Selector::inNamespace("$namespace\\$other"), $others))
+                        ->because("$room is on layer $layer: it knows what lies below, and no neighbour");
+                }
+            }
+        }
+    }
+}
