@@ -7,11 +7,11 @@ namespace Telamon\Matching;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Record\Journaled;
+use Telamon\Record\PartOf;
 
 /** Two clients of whom somebody has said that they are not the same. */
 #[ORM\Entity]
-class ToldApart implements Journaled
+class ToldApart implements PartOf
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -35,6 +35,11 @@ class ToldApart implements Journaled
     public function recordLabel(): string
     {
         return "{$this->one->name()}, not {$this->other->name()}";
+    }
+
+    public static function partKind(): string
+    {
+        return 'pair';
     }
 
     public static function pathOf(string $id, ?string $client, ?string $project): ?string

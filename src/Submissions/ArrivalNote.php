@@ -6,13 +6,13 @@ namespace Telamon\Submissions;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
-use Telamon\Record\Journaled;
+use Telamon\Record\PartOf;
 use Telamon\Staff\Staff;
 
 /** What somebody of the staff noted beside a submission, for colleagues. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['submission_id', 'at'])]
-class ArrivalNote implements Journaled
+class ArrivalNote implements PartOf
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -40,6 +40,11 @@ class ArrivalNote implements Journaled
     public function recordLabel(): string
     {
         return 'Note: '.mb_substr($this->text, 0, 100);
+    }
+
+    public static function partKind(): string
+    {
+        return 'note';
     }
 
     public static function pathOf(string $id, ?string $client, ?string $project): ?string

@@ -14,6 +14,27 @@ final class AcceptTest extends AppTestCase
         $this->signIn();
     }
 
+    /** “The piano on file” is shown with its client: it has no page of its own. */
+    public function testRecordsThatAPlanNamesLeadToWhereTheyAreShown(): void
+    {
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->clock->modify('+60 days');
+        $this->inquire(['matter' => 'It squeaks now.'])->ok(201);
+        $paths = [];
+        foreach ($this->get('/api/submissions/'.$this->lastSubmission())->ok()->rows('plan.lines') as $line) {
+            foreach (\is_array($line['parts'] ?? null) ? $line['parts'] : [] as $part) {
+                if (\is_array($part) && \is_array($part['record'] ?? null) && \is_string($part['record']['kind'])) {
+                    $paths[$part['record']['kind']] = $part['record']['path'];
+                }
+            }
+        }
+        $client = $this->db()->fetchOne('SELECT id FROM client');
+        self::assertIsString($client);
+        self::assertSame("/clients/$client", $paths['client'] ?? null);
+        self::assertSame("/clients/$client", $paths['asset'] ?? null);
+    }
+
     public function testOneKeyMakesEverything(): void
     {
         $this->inquire(['wanted_by' => '12 June 2027'])->ok(201);

@@ -57,6 +57,21 @@ final class MergeTest extends AppTestCase
         self::assertCount(1, $this->get("/api/clients/$other")->ok()->rows('projects'));
     }
 
+    public function testAMergeSetsOffTheRulesThatWaitForAChangedClient(): void
+    {
+        [$one, $other] = $this->ids;
+        $rule = fn (string $what, string $tag): string => $this->post('/api/rules', ['name' => "On $what", 'enabled' => true, 'why' => '', 'when' => 'client', 'what' => $what, 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => $tag], ['kind' => 'task', 'name' => 'Ring them', 'doer' => 'coordinator', 'days' => 0]]])->ok(201)->text('id');
+        $rule('email', 'new address');
+        $rule('organisation', 'not this');
+        $tasks = $this->countRows('task');
+        $done = $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => []])->ok();
+        self::assertSame(['new address'], $this->get("/api/clients/$one")->ok()->at('tags'), 'the mail address of the other is theirs now');
+        self::assertSame($tasks, $this->countRows('task'), 'there is no project that a task could be added to');
+        self::assertSame([1, 0], $this->get('/api/rules')->ok()->column('items', 'times'));
+        $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();
+        self::assertSame([[], []], [$this->get("/api/clients/$one")->ok()->at('tags'), $this->get("/api/clients/$other")->ok()->at('tags')]);
+    }
+
     public function testCustomFieldsAreChosenAndAddressesKept(): void
     {
         [$one, $other] = $this->ids;

@@ -48,6 +48,21 @@ final class SearchTest extends AppTestCase
         self::assertSame($this->countRows('search_entry'), (int) (is_numeric($n = $this->db()->fetchOne("SELECT COUNT(*) FROM search_text WHERE search_text MATCH 'fen OR qui OR tes'")) ? $n : 0), 'table and index are in step');
     }
 
+    public function testAContactIsFoundAsSoonAsTheyAreThere(): void
+    {
+        $this->publish('Site', ['pages' => [['key' => 'p', 'title' => 'P', 'next' => 'Send', 'questions' => [
+            ['key' => 'site_name', 'type' => 'person-name', 'wording' => 'Name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'site_who', 'type' => 'short-text', 'wording' => 'Who is on site?', 'destination' => 'contact.name'],
+        ]]]]);
+        $this->post('/api/public/forms/site/submissions', ['answers' => ['site_name' => 'Bram Ostler', 'site_who' => 'Tadg Quennell']])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertContains('contact Tadg Quennell', $this->find('quennell'));
+        $path = $this->get('/api/search?q=quennell')->ok()->rows('items');
+        $client = $this->db()->fetchOne("SELECT id FROM client WHERE family_name = 'Ostler'");
+        self::assertIsString($client);
+        self::assertContains("/clients/$client", array_column($path, 'path'));
+    }
+
     public function testFieldStaffFindNoSubmissionsAndNoMessages(): void
     {
         $this->signIn('pim@marrowby.example');

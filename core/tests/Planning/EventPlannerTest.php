@@ -14,6 +14,7 @@ use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\EventPlanner;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Rules\ActionKind;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
@@ -63,8 +64,28 @@ final class EventPlannerTest extends TestCase
         self::assertSame([], array_filter($plan->lines, static fn (PlanLine $line): bool => null !== $line->effect));
     }
 
+    /** Something that happens to a client alone: what is about a project is said, what is not is done. */
+    public function testEveryActionHasItsLineWhereThereIsNoProject(): void
+    {
+        $given = [
+            'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
+            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'],
+        ];
+        $done = [];
+        foreach (ActionKind::cases() as $kind) {
+            self::assertArrayHasKey($kind->value, $given, 'an action that this test does not know yet');
+            $plan = self::plan([['name' => 'Rule', 'when' => 'stage', 'then' => [['kind' => $kind->value] + $given[$kind->value]]]], 'Agreed', lead: null);
+            self::assertCount(1, $plan->lines, $kind->value);
+            self::assertSame([], $plan->open(), 'nobody is there to be asked');
+            $done[$kind->value] = null !== $plan->lines[0]->effect ? 'done' : (str_contains(self::told($plan)[0], 'is about a project, and none comes of this') ? 'said' : 'lost');
+        }
+        self::assertSame([
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done',
+        ], $done);
+    }
+
     /** @param list<array<string, mixed>> $rules */
-    private static function plan(array $rules, string $stage, bool $byHand = false): Plan
+    private static function plan(array $rules, string $stage, bool $byHand = false, ?StaffMember $lead = new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example')): Plan
     {
         $usual = Fixtures::input();
         $reader = new RuleReader();
@@ -76,7 +97,7 @@ final class EventPlannerTest extends TestCase
         $input = new PlanInput($usual->readings, [], $usual->services, $usual->coordinator, $usual->baseChecklist, $usual->calendar, 'piano', $usual->templates, [], $usual->today, book: $book, merge: ['client' => 'Orla Fennick', 'stage' => $stage]);
         $facts = (new RuleFacts('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([Trigger::StageChanged], [$stage], $byHand);
 
-        return (new EventPlanner())->plan($input, $facts, new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example'), null);
+        return (new EventPlanner())->plan($input, $facts, $lead, null);
     }
 
     /** @return list<string> */
