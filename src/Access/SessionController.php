@@ -11,6 +11,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/session')]
@@ -28,14 +29,14 @@ final readonly class SessionController
     }
 
     #[Route('', methods: ['GET'])]
-    #[IsGranted('ROLE_FIELD')]
+    #[IsGranted(Permission::Work->value)]
     public function show(#[CurrentUser] Staff $staff): Response
     {
         return new JsonResponse($this->view->show($staff));
     }
 
     #[Route('', methods: ['DELETE'])]
-    #[IsGranted('ROLE_FIELD')]
+    #[IsGranted(Permission::Work->value)]
     public function delete(): Response
     {
         $this->security->logout(false);

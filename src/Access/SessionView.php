@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Access;
 
 use Telamon\Business\BusinessFacts;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 /** Shows who is signed in, and the business, as Session in the contract. */
@@ -20,7 +21,7 @@ final readonly class SessionView
         $business = $this->facts->business();
 
         return [
-            'user' => ['id' => $staff->id, 'name' => $staff->name, 'initials' => $staff->initials, 'email' => $staff->email, 'role' => $staff->role->value],
+            'user' => ['id' => $staff->id, 'name' => $staff->name, 'initials' => $staff->initials, 'email' => $staff->email, 'role' => $staff->role->value, 'may' => array_map(static fn (Permission $one): string => $one->value, $staff->role->may())],
             'business' => [
                 'name' => $business->name, 'timeZone' => $business->timeZone, 'currency' => $business->currency,
                 'assetWord' => $business->assetWord, 'drawing' => $business->drawing, 'opens' => $business->opens(), 'closes' => $business->closes(),

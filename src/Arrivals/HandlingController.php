@@ -16,11 +16,12 @@ use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 
 #[Route('/api/submissions')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Decide->value)]
 final readonly class HandlingController
 {
     private const ID = '[0-9a-f-]{36}';

@@ -21,13 +21,14 @@ use Telamon\Journal\Undo;
 use Telamon\Planning\Acceptor;
 use Telamon\Planning\Decisions;
 use Telamon\Planning\PlanMaker;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionPdf;
 use Telamon\Submissions\SubmissionState;
 
 #[Route('/api/submissions')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Decide->value)]
 final readonly class SubmissionController
 {
     private const ID = '[0-9a-f-]{36}';

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Arrivals;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Viewer;
 use Telamon\Clients\Client;
 use Telamon\Clients\ClientSection;
+use Telamon\Staff\Permission;
 use Telamon\Submissions\Submission;
 
 /** What a client sent, for their page. */
@@ -14,7 +16,7 @@ final readonly class SubmissionsOfClient implements ClientSection
 {
     private const RECENT = 40;
 
-    public function __construct(private EntityManagerInterface $em, private SubmissionView $view)
+    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private Viewer $viewer)
     {
     }
 
@@ -25,6 +27,6 @@ final readonly class SubmissionsOfClient implements ClientSection
 
     public function ofClient(Client $client): array
     {
-        return array_map($this->view->row(...), $this->em->getRepository(Submission::class)->findBy(['client' => $client], ['receivedAt' => 'DESC'], self::RECENT));
+        return !$this->viewer->may(Permission::Decide) ? [] : array_map($this->view->row(...), $this->em->getRepository(Submission::class)->findBy(['client' => $client], ['receivedAt' => 'DESC'], self::RECENT));
     }
 }

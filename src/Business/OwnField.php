@@ -65,6 +65,11 @@ class OwnField implements Journaled
         return $this->label;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return '/setup';

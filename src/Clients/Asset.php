@@ -59,6 +59,11 @@ class Asset implements Journaled
         return $this->description;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return true;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null === $client ? null : "/clients/$client";

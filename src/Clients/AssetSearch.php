@@ -6,6 +6,7 @@ namespace Telamon\Clients;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Assets are found by what they are, who made them, their number and their place. */
 #[AsTaggedItem(priority: 30)]
@@ -27,6 +28,11 @@ final class AssetSearch implements Searched
     public static function id(): string
     {
         return 'a.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Work;
     }
 
     public static function concerned(object $written): ?string

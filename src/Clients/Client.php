@@ -114,6 +114,11 @@ class Client implements Journaled
         return $this->name();
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return true;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/clients/$id";

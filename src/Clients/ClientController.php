@@ -10,13 +10,15 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 
 #[Route('/api/clients')]
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class ClientController
 {
-    public function __construct(private EntityManagerInterface $em, private ClientList $list, private ClientView $view)
+    public function __construct(private EntityManagerInterface $em, private ClientList $list, private ClientView $view, private Viewer $viewer)
     {
     }
 
@@ -29,6 +31,6 @@ final readonly class ClientController
     #[Route('/{id}', methods: ['GET'])]
     public function show(string $id): Response
     {
-        return new JsonResponse($this->view->whole($this->em->find(Client::class, $id) ?? throw Problem::notFound('client')));
+        return new JsonResponse($this->view->whole($this->viewer->read($this->em->find(Client::class, $id) ?? throw Problem::notFound('client'))));
     }
 }

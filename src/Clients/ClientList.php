@@ -7,6 +7,7 @@ namespace Telamon\Clients;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Access\Viewer;
 use Telamon\Business\BusinessFacts;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
@@ -15,7 +16,7 @@ use Telamon\Http\Query;
 /** Pages through clients by name; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList
 {
-    public function __construct(private EntityManagerInterface $em, private Work $work, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Work $work, private Viewer $viewer, private BusinessFacts $facts)
     {
     }
 
@@ -57,6 +58,9 @@ final readonly class ClientList
     private function search(Request $request): QueryBuilder
     {
         $query = $this->em->createQueryBuilder()->from(Client::class, 'c')->where('c.mergedInto IS NULL');
+        if (null !== $this->viewer->clients()) {
+            $query->andWhere('c.id IN (:own)')->setParameter('own', $this->viewer->clients());
+        }
         foreach (Query::words($request) as $i => $like) {
             $query->andWhere("c.sortName LIKE :w$i ESCAPE '\\' OR EXISTS (SELECT p$i.id FROM ".ContactPoint::class." p$i WHERE p$i.client = c AND p$i.matchKey LIKE :w$i ESCAPE '\\')")
                 ->setParameter("w$i", $like);

@@ -6,6 +6,7 @@ namespace Telamon\Clients;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Clients are found by name, organisation, addresses, numbers and the key of another system. */
 #[AsTaggedItem(priority: 50)]
@@ -30,6 +31,11 @@ final class ClientSearch implements Searched
     public static function id(): string
     {
         return 'c.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Work;
     }
 
     public static function concerned(object $written): ?string

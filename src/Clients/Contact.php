@@ -42,6 +42,11 @@ class Contact implements Journaled
         return '' === $this->name ? 'Contact' : $this->name;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return true;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null === $client ? null : "/clients/$client";

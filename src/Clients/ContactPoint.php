@@ -50,6 +50,11 @@ class ContactPoint implements PartOf
         return 'contact point';
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return true;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null === $client ? null : "/clients/$client";

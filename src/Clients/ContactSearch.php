@@ -6,6 +6,7 @@ namespace Telamon\Clients;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Contacts are found by name, mail address, number and what they do. */
 #[AsTaggedItem(priority: 40)]
@@ -27,6 +28,11 @@ final class ContactSearch implements Searched
     public static function id(): string
     {
         return 'k.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Work;
     }
 
     public static function concerned(object $written): ?string

@@ -62,6 +62,11 @@ class Attachment implements Journaled
         return $this->name;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/api/files/$id";

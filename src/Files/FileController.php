@@ -11,21 +11,23 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class FileController
 {
     private const SHOWN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
 
-    public function __construct(private EntityManagerInterface $em, private FileStore $store)
+    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer)
     {
     }
 
     #[Route('/api/files/{id}', methods: ['GET'])]
     public function show(string $id, Request $request): Response
     {
-        $attachment = $this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file');
+        $attachment = $this->viewer->read($this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file'));
         $handle = $this->store->open($attachment->file);
         $shown = \in_array($attachment->file->type, self::SHOWN, true);
         $full = str_replace(['/', '\\'], '_', FileKind::fittingName($attachment->name, $attachment->file->type));

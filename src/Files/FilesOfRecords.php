@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Viewer;
 use Telamon\Clients\Client;
 use Telamon\Clients\ClientSection;
 use Telamon\Projects\Project;
@@ -16,7 +17,7 @@ final readonly class FilesOfRecords implements ClientSection, ProjectSection
     private const RECENT = 40;
     private const OF_PROJECT = 200;
 
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Viewer $viewer)
     {
     }
 
@@ -27,12 +28,12 @@ final readonly class FilesOfRecords implements ClientSection, ProjectSection
 
     public function ofClient(Client $client): array
     {
-        return self::shown($this->em->getRepository(Attachment::class)->findBy(['client' => $client], ['id' => 'DESC'], self::RECENT));
+        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['client' => $client], ['id' => 'DESC'], self::RECENT));
     }
 
     public function ofProject(Project $project): array
     {
-        return self::shown($this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], self::OF_PROJECT));
+        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], self::OF_PROJECT));
     }
 
     /**
@@ -40,8 +41,8 @@ final readonly class FilesOfRecords implements ClientSection, ProjectSection
      *
      * @return list<array<string, mixed>> as FileRef in the contract
      */
-    private static function shown(array $files): array
+    private function shown(array $files): array
     {
-        return array_map(static fn (Attachment $file): array => $file->toArray(), $files);
+        return array_map(static fn (Attachment $file): array => $file->toArray(), array_values(array_filter($files, $this->viewer->sees(...))));
     }
 }

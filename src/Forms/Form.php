@@ -57,6 +57,11 @@ class Form implements Journaled
         return $this->title;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/forms/$id";

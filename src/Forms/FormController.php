@@ -16,10 +16,11 @@ use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/forms')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Design->value)]
 final readonly class FormController
 {
     private const ID = '[0-9a-f-]{36}';

@@ -12,10 +12,11 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 
 /** Ways of looking at a form's table, kept under names. They change no record, so no journal tells of them. */
 #[Route('/api/forms/{id}/views', requirements: ['id' => '[0-9a-f-]{36}'])]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Decide->value)]
 final readonly class TableViewController
 {
     private const MOST = 30;

@@ -15,10 +15,11 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Core\Importing\ClientField;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/client-imports')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Import->value)]
 final readonly class ImportController
 {
     private const ID = '[0-9a-f-]{36}';

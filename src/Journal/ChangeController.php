@@ -5,24 +5,25 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Business\BusinessFacts;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/changes')]
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Records $records, private Security $security)
+    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Records $records, private Viewer $viewer)
     {
     }
 
@@ -57,7 +58,7 @@ final readonly class ChangeController
     private function refuseOthers(string $id, Staff $staff): void
     {
         $change = $this->em->find(Change::class, $id);
-        if (null !== $change && $change->staff !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
+        if (null !== $change && $change->staff !== $staff && !$this->viewer->may(Permission::UndoAny)) {
             throw new Problem(403, 'Not allowed', 'Only your own changes can be taken back by you.');
         }
     }

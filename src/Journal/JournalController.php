@@ -10,15 +10,18 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
+use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class JournalController
 {
     private const PAGE = 40;
 
-    public function __construct(private EntityManagerInterface $em, private EntryView $view)
+    public function __construct(private EntityManagerInterface $em, private EntryView $view, private Viewer $viewer, private Records $records)
     {
     }
 
@@ -32,6 +35,11 @@ final readonly class JournalController
         $record = $request->query->getString('record');
         if ('' !== $record) {
             $query->andWhere('e.recordId = :record OR e.clientId = :record OR e.projectId = :record OR c.submissionId = :record')->setParameter('record', $record);
+        }
+        if (null !== $this->viewer->projects()) {
+            // By the same rule as Viewer::sees(): what belongs to a project with the project, the client's own with the client.
+            $query->andWhere('e.projectId IN (:projects) OR (e.projectId IS NULL AND e.clientId IN (:clients) AND e.recordKind IN (:withClient))')
+                ->setParameter('projects', $this->viewer->projects())->setParameter('clients', $this->viewer->clients())->setParameter('withClient', $this->records->readWithClient());
         }
         $cursor = Cursor::from($request);
         if (null !== $cursor) {

@@ -16,9 +16,10 @@ use Telamon\Clients\Client;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Merge->value)]
 final readonly class DuplicateController
 {
     private const ID = '[0-9a-f-]{36}';

@@ -42,6 +42,11 @@ class ToldApart implements PartOf
         return 'pair';
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null === $client ? null : "/clients/$client";

@@ -94,6 +94,11 @@ class Message implements TakenBack
         return MessageState::Queued === $this->state ? new SendMessage($this->id) : null;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/messages/$id";

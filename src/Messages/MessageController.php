@@ -16,11 +16,12 @@ use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 use Telamon\StandIn\Mailbox;
 
 #[Route('/api/messages')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Message->value)]
 final readonly class MessageController
 {
     public function __construct(

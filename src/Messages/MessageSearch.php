@@ -6,6 +6,7 @@ namespace Telamon\Messages;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Messages are found by their subject and whom they are to. */
 #[AsTaggedItem(priority: 10)]
@@ -24,6 +25,11 @@ final class MessageSearch implements Searched
     public static function id(): string
     {
         return 'm.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Message;
     }
 
     public static function concerned(object $written): ?string

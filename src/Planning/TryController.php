@@ -23,9 +23,10 @@ use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 
 /** Tries a form that is being designed: what its answers would lead to. Nothing is made. */
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Design->value)]
 final readonly class TryController
 {
     public function __construct(

@@ -77,6 +77,11 @@ class Project implements Journaled
         return "{$this->number} {$this->title}";
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/projects/$id";

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Access\Viewer;
 use Telamon\Business\BusinessFacts;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
@@ -14,7 +16,7 @@ use Telamon\Http\Query;
 /** Pages through projects, the newest first. */
 final readonly class ProjectList
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private Viewer $viewer, private BusinessFacts $facts)
     {
     }
 
@@ -23,6 +25,7 @@ final readonly class ProjectList
     {
         $query = $this->em->createQueryBuilder()->select('p', 'c', 's')->from(Project::class, 'p')->join('p.client', 'c')->join('p.lead', 's')
             ->orderBy('p.openedAt', 'DESC')->addOrderBy('p.id', 'DESC')->setMaxResults(Page::SIZE + 1);
+        $this->limit($query);
         $stage = Query::oneOf($request, 'stage', $this->facts->stages());
         if (null !== $stage) {
             $query->andWhere('p.stage = :stage')->setParameter('stage', $stage);
@@ -42,11 +45,17 @@ final readonly class ProjectList
         return ['items' => $this->rows->of($page), 'next' => $next, 'stages' => $this->stages()];
     }
 
+    /** To those that whoever looks may read. */
+    private function limit(QueryBuilder $query): QueryBuilder
+    {
+        return null === $this->viewer->projects() ? $query : $query->andWhere('p.id IN (:own)')->setParameter('own', $this->viewer->projects());
+    }
+
     /** @return list<array{name: string, projects: int}> */
     private function stages(): array
     {
         /** @var list<array{stage: string, n: int|string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('p.stage AS stage', 'COUNT(p.id) AS n')->from(Project::class, 'p')->groupBy('p.stage')->getQuery()->getResult();
+        $rows = $this->limit($this->em->createQueryBuilder()->select('p.stage AS stage', 'COUNT(p.id) AS n')->from(Project::class, 'p')->groupBy('p.stage'))->getQuery()->getResult();
         $counts = array_column($rows, 'n', 'stage');
 
         return array_map(static fn (string $name): array => ['name' => $name, 'projects' => (int) ($counts[$name] ?? 0)], $this->facts->stages());

@@ -6,6 +6,7 @@ namespace Telamon\Projects;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Projects are found by number, title, client and notes. */
 #[AsTaggedItem(priority: 20)]
@@ -27,6 +28,11 @@ final class ProjectSearch implements Searched
     public static function id(): string
     {
         return 'p.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Work;
     }
 
     public static function concerned(object $written): ?string

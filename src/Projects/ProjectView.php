@@ -6,11 +6,13 @@ namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Telamon\Access\Viewer;
 use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
 use Telamon\Journal\JournalEntry;
 use Telamon\Record\Action;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 
 /** Shows a project with all that hangs on it. */
 final readonly class ProjectView
@@ -21,6 +23,7 @@ final readonly class ProjectView
         private EntityManagerInterface $em,
         private ProjectRows $rows,
         private Records $records,
+        private Viewer $viewer,
         private OwnFields $fields,
         private BusinessFacts $facts,
     ) {
@@ -43,7 +46,7 @@ final readonly class ProjectView
             'custom' => $this->fields->shown('project', $project->custom),
             'wishes' => array_map(static fn (string $kind, string $text): array => ['kind' => $kind, 'text' => $text], array_keys($project->wishes), array_values($project->wishes)),
             'stages' => $this->stages($project),
-            'submission' => $this->records->find('submission', $project->submissionId),
+            'submission' => $this->viewer->may(Permission::Decide) ? $this->records->find('submission', $project->submissionId) : null,
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Viewer;
 use Telamon\Clients\Client;
 use Telamon\Clients\ClientSection;
 use Telamon\Clients\Work;
@@ -14,7 +15,7 @@ final readonly class ProjectsOfClients implements ClientSection, Work
 {
     private const RECENT = 40;
 
-    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows)
+    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private Viewer $viewer)
     {
     }
 
@@ -25,7 +26,7 @@ final readonly class ProjectsOfClients implements ClientSection, Work
 
     public function ofClient(Client $client): array
     {
-        return $this->rows->of($this->em->getRepository(Project::class)->findBy(['client' => $client], ['openedAt' => 'DESC'], self::RECENT));
+        return $this->rows->of($this->em->getRepository(Project::class)->findBy(['client' => $client] + (null === $this->viewer->projects() ? [] : ['id' => $this->viewer->projects()]), ['openedAt' => 'DESC'], self::RECENT));
     }
 
     public function projects(array $clients): array

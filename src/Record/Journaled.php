@@ -23,6 +23,9 @@ interface Journaled
      */
     public static function pathOf(string $id, ?string $client, ?string $project): ?string;
 
+    /** Whether such a record, where it belongs to no project, is read by whoever works for its client. */
+    public static function isReadWithClient(): bool;
+
     /**
      * The client and project under which the change is told as well.
      *

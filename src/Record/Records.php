@@ -39,6 +39,12 @@ final readonly class Records
         return null === $context ? null : $class::pathOf($id, $context['client'], $context['project']);
     }
 
+    /** @return list<string> the kinds that are read by whoever works for their client */
+    public function readWithClient(): array
+    {
+        return array_keys(array_filter($this->recordClasses, static fn (string $class): bool => $class::isReadWithClient()));
+    }
+
     /**
      * The lines of a plan, with where the records are shown that they name.
      *

@@ -19,10 +19,11 @@ use Telamon\Rules\RuleChanges;
 use Telamon\Rules\RuleUses;
 use Telamon\Rules\RuleVersions;
 use Telamon\Rules\RuleView;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/rules')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Rule->value)]
 final readonly class RuleController
 {
     private const ID = '[0-9a-f-]{36}';

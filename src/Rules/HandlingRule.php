@@ -60,6 +60,11 @@ class HandlingRule implements Journaled
         return $this->name;
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/rules/$id";

@@ -9,20 +9,24 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Arrivals\ArrivalsOfDay;
 use Telamon\Business\BusinessFacts;
 use Telamon\Diary\Appointment;
+use Telamon\Staff\Permission;
+use Telamon\Staff\Staff;
 
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class DayController
 {
-    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private BusinessFacts $facts, private ClockInterface $clock, private Viewer $viewer)
     {
     }
 
     #[Route('/api/day', methods: ['GET'])]
-    public function show(): Response
+    public function show(#[CurrentUser] Staff $staff): Response
     {
         $zone = $this->facts->zone();
         $now = $this->clock->now()->setTimezone($zone);
@@ -33,18 +37,22 @@ final readonly class DayController
             ->where('a.startsAt >= :from')->andWhere('a.startsAt < :to')
             ->setParameter('from', $from, 'datetime_immutable')->setParameter('to', $to, 'datetime_immutable')
             ->orderBy('a.startsAt')->addOrderBy('a.id')->setMaxResults(100)->getQuery()->getResult();
+        $decides = $this->viewer->may(Permission::Decide);
+        if (!$this->viewer->may(Permission::SeeAll)) {
+            $appointments = array_values(array_filter($appointments, static fn (Appointment $a): bool => $a->staff === $staff));
+        }
 
         return new JsonResponse([
             'now' => $now->format(\DATE_RFC3339),
             'day' => $now->format('Y-m-d'),
-            'toAnswer' => $this->arrivals->waiting(),
+            'toAnswer' => $decides ? $this->arrivals->waiting() : 0,
             'appointments' => array_map(static fn (Appointment $a): array => [
                 'id' => $a->id, 'title' => $a->title, 'place' => $a->place, 'staff' => $a->staff->name, 'initials' => $a->staff->initials,
                 'startsAt' => $a->startsAt->setTimezone($zone)->format(\DATE_RFC3339),
                 'endsAt' => $a->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
                 'state' => $a->state($now), 'projectId' => $a->project?->id,
             ], $appointments),
-            'arrivals' => $this->arrivals->between($from, $to, $zone),
+            'arrivals' => $decides ? $this->arrivals->between($from, $to, $zone) : [],
         ]);
     }
 }

@@ -27,18 +27,20 @@ final readonly class Search
     /**
      * @param list<string> $kinds among those of SearchRows, in the order shown
      *
+     * @param list<string>|null $paths where it may be shown; null for everywhere
+     *
      * @return list<array{kind: string, id: string, label: string, second: string, path: string}> the best first, kinds together
      */
-    public function find(string $text, array $kinds): array
+    public function find(string $text, array $kinds, ?array $paths = null): array
     {
         // “P-0001” is one word: its two halves stand side by side.
         $words = array_values(array_filter(array_map(Fold::text(...), preg_split('/\s+/u', trim($text)) ?: []), static fn (string $word): bool => '' !== $word));
         if ([] === $words || [] === $kinds) {
             return [];
         }
-        $found = $this->containing($words, $kinds);
+        $found = $this->containing($words, $kinds, $paths);
         if (\count($found) < self::ENOUGH) {
-            $found += $this->alike($words, $kinds);
+            $found += $this->alike($words, $kinds, $paths);
         }
         uasort($found, static fn (array $a, array $b): int => [$b['score'], $a['label']] <=> [$a['score'], $b['label']]);
         $found = \array_slice($found, 0, self::MOST, true);
@@ -51,16 +53,15 @@ final readonly class Search
     /**
      * @param non-empty-list<string> $words
      * @param list<string> $kinds
+     * @param list<string>|null $paths
      *
      * @return array<int, array{kind: string, id: string, label: string, second: string, path: string, score: float}>
      */
-    private function containing(array $words, array $kinds): array
+    private function containing(array $words, array $kinds, ?array $paths): array
     {
         $long = array_values(array_filter($words, static fn (string $word): bool => \strlen($word) > 2));
         $short = array_values(array_diff($words, $long));
-        $where = 'e.kind IN (?)';
-        $parameters = [$kinds];
-        $types = [ArrayParameterType::STRING];
+        [$where, $parameters, $types] = self::within($kinds, $paths);
         foreach ($short as $word) {
             // Too short for a trigram: at the beginning of a word.
             $where .= " AND (' ' || e.folded) LIKE ?";
@@ -99,20 +100,22 @@ final readonly class Search
      *
      * @param non-empty-list<string> $words
      * @param list<string> $kinds
+     * @param list<string>|null $paths
      *
      * @return array<int, array{kind: string, id: string, label: string, second: string, path: string, score: float}>
      */
-    private function alike(array $words, array $kinds): array
+    private function alike(array $words, array $kinds, ?array $paths): array
     {
         $pairs = $this->rarePairs($words);
         if ('' === $pairs) {
             return [];
         }
+        [$where, $parameters, $types] = self::within($kinds, $paths);
         $found = [];
         foreach ($this->db->fetchAllAssociative(
-            'SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE e.kind IN (?) AND search_text MATCH ? LIMIT '.self::WIDE_POOL,
-            [$kinds, $pairs],
-            [ArrayParameterType::STRING, \Doctrine\DBAL\ParameterType::STRING],
+            "SELECT e.* FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE $where AND search_text MATCH ? LIMIT ".self::WIDE_POOL,
+            [...$parameters, $pairs],
+            [...$types, \Doctrine\DBAL\ParameterType::STRING],
         ) as $row) {
             $found += self::row($row, static function (array $title, array $all) use ($words): float {
                 $score = 0.0;
@@ -130,6 +133,19 @@ final readonly class Search
         }
 
         return $found;
+    }
+
+    /**
+     * @param list<string> $kinds
+     * @param list<string>|null $paths
+     *
+     * @return array{string, list<mixed>, list<ArrayParameterType|\Doctrine\DBAL\ParameterType>} a condition, its parameters and their types
+     */
+    private static function within(array $kinds, ?array $paths): array
+    {
+        return null === $paths
+            ? ['e.kind IN (?)', [$kinds], [ArrayParameterType::STRING]]
+            : ['e.kind IN (?) AND e.path IN (?)', [$kinds, $paths], [ArrayParameterType::STRING, ArrayParameterType::STRING]];
     }
 
     /**

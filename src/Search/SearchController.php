@@ -8,30 +8,39 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Http\Problem;
-use Telamon\Staff\Role;
-use Telamon\Staff\Staff;
+use Telamon\Staff\Permission;
 
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class SearchController
 {
-    private const FIELD = ['client', 'contact', 'asset', 'project'];
     private const LONGEST = 100;
 
-    public function __construct(private Search $search, private SearchRows $rows)
+    public function __construct(private Search $search, private SearchRows $rows, private Viewer $viewer)
     {
     }
 
     #[Route('/api/search', methods: ['GET'])]
-    public function find(Request $request, #[CurrentUser] Staff $staff): Response
+    public function find(Request $request): Response
     {
         $q = $request->query->getString('q');
         if (mb_strlen($q) > self::LONGEST) {
             throw Problem::invalid('q', 'Shorten this to '.self::LONGEST.' characters.');
         }
 
-        return new JsonResponse(['items' => $this->search->find($q, Role::Field === $staff->role ? array_values(array_intersect($this->rows->kinds(), self::FIELD)) : $this->rows->kinds())]);
+        return new JsonResponse(['items' => $this->search->find($q, $this->rows->kinds($this->viewer->may(...)), $this->paths())]);
+    }
+
+    /** @return list<string>|null where what may be read is shown; null for everywhere */
+    private function paths(): ?array
+    {
+        $projects = $this->viewer->projects();
+
+        return null === $projects ? null : [
+            ...array_map(static fn (string $id): string => "/projects/$id", $projects),
+            ...array_map(static fn (string $id): string => "/clients/$id", $this->viewer->clients() ?? []),
+        ];
     }
 }

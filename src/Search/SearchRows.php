@@ -7,6 +7,7 @@ namespace Telamon\Search;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Core\Text\Fold;
+use Telamon\Staff\Permission;
 
 /** Keeps the rows that are searched, one a record, folded to plain letters and figures, with an index of their trigrams (SQLite FTS5). */
 final readonly class SearchRows
@@ -43,12 +44,18 @@ final readonly class SearchRows
         return false === $this->db->fetchOne('SELECT id FROM search_entry LIMIT 1');
     }
 
-    /** @return list<string> the kinds of records that are found, in the order shown */
-    public function kinds(): array
+    /**
+     * @param \Closure(Permission): bool $may
+     *
+     * @return list<string> the kinds of records that are found by whoever may that, in the order shown
+     */
+    public function kinds(\Closure $may): array
     {
         $kinds = [];
         foreach ($this->searched as $one) {
-            $kinds[] = $one::kind();
+            if ($may($one::permission())) {
+                $kinds[] = $one::kind();
+            }
         }
 
         return $kinds;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Search;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+use Telamon\Staff\Permission;
 
 /** What one kind of record is found by. The order in which kinds are shown is that of their priorities (AsTaggedItem). */
 #[AutoconfigureTag('telamon.searched')]
@@ -23,6 +24,9 @@ interface Searched
 
     /** The column of the record's id in that SQL. */
     public static function id(): string;
+
+    /** Who finds such records: within what they may read. */
+    public static function permission(): Permission;
 
     /** The id of the record of this kind that is filed anew when a record is written; null for none. */
     public static function concerned(object $written): ?string;

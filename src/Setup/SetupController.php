@@ -16,10 +16,11 @@ use Telamon\Business\OwnField;
 use Telamon\Business\OwnFields;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/setup')]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::SetUp->value)]
 final readonly class SetupController
 {
     public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private OwnFields $fields, private BusinessFacts $facts)

@@ -37,7 +37,12 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
 
     public function getRoles(): array
     {
-        return $this->active ? ['ROLE_'.strtoupper($this->role->value)] : [];
+        return $this->active ? ['ROLE_STAFF'] : [];
+    }
+
+    public function may(Permission $permission): bool
+    {
+        return $this->active && \in_array($permission, $this->role->may(), true);
     }
 
     public function getPassword(): string

@@ -47,6 +47,11 @@ class ArrivalNote implements PartOf
         return 'note';
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null;

@@ -190,6 +190,11 @@ class Submission implements Journaled, FileSource
         return "{$this->number} {$this->name}";
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return "/arrivals/$id";

@@ -6,6 +6,7 @@ namespace Telamon\Submissions;
 
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Telamon\Search\Searched;
+use Telamon\Staff\Permission;
 
 /** Submissions are found by number, name and any answer that is a text. */
 #[AsTaggedItem(priority: 60)]
@@ -28,6 +29,11 @@ final class SubmissionSearch implements Searched
     public static function id(): string
     {
         return 's.id';
+    }
+
+    public static function permission(): Permission
+    {
+        return Permission::Decide;
     }
 
     public static function concerned(object $written): ?string

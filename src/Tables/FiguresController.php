@@ -13,9 +13,10 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Core\Figures\AnswerFigures;
 use Telamon\Forms\Form;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 
 /** The answers of what is filtered, counted by question. */
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Decide->value)]
 final readonly class FiguresController
 {
     public function __construct(private EntityManagerInterface $em, private FormTable $table, private TableRows $rows)

@@ -16,9 +16,10 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Core\Form\Question;
 use Telamon\Forms\Form;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 
 #[Route('/api/forms/{id}/submissions', requirements: ['id' => '[0-9a-f-]{36}'])]
-#[IsGranted('ROLE_COORDINATOR')]
+#[IsGranted(Permission::Decide->value)]
 final readonly class FormTableController
 {
     public function __construct(private EntityManagerInterface $em, private FormTable $table)

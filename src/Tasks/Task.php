@@ -60,6 +60,11 @@ class Task implements Journaled
         return "{$this->position} {$this->name}";
     }
 
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
     public static function pathOf(string $id, ?string $client, ?string $project): ?string
     {
         return null === $project ? null : "/projects/$project";

@@ -5,28 +5,29 @@ declare(strict_types=1);
 namespace Telamon\Tasks;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Http\Cursor;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 #[Route('/api/tasks')]
-#[IsGranted('ROLE_FIELD')]
+#[IsGranted(Permission::Work->value)]
 final readonly class TaskController
 {
     public function __construct(
         private EntityManagerInterface $em,
         private TaskView $view,
         private TaskFinishing $finishing,
-        private Security $security,
+        private Viewer $viewer,
     ) {
     }
 
@@ -47,6 +48,9 @@ final readonly class TaskController
                 $query->andWhere('t.due > :value OR (t.due = :value AND t.id > :id)');
             }
         }
+        if (null !== $this->viewer->projects()) {
+            $query->andWhere('p.id IN (:own)')->setParameter('own', $this->viewer->projects());
+        }
         if (null !== $cursor) {
             $query->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
@@ -61,7 +65,7 @@ final readonly class TaskController
     public function finish(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $task = $this->em->find(Task::class, $id) ?? throw Problem::notFound('task');
-        if ($task->assignee !== $staff && !$this->security->isGranted('ROLE_COORDINATOR')) {
+        if ($task->assignee !== $staff && !$this->viewer->may(Permission::LeadAny)) {
             throw new Problem(403, 'Not allowed', 'This task belongs to '.$task->assignee->name.'.');
         }
         $version = JsonBody::read($request)['version'] ?? null;

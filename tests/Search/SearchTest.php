@@ -65,6 +65,7 @@ final class SearchTest extends AppTestCase
 
     public function testFieldStaffFindNoSubmissionsAndNoMessages(): void
     {
+        $this->db()->executeStatement("UPDATE task SET assignee_id = (SELECT id FROM staff WHERE initials = 'PT')");
         $this->signIn('pim@marrowby.example');
         self::assertSame(['client Órla Fennick', 'project P-0001 Repair'], $this->find('fennick'));
         $this->get('/api/search?q='.str_repeat('x', 101))->ok(422);

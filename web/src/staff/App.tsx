@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import type { Schema } from '../shared/api';
 import { ComingRows } from '../shared/Notice';
 import { SignIn } from './access/SignIn';
 import { ArrivalsScreen } from './arrivals/ArrivalsScreen';
@@ -35,25 +36,27 @@ function Door() {
   if (isPending) return <ComingRows rows={3} />;
   if (error) return <Unreached error={error} again={() => void refetch()} />;
   if (!session) return <SignIn />;
-  const home = session.user.role === 'field' ? '/projects' : '/arrivals';
-  const office = (screen: ReactNode) => (session.user.role === 'field' ? <NotYours home={home} /> : screen);
+  const may = (permission: Schema<'Permission'>) => session.user.may.includes(permission);
+  const home = may('arrivals.decide') ? '/arrivals' : '/projects';
+  const asking = (permission: Schema<'Permission'>, screen: ReactNode) =>
+    may(permission) ? screen : <NotYours home={home} />;
   return (
     <Routes>
       <Route element={<Shell />}>
         <Route index element={<Navigate to={home} replace />} />
         <Route path="sign-in" element={<Navigate to={home} replace />} />
-        <Route path="arrivals/:id?" element={office(<ArrivalsScreen />)} />
+        <Route path="arrivals/:id?" element={asking('arrivals.decide', <ArrivalsScreen />)} />
         <Route path="clients" element={<ClientsScreen />} />
-        <Route path="clients/import" element={office(<ImportScreen />)} />
-        <Route path="clients/duplicates" element={office(<DuplicatesScreen />)} />
+        <Route path="clients/import" element={asking('clients.import', <ImportScreen />)} />
+        <Route path="clients/duplicates" element={asking('clients.merge', <DuplicatesScreen />)} />
         <Route path="clients/:id" element={<ClientScreen />} />
         <Route path="projects" element={<ProjectsScreen />} />
         <Route path="projects/:id" element={<ProjectScreen />} />
-        <Route path="messages/:id?" element={office(<MessagesScreen />)} />
-        <Route path="forms/:id/submissions" element={office(<FormTableScreen />)} />
-        <Route path="forms/:id?" element={office(<FormsScreen />)} />
-        <Route path="rules/:id?" element={office(<RulesScreen />)} />
-        <Route path="setup" element={office(<SetupScreen />)} />
+        <Route path="messages/:id?" element={asking('messages.see', <MessagesScreen />)} />
+        <Route path="forms/:id/submissions" element={asking('arrivals.decide', <FormTableScreen />)} />
+        <Route path="forms/:id?" element={asking('forms.design', <FormsScreen />)} />
+        <Route path="rules/:id?" element={asking('rules.keep', <RulesScreen />)} />
+        <Route path="setup" element={asking('setup.change', <SetupScreen />)} />
         <Route path="*" element={<NotFound />} />
       </Route>
     </Routes>

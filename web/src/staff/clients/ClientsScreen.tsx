@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
+import { useSignedIn } from '../session';
 import type { Schema } from '../../shared/api';
 import { count } from '../../shared/numbers';
 import { moment } from '../../shared/words';
@@ -21,6 +22,7 @@ const columns: Column<Row>[] = [
 ];
 
 export function ClientsScreen() {
+  const { user } = useSignedIn();
   const [search, setSearch] = useSearchParams();
   const q = search.get('q') ?? '';
   const [typed, setTyped] = useTyped(q, (text) => setSearch(text ? { q: text } : {}, { replace: true }));
@@ -50,12 +52,16 @@ export function ClientsScreen() {
                 <p className="second" role="status">
                   {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}
                 </p>
-                <p>
-                  <Link to="/clients/duplicates">Duplicates</Link>
-                </p>
-                <p>
-                  <Link to="/clients/import">Clients from a file</Link>
-                </p>
+                {user.may.includes('clients.merge') && (
+                  <p>
+                    <Link to="/clients/duplicates">Duplicates</Link>
+                  </p>
+                )}
+                {user.may.includes('clients.import') && (
+                  <p>
+                    <Link to="/clients/import">Clients from a file</Link>
+                  </p>
+                )}
               </div>
             </>
           ),

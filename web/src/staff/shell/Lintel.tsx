@@ -5,23 +5,24 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { StoneFigure } from '../../shared/Figure';
+import type { Schema } from '../../shared/api';
 import { useSignedIn, useSignOut } from '../session';
 import { useDay } from './day';
 import { Find } from './Find';
 
-/** The screens; field staff do not decide on submissions, write or design. */
-const everything = [
-  { to: '/arrivals', label: 'Arrivals', desk: true },
-  { to: '/clients', label: 'Clients', desk: false },
-  { to: '/projects', label: 'Projects', desk: false },
-  { to: '/messages', label: 'Messages', desk: true },
-  { to: '/forms', label: 'Forms', desk: true },
-  { to: '/rules', label: 'Rules', desk: true },
+/** The screens, and the permission that each is for. */
+const everything: { to: string; label: string; may: Schema<'Permission'> }[] = [
+  { to: '/arrivals', label: 'Arrivals', may: 'arrivals.decide' },
+  { to: '/clients', label: 'Clients', may: 'work' },
+  { to: '/projects', label: 'Projects', may: 'work' },
+  { to: '/messages', label: 'Messages', may: 'messages.see' },
+  { to: '/forms', label: 'Forms', may: 'forms.design' },
+  { to: '/rules', label: 'Rules', may: 'rules.keep' },
 ];
 
 export function Lintel({ onKeys }: { onKeys: () => void }) {
   const { user } = useSignedIn();
-  const words = everything.filter((word) => !word.desk || user.role !== 'field');
+  const words = everything.filter((word) => user.may.includes(word.may));
   const { data: day } = useDay();
   const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
   const signOut = useSignOut();
@@ -68,7 +69,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
         <div className="menu-name">
           {user.name}, {user.role === 'field' ? 'field staff' : user.role}
         </div>
-        {user.role !== 'field' && (
+        {user.may.includes('setup.change') && (
           <MenuItem
             onClick={() => {
               setAnchor(null);

@@ -16,8 +16,29 @@ export interface Call {
   body: unknown;
 }
 
+const everything: Session['user']['may'] = [
+  'work',
+  'records.see-all',
+  'arrivals.decide',
+  'messages.see',
+  'clients.merge',
+  'clients.import',
+  'projects.lead-any',
+  'changes.undo-any',
+  'forms.design',
+  'rules.keep',
+  'setup.change',
+];
+
 const session: Session = {
-  user: { id: 's1', name: 'Nessa Quarle', initials: 'NQ', email: 'coordinator@marrowby.example', role: 'coordinator' },
+  user: {
+    id: 's1',
+    name: 'Nessa Quarle',
+    initials: 'NQ',
+    email: 'coordinator@marrowby.example',
+    role: 'coordinator',
+    may: everything,
+  },
   business: {
     name: 'Workshop',
     timeZone: 'Europe/Dublin',
