@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Journal;
 
+use Telamon\Access\Viewer;
 use Telamon\Business\BusinessFacts;
 use Telamon\Record\Action;
 use Telamon\Record\PartOf;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 
 /** Tells a journal entry in words, as JournalEntry in the contract. */
 final readonly class EntryView
@@ -15,7 +17,7 @@ final readonly class EntryView
     /** Columns that repeat others or only serve the machine. */
     private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash'];
 
-    public function __construct(private BusinessFacts $facts, private Records $records)
+    public function __construct(private BusinessFacts $facts, private Records $records, private Viewer $viewer)
     {
     }
 
@@ -36,7 +38,7 @@ final readonly class EntryView
             'record' => ['id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId] + $entry->record(),
             'change' => ['id' => $change->id, 'words' => $change->words],
             'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],
-            'submission' => null === $change->submissionId ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
+            'submission' => null === $change->submissionId || !$this->viewer->may(Permission::Decide) ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
             'undone' => null !== $change->undoneAt,
         ];
     }

@@ -89,6 +89,7 @@ final class PermissionsTest extends AppTestCase
         self::assertSame([], $this->get('/api/search?q=wilf')->ok()->rows('items'));
         self::assertSame([], $this->get('/api/search?q=wlif+ambry')->ok()->rows('items'), 'nor by a slip');
         self::assertSame([], $this->get('/api/search?q=tess')->ok()->rows('items'));
+        self::assertSame([null], array_values(array_unique($this->get('/api/journal')->ok()->column('items', 'submission'), \SORT_REGULAR)));
         $told = json_encode($this->get('/api/journal')->ok()->rows('items'), \JSON_THROW_ON_ERROR);
         self::assertStringContainsString('Orla', $told);
         self::assertStringNotContainsString('Wilf', $told);

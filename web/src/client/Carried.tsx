@@ -1,6 +1,6 @@
 import Link from '@mui/material/Link';
-import { answerText, given } from './answers';
-import type { Answers, PublicForm } from './queries';
+import { answerText, given } from '../form/answers';
+import type { Answers, PublicForm } from '../form/types';
 
 interface Props {
   form: PublicForm;

@@ -1,8 +1,8 @@
 import Link from '@mui/material/Link';
 import { useEffect, useRef } from 'react';
-import { answerText, asks, given } from './answers';
-import type { Answers, PublicForm, Question } from './queries';
-import type { KeptFile } from './upload';
+import { answerText, asks, given } from '../form/answers';
+import type { Answers, PublicForm, Question } from '../form/types';
+import type { KeptFile } from '../form/upload';
 
 interface Props {
   pages: { page: PublicForm['pages'][number]; questions: Question[] }[];

@@ -1,6 +1,6 @@
 import Link from '@mui/material/Link';
 import { MarkShape } from '../shared/Mark';
-import type { Question } from './queries';
+import type { Question } from '../form/types';
 
 /** The answers that need another look, summed up, each a way to its field. */
 export function ErrorSum({ wrong, onGo }: { wrong: Question[]; onGo: (question: Question) => void }) {

@@ -3,8 +3,8 @@ import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FilledIn } from './FilledIn';
-import type { PublicForm } from './queries';
-import { question } from './testing/question.test-helper';
+import type { PublicForm } from '../form/types';
+import { question } from '../form/testing/question.test-helper';
 
 const form: PublicForm = {
   slug: 'inquiry',

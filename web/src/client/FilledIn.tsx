@@ -2,17 +2,17 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
-import { asks, besideOthers, collected, isNeeded, shownPages, textOf } from './answers';
+import { asks, besideOthers, collected, isNeeded, shownPages, textOf } from '../form/answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
-import { faultsOf } from './checks';
+import { faultsOf } from '../form/checks';
 import { forgetDraft, keepDraft, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
 import { PublicFoot } from './PublicFoot';
-import { QuestionField } from './QuestionField';
-import type { Answers, PublicForm } from './queries';
-import { keptFiles, unfinishedFiles, Uploads, useUploads } from './uploads';
+import { QuestionField } from '../form/QuestionField';
+import type { Answers, PublicForm } from '../form/types';
+import { keptFiles, unfinishedFiles, Uploads, useUploads } from '../form/uploads';
 import { useSending } from './useSending';
 
 interface Props {

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { ProblemError, type Schema } from '../shared/api';
 import { ComingRows, Trouble } from '../shared/Notice';
-import './client.css';
+import '../form/form.css';
 import './page.css';
 import { forgetCarried } from './carry';
 import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
-import { usePublicForm } from './queries';
+import { usePublicForm } from '../form/publicForm';
 import { Thanks } from './Thanks';
 import { addressOf, goTo, growWithContent } from './whereFrom';
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Drawing } from '../shared/Drawing';
-import type { PublicForm } from './queries';
+import type { PublicForm } from '../form/types';
 import { isEmbedded } from './whereFrom';
 
 /** What a public page stands in: the business above, what this is about at the left, the sheet at the right. */

@@ -2,7 +2,7 @@ import Link from '@mui/material/Link';
 import { useEffect, useRef } from 'react';
 import type { Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
-import type { PublicForm } from './queries';
+import type { PublicForm } from '../form/types';
 
 export function Thanks({
   form,

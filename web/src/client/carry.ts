@@ -1,5 +1,5 @@
 import { emptyDraft, keepDraft, type Draft } from './draft';
-import type { Answers, PublicForm } from './queries';
+import type { Answers, PublicForm } from '../form/types';
 
 const name = (slug: string) => `telamon.carried.${slug}`;
 

@@ -1,5 +1,5 @@
-import type { Answers } from './queries';
-import type { KeptFile } from './upload';
+import type { Answers } from '../form/types';
+import type { KeptFile } from '../form/upload';
 
 /** What somebody has typed and not sent: kept in the browser until it is. */
 export interface Draft {

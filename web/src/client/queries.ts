@@ -1,23 +1,8 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, need, ProblemError, type Schema } from '../shared/api';
+import { useMutation } from '@tanstack/react-query';
+import { api, need, ProblemError } from '../shared/api';
 import type { Answer } from '../shared/condition';
 import { proofFor } from './proof';
 import { whereFrom } from './whereFrom';
-
-export type PublicForm = Schema<'PublicForm'>;
-export type Question = Schema<'Question'>;
-/** What the fields hold, by question key. An unticked box may come as false. */
-export interface Answers {
-  [key: string]: string | string[] | boolean | Answers | Answers[] | undefined;
-}
-
-export function usePublicForm(slug: string) {
-  return useQuery({
-    queryKey: ['form', slug],
-    queryFn: () => need(api.GET('/api/public/forms/{slug}', { params: { path: { slug } } })),
-    staleTime: Infinity,
-  });
-}
 
 interface Sending {
   answers: Record<string, Answer>;

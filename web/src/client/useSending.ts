@@ -2,7 +2,8 @@ import { useCallback, useRef } from 'react';
 import { ProblemError, type Schema } from '../shared/api';
 import type { Answer } from '../shared/condition';
 import { newKey } from './draft';
-import { useSend, type PublicForm } from './queries';
+import { useSend } from './queries';
+import type { PublicForm } from '../form/types';
 
 interface Given {
   answers: Record<string, Answer>;

@@ -6,7 +6,7 @@ import { clockTime, moment } from '../../shared/words';
 import { Views } from '../shell/Views';
 import { asideWords } from './aside';
 import { MoreButton } from '../shell/MoreButton';
-import './arrival-list.css';
+import '../shell/side-list.css';
 import { groups } from './groups';
 import type { ListState, SubmissionRow, useSubmissions } from './queries';
 import type { Acting, Asked } from './acting';

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { KeyScope, useLetters } from '../keys';
 import { useUnsaved } from '../shell/useUnsaved';
-import { useRules } from '../rules/queries';
+import { useOffers } from '../people/queries';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useEscape } from '../shell/useEscape';
 import type { Act } from './handling';
@@ -30,8 +30,8 @@ export function HandlingPanel({ kind, ...props }: Props) {
 type Panel = Omit<Props, 'kind'>;
 
 function Assign({ name, error, onAct, onCancel }: Panel) {
-  const rules = useRules();
-  const staff = rules.data?.offers.staff ?? [];
+  const offers = useOffers();
+  const staff = offers.data?.staff ?? [];
   const options = [...staff.map((one) => ({ value: one.value, label: one.label })), { value: '', label: 'Nobody' }].map(
     (one, i) => ({ ...one, hotkey: i < 9 ? String(i + 1) : '' }),
   );
@@ -41,7 +41,7 @@ function Assign({ name, error, onAct, onCancel }: Panel) {
       title={`Who decides on ${name}?`}
       options={options}
       onChoose={give}
-      error={error ?? rules.error?.message ?? null}
+      error={error ?? offers.error?.message ?? null}
       onCancel={onCancel}
     >
       <p className="second">Nothing changes for the client: the promise to answer runs on.</p>

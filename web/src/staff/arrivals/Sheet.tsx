@@ -6,10 +6,10 @@ import { count, fileSize } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { useEditorKey } from '../keys';
 import { useUnsaved } from '../shell/useUnsaved';
-import { opensHere, Pictures } from './Pictures';
-import { nowhere, useLooking } from './looking';
+import { opensHere, Pictures } from '../shell/Pictures';
+import { nowhere, useLooking } from '../plan/looking';
 import type { Submission } from './queries';
-import './sheet.css';
+import '../shell/sheet.css';
 
 const channels: Record<string, string> = { page: 'from its page', embed: 'from a page that holds it' };
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { difference } from './difference';
+import { difference } from '../plan/difference';
 import { groups } from './groups';
 import type { SubmissionRow } from './queries';
 import { span } from './ReplyStrip';

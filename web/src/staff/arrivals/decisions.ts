@@ -4,24 +4,11 @@ import { queryKeys } from '../queryKeys';
 import { did } from '../shell/acts';
 import { useLastChange } from '../shell/changes';
 import { useToast } from '../shell/Toast';
+import type { Deciding } from '../plan/deciding';
 import type { Submission } from './queries';
 
 type Decided = Schema<'Decided'>;
-export type Added = Decided['added'][number];
 type Step = (now: Decided) => Decided;
-
-export interface Deciding {
-  /** Of the submission. */
-  id: string;
-  /** Something is being kept just now. */
-  busy: boolean;
-  choose: (key: string, value: string) => void;
-  drop: (line: string) => void;
-  putBack: (line: string) => void;
-  edit: (line: string, values: Record<string, string>) => void;
-  add: (one: Added) => void;
-  putRight: (question: string, text: string) => void;
-}
 
 /** Decides on a plan: every step is kept on the server as it is made, and the plan comes back made again. */
 export function useDeciding(id: string): Deciding {

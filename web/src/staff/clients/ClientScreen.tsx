@@ -4,11 +4,12 @@ import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
 import { moment, shortDay, when } from '../../shared/words';
-import { MessageLines } from '../messages/MessageLines';
-import { Bricks } from '../projects/Bricks';
+import { MessageLines } from '../shell/MessageLines';
+import { Bricks } from '../shell/Bricks';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Drawing } from '../../shared/Drawing';
+import { Allowed } from '../shell/Allowed';
 import { CustomFacts } from '../shell/CustomFacts';
 import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
@@ -140,28 +141,30 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                   </div>
                 )}
               </dl>
-              <div className="section-head">
-                <h2>Wrote to us</h2>
-                <small>{count(client.submissions.length, 'form')}</small>
-              </div>
-              {client.submissions.length === 0 && <p className="nothing second">Came on file without a form.</p>}
-              <ul className="rows lines">
-                {client.submissions.map((submission) => (
-                  <li key={submission.id}>
-                    <span className="line-top">
-                      <Link
-                        to={`/arrivals/${submission.id}${submission.state === 'waiting' ? '' : `?state=${submission.state}`}`}
-                      >
-                        {submission.form.title}
-                      </Link>
-                      <span className="second figures">{submission.number}</span>
-                    </span>
-                    <small>
-                      {when(submission.receivedAt, today)}, {submission.clock.words}
-                    </small>
-                  </li>
-                ))}
-              </ul>
+              <Allowed to="arrivals.decide">
+                <div className="section-head">
+                  <h2>Wrote to us</h2>
+                  <small>{count(client.submissions.length, 'form')}</small>
+                </div>
+                {client.submissions.length === 0 && <p className="nothing second">Came on file without a form.</p>}
+                <ul className="rows lines">
+                  {client.submissions.map((submission) => (
+                    <li key={submission.id}>
+                      <span className="line-top">
+                        <Link
+                          to={`/arrivals/${submission.id}${submission.state === 'waiting' ? '' : `?state=${submission.state}`}`}
+                        >
+                          {submission.form.title}
+                        </Link>
+                        <span className="second figures">{submission.number}</span>
+                      </span>
+                      <small>
+                        {when(submission.receivedAt, today)}, {submission.clock.words}
+                      </small>
+                    </li>
+                  ))}
+                </ul>
+              </Allowed>
               <div className="section-head">
                 <h2>Files</h2>
                 <small>{client.files.length || ''}</small>
@@ -228,12 +231,14 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
           width: '1fr',
           content: (
             <>
-              <div className="section-head">
-                <h2>Messages</h2>
-                <small>newest first</small>
-              </div>
-              {client.messages.length === 0 && <p className="nothing second">Nothing has been sent yet.</p>}
-              <MessageLines messages={client.messages.slice(0, 8)} today={today} />
+              <Allowed to="messages.see">
+                <div className="section-head">
+                  <h2>Messages</h2>
+                  <small>newest first</small>
+                </div>
+                {client.messages.length === 0 && <p className="nothing second">Nothing has been sent yet.</p>}
+                <MessageLines messages={client.messages.slice(0, 8)} today={today} />
+              </Allowed>
               <Journal record={client.id} />
             </>
           ),

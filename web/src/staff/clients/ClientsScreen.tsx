@@ -1,9 +1,9 @@
 import { Link, useSearchParams } from 'react-router';
-import { useSignedIn } from '../session';
 import type { Schema } from '../../shared/api';
 import { count } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { Pillars } from '../shell/Pillars';
+import { Allowed } from '../shell/Allowed';
 import { ListBody } from '../shell/ListBody';
 import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
@@ -22,7 +22,6 @@ const columns: Column<Row>[] = [
 ];
 
 export function ClientsScreen() {
-  const { user } = useSignedIn();
   const [search, setSearch] = useSearchParams();
   const q = search.get('q') ?? '';
   const [typed, setTyped] = useTyped(q, (text) => setSearch(text ? { q: text } : {}, { replace: true }));
@@ -52,16 +51,16 @@ export function ClientsScreen() {
                 <p className="second" role="status">
                   {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}
                 </p>
-                {user.may.includes('clients.merge') && (
+                <Allowed to="clients.merge">
                   <p>
                     <Link to="/clients/duplicates">Duplicates</Link>
                   </p>
-                )}
-                {user.may.includes('clients.import') && (
+                </Allowed>
+                <Allowed to="clients.import">
                   <p>
                     <Link to="/clients/import">Clients from a file</Link>
                   </p>
-                )}
+                </Allowed>
               </div>
             </>
           ),

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { kinds, type Kind } from './design';
+import { kinds, type Kind } from '../definition/design';
 import { kindGroups, kindsLike } from './kindWords';
 
 interface Props {

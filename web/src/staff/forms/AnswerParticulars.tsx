@@ -1,5 +1,5 @@
-import { ConditionEditor } from './ConditionEditor';
-import type { Definition, DraftQuestion } from './design';
+import { ConditionEditor } from '../definition/ConditionEditor';
+import type { Definition, DraftQuestion } from '../definition/design';
 
 interface Props {
   definition: Definition;

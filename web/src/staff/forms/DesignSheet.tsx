@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { asks } from '../../client/answers';
+import { asks } from '../../form/answers';
 import { Trouble } from '../../shared/Notice';
 import { AddLine } from './AddLine';
 import {
@@ -15,7 +15,7 @@ import {
   type DraftQuestion,
   type KnownKinds,
   type Kind,
-} from './design';
+} from '../definition/design';
 import type { DesignedForm } from './queries';
 
 interface Props {

@@ -5,9 +5,9 @@ import { MarkShape } from '../../shared/Mark';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { isUnsaved, useUnsaved } from '../shell/useUnsaved';
-import { ConditionEditor } from './ConditionEditor';
+import { ConditionEditor } from '../definition/ConditionEditor';
 import { Share } from './Share';
-import type { Definition } from './design';
+import type { Definition } from '../definition/design';
 import { useSettings, useWithdraw, type DesignedForm, type Settings } from './queries';
 
 interface Props {

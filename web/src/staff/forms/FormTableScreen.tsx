@@ -13,7 +13,7 @@ import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
 import { Views } from '../shell/Views';
 import { FigureList } from './FigureList';
-import './forms.css';
+import '../definition/forms.css';
 import { KeptViews } from './KeptViews';
 import { useFigures, useForm, useFormTable, type SubmissionOfForm, type TableFilter } from './queries';
 

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { problem, showScreen, standInForTheBrowser, type Call } from '../testing/server.test-helper';
-import type { Definition } from './design';
+import type { Definition } from '../definition/design';
 import { FormsScreen } from './FormsScreen';
 import { FormTableScreen } from './FormTableScreen';
 import type { DesignedForm } from './queries';

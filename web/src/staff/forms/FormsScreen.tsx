@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import { asks } from '../../client/answers';
+import { asks } from '../../form/answers';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { useToday } from '../shell/day';
@@ -8,8 +8,8 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import { ChoiceNote } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
-import '../arrivals/arrival-list.css';
-import '../arrivals/sheet.css';
+import '../shell/side-list.css';
+import '../shell/sheet.css';
 import {
   addPage,
   addQuestion,
@@ -25,12 +25,12 @@ import {
   removeQuestion,
   type KnownKinds,
   type Kind,
-} from './design';
+} from '../definition/design';
 import { DesignSheet } from './DesignSheet';
 import { useDraft } from './draftState';
 import { FormList } from './FormList';
 import { FormPane } from './FormPane';
-import './forms.css';
+import '../definition/forms.css';
 import { Overtaken } from './Overtaken';
 import { Preview } from './Preview';
 import { usePublish, useForm, useForms, useKinds, type DesignedForm } from './queries';

@@ -1,5 +1,5 @@
 import { Whole } from './AnswerParticulars';
-import { kinds, ofKind, type DraftQuestion, type KnownKinds, type Kind, type Definition } from './design';
+import { kinds, ofKind, type DraftQuestion, type KnownKinds, type Kind, type Definition } from '../definition/design';
 import { OffersEditor } from './OffersEditor';
 import { GoesTo } from './QuestionPane';
 

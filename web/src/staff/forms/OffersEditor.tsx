@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { conditionsAbout, freshValue, type Definition, type DraftQuestion } from './design';
+import { conditionsAbout, freshValue, type Definition, type DraftQuestion } from '../definition/design';
 
 interface Props {
   definition: Definition;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Trouble } from '../../shared/Notice';
 import { api, need } from '../../shared/api';
-import type { Definition } from './design';
+import type { Definition } from '../definition/design';
 import { useBegin, useKeep, type DesignedForm } from './queries';
 
 interface Props {

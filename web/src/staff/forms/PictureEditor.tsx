@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import type { DraftQuestion } from './design';
+import type { DraftQuestion } from '../definition/design';
 
 /** Longest side in pixels, and the most that the server takes, in characters. */
 const longest = 1200;

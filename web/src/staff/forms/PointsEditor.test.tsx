@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { complete, type DraftQuestion } from './design';
+import { complete, type DraftQuestion } from '../definition/design';
 import { OffersEditor } from './OffersEditor';
 import { canCount, PointsEditor } from './PointsEditor';
 

@@ -1,4 +1,4 @@
-import type { DraftQuestion, Kind, PriorityPart } from './design';
+import type { DraftQuestion, Kind, PriorityPart } from '../definition/design';
 
 interface Props {
   question: DraftQuestion;

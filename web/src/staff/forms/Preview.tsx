@@ -1,10 +1,10 @@
 import { useDeferredValue } from 'react';
 import { useForm } from 'react-hook-form';
-import { QuestionField } from '../../client/QuestionField';
-import type { Answers } from '../../client/queries';
-import { Uploads } from '../../client/uploads';
-import '../../client/client.css';
-import { asPublic, type Definition } from './design';
+import { QuestionField } from '../../form/QuestionField';
+import type { Answers } from '../../form/types';
+import { Uploads } from '../../form/uploads';
+import '../../form/form.css';
+import { asPublic, type Definition } from '../definition/design';
 
 const noFiles = new Uploads();
 

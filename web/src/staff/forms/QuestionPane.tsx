@@ -1,8 +1,8 @@
 import type { Ref } from 'react';
-import { asks } from '../../client/answers';
+import { asks } from '../../form/answers';
 import { StaffField } from '../shell/StaffField';
 import { AnswerParticulars } from './AnswerParticulars';
-import { ConditionEditor } from './ConditionEditor';
+import { ConditionEditor } from '../definition/ConditionEditor';
 import {
   destinationLabel,
   destinationsFor,
@@ -13,7 +13,7 @@ import {
   type DraftQuestion,
   type KnownKinds,
   type Kind,
-} from './design';
+} from '../definition/design';
 import { LinesEditor } from './LinesEditor';
 import { OffersEditor } from './OffersEditor';
 import { PictureEditor } from './PictureEditor';

@@ -1,14 +1,14 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
-import { collected, shownPages } from '../../client/answers';
-import type { Answers } from '../../client/queries';
+import { collected, shownPages } from '../../form/answers';
+import type { Answers } from '../../form/types';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
-import { PlanView } from '../arrivals/PlanView';
+import { PlanView } from '../plan/PlanView';
 import { Slab } from '../shell/Slab';
-import { asPublic, type Definition } from './design';
+import { asPublic, type Definition } from '../definition/design';
 import { useTry } from './queries';
-import { TriedAnswers } from './TriedAnswers';
+import { TriedAnswers } from '../definition/TriedAnswers';
 
 interface Props {
   id: string;

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { forgetUnsaved, isUnsaved, useUnsaved } from '../shell/useUnsaved';
-import { complete, type Definition } from './design';
+import { complete, type Definition } from '../definition/design';
 import { useKeep, type DesignedForm } from './queries';
 
 const most = 200;

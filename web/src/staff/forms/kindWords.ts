@@ -1,4 +1,4 @@
-import { kinds, type Kind } from './design';
+import { kinds, type Kind } from '../definition/design';
 
 /** The kinds of questions by what they are about, in the order in which they are offered. */
 export const kindGroups: { name: string; kinds: Kind[] }[] = [

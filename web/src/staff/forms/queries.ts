@@ -1,7 +1,7 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
-import type { Definition } from './design';
+import type { Definition } from '../definition/design';
 import type { Answer } from '../../shared/condition';
 
 export type DesignedForm = Schema<'Form'>;

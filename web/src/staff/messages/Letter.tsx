@@ -2,7 +2,7 @@ import type { Schema } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { RecordLink } from '../shell/RecordLink';
-import { MessageMark } from './state';
+import { MessageMark } from '../shell/messageState';
 
 /** A message as its reader gets it. */
 export function Letter({ message, today }: { message: Schema<'Message'>; today: string }) {

@@ -13,7 +13,7 @@ import { Letter } from './Letter';
 import { MoreButton } from '../shell/MoreButton';
 import './messages.css';
 import { useMessage, useMessages, useSendAgain, type MessageState } from './queries';
-import { MessageMark } from './state';
+import { MessageMark } from '../shell/messageState';
 
 const views: { state: MessageState | ''; label: string }[] = [
   { state: '', label: 'All' },

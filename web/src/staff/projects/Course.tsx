@@ -1,6 +1,6 @@
 import type { Schema } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { Bricks } from './Bricks';
+import { Bricks } from '../shell/Bricks';
 
 /** The stages of a project as a course of stones: what is done, where it stands, what comes. */
 export function Course({ project, onMove }: { project: Schema<'Project'>; onMove: (stage: string) => void }) {

@@ -4,7 +4,7 @@ import { ProblemError, type Schema } from '../../shared/api';
 import { Drawing } from '../../shared/Drawing';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { distance, shortDay } from '../../shared/words';
-import { MessageLines } from '../messages/MessageLines';
+import { MessageLines } from '../shell/MessageLines';
 import { useSignedIn } from '../session';
 import { useUndo } from '../shell/changes';
 import { useToday } from '../shell/day';
@@ -13,6 +13,7 @@ import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
+import { Allowed } from '../shell/Allowed';
 import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
 import { Course } from './Course';
@@ -187,11 +188,13 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
               </div>
               {project.files.length === 0 && <p className="nothing second">None came with the form.</p>}
               <FileLines files={project.files} />
-              <div className="section-head">
-                <h2>Messages</h2>
-              </div>
-              {project.messages.length === 0 && <p className="nothing second">None yet.</p>}
-              <MessageLines messages={project.messages} today={today} />
+              <Allowed to="messages.see">
+                <div className="section-head">
+                  <h2>Messages</h2>
+                </div>
+                {project.messages.length === 0 && <p className="nothing second">None yet.</p>}
+                <MessageLines messages={project.messages} today={today} />
+              </Allowed>
             </>
           ),
         },

@@ -7,7 +7,7 @@ import { ListBody } from '../shell/ListBody';
 import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
-import { Bricks } from './Bricks';
+import { Bricks } from '../shell/Bricks';
 import './projects.css';
 import { useProjects } from './queries';
 

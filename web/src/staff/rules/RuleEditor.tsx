@@ -1,4 +1,4 @@
-import { ConditionEditor } from '../forms/ConditionEditor';
+import { ConditionEditor } from '../definition/ConditionEditor';
 import { StaffField } from '../shell/StaffField';
 import { ActionLine } from './ActionLine';
 import type { Offers } from './queries';

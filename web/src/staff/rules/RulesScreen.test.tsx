@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { question } from '../../client/testing/question.test-helper';
+import { question } from '../../form/testing/question.test-helper';
 import { problem, showScreen, standInForTheBrowser } from '../testing/server.test-helper';
 import type { KeptRule } from './queries';
 import { RulesScreen } from './RulesScreen';

@@ -3,7 +3,7 @@ import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
-import '../forms/forms.css';
+import '../definition/forms.css';
 import { useKey } from '../keys';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';

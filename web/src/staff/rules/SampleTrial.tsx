@@ -1,9 +1,10 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
-import { collected, shownPages } from '../../client/answers';
-import { usePublicForm, type Answers } from '../../client/queries';
+import { collected, shownPages } from '../../form/answers';
+import { usePublicForm } from '../../form/publicForm';
+import type { Answers } from '../../form/types';
 import { ComingRows, Trouble } from '../../shared/Notice';
-import { TriedAnswers } from '../forms/TriedAnswers';
+import { TriedAnswers } from '../definition/TriedAnswers';
 import { Slab } from '../shell/Slab';
 import { Both } from './Both';
 import { useDryRun, type Sample } from './queries';

@@ -3,8 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
-import { useSubmissions } from '../arrivals/queries';
-import { useProjects } from '../projects/queries';
+import { useNewestProjects, useWaiting } from '../people/lists';
 import { useToday } from '../shell/day';
 import { Both } from './Both';
 import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack, type Offers } from './queries';
@@ -33,8 +32,7 @@ export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefi
 
 function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
   const [sample, setSample] = useState('');
-  const list = useSubmissions('waiting');
-  const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
+  const rows = useWaiting().data?.pages[0]?.items ?? [];
   const [chosen, setChosen] = useState('');
   const submission = chosen || (rows[0]?.id ?? '');
   const run = useDryRun();
@@ -79,8 +77,8 @@ function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
 
 /** A rule that waits for something to happen: as if it happened to one project now. */
 function OnProject({ rule }: { rule: Editing }) {
-  const projects = useProjects('', '');
-  const rows = projects.data?.pages.flatMap((page) => page.items) ?? [];
+  const projects = useNewestProjects();
+  const rows = projects.data?.pages[0]?.items ?? [];
   const [chosen, setChosen] = useState('');
   const project = chosen || (rows[0]?.id ?? '');
   const run = useDryRun();

@@ -1,6 +1,6 @@
 import type { Schema } from '../../shared/api';
 import type { Condition } from '../../shared/condition';
-import type { Definition, DraftQuestion, Kind } from '../forms/design';
+import type { Definition, DraftQuestion, Kind } from '../definition/design';
 import type { KeptRule, Offers, RuleAction, RuleDraft } from './queries';
 
 export type ActionKind = RuleAction['kind'];

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { count } from '../../shared/numbers';
 import { clockTime, longDay, moment } from '../../shared/words';
+import { Allowed } from './Allowed';
 import { useDay, useServerNow, type Day } from './day';
 import { lanes, percent, shares } from './ruler';
 import './ruler.css';
@@ -25,7 +26,8 @@ export function DayRuler() {
           <>
             <b>{longDay(day.day)}</b>
             <span>
-              {day.toAnswer} to answer, {count(visits, 'visit')}
+              <Allowed to="arrivals.decide">{day.toAnswer} to answer, </Allowed>
+              {count(visits, 'visit')}
             </span>
           </>
         )}

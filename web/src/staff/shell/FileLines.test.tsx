@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { FileLines } from './FileLines';
 
-vi.mock('../arrivals/PdfPages', () => ({ default: ({ name }: { name: string }) => <p>pages of {name}</p> }));
+vi.mock('./PdfPages', () => ({ default: ({ name }: { name: string }) => <p>pages of {name}</p> }));
 
 const file = (id: string, name: string, type: string) => ({
   id,

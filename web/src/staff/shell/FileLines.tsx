@@ -2,7 +2,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { fileSize } from '../../shared/numbers';
-import { opensHere, Pictures } from '../arrivals/Pictures';
+import { opensHere, Pictures } from './Pictures';
 
 /** The files of a record: photographs as pictures, the rest by name. What can be looked at here opens here. */
 export function FileLines({ files }: { files: Schema<'FileRef'>[] }) {

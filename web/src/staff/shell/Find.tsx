@@ -1,20 +1,23 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useDeferredValue, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
 import { useFound, type Found } from './find';
 
-/** Finds clients, projects and arrivals from anywhere. */
-export function Find() {
+/** Finds clients, projects and arrivals from anywhere; goes on from what was typed before it was there. */
+export function Find({ begun = '' }: { begun?: string }) {
   const { business } = useSignedIn();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(begun);
   const deferred = useDeferredValue(typed.trim());
   const { data: found, isFetching, error } = useFound(deferred, business.assetWord);
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useKey('find', () => input.current?.focus());
+  useEffect(() => {
+    input.current?.focus();
+  }, []);
   const roomy = useMediaQuery('(min-width: 1180px)', { noSsr: true });
   const asked = deferred.length > 1;
   return (
@@ -27,7 +30,10 @@ export function Find() {
       filterOptions={(options) => options}
       value={null}
       inputValue={typed}
-      onInputChange={(_, value, reason) => setTyped(reason === 'selectOption' ? '' : value)}
+      onInputChange={(_, value, reason) => {
+        // At its beginning it would put what is chosen, nothing, in the place of what was typed.
+        if (reason !== 'reset') setTyped(reason === 'selectOption' ? '' : value);
+      }}
       onChange={(_, item) => {
         if (!item) return;
         setTyped('');

@@ -5,24 +5,14 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
 import { StoneFigure } from '../../shared/Figure';
-import type { Schema } from '../../shared/api';
 import { useSignedIn, useSignOut } from '../session';
+import type { Area } from './area';
 import { useDay } from './day';
-import { Find } from './Find';
+import { FindField } from './FindField';
 
-/** The screens, and the permission that each is for. */
-const everything: { to: string; label: string; may: Schema<'Permission'> }[] = [
-  { to: '/arrivals', label: 'Arrivals', may: 'arrivals.decide' },
-  { to: '/clients', label: 'Clients', may: 'work' },
-  { to: '/projects', label: 'Projects', may: 'work' },
-  { to: '/messages', label: 'Messages', may: 'messages.see' },
-  { to: '/forms', label: 'Forms', may: 'forms.design' },
-  { to: '/rules', label: 'Rules', may: 'rules.keep' },
-];
-
-export function Lintel({ onKeys }: { onKeys: () => void }) {
+export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void }) {
   const { user } = useSignedIn();
-  const words = everything.filter((word) => user.may.includes(word.may));
+  const words = areas.flatMap(({ word }) => word ?? []);
   const { data: day } = useDay();
   const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
   const signOut = useSignOut();
@@ -49,7 +39,7 @@ export function Lintel({ onKeys }: { onKeys: () => void }) {
         ))}
         {narrow && <MoreWords words={words.slice(2)} />}
       </nav>
-      <Find />
+      <FindField />
       <ButtonBase
         className="initials"
         aria-label={`${user.initials}, ${user.name}: setup, keys, sign out`}

@@ -1,6 +1,8 @@
 import { useState } from 'react';
-import { Outlet, useNavigate } from 'react-router';
+import { Outlet } from 'react-router';
 import { useKey } from '../keys';
+import { Way } from './Way';
+import type { Area } from './area';
 import { DayRuler } from './DayRuler';
 import { KeyList } from './KeyList';
 import { Lintel } from './Lintel';
@@ -9,16 +11,9 @@ import './shell.css';
 import { ToastStand } from './Toast';
 
 /** What every staff screen stands in: lintel and day ruler above, the screen's own pillars and plinth below. */
-export function Shell() {
+export function Shell({ areas }: { areas: Area[] }) {
   const [keysShown, setKeysShown] = useState(false);
-  const navigate = useNavigate();
   useKey('help', () => setKeysShown(true));
-  useKey('goArrivals', () => void navigate('/arrivals'));
-  useKey('goClients', () => void navigate('/clients'));
-  useKey('goProjects', () => void navigate('/projects'));
-  useKey('goForms', () => void navigate('/forms'));
-  useKey('goRules', () => void navigate('/rules'));
-  useKey('goMessages', () => void navigate('/messages'));
   return (
     <ToastStand>
       <SentQuestions>
@@ -26,7 +21,8 @@ export function Shell() {
           <a className="skip" href="#main">
             Skip to the screen
           </a>
-          <Lintel onKeys={() => setKeysShown(true)} />
+          <Lintel areas={areas} onKeys={() => setKeysShown(true)} />
+          {areas.map(({ word }) => word && <Way key={word.to} to={word.to} name={word.key} />)}
           <DayRuler />
           <Outlet />
         </div>

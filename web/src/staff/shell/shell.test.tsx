@@ -149,7 +149,7 @@ describe('the shell', () => {
   });
 
   it('finds anything by what is typed', async () => {
-    const calls = showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, {
+    const calls = showScreen('/x', '/x', <Lintel areas={[]} onKeys={() => undefined} />, {
       'GET /api/search': {
         items: [
           { kind: 'client', id: 'c1', label: 'Orla Fennick', second: 'orla@example.com', path: '/clients/c1' },
@@ -160,6 +160,7 @@ describe('the shell', () => {
     fireEvent.keyDown(window, { key: '/', code: 'Slash' });
     const field = screen.getByRole('combobox', { name: 'Find a client, piano or number' });
     expect(document.activeElement).toBe(field);
+    // Typed before what answers is there: nothing of it is lost.
     fireEvent.change(field, { target: { value: 'orl' } });
     const option = await screen.findByRole('option', { name: /^Orla Fennick/ });
     expect(screen.getByText('Pianos')).toBeTruthy();
@@ -169,8 +170,9 @@ describe('the shell', () => {
   });
 
   it('says when nothing is found', async () => {
-    showScreen('/x', '/x', <Lintel onKeys={() => undefined} />, { 'GET /api/search': { items: [] } });
+    showScreen('/x', '/x', <Lintel areas={[]} onKeys={() => undefined} />, { 'GET /api/search': { items: [] } });
     screen.getByRole('combobox').focus();
+    await waitFor(() => expect(screen.getByRole('combobox').getAttribute('aria-autocomplete')).toBe('list'));
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'zzzz' } });
     expect(await screen.findByText('Nobody and nothing by that name.')).toBeTruthy();
   });

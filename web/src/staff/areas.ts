@@ -1,0 +1,11 @@
+import { arrivals } from './arrivals/area';
+import { clients } from './clients/area';
+import { forms } from './forms/area';
+import { messages } from './messages/area';
+import { projects } from './projects/area';
+import { rules } from './rules/area';
+import { setup } from './setup/area';
+import type { Area } from './shell/area';
+
+/** All areas, in the order of the lintel. Routes, words and keys come from here. */
+export const areas: Area[] = [arrivals, clients, projects, messages, forms, rules, setup];

@@ -1,0 +1,13 @@
+import { lazy } from 'react';
+import type { Area } from '../shell/area';
+
+export const arrivals: Area = {
+  may: 'arrivals.decide',
+  word: { to: '/arrivals', label: 'Arrivals', key: 'goArrivals' },
+  screens: [
+    {
+      path: 'arrivals/:id?',
+      Screen: lazy(async () => ({ default: (await import('./ArrivalsScreen')).ArrivalsScreen })),
+    },
+  ],
+};

@@ -1,0 +1,287 @@
+import { Fragment, useEffect, useRef, useState } from 'react';
+import { RecordLink } from '../shell/RecordLink';
+import { MarkShape } from '../../shared/Mark';
+import { ChoiceBlocks } from '../shell/ChoiceBlocks';
+import { useLetters } from '../keys';
+import { isUnsaved } from '../shell/useUnsaved';
+import { AddLines } from './AddLines';
+import type { Deciding, Plan, PlanLine } from './deciding';
+import { difference } from './difference';
+import { LineEditor } from './LineEditor';
+import { nowhere, useLooking } from './looking';
+import './plan.css';
+
+interface Props {
+  plan: Plan;
+  onDecide: (key: string, value: string) => void;
+  /** So many seconds mail waits after acceptance. */
+  hold?: number;
+  /** What may be changed beside the choices; nothing where the plan is only shown. */
+  deciding?: Deciding;
+}
+
+/** The plan line by line: what will happen, where each value came from, and what needs a choice. */
+export function PlanView({ plan, hold = 0, onDecide, deciding }: Props) {
+  const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
+  // An open choice is asked before one that only could be changed.
+  const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
+  useLetters(
+    [...new Set(inOrder.flatMap((choice) => choice.options.map((option) => option.hotkey)).filter(Boolean))],
+    (letter) => {
+      for (const choice of inOrder) {
+        const option = choice.options.find((one) => one.hotkey === letter);
+        if (option) {
+          onDecide(choice.key, option.value);
+          return;
+        }
+      }
+    },
+  );
+  return (
+    <>
+      <div className="pillar-head strong">
+        <h2>The plan</h2>
+        <small className="plan-hint">
+          {plan.lines.length} lines. Small numbers point to the answer a value came from.
+        </small>
+      </div>
+      <ol className="plan">
+        {plan.lines.map((line, i) => (
+          <Line
+            key={line.key}
+            line={line}
+            first={plan.lines[i - 1]?.group !== line.group}
+            onDecide={onDecide}
+            deciding={deciding}
+          />
+        ))}
+      </ol>
+      {deciding && <AddLines id={deciding.id} onAdd={deciding.add} />}
+      <p className="plan-foot second">
+        Nothing is saved or sent until you accept.{' '}
+        {hold > 0 ? `Mail leaves ${hold} seconds after that; until then Undo stops it.` : 'Mail leaves at once.'}
+      </p>
+    </>
+  );
+}
+
+interface LineProps {
+  line: PlanLine;
+  first: boolean;
+  onDecide: Props['onDecide'];
+  deciding: Deciding | undefined;
+}
+
+function Line({ line, first, onDecide, deciding }: LineProps) {
+  const unsaved = `${deciding?.id ?? ''}.line.${line.key}`;
+  const [editing, setEditing] = useState(() => isUnsaved(unsaved));
+  const { at, look } = useLooking();
+  const open = line.choice?.open ?? false;
+  const answers = line.parts.flatMap((part) => (part.answer ? [part.answer] : []));
+  const shown = at.line === line.key || (at.line === null && at.answer !== null && answers.includes(at.answer));
+  const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : '', line.dropped ? 'dropped' : '']
+    .filter(Boolean)
+    .join(' ');
+  return (
+    <li className={name} data-line={line.key} data-answers={answers.join(' ')} tabIndex={open ? -1 : undefined}>
+      <span className="line-group">
+        {open ? (
+          <span className="mark choose">
+            <MarkShape kind="choose" />
+            Decide
+          </span>
+        ) : (
+          first && <span className="group-name">{line.group}</span>
+        )}
+      </span>
+      <span className="line-number figures">{line.number}</span>
+      <div className="line-words">
+        <p className="line-sentence">
+          {line.parts.map((part, i) => (
+            <Fragment key={i}>
+              {part.record ? (
+                <RecordLink record={part.record}>{part.text}</RecordLink>
+              ) : part.value ? (
+                <span
+                  className="value"
+                  onMouseEnter={part.answer ? () => look({ answer: part.answer, line: line.key }) : undefined}
+                  onMouseLeave={part.answer ? () => look(nowhere) : undefined}
+                >
+                  {part.text}
+                </span>
+              ) : (
+                part.text
+              )}
+              {part.answer !== null && (
+                <button
+                  type="button"
+                  className="source"
+                  aria-label={`from answer ${part.answer}`}
+                  onMouseEnter={() => look({ answer: part.answer, line: line.key })}
+                  onMouseLeave={() => look(nowhere)}
+                  onFocus={() => look({ answer: part.answer, line: line.key })}
+                  onBlur={() => look(nowhere)}
+                  onClick={() => show(part.answer)}
+                >
+                  {part.answer}
+                </button>
+              )}
+            </Fragment>
+          ))}
+        </p>
+        {line.note && <p className="second">{line.note}</p>}
+        {editing && deciding && (
+          <LineEditor
+            name={unsaved}
+            fields={line.fields}
+            onKeep={(values) => {
+              setEditing(false);
+              deciding.edit(line.key, values);
+            }}
+            onCancel={() => setEditing(false)}
+          />
+        )}
+      </div>
+      {(line.reason || line.amended || deciding) && (
+        <span className="line-reason">
+          <span className="reason-words">{line.amended ? 'changed by hand' : line.reason}</span>
+          {deciding && !editing && <LineActs line={line} deciding={deciding} onEdit={() => setEditing(true)} />}
+        </span>
+      )}
+      {(line.choice ?? line.compared.length > 0) && (
+        <div className={line.compared.length > 0 ? 'line-more wider' : 'line-more'}>
+          {line.choice && (
+            <ChoiceBlocks
+              label={`Line ${line.number}`}
+              options={line.choice.options}
+              chosen={line.choice.chosen}
+              open={open}
+              onChoose={(value) => onDecide(line.choice?.key ?? '', value)}
+            />
+          )}
+          {line.compared.length > 0 && <Compared line={line} />}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** What can be done with a line; shown while it is pointed at or in focus. */
+function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Deciding; onEdit: () => void }) {
+  const what = line.parts.map((part) => part.text).join('');
+  if (!line.canDrop && line.fields.length === 0) return null;
+  return (
+    <span className="line-acts">
+      {line.fields.length > 0 && (
+        <button type="button" className="link-button" aria-label={`change: ${what}`} onClick={onEdit}>
+          change
+        </button>
+      )}
+      {line.canDrop && (
+        <button
+          type="button"
+          className="link-button"
+          aria-label={`${line.dropped ? 'put back' : 'leave out'}: ${what}`}
+          onClick={() => (line.dropped ? deciding.putBack(line.key) : deciding.drop(line.key))}
+        >
+          {line.dropped ? 'put back' : 'leave out'}
+        </button>
+      )}
+    </span>
+  );
+}
+
+function Compared({ line }: { line: PlanLine }) {
+  const { look } = useLooking();
+  return (
+    <table className="compared">
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="unseen">Field</span>
+          </th>
+          <th scope="col">In this form</th>
+          <th scope="col">In your records</th>
+          <th scope="col">
+            <span className="unseen">Compared</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {line.compared.map((field) => (
+          <tr
+            key={field.field}
+            onMouseEnter={() => look({ answer: field.answer, line: line.key })}
+            onMouseLeave={() => look(nowhere)}
+          >
+            <th scope="row">{field.field}</th>
+            <td>
+              <Differing text={field.here} other={field.there} same={field.same} />
+              {field.answer !== null && <sup className="figures">{field.answer}</sup>}
+            </td>
+            <td>
+              <Differing text={field.there} other={field.here} same={field.same} />
+            </td>
+            <td>
+              {field.same ? field.verdict : <b>{field.verdict}</b>}
+              {field.weight !== 0 && (
+                <small
+                  className="figures"
+                  title="What this says: above zero for one person, below for two; each step doubles"
+                >
+                  {' '}
+                  {field.weight > 0 ? '+' : '−'}
+                  {Math.abs(field.weight).toFixed(0)}
+                </small>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Differing({ text, other, same }: { text: string; other: string; same: boolean }) {
+  if (same) return <Breakable text={text} />;
+  const { before, middle, after } = difference(text, other);
+  // Where hardly anything is shared, everything would be bold: the verdict says enough.
+  if (middle.length > text.length / 2) return <Breakable text={text} />;
+  return (
+    <>
+      {before}
+      <b>{middle}</b>
+      {after}
+    </>
+  );
+}
+
+/** A long mail address breaks after its @ before it breaks anywhere else. */
+function Breakable({ text }: { text: string }) {
+  const at = text.indexOf('@') + 1;
+  return (
+    <>
+      {text.slice(0, at)}
+      <wbr />
+      {text.slice(at)}
+    </>
+  );
+}
+
+function show(answer: number | null): void {
+  document.querySelector(`[data-answer="${answer}"]`)?.scrollIntoView({ block: 'nearest' });
+}
+
+/** Moves the eyes and the focus to the first line that waits for a choice. */
+export function useGoToDecision(plan: Plan | null): () => void {
+  const latest = useRef(plan);
+  useEffect(() => {
+    latest.current = plan;
+  });
+  return () => {
+    const line = latest.current?.lines.find((one) => one.choice?.open);
+    const element = line ? document.querySelector<HTMLElement>(`[data-line="${CSS.escape(line.key)}"]`) : null;
+    element?.scrollIntoView({ block: 'center' });
+    element?.querySelector<HTMLElement>('.choice button')?.focus();
+  };
+}

@@ -1,0 +1,11 @@
+import { lazy } from 'react';
+import type { Area } from '../shell/area';
+
+export const projects: Area = {
+  may: 'work',
+  word: { to: '/projects', label: 'Projects', key: 'goProjects' },
+  screens: [
+    { path: 'projects', Screen: lazy(async () => ({ default: (await import('./ProjectsScreen')).ProjectsScreen })) },
+    { path: 'projects/:id', Screen: lazy(async () => ({ default: (await import('./ProjectScreen')).ProjectScreen })) },
+  ],
+};

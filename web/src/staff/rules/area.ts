@@ -1,0 +1,10 @@
+import { lazy } from 'react';
+import type { Area } from '../shell/area';
+
+export const rules: Area = {
+  may: 'rules.keep',
+  word: { to: '/rules', label: 'Rules', key: 'goRules' },
+  screens: [
+    { path: 'rules/:id?', Screen: lazy(async () => ({ default: (await import('./RulesScreen')).RulesScreen })) },
+  ],
+};
