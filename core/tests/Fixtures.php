@@ -19,6 +19,7 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Planning\Amender;
 use Telamon\Core\Planning\ClientLines;
@@ -39,6 +40,25 @@ use Telamon\Core\Time\WorkingDays;
 /** A small workshop to plan with. */
 final class Fixtures
 {
+    /** A value of an effect, by its name; null where there is none. */
+    public static function value(?Effect $effect, string $name): mixed
+    {
+        return null === $effect ? null : get_object_vars($effect)[$name] ?? throw new \LogicException("{$effect::name()} has no $name");
+    }
+
+    /** The same, of one that is a text. */
+    public static function text(?Effect $effect, string $name): string
+    {
+        $value = self::value($effect, $name);
+
+        return \is_string($value) ? $value : '';
+    }
+
+    public static function name(?Effect $effect): ?string
+    {
+        return null === $effect ? null : $effect::name();
+    }
+
     public static function form(string $dayOrder = 'unstated'): FormDefinition
     {
         return FormDefinition::fromArray(['title' => 'Inquiry', 'dayOrder' => $dayOrder, 'pages' => [['key' => 'one', 'questions' => [

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
-use Telamon\Core\Plan\Effect;
+use Telamon\Core\Effects\SetField;
 use Telamon\Effects\FieldWriter;
 use Telamon\Effects\Making;
 
@@ -17,10 +17,11 @@ final readonly class AssetFields implements FieldWriter
     }
 
     /** @return array{} assets are told when they are made or found */
-    public function set(string $field, Effect $effect, Making $made): array
+    public function set(SetField $effect, Making $made): array
     {
+        $field = $effect->field;
         $asset = $made->find(Asset::class);
-        $value = $effect->text('value');
+        $value = $effect->value;
         if (null !== $asset) {
             match (true) {
                 'make' === $field => $asset->make = mb_substr($value, 0, 200),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Plan\Effect;
+use Telamon\Core\Effects\SetField;
 use Telamon\Effects\FieldWriter;
 use Telamon\Effects\Making;
 use Telamon\Record\Tags;
@@ -23,13 +23,14 @@ final readonly class ClientFields implements FieldWriter
         return 'client';
     }
 
-    public function set(string $field, Effect $effect, Making $made): array
+    public function set(SetField $effect, Making $made): array
     {
+        $field = $effect->field;
         $client = $made->the(Client::class);
-        $value = $effect->text('value');
+        $value = $effect->value;
         match (true) {
-            'email' === $field => $this->points->set($client, ContactKind::Email, $effect),
-            'phone' === $field => $this->points->set($client, ContactKind::Phone, $effect),
+            'email' === $field => $this->points->set($client, ContactKind::Email, $value, 'replace' === $effect->mode ? $effect->old : null),
+            'phone' === $field => $this->points->set($client, ContactKind::Phone, $value, 'replace' === $effect->mode ? $effect->old : null),
             'address' === $field => self::address($client, $effect),
             'owner' === $field => $client->owner = $this->em->find(Staff::class, $value) ?? throw new \LogicException('the plan names staff who are not on file'),
             'organisation' === $field => $client->organisation = mb_substr($value, 0, 200),
@@ -50,12 +51,12 @@ final readonly class ClientFields implements FieldWriter
     }
 
     /** Another address beside those on file, or one in the place of another. */
-    private static function address(Client $client, Effect $effect): void
+    private static function address(Client $client, SetField $effect): void
     {
-        [$value, $old] = [mb_substr($effect->text('value'), 0, 300), $effect->text('old')];
-        if ('' === $client->address || ('replace' === $effect->text('mode') && $old === $client->address)) {
+        [$value, $old] = [mb_substr($effect->value, 0, 300), $effect->old];
+        if ('' === $client->address || ('replace' === $effect->mode && $old === $client->address)) {
             $client->address = $value;
-        } elseif ('replace' === $effect->text('mode')) {
+        } elseif ('replace' === $effect->mode) {
             $client->otherAddresses = array_map(static fn (string $one): string => $one === $old ? $value : $one, $client->otherAddresses);
         } else {
             $client->otherAddresses = [...$client->otherAddresses, $value];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Plan\Effect;
 use Telamon\Core\Reading\EmailReader;
 
 /** Puts mail addresses and phone numbers with clients. */
@@ -22,11 +21,10 @@ final readonly class ContactPoints
         }
     }
 
-    /** One more, or one in the place of another, as the plan says. */
-    public function set(Client $client, ContactKind $kind, Effect $effect): void
+    /** @param string|null $old the one that it takes the place of; null for one more */
+    public function set(Client $client, ContactKind $kind, string $value, ?string $old): void
     {
-        [$value, $old] = [$effect->text('value'), $effect->text('old')];
-        foreach ('replace' === $effect->text('mode') ? $client->contactPoints : [] as $point) {
+        foreach (null !== $old ? $client->contactPoints : [] as $point) {
             if ($point->kind === $kind && $point->value === $old) {
                 $point->value = $value;
                 $point->matchKey = $this->key($kind, $value);

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Telamon\Effects;
 
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
-use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Record\Journaled;
 
 /** Carries the lines of a plan out, in their order. */
 final class Effects
 {
-    /** @var array<string, EffectHandler>|null by kind */
-    private ?array $byKind = null;
+    /** @var array<string, EffectHandler<Effect>>|null by class of the effect */
+    private ?array $handlersByClass = null;
 
     /**
-     * @param iterable<EffectHandler> $handlers
+     * @param iterable<EffectHandler<Effect>> $handlers
      * @param iterable<LastTouch> $touches
      */
     public function __construct(
@@ -35,7 +35,7 @@ final class Effects
         $touched = [];
         foreach ($lines as $line) {
             if (null !== $line->effect) {
-                array_push($touched, ...$this->handler($line->effect->kind)->write($line->effect, $made));
+                array_push($touched, ...$this->handler($line->effect::class)->write($line->effect, $made));
             }
         }
         foreach ($this->touches as $touch) {
@@ -45,17 +45,20 @@ final class Effects
         return $touched;
     }
 
-    public function handler(EffectKind $kind): EffectHandler
+    /**
+     * @param class-string<Effect> $effect
+     *
+     * @return EffectHandler<Effect>
+     */
+    public function handler(string $effect): EffectHandler
     {
-        if (null === $this->byKind) {
-            $this->byKind = [];
+        if (null === $this->handlersByClass) {
+            $this->handlersByClass = [];
             foreach ($this->handlers as $handler) {
-                foreach ($handler::kinds() as $one) {
-                    $this->byKind[$one->value] = $handler;
-                }
+                $this->handlersByClass[$handler::of()] = $handler;
             }
         }
 
-        return $this->byKind[$kind->value] ?? throw new \LogicException("nobody carries {$kind->value} out");
+        return $this->handlersByClass[$effect] ?? throw new \LogicException("nobody carries $effect out");
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Effects;
 
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
-use Telamon\Core\Plan\Effect;
+use Telamon\Core\Effects\SetField;
 use Telamon\Record\Journaled;
 
 /** Writes single fields and tags of one kind of record. */
@@ -16,7 +16,7 @@ interface FieldWriter
     public static function record(): string;
 
     /** @return list<Journaled> what is told as changed */
-    public function set(string $field, Effect $effect, Making $made): array;
+    public function set(SetField $effect, Making $made): array;
 
     /**
      * @param list<string> $tags

@@ -30,6 +30,21 @@ final class Making
     }
 
     /**
+     * Adds it where none of its class is there yet: what a plan is about is the first; others only hang on the client.
+     *
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     * @param T $thing
+     *
+     * @return T
+     */
+    public function first(string $class, object $thing): object
+    {
+        return null === $this->find($class) ? $this->add($thing) : $thing;
+    }
+
+    /**
      * @template T of object
      *
      * @param class-string<T> $class

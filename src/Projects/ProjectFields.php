@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Core\Plan\Effect;
+use Telamon\Core\Effects\SetField;
 use Telamon\Effects\FieldWriter;
 use Telamon\Effects\Making;
 use Telamon\Record\Tags;
@@ -23,10 +23,11 @@ final readonly class ProjectFields implements FieldWriter
         return 'project';
     }
 
-    public function set(string $field, Effect $effect, Making $made): array
+    public function set(SetField $effect, Making $made): array
     {
+        $field = $effect->field;
         $project = $made->the(Project::class);
-        $value = $effect->text('value');
+        $value = $effect->value;
         match (true) {
             'notes' === $field => $project->notes = trim("{$project->notes}\n\n$value"),
             'stage' === $field => $project->stage = mb_substr($value, 0, 40),

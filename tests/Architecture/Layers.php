@@ -24,7 +24,7 @@ final class Layers
         5 => ['Answers'],
         6 => ['Matching', 'Figures'],
         7 => ['Importing', 'Plan'],
-        8 => ['Rules'],
+        8 => ['Effects', 'Rules'],
         9 => ['Planning'],
     ];
 

@@ -46,12 +46,10 @@ final readonly class PlanLine
         return new self($this->key, $this->group, $parts, $effect, $this->note, $this->reason, $this->choice, $this->compared, false, true);
     }
 
-    /** @param list<int> $tasks numbers of those that still come before */
-    public function waitingFor(array $tasks): self
+    /** With another effect, and what is noted beside it. */
+    public function doing(Effect $effect, string $note): self
     {
-        $effect = null === $this->effect ? null : new Effect($this->effect->kind, ['waits_for' => $tasks] + $this->effect->values);
-
-        return new self($this->key, $this->group, $this->parts, $effect, [] === $tasks ? '' : 'after task '.implode(' and ', $tasks), $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
+        return new self($this->key, $this->group, $this->parts, $effect, $note, $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
     }
 
     /** @param list<ComparedField> $compared */
@@ -68,7 +66,7 @@ final readonly class PlanLine
     /** Who is served and what is done stay; everything else can be left out. */
     public function canDrop(): bool
     {
-        return null !== $this->effect && !\in_array($this->effect->kind, [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject, EffectKind::UseProject], true);
+        return null !== $this->effect && !$this->effect instanceof Essential;
     }
 
     /** @return array<string, mixed> as PlanLine in api/openapi.yaml */
@@ -85,7 +83,7 @@ final readonly class PlanLine
             'dropped' => $this->isDropped,
             'amended' => $this->isAmended,
             'canDrop' => $this->isDropped || $this->canDrop(),
-            'fields' => array_map(static fn (LineField $field): array => get_object_vars($field), LineField::of($this)),
+            'fields' => array_map(static fn (LineField $field): array => $field->toArray(), $this->effect instanceof Changeable ? $this->effect->fields() : []),
             'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
         ];
     }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\AddTags;
+use Telamon\Core\Effects\AddTask;
+use Telamon\Core\Effects\OpenProject;
+use Telamon\Core\Effects\QueueMessage;
+use Telamon\Core\Effects\SetField;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\LineField;
 use Telamon\Core\Plan\Part;
@@ -39,8 +43,8 @@ final readonly class Amender
                 $lines[$i] = $line = $this->edited($line, $amendments->edits[$line->key], $input);
             }
             if (\in_array($line->key, $amendments->dropped, true) && $line->canDrop()) {
-                if (EffectKind::AddTask === $line->effect?->kind) {
-                    $gone[] = $line->effect->number('position');
+                if ($line->effect instanceof AddTask) {
+                    $gone[] = $line->effect->position;
                 }
                 $lines[$i] = $line->dropped();
             }
@@ -67,8 +71,8 @@ final readonly class Amender
             }
             $lines[] = match ($one['kind']) {
                 'task' => $this->task($key, $values, $input, ++$tasks),
-                'note' => new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', self::BY_HAND),
-                'tag' => new PlanLine($key, 'Project', [Part::words('Tag the project '), Part::value($text)], new Effect(EffectKind::AddTags, ['record' => 'project', 'tags' => [mb_substr($text, 0, 60)]]), '', self::BY_HAND),
+                'note' => new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new SetField('project', 'notes', $text), '', self::BY_HAND),
+                'tag' => new PlanLine($key, 'Project', [Part::words('Tag the project '), Part::value($text)], new AddTags('project', [mb_substr($text, 0, 60)]), '', self::BY_HAND),
                 'owner' => RuleLines::ownerLine($key, self::staff("$key.staff", $text, $input), self::BY_HAND),
                 'notice' => self::notice($key, self::staff("$key.staff", $text, $input)),
                 default => throw new InvalidDecision($key, 'Add a task, a note, a tag, a notice or an owner.'),
@@ -80,7 +84,7 @@ final readonly class Amender
 
     private static function notice(string $key, StaffMember $staff): PlanLine
     {
-        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::TOLD, 'to' => $staff->email, 'to_name' => $staff->name, 'why' => 'You were asked to look at this.']), '', self::BY_HAND);
+        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new QueueMessage(MessageLines::TOLD, $staff->email, $staff->name, 'You were asked to look at this.'), '', self::BY_HAND);
     }
 
     /** @param array<string, string> $values */
@@ -91,54 +95,65 @@ final readonly class Amender
         $doer = '' === ($values['assignee'] ?? '') ? $input->coordinator : self::staff("$key.assignee", $values['assignee'], $input);
         $name = mb_substr(trim($values['name'] ?? ''), 0, 200);
 
-        return new PlanLine($key, 'Tasks', self::taskParts($name, $doer, $due, $input), new Effect(EffectKind::AddTask, [
-            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => self::BY_HAND,
-        ]), '', self::BY_HAND);
+        return new PlanLine($key, 'Tasks', self::taskParts($name, $doer, $due, $input), new AddTask($position, $name, $doer->id, $due->format('Y-m-d'), [], self::BY_HAND), '', self::BY_HAND);
     }
 
     /** @param array<string, string> $values */
     private function edited(PlanLine $line, array $values, PlanInput $input): PlanLine
     {
         $effect = $line->effect;
-        $allowed = array_map(static fn (LineField $field): string => $field->key, LineField::of($line));
-        if (null === $effect || [] === array_intersect($allowed, array_keys($values))) {
+        $values = $effect instanceof Changeable ? array_intersect_key($values, array_flip(array_map(static fn (LineField $field): string => $field->key, $effect->fields()))) : [];
+        if (!$effect instanceof Changeable || [] === $values) {
             return $line;
         }
-        $values = array_filter(array_intersect_key($values, array_flip($allowed)), static fn (string $value): bool => '' !== trim($value));
-        if (EffectKind::AddTask === $effect->kind) {
-            $name = mb_substr(trim($values['name'] ?? $effect->text('name')), 0, 200);
-            $doer = self::staff("{$line->key}.assignee", $values['assignee'] ?? $effect->text('assignee'), $input);
-            $due = self::day("{$line->key}.due", $values['due'] ?? $effect->text('due'));
+        $values = array_filter($values, static fn (string $value): bool => '' !== trim($value));
 
-            return $line->amended(self::taskParts($name, $doer, $due, $input), new Effect($effect->kind, ['name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d')] + $effect->values));
-        }
-        if (EffectKind::OpenProject !== $effect->kind) {
-            return $this->values->change($line, $effect, $values, $input);
-        }
-        // Whoever leads was settled before the lines were made, as tasks and notices follow it.
-        $title = mb_substr(trim($values['title'] ?? $effect->text('title')), 0, 200);
-        $parts = array_map(static fn (Part $part): Part => $part->value && $part->text === $effect->text('title') ? Part::value($title) : $part, $line->parts);
+        return match (true) {
+            $effect instanceof AddTask => $this->editedTask($line, $effect, $values, $input),
+            $effect instanceof OpenProject => $this->editedProject($line, $effect, $values, $input),
+            default => $this->values->change($line, $effect, $values, $input),
+        };
+    }
 
-        $stage = trim($values['stage'] ?? $effect->text('stage'));
+    /** @param array<string, string> $values */
+    private function editedTask(PlanLine $line, AddTask $effect, array $values, PlanInput $input): PlanLine
+    {
+        $name = mb_substr(trim($values['name'] ?? $effect->name), 0, 200);
+        $doer = self::staff("{$line->key}.assignee", $values['assignee'] ?? $effect->assignee, $input);
+        $due = self::day("{$line->key}.due", $values['due'] ?? $effect->due);
+
+        return $line->amended(self::taskParts($name, $doer, $due, $input), $effect->with(['name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d')]));
+    }
+
+    /**
+     * Whoever leads was settled before the lines were made, as tasks and notices follow it.
+     *
+     * @param array<string, string> $values
+     */
+    private function editedProject(PlanLine $line, OpenProject $effect, array $values, PlanInput $input): PlanLine
+    {
+        $title = mb_substr(trim($values['title'] ?? $effect->title), 0, 200);
+        $parts = array_map(static fn (Part $part): Part => $part->value && $part->text === $effect->title ? Part::value($title) : $part, $line->parts);
+        $stage = trim($values['stage'] ?? $effect->stage);
         if ('' !== $stage && !\in_array($stage, $input->book->stages, true)) {
             throw new InvalidDecision("{$line->key}.stage", 'Choose a stage that is there.');
         }
-        if ($stage !== $effect->text('stage')) {
+        if ($stage !== $effect->stage) {
             $parts = [...$parts, Part::words(', in the stage '), Part::value($stage)];
         }
 
-        return $line->amended($parts, new Effect($effect->kind, ['title' => $title, 'stage' => $stage] + $effect->values));
+        return $line->amended($parts, $effect->with(['title' => $title, 'stage' => $stage]));
     }
 
     /** @param list<int> $gone numbers of tasks that are left out */
     private static function withoutWaiting(PlanLine $line, array $gone): PlanLine
     {
-        if (EffectKind::AddTask !== $line->effect?->kind) {
+        if (!$line->effect instanceof AddTask) {
             return $line;
         }
-        $left = array_values(array_diff($line->effect->numbers('waits_for'), $gone));
+        $left = array_values(array_diff($line->effect->waitsFor, $gone));
 
-        return $left === $line->effect->numbers('waits_for') ? $line : $line->waitingFor($left);
+        return $left === $line->effect->waitsFor ? $line : $line->doing($line->effect->waitingFor($left), [] === $left ? '' : 'after task '.implode(' and ', $left));
     }
 
     /** @return list<Part> */

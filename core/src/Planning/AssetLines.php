@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\FieldChange;
+use Telamon\Core\Effects\MakeAsset;
+use Telamon\Core\Effects\UseAsset;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
-use Telamon\Core\Plan\FieldChange;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 
@@ -79,7 +79,7 @@ final readonly class AssetLines
             if ($bySerial || (isset($told['description']) && self::plain($asset['description']) === self::plain($told['description']->text))) {
                 return [new PlanLine($key, 'Project', [
                     Part::words("The {$input->assetWord} on file: "), Part::record('asset', $asset['id'], $asset['description']),
-                ], new Effect(EffectKind::UseAsset, ['id' => $asset['id']]), '', $bySerial ? 'same serial number' : 'same description'), ...$this->changes($input, $asset, $told, $key, $decisions)];
+                ], new UseAsset($asset['id']), '', $bySerial ? 'same serial number' : 'same description'), ...$this->changes($input, $asset, $told, $key, $decisions)];
             }
         }
 
@@ -133,15 +133,7 @@ final readonly class AssetLines
         $text = static fn (string $field): string => isset($told[$field]) ? $told[$field]->text : '';
         $description = $text('description');
 
-        return new PlanLine($key, 'Project', $parts, new Effect(EffectKind::CreateAsset, [
-            'description' => '' !== $description ? $description : trim($text('make').' '.$text('model')),
-            'make' => $text('make'),
-            'model' => $text('model'),
-            'serial' => $text('serial'),
-            'place' => $text('place'),
-            'notes' => $text('notes'),
-            'custom' => json_encode((object) $custom, \JSON_THROW_ON_ERROR),
-        ]));
+        return new PlanLine($key, 'Project', $parts, new MakeAsset('' !== $description ? $description : trim($text('make').' '.$text('model')), $text('place'), $text('make'), $text('model'), $text('serial'), $text('notes'), $custom));
     }
 
     private static function plain(string $text): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\MakeClient;
+use Telamon\Core\Effects\UseClient;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Reading;
@@ -12,8 +14,6 @@ use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\FieldWords;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Plan\Choice;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\NameReader;
@@ -113,13 +113,7 @@ final readonly class ClientLines
             array_push($parts, Part::words(', of the same household as '), Part::record('client', $other->id, $other->name));
         }
 
-        return new PlanLine('client', 'Client', $parts, new Effect(EffectKind::CreateClient, [
-            'given' => $given,
-            'family' => $family,
-            'email' => $email?->string() ?? '',
-            'phone' => $phone?->string() ?? '',
-            'address' => $place->text ?? '',
-        ]), '', self::whyNew($input->candidates, $decided), $choice, self::isHousehold($input->candidates) ? $this->matcher->compare($input->readings, $input->candidates[0]) : []);
+        return new PlanLine('client', 'Client', $parts, new MakeClient($given, $family, $email?->string() ?? '', $phone?->string() ?? '', $place->text ?? ''), '', self::whyNew($input->candidates, $decided), $choice, self::isHousehold($input->candidates) ? $this->matcher->compare($input->readings, $input->candidates[0]) : []);
     }
 
     private function sameClient(PlanInput $input, Candidate $candidate, Choice $choice): PlanLine
@@ -130,7 +124,7 @@ final readonly class ClientLines
             'client',
             'Client',
             [Part::words('Same person as '), Part::record('client', $client->id, $client->name), Part::words(", client since {$client->sinceYear}")],
-            new Effect(EffectKind::UseClient, ['id' => $client->id]),
+            new UseClient($client->id),
             '',
             Verdict::Same === $candidate->judgement->verdict ? self::sureness($candidate) : 'your choice',
             $choice,

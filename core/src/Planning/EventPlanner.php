@@ -7,9 +7,9 @@ namespace Telamon\Core\Planning;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistMerge;
 use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Effects\AddTask;
+use Telamon\Core\Effects\SetField;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleFacts;
@@ -37,10 +37,10 @@ final readonly class EventPlanner
         $newLead = $outcome->lead();
         $lines = [];
         if (null !== $newLead && $newLead->id !== $lead->id) {
-            $lines[] = new PlanLine('lead', 'Project', [Part::value($newLead->name), Part::words(' leads the project')], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'lead', 'value' => $newLead->id]), '', RuleOutcome::why($outcome->leads));
+            $lines[] = new PlanLine('lead', 'Project', [Part::value($newLead->name), Part::words(' leads the project')], new SetField('project', 'lead', $newLead->id), '', RuleOutcome::why($outcome->leads));
         }
         if ('' !== $outcome->stage()) {
-            $lines[] = new PlanLine('stage', 'Project', [Part::words('Move the project to '), Part::value($outcome->stage())], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'stage', 'value' => $outcome->stage()]), '', RuleOutcome::why($outcome->stages));
+            $lines[] = new PlanLine('stage', 'Project', [Part::words('Move the project to '), Part::value($outcome->stage())], new SetField('project', 'stage', $outcome->stage()), '', RuleOutcome::why($outcome->stages));
         }
         $lead = $newLead ?? $lead;
         $lines = [...$lines, ...$this->tasks($input, $lead, $readyBy)];
@@ -69,9 +69,7 @@ final readonly class EventPlanner
         $lines = [];
         foreach ((new ChecklistMerge($input->calendar))->merge(array_values($input->outcome->checklists), $today, $readyBy) as $task) {
             $doer = Doer::Lead === $task->item->doer ? $lead : $input->coordinator;
-            $lines[] = new PlanLine('task.'.$task->item->key, 'Tasks', [Part::value($task->item->name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($task->due, $input->today))], new Effect(EffectKind::AddTask, [
-                'position' => $task->number, 'name' => $task->item->name, 'assignee' => $doer->id, 'due' => $task->due->format('Y-m-d'), 'waits_for' => $task->waitsFor, 'checklist' => $task->checklist,
-            ]), '', $task->checklist);
+            $lines[] = new PlanLine('task.'.$task->item->key, 'Tasks', [Part::value($task->item->name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($task->due, $input->today))], new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist), '', $task->checklist);
         }
 
         return $lines;

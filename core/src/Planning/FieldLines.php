@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\AddContact;
+use Telamon\Core\Effects\AddTags;
+use Telamon\Core\Effects\AddWish;
+use Telamon\Core\Effects\FieldChange;
+use Telamon\Core\Effects\SetField;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Plan\DayChoice;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
-use Telamon\Core\Plan\FieldChange;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\PhoneReader;
@@ -134,7 +136,7 @@ final readonly class FieldLines
             if (CustomKind::Day === $field->kind) {
                 $key = "field.{$reading->question->key}";
                 $day = DayChoice::of($reading, $key, $decisions, $input->today);
-                $effect = null === $day->day ? null : new Effect(EffectKind::SetField, ['record' => $record, 'field' => "custom.{$field->key}", 'value' => $day->day->format('Y-m-d')]);
+                $effect = null === $day->day ? null : new SetField($record, "custom.{$field->key}", $day->day->format('Y-m-d'));
                 $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $input->today, $effect);
             } else {
                 $value = CustomKind::Text === $field->kind ? $reading->text : $reading->string();
@@ -152,7 +154,7 @@ final readonly class FieldLines
             "tags.{$reading->question->key}",
             $group,
             [Part::words('Tag '.('client' === $record ? 'the client ' : 'it ')), Part::value(implode(', ', $reading->texts()), $reading->question->number)],
-            new Effect(EffectKind::AddTags, ['record' => $record, 'tags' => $reading->texts()]),
+            new AddTags($record, $reading->texts()),
         ), $input->readings->allFor($destination));
     }
 
@@ -169,7 +171,7 @@ final readonly class FieldLines
             }
         }
 
-        return [] === $parts ? [] : [new PlanLine('contact', 'Client', $parts, new Effect(EffectKind::AddContact, $values))];
+        return [] === $parts ? [] : [new PlanLine('contact', 'Client', $parts, new AddContact($values['name'], $values['role'], $values['email'], $values['phone']))];
     }
 
     /** @return list<PlanLine> */
@@ -186,6 +188,6 @@ final readonly class FieldLines
             $told[] = "{$reading->question->wording} {$reading->text}";
         }
 
-        return [new PlanLine("wish.$kind", 'Project', $parts, new Effect(EffectKind::AddWish, ['kind' => $kind, 'text' => implode("\n", $told)]))];
+        return [new PlanLine("wish.$kind", 'Project', $parts, new AddWish($kind, implode("\n", $told)))];
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
+use Telamon\Core\Effects\MakeClient;
+use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Plan\LineField;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Reading\EmailReader;
@@ -25,47 +26,46 @@ final readonly class LineValues
      *
      * @throws InvalidDecision when one of them cannot be
      */
-    public function change(PlanLine $line, Effect $effect, array $values, PlanInput $input): PlanLine
+    public function change(PlanLine $line, Changeable $effect, array $values, PlanInput $input): PlanLine
     {
         $parts = $line->parts;
-        $kept = $effect->values;
-        foreach ($values as $name => $value) {
-            $path = "{$line->key}.$name";
-            if ('tags' === $name) {
-                $kept['tags'] = array_values(array_filter(array_map(trim(...), explode(',', $value)), static fn (string $tag): bool => '' !== $tag));
-                $parts = self::replaced($parts, implode(', ', $effect->texts('tags')), implode(', ', $kept['tags']));
-                continue;
-            }
-            $kept[$name] = $this->read($path, $effect, $name, $value, $input);
-            if ('given' !== $name && 'family' !== $name) {
-                $parts = self::replaced($parts, $this->shown($effect, $name, $effect->text($name), $input), $this->shown($effect, $name, $kept[$name], $input));
+        $read = [];
+        foreach ($effect->fields() as $field) {
+            if (isset($values[$field->key])) {
+                $read[$field->key] = $this->read("{$line->key}.{$field->key}", $field, $values[$field->key], $input);
             }
         }
-        $changed = new Effect($effect->kind, $kept);
-        if (EffectKind::CreateClient === $effect->kind && (isset($values['given']) || isset($values['family']))) {
-            $parts = self::named($parts, trim("{$changed->text('given')} {$changed->text('family')}"));
+        $changed = $effect->with($read);
+        foreach ($changed->fields() as $i => $field) {
+            $old = $effect->fields()[$i];
+            if (isset($read[$field->key]) && !\in_array($field->key, ['given', 'family'], true)) {
+                $parts = self::replaced($parts, $this->shown($old, $input), $this->shown($field, $input));
+            }
+        }
+        if ($changed instanceof MakeClient && (isset($read['given']) || isset($read['family']))) {
+            $parts = self::named($parts, trim("{$changed->given} {$changed->family}"));
         }
 
         return $line->amended($parts, $changed);
     }
 
-    private function read(string $path, Effect $effect, string $name, string $value, PlanInput $input): string
+    private function read(string $path, LineField $field, string $value, PlanInput $input): string
     {
-        $field = 'value' === $name ? $effect->text('field') : $name;
-
-        return match ($field) {
-            'email', 'to' => $this->emails->read($value) ?? throw new InvalidDecision($path, $this->emails->fault($value) ?? 'This is no mail address.'),
+        return match ($field->reads) {
+            'email' => $this->emails->read($value) ?? throw new InvalidDecision($path, $this->emails->fault($value) ?? 'This is no mail address.'),
             'phone' => null === $this->phones ? $value : $this->phones->read($value) ?? throw new InvalidDecision($path, $this->phones->fault($value) ?? 'This is no phone number.'),
-            'owner', 'lead' => Amender::staff($path, $value, $input)->id,
-            default => mb_substr(trim($value), 0, 2000),
+            'staff' => Amender::staff($path, $value, $input)->id,
+            'text' => mb_substr(trim($value), 0, 2000),
         };
     }
 
-    private function shown(Effect $effect, string $name, string $value, PlanInput $input): string
+    private function shown(LineField $field, PlanInput $input): string
     {
-        return match ('value' === $name ? $effect->text('field') : $name) {
+        $value = $field->value;
+
+        return match ($field->reads) {
             'phone' => '' === $value ? '' : ($this->phones?->format($value) ?? $value),
-            'owner', 'lead' => ($input->book->staff[$value] ?? null)->name ?? $value,
+            'staff' => ($input->book->staff[$value] ?? null)->name ?? $value,
             default => 1 === preg_match('/^\d{4}-\d{2}-\d{2}$/', $value) ? DayWords::short(new \DateTimeImmutable($value, new \DateTimeZone('UTC')), $input->today) : $value,
         };
     }

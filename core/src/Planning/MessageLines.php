@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\MakeAsset;
+use Telamon\Core\Effects\MakeClient;
+use Telamon\Core\Effects\OpenProject;
+use Telamon\Core\Effects\QueueMessage;
+use Telamon\Core\Effects\UseAsset;
+use Telamon\Core\Effects\UseClient;
+use Telamon\Core\Effects\UseProject;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
@@ -27,7 +32,7 @@ final readonly class MessageLines
     public const TOLD = 'told';
 
     /** What a message rests on: when none of these says anything else, neither does it. */
-    private const RESTS_ON = [EffectKind::CreateClient, EffectKind::UseClient, EffectKind::OpenProject, EffectKind::UseProject, EffectKind::CreateAsset, EffectKind::UseAsset];
+    private const RESTS_ON = [MakeClient::class, UseClient::class, OpenProject::class, UseProject::class, MakeAsset::class, UseAsset::class];
 
     /**
      * @param list<PlanLine> $before the lines so far
@@ -63,19 +68,19 @@ final readonly class MessageLines
     {
         $says = self::says($lines);
 
-        return array_map(static fn (PlanLine $line): PlanLine => EffectKind::QueueMessage === $line->effect?->kind ? self::settle($line, $line->effect, $says, $input, $decisions) : $line, $lines);
+        return array_map(static fn (PlanLine $line): PlanLine => $line->effect instanceof QueueMessage ? self::settle($line, $line->effect, $says, $input, $decisions) : $line, $lines);
     }
 
     /** @param array<string, string> $decisions */
-    private static function settle(PlanLine $line, Effect $effect, string $says, PlanInput $input, array $decisions): PlanLine
+    private static function settle(PlanLine $line, QueueMessage $effect, string $says, PlanInput $input, array $decisions): PlanLine
     {
-        $effect = new Effect($effect->kind, ['says' => $says] + $effect->values);
-        $before = array_values(array_filter($input->alreadySent, static fn (SentBefore $sent): bool => $sent->template === $effect->text('template') && $sent->to === $effect->text('to')));
-        $line = new PlanLine($line->key, $line->group, $line->parts, $effect, $line->note, $line->reason, $line->choice, $line->compared, $line->isDropped, $line->isAmended);
+        $effect = $effect->saying($says);
+        $before = array_values(array_filter($input->alreadySent, static fn (SentBefore $sent): bool => $sent->template === $effect->template && $sent->to === $effect->to));
+        $line = $line->doing($effect, $line->note);
         if ([] === $before) {
             return $line;
         }
-        $to = Part::value($effect->text('to'));
+        $to = Part::value($effect->to);
         $day = DayWords::short(new \DateTimeImmutable($before[0]->day), $input->today);
         if ([] !== array_filter($before, static fn (SentBefore $sent): bool => $sent->says === $says)) {
             return new PlanLine($line->key, $line->group, [Part::words('Already sent to '), $to, Part::words(" on $day, not sent again")], null, '', 'Nothing goes out twice');
@@ -98,8 +103,8 @@ final readonly class MessageLines
     {
         $values = [];
         foreach ($lines as $line) {
-            if (null !== $line->effect && \in_array($line->effect->kind, self::RESTS_ON, true)) {
-                $values[] = [$line->effect->kind->value, $line->effect->values];
+            if (null !== $line->effect && \in_array($line->effect::class, self::RESTS_ON, true)) {
+                $values[] = [$line->effect::name(), get_object_vars($line->effect)];
             }
         }
 
@@ -116,13 +121,13 @@ final readonly class MessageLines
     private static function lead(PlanInput $input, array $before, ?KnownClient $client): array
     {
         foreach ($before as $line) {
-            if (EffectKind::OpenProject === $line->effect?->kind) {
-                return [self::staff($input, $line->effect->text('lead')), self::NOTICE];
+            if ($line->effect instanceof OpenProject) {
+                return [self::staff($input, $line->effect->lead), self::NOTICE];
             }
-            if (EffectKind::UseProject === $line->effect?->kind) {
+            if ($line->effect instanceof UseProject) {
                 $leads = array_column($client->openProjects ?? [], 'lead', 'id');
 
-                return [self::staff($input, $leads[$line->effect->text('id')] ?? ''), self::ADDED];
+                return [self::staff($input, $leads[$line->effect->id] ?? ''), self::ADDED];
             }
         }
 
@@ -142,8 +147,6 @@ final readonly class MessageLines
 
     private static function line(PlanInput $input, string $template, string $words, string $to, string $name, ?int $answer, string $reason): PlanLine
     {
-        return new PlanLine("message.$template", 'Messages', [Part::words($words), Part::value($to, $answer)], new Effect(EffectKind::QueueMessage, [
-            'template' => $template, 'to' => $to, 'to_name' => $name,
-        ]), '', $reason);
+        return new PlanLine("message.$template", 'Messages', [Part::words($words), Part::value($to, $answer)], new QueueMessage($template, $to, $name), '', $reason);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Matching\ComparedField;
+use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
 
@@ -37,12 +39,25 @@ final readonly class Plan
         return ['fingerprint' => $this->fingerprint, 'open' => \count($this->open()), 'lines' => $lines];
     }
 
-    /** @param list<PlanLine> $lines */
+    /**
+     * Of names and values, not of sentences: the same plan told in other words, or in another language, is the same.
+     *
+     * @param list<PlanLine> $lines
+     *
+     * @return string SHA-256 in hexadecimal
+     */
     public static function fingerprintOf(array $lines): string
     {
         $data = [];
-        foreach ($lines as $i => $line) {
-            $data[] = [$line->toArray($i + 1), $line->effect?->kind->value, $line->effect?->values];
+        foreach ($lines as $line) {
+            $data[] = [
+                $line->key,
+                null === $line->effect ? null : [$line->effect::name(), get_object_vars($line->effect)],
+                null === $line->choice ? null : [$line->choice->key, $line->choice->chosen, array_column($line->choice->options, 'value')],
+                array_map(static fn (Part $part): array => [$part->text, $part->answer, $part->record['id'] ?? null], array_values(array_filter($line->parts, static fn (Part $part): bool => $part->value))),
+                array_map(static fn (ComparedField $field): array => [$field->here, $field->there, $field->same], $line->compared),
+                $line->isDropped,
+            ];
         }
 
         return hash('sha256', json_encode($data, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));

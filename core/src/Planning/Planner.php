@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\AddTask;
 use Telamon\Core\Matching\ComparedField;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
@@ -64,7 +64,7 @@ final readonly class Planner
         $lines = [...$lines, ...$this->messages->lines($input, $lines, $client->chosen)];
 
         $lines = [...$lines, ...$this->rules->lines($input, $lines, null, $decisions)];
-        $tasks = \count(array_filter($lines, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
+        $tasks = \count(array_filter($lines, static fn (PlanLine $line): bool => $line->effect instanceof AddTask));
         $lines = $this->amender->amend([...$lines, ...$this->amender->added($input, $tasks)], $input);
         $lines = $this->messages->settled($lines, $input, $decisions);
 

@@ -8,6 +8,11 @@ use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistMerge;
 use Telamon\Core\Checklists\Doer;
 use Telamon\Core\Checklists\PlannedTask;
+use Telamon\Core\Effects\AddTask;
+use Telamon\Core\Effects\AttachFiles;
+use Telamon\Core\Effects\KeepSheet;
+use Telamon\Core\Effects\OpenProject;
+use Telamon\Core\Effects\UseProject;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Purpose;
 use Telamon\Core\Form\QuestionType;
@@ -16,8 +21,6 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\DayChoice;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\RuleOutcome;
@@ -114,7 +117,7 @@ final readonly class ProjectLines
             array_push($parts, Part::words(0 === $i ? ' ' : ' and '), Part::value('the note', $reading->question->number));
         }
 
-        return new PlanLine('project', 'Project', $parts, new Effect(EffectKind::UseProject, ['id' => $open['id'], 'notes' => implode("\n\n", $notes)]), 'its tasks stay as they are', 'your choice', $choice);
+        return new PlanLine('project', 'Project', $parts, new UseProject($open['id'], implode("\n\n", $notes)), 'its tasks stay as they are', 'your choice', $choice);
     }
 
     /** @param array{id: string, number: string, title: string, lead: string, opened: string}|null $open */
@@ -135,14 +138,7 @@ final readonly class ProjectLines
             array_push($parts, Part::words(0 === $i ? ', with ' : ' and '), Part::value('the note', $reading->question->number));
         }
 
-        return new PlanLine('project', 'Project', $parts, new Effect(EffectKind::OpenProject, [
-            'title' => $title,
-            'service' => $service->key ?? '',
-            'lead' => $lead->id,
-            'ready_by' => $readyBy?->format('Y-m-d') ?? '',
-            'notes' => implode("\n\n", $notes),
-            'stage' => $input->outcome->stage(),
-        ]), null !== $open ? "{$open['number']} {$open['title']} is open since ".DayWords::short(new \DateTimeImmutable($open['opened'], new \DateTimeZone('UTC')), $input->today).'; add to it instead?' : ('' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')'), [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads), $again);
+        return new PlanLine('project', 'Project', $parts, new OpenProject($title, $lead->id, $input->outcome->stage(), $readyBy?->format('Y-m-d') ?? '', implode("\n\n", $notes), $service->key ?? ''), null !== $open ? "{$open['number']} {$open['title']} is open since ".DayWords::short(new \DateTimeImmutable($open['opened'], new \DateTimeZone('UTC')), $input->today).'; add to it instead?' : ('' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')'), [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads), $again);
     }
 
     /**
@@ -208,14 +204,7 @@ final readonly class ProjectLines
                 'task.'.$task->item->key,
                 'Tasks',
                 [Part::value($task->item->name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($task->due, $input->today))],
-                new Effect(EffectKind::AddTask, [
-                    'position' => $task->number,
-                    'name' => $task->item->name,
-                    'assignee' => $doer->id,
-                    'due' => $task->due->format('Y-m-d'),
-                    'waits_for' => $task->waitsFor,
-                    'checklist' => $task->checklist,
-                ]),
+                new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist),
                 [] === $task->waitsFor ? '' : 'after task '.implode(' and ', $task->waitsFor),
                 $task->checklist,
             );
@@ -240,7 +229,7 @@ final readonly class ProjectLines
                     "task.{$reading->question->key}.".($i + 1),
                     'Tasks',
                     [Part::value($name, $reading->question->number), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))],
-                    new Effect(EffectKind::AddTask, ['position' => $before + \count($lines) + 1, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => '']),
+                    new AddTask($before + \count($lines) + 1, $name, $doer->id, $due->format('Y-m-d')),
                     '',
                     'asked for in the form',
                 );
@@ -261,10 +250,10 @@ final readonly class ProjectLines
                     Part::words('Put '),
                     Part::value(1 === $count ? '1 file' : "$count files", $reading->question->number),
                     Part::words($hasProject ? " with the {$input->assetWord} and the project" : ' with the client'),
-                ], new Effect(EffectKind::AttachFiles, ['question' => $reading->question->key]));
+                ], new AttachFiles($reading->question->key));
             }
         }
-        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the '.($hasProject ? 'project' : 'client').', as a PDF')], new Effect(EffectKind::KeepSheet, []));
+        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the '.($hasProject ? 'project' : 'client').', as a PDF')], new KeepSheet());
 
         return $lines;
     }

@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\AddTags;
+use Telamon\Core\Effects\AddTask;
+use Telamon\Core\Effects\AddWish;
+use Telamon\Core\Effects\MakeAsset;
+use Telamon\Core\Effects\OpenProject;
+use Telamon\Core\Effects\QueueMessage;
+use Telamon\Core\Effects\SetField;
+use Telamon\Core\Effects\UseAsset;
+use Telamon\Core\Effects\UseProject;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
-use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Rules\Action;
@@ -37,9 +44,9 @@ final readonly class RuleLines
         $isThere = null !== $lead;
         $lead ??= self::leadOf($input, $before);
         $lines = [];
-        $tasks = \count(array_filter($before, static fn (PlanLine $line): bool => EffectKind::AddTask === $line->effect?->kind));
-        $told = array_map(static fn (PlanLine $line): string => EffectKind::QueueMessage === $line->effect?->kind ? $line->effect->text('to') : '', $before);
-        $hasProject = $isThere || [] !== array_filter($before, static fn (PlanLine $line): bool => \in_array($line->effect?->kind, [EffectKind::OpenProject, EffectKind::UseProject], true));
+        $tasks = \count(array_filter($before, static fn (PlanLine $line): bool => $line->effect instanceof AddTask));
+        $told = array_map(static fn (PlanLine $line): string => $line->effect instanceof QueueMessage ? $line->effect->to : '', $before);
+        $hasProject = $isThere || [] !== array_filter($before, static fn (PlanLine $line): bool => $line->effect instanceof OpenProject || $line->effect instanceof UseProject);
         foreach ($input->outcome->adds as $i => [$rule, $action]) {
             $key = "rule.{$rule->id}.$i";
             if (!$hasProject && self::needsProject($action)) {
@@ -94,14 +101,14 @@ final readonly class RuleLines
         $tag = mb_substr($this->filled($input, $action->text('tag')), 0, 60);
         $record = $action->text('record');
 
-        return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words("Tag the $record "), Part::value($tag)], new Effect(EffectKind::AddTags, ['record' => $record, 'tags' => [$tag]]), '', $rule->name);
+        return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words("Tag the $record "), Part::value($tag)], new AddTags($record, [$tag]), '', $rule->name);
     }
 
     private function note(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
     {
         $text = $this->filled($input, $action->text('text'));
 
-        return new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new Effect(EffectKind::SetField, ['record' => 'project', 'field' => 'notes', 'value' => $text]), '', $rule->name);
+        return new PlanLine($key, 'Project', [Part::words('Note: '), Part::value($text)], new SetField('project', 'notes', $text), '', $rule->name);
     }
 
     private function owner(PlanInput $input, Rule $rule, Action $action, string $key): ?PlanLine
@@ -114,7 +121,7 @@ final readonly class RuleLines
     /** Who looks after the client, beyond any one project. */
     public static function ownerLine(string $key, StaffMember $staff, string $reason): PlanLine
     {
-        return new PlanLine($key, 'Client', [Part::value($staff->name), Part::words(' looks after the client')], new Effect(EffectKind::SetField, ['record' => 'client', 'field' => 'owner', 'value' => $staff->id]), '', $reason);
+        return new PlanLine($key, 'Client', [Part::value($staff->name), Part::words(' looks after the client')], new SetField('client', 'owner', $staff->id), '', $reason);
     }
 
     /** @param list<PlanLine> $before */
@@ -127,13 +134,12 @@ final readonly class RuleLines
             return new PlanLine($key, 'Rules', [Part::words("{$rule->name} names a field that is gone: nothing is done for it")], null, '', $rule->name);
         }
 
-        $kinds = array_map(static fn (PlanLine $line): ?EffectKind => $line->effect?->kind, $before);
-        $isPlan = [] !== array_filter($kinds, static fn (?EffectKind $kind): bool => EffectKind::OpenProject === $kind || EffectKind::UseProject === $kind);
-        if ('asset' === $record && $isPlan && !\in_array(EffectKind::CreateAsset, $kinds, true) && !\in_array(EffectKind::UseAsset, $kinds, true)) {
+        $makes = static fn (string ...$effects): bool => [] !== array_filter($before, static fn (PlanLine $line): bool => null !== $line->effect && \in_array($line->effect::class, $effects, true));
+        if ('asset' === $record && $makes(OpenProject::class, UseProject::class) && !$makes(MakeAsset::class, UseAsset::class)) {
             return new PlanLine($key, 'Project', [Part::words("{$rule->name} sets a field of the {$input->assetWord}, and none is named: nothing is done for it")], null, '', $rule->name);
         }
 
-        return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($field)).': '), Part::value($value)], new Effect(EffectKind::SetField, ['record' => $record, 'field' => $field, 'value' => $value]), '', $rule->name);
+        return new PlanLine($key, 'client' === $record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($field)).': '), Part::value($value)], new SetField($record, $field, $value), '', $rule->name);
     }
 
     private function wish(PlanInput $input, Rule $rule, Action $action, string $key): PlanLine
@@ -141,7 +147,7 @@ final readonly class RuleLines
         $text = $this->filled($input, $action->text('text'));
         $about = $action->text('about');
 
-        return new PlanLine($key, 'Project', [Part::words('Wish for '.('quote' === $about ? 'the quote: ' : 'an appointment: ')), Part::value($text)], new Effect(EffectKind::AddWish, ['kind' => $about, 'text' => $text]), '', $rule->name);
+        return new PlanLine($key, 'Project', [Part::words('Wish for '.('quote' === $about ? 'the quote: ' : 'an appointment: ')), Part::value($text)], new AddWish($about, $text), '', $rule->name);
     }
 
     /** One more message to whoever wrote. */
@@ -154,7 +160,7 @@ final readonly class RuleLines
             return new PlanLine($key, 'Messages', [Part::words("“{$name}” is not sent: no mail address was given")], null, '', $rule->name);
         }
 
-        return new PlanLine($key, 'Messages', [Part::words("Send “{$name}” to "), Part::value($email->string(), $email->question->number)], new Effect(EffectKind::QueueMessage, ['template' => $template, 'to' => $email->string(), 'to_name' => $input->readings->for(Destination::ClientName)->text ?? '']), '', $rule->name);
+        return new PlanLine($key, 'Messages', [Part::words("Send “{$name}” to "), Part::value($email->string(), $email->question->number)], new QueueMessage($template, $email->string(), $input->readings->for(Destination::ClientName)->text ?? ''), '', $rule->name);
     }
 
     /** @param list<PlanLine> $before */
@@ -162,8 +168,8 @@ final readonly class RuleLines
     {
         $lead = $input->coordinator;
         foreach ($before as $line) {
-            if (EffectKind::OpenProject === $line->effect?->kind) {
-                $lead = $input->book->staff[$line->effect->text('lead')] ?? $lead;
+            if ($line->effect instanceof OpenProject) {
+                $lead = $input->book->staff[$line->effect->lead] ?? $lead;
             }
         }
 
@@ -185,9 +191,7 @@ final readonly class RuleLines
         $name = mb_substr($this->filled($input, $action->text('name')), 0, 200);
         $due = $input->calendar->add(new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC')), (int) $action->text('days'));
 
-        return new PlanLine($key, 'Tasks', [Part::value($name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))], new Effect(EffectKind::AddTask, [
-            'position' => $position, 'name' => $name, 'assignee' => $doer->id, 'due' => $due->format('Y-m-d'), 'waits_for' => [], 'checklist' => $rule->name,
-        ]), '', self::why($rule, $action));
+        return new PlanLine($key, 'Tasks', [Part::value($name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))], new AddTask($position, $name, $doer->id, $due->format('Y-m-d'), [], $rule->name), '', self::why($rule, $action));
     }
 
     /** @param list<string> $told addresses that the plan writes to already */
@@ -201,7 +205,7 @@ final readonly class RuleLines
             return new PlanLine($key, 'Messages', [Part::words("{$staff->name} is told already")], null, '', $rule->name);
         }
 
-        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new Effect(EffectKind::QueueMessage, ['template' => MessageLines::TOLD, 'to' => $staff->email, 'to_name' => $staff->name, 'why' => $rule->name]), '', $rule->name);
+        return new PlanLine($key, 'Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new QueueMessage(MessageLines::TOLD, $staff->email, $staff->name, $rule->name), '', $rule->name);
     }
 
     /**

@@ -6,8 +6,8 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Effects\SetField;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Amendments;
@@ -30,9 +30,9 @@ final class AmenderTest extends TestCase
 
     public function testTasksDoNotWaitForOneThatIsLeftOut(): void
     {
-        self::assertSame([1], self::line(self::plan(new Amendments()), 'task.deposit')->effect?->numbers('waits_for'));
+        self::assertSame([1], Fixtures::value(self::line(self::plan(new Amendments()), 'task.deposit')->effect, 'waitsFor'));
         $plan = self::plan(new Amendments(['task.talk']));
-        self::assertSame([], self::line($plan, 'task.deposit')->effect?->numbers('waits_for'));
+        self::assertSame([], Fixtures::value(self::line($plan, 'task.deposit')->effect, 'waitsFor'));
         self::assertSame('', self::line($plan, 'task.deposit')->note);
     }
 
@@ -42,7 +42,7 @@ final class AmenderTest extends TestCase
         $line = self::line($plan, 'task.talk');
         self::assertTrue($line->isAmended);
         self::assertSame('Long talk, Pim, Thu 24 December', self::words($line));
-        self::assertSame(['Long talk', 'pim', '2026-12-24'], [$line->effect?->text('name'), $line->effect?->text('assignee'), $line->effect?->text('due')]);
+        self::assertSame(['Long talk', 'pim', '2026-12-24'], [Fixtures::value($line->effect, 'name'), Fixtures::value($line->effect, 'assignee'), Fixtures::value($line->effect, 'due')]);
     }
 
     public function testWhoeverLeadsIsFollowed(): void
@@ -50,16 +50,16 @@ final class AmenderTest extends TestCase
         $plan = self::plan(new Amendments([], ['project' => ['title' => 'Keys', 'lead' => 'pim']]));
         self::assertSame('Open Keys for Pim Tarrow, with the note', self::words(self::line($plan, 'project')));
         self::assertSame('your choice', self::line($plan, 'project')->reason);
-        self::assertSame('pim', self::line($plan, 'task.parts')->effect?->text('assignee'));
-        self::assertSame('pim@marrowby.example', self::line($plan, 'message.notice')->effect?->text('to'));
+        self::assertSame('pim', Fixtures::value(self::line($plan, 'task.parts')->effect, 'assignee'));
+        self::assertSame('pim@marrowby.example', Fixtures::value(self::line($plan, 'message.notice')->effect, 'to'));
     }
 
     public function testLinesAreAdded(): void
     {
         $plan = self::plan(new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'Ring']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]]));
         self::assertSame('Ring, Nessa, Thu 26 November', self::words(self::line($plan, 'added.0')));
-        self::assertSame(EffectKind::SetField, self::line($plan, 'added.1')->effect?->kind);
-        self::assertSame(['dog'], self::line($plan, 'added.2')->effect?->texts('tags'));
+        self::assertInstanceOf(SetField::class, self::line($plan, 'added.1')->effect);
+        self::assertSame(['dog'], Fixtures::value(self::line($plan, 'added.2')->effect, 'tags'));
     }
 
     public function testValuesOfOtherLinesAreChangedAndTheSentenceWithThem(): void
@@ -71,13 +71,13 @@ final class AmenderTest extends TestCase
         ], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
         $client = self::line($plan, 'client');
         self::assertSame('Make a client of Órla Fennick, o@example.com, +353 20 915 0000, at 7 Weir Cottages, Marrowby', self::words($client));
-        self::assertSame(['Órla', 'Fennick', 'o@example.com', '+353209150000'], [$client->effect?->text('given'), $client->effect?->text('family'), $client->effect?->text('email'), $client->effect?->text('phone')]);
+        self::assertSame(['Órla', 'Fennick', 'o@example.com', '+353209150000'], [Fixtures::value($client->effect, 'given'), Fixtures::value($client->effect, 'family'), Fixtures::value($client->effect, 'email'), Fixtures::value($client->effect, 'phone')]);
         self::assertStringStartsWith('Add piano Pell grand', self::words(self::line($plan, 'asset')));
-        self::assertSame('office@example.com', self::line($plan, 'message.confirmation')->effect?->text('to'));
+        self::assertSame('office@example.com', Fixtures::value(self::line($plan, 'message.confirmation')->effect, 'to'));
         self::assertTrue($client->isAmended);
 
         $again = self::plan(new Amendments([], ['added.0' => ['tags' => 'dog, , stairs'], 'added.1' => ['value' => 's1']], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
-        self::assertSame(['dog', 'stairs'], self::line($again, 'added.0')->effect?->texts('tags'));
+        self::assertSame(['dog', 'stairs'], Fixtures::value(self::line($again, 'added.0')->effect, 'tags'));
         self::assertSame('Sorcha Vell looks after the client', self::words(self::line($again, 'added.1')));
     }
 

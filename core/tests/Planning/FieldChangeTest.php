@@ -6,9 +6,9 @@ namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Effects\FieldChange;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Plan\Comparison;
-use Telamon\Core\Plan\FieldChange;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Tests\Fixtures;
@@ -67,7 +67,7 @@ final class FieldChangeTest extends TestCase
     public function testWhatIsTheSameOrNewAsksNothing(): void
     {
         self::assertNull(self::line(null, ' Quarry  Hall', ['quarry hall'])->effect);
-        self::assertSame('add', self::line(null, '2', [''])->effect?->text('mode'));
+        self::assertSame('add', Fixtures::value(self::line(null, '2', [''])->effect, 'mode'));
         self::assertNull(self::line(null, '2', [])->choice);
     }
 
@@ -90,7 +90,7 @@ final class FieldChangeTest extends TestCase
         $line = self::line($sent, $value, $file, $decided);
         $effect = $line->effect;
 
-        return [implode('', array_map(static fn (Part $part): string => $part->text, $line->parts)), null === $effect ? null : [$effect->text('mode'), $effect->text('old')], $line->choice?->chosen, $line->reason];
+        return [implode('', array_map(static fn (Part $part): string => $part->text, $line->parts)), null === $effect ? null : [Fixtures::text($effect, 'mode'), Fixtures::text($effect, 'old')], $line->choice?->chosen, $line->reason];
     }
 
     /** @param list<string> $file */

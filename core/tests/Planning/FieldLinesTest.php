@@ -55,11 +55,11 @@ final class FieldLinesTest extends TestCase
         ] as $sentence) {
             self::assertContains($sentence, $told);
         }
-        self::assertSame(['Orla', 'de Fennick'], [self::effect($plan, 'client')->text('given'), self::effect($plan, 'client')->text('family')]);
-        self::assertSame("When? 2026-12-01 to 2026-12-04\nAt what time? Mornings", self::effect($plan, 'wish.appointment')->text('text'));
-        self::assertSame('custom.floor', self::effect($plan, 'field.floor')->text('field'));
-        self::assertSame([3, 4], [self::effect($plan, 'task.todo.1')->number('position'), self::effect($plan, 'task.todo.2')->number('position')]);
-        self::assertStringNotContainsString('Quarry', self::effect($plan, 'project')->text('notes'), 'what has a place is not told in the notes too');
+        self::assertSame(['Orla', 'de Fennick'], [Fixtures::value(self::effect($plan, 'client'), 'given'), Fixtures::value(self::effect($plan, 'client'), 'family')]);
+        self::assertSame("When? 2026-12-01 to 2026-12-04\nAt what time? Mornings", Fixtures::value(self::effect($plan, 'wish.appointment'), 'text'));
+        self::assertSame('custom.floor', Fixtures::value(self::effect($plan, 'field.floor'), 'field'));
+        self::assertSame([3, 4], [Fixtures::value(self::effect($plan, 'task.todo.1'), 'position'), Fixtures::value(self::effect($plan, 'task.todo.2'), 'position')]);
+        self::assertStringNotContainsString('Quarry', Fixtures::text(self::effect($plan, 'project'), 'notes'), 'what has a place is not told in the notes too');
     }
 
     public function testATableMakesAnAssetOfEachLine(): void
@@ -73,8 +73,8 @@ final class FieldLinesTest extends TestCase
         $told = self::sentences($plan);
         self::assertContains('Project: Add piano Pell¹', $told);
         self::assertContains('Project: The piano on file: Thrane grand (same serial number)', $told);
-        self::assertSame(['Pell', '{"floor":"2"}'], [self::effect($plan, 'asset')->text('description'), self::effect($plan, 'asset')->text('custom')]);
-        self::assertStringContainsString('Make: Thrane, Number: 48 217', self::effect($plan, 'project')->text('notes'));
+        self::assertSame(['Pell', ['floor' => '2']], [Fixtures::value(self::effect($plan, 'asset'), 'description'), Fixtures::value(self::effect($plan, 'asset'), 'custom')]);
+        self::assertStringContainsString('Make: Thrane, Number: 48 217', Fixtures::text(self::effect($plan, 'project'), 'notes'));
     }
 
     public function testTwoHundredAnswersAndAPlanOfFiveHundredLines(): void
@@ -88,7 +88,7 @@ final class FieldLinesTest extends TestCase
         }
         $plan = self::plan($questions, $answers);
         self::assertGreaterThanOrEqual(450, \count($plan->lines));
-        $positions = array_map(static fn (PlanLine $line): int => $line->effect?->number('position') ?? 0, array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
+        $positions = array_map(static fn (PlanLine $line): mixed => Fixtures::value($line->effect, 'position'), array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
         self::assertSame(range(1, \count($positions)), array_values($positions), 'each task has a number of its own');
         self::assertCount(\count($plan->lines), array_unique(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines)), 'and each line a key of its own');
     }
@@ -110,19 +110,19 @@ final class FieldLinesTest extends TestCase
         $open = self::plan($form, ['bought' => '04/05/2027'])->open();
         self::assertSame('field.bought', $open[0]->choice?->key);
         $decided = self::plan($form, ['bought' => '04/05/2027'], null, ['field.bought' => '2027-05-04']);
-        self::assertSame('2027-05-04', self::effect($decided, 'field.bought')->text('value'));
+        self::assertSame('2027-05-04', Fixtures::value(self::effect($decided, 'field.bought'), 'value'));
     }
 
     public function testAFieldThatIsGoneSendsTheAnswerToTheNotes(): void
     {
         $plan = self::plan([['key' => 'hue', 'type' => 'short-text', 'wording' => 'What colour?', 'destination' => 'custom.client.hue']], ['hue' => 'walnut']);
-        self::assertStringContainsString("What colour?\nwalnut", self::effect($plan, 'project')->text('notes'));
+        self::assertStringContainsString("What colour?\nwalnut", Fixtures::text(self::effect($plan, 'project'), 'notes'));
     }
 
     public function testWhatIsToldOfAnAssetThatNobodyNamedStandsInTheNotes(): void
     {
         $plan = self::plan([['key' => 'floor', 'type' => 'number', 'wording' => 'Which floor?', 'destination' => 'custom.asset.floor']], ['floor' => '2']);
-        self::assertStringContainsString("Which floor?\n2", self::effect($plan, 'project')->text('notes'));
+        self::assertStringContainsString("Which floor?\n2", Fixtures::text(self::effect($plan, 'project'), 'notes'));
     }
 
     /**

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Core\Tests\Planning;
 
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Effects\MakeAsset;
+use Telamon\Core\Effects\MakeClient;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\Judgement;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
@@ -42,7 +43,7 @@ final class OnFileTest extends TestCase
         $bare = new KnownClient('c1', 'Orla Fennick', 2023, [], [], '', [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '', 'make' => '', 'place' => '']], [], 'Orla', 'Fennick');
         $plan = self::plan(self::AS_ON_FILE, $bare);
         foreach (['field.email', 'field.phone', 'field.address', 'field.asset.make', 'field.asset.serial', 'field.asset.place'] as $key) {
-            self::assertSame('add', self::line($plan, $key)->effect?->text('mode'), $key);
+            self::assertSame('add', Fixtures::value(self::line($plan, $key)->effect, 'mode'), $key);
             self::assertNull(self::line($plan, $key)->choice, $key);
         }
     }
@@ -60,7 +61,7 @@ final class OnFileTest extends TestCase
         self::assertSame(['field.email' => 'both', 'field.phone' => 'both', 'field.address' => 'both', 'field.asset.make' => 'keep', 'field.asset.serial' => 'keep', 'field.asset.place' => 'replace'], $chosen);
         self::assertSame([], $plan->open(), 'none of it holds her up');
         $otherwise = self::plan($differs, null, ['field.email' => 'replace', 'field.asset.make' => 'replace', 'field.asset.place' => 'keep']);
-        self::assertSame(['replace', 'orla@example.com'], [self::line($otherwise, 'field.email')->effect?->text('mode'), self::line($otherwise, 'field.email')->effect?->text('old')]);
+        self::assertSame(['replace', 'orla@example.com'], [Fixtures::value(self::line($otherwise, 'field.email')->effect, 'mode'), Fixtures::value(self::line($otherwise, 'field.email')->effect, 'old')]);
         self::assertSame('Make: Thrane instead of Pell', self::words(self::line($otherwise, 'field.asset.make')));
         self::assertNull(self::line($otherwise, 'field.asset.place')->effect);
     }
@@ -75,8 +76,8 @@ final class OnFileTest extends TestCase
     {
         $plan = self::plan(self::AS_ON_FILE, null, ['client' => 'new']);
         self::assertSame(['client', 'asset'], self::about($plan));
-        self::assertSame(EffectKind::CreateClient, self::line($plan, 'client')->effect?->kind);
-        self::assertSame(EffectKind::CreateAsset, self::line($plan, 'asset')->effect?->kind);
+        self::assertInstanceOf(MakeClient::class, self::line($plan, 'client')->effect);
+        self::assertInstanceOf(MakeAsset::class, self::line($plan, 'asset')->effect);
     }
 
     public function testAFormFilledInBeforehandTellsWhoChangedWhat(): void

@@ -12,10 +12,23 @@ use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Planning\Plan;
+use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Tests\Fixtures;
 
 final class PlannerTest extends TestCase
 {
+    public function testTheFingerprintIsOfNamesAndValuesNotOfWords(): void
+    {
+        $usual = Fixtures::input();
+        $told = static fn (string $assetWord, string $service): Plan => Fixtures::planner()->plan(new PlanInput(
+            $usual->readings, [], [$service => $usual->services[$service]] + $usual->services, $usual->coordinator, $usual->baseChecklist, $usual->calendar, $assetWord, $usual->templates, [], $usual->today,
+        ));
+        $service = array_key_first($usual->services) ?? self::fail('no service');
+        self::assertSame($told('piano', $service)->fingerprint, $told('harmonium', $service)->fingerprint, 'the same plan in other words');
+        self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['place' => '8 Weir Cottages, Marrowby']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint);
+        self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['matter' => 'It hums.']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint, 'nor what only the notes hold');
+    }
+
     public function testAPlanReadsAsWhatWillHappen(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-12-18', 'photos' => ['u1', 'u2']]));
@@ -67,8 +80,8 @@ final class PlannerTest extends TestCase
         self::assertSame('Tue 4 May 2027, in 160 days', $open[0]->choice->options[1]['label']);
         $decided = Fixtures::planner()->plan($input, ['ready_by' => '2027-05-04']);
         self::assertSame([], $decided->open());
-        self::assertSame('2027-05-04', self::line($decided, 'project')->effect?->text('ready_by'));
-        self::assertSame('2027-04-30', self::line($decided, 'task.parts')->effect?->text('due'), 'the date follows the choice');
+        self::assertSame('2027-05-04', Fixtures::value(self::line($decided, 'project')->effect, 'readyBy'));
+        self::assertSame('2027-04-30', Fixtures::value(self::line($decided, 'task.parts')->effect, 'due'), 'the date follows the choice');
     }
 
     public function testWhatCannotBeReadAndMattersIsAskedAndTheRestIsNoted(): void
@@ -78,7 +91,7 @@ final class PlannerTest extends TestCase
         self::assertSame(['unread.email', 'unread.wanted_by'], array_map(static fn (PlanLine $line): string => $line->key, $open));
         $decided = Fixtures::planner()->plan($input, ['unread.email' => 'without', 'unread.wanted_by' => 'without']);
         self::assertSame([], $decided->open());
-        $notes = self::line($decided, 'project')->effect?->text('notes') ?? '';
+        $notes = Fixtures::text(self::line($decided, 'project')->effect, 'notes');
         foreach (['orla at example', 'ask my wife', 'before Easter'] as $text) {
             self::assertStringContainsString($text, $notes, 'nothing that was written is lost');
         }
@@ -89,29 +102,29 @@ final class PlannerTest extends TestCase
         $open = [['id' => 'p1', 'number' => 'P-0001', 'title' => 'Repair', 'lead' => 's1', 'opened' => '2026-11-20']];
         $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Orla', 'Fennick', $open);
         $line = self::line(Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '12 June 2027'], [$client]), ['project' => 'p1']), 'project');
-        self::assertSame('project.use', $line->effect?->kind->value);
-        self::assertSame(1, substr_count($line->effect->text('notes'), 'Keys stick.'));
+        self::assertSame('project.use', Fixtures::name($line->effect));
+        self::assertSame(1, substr_count(Fixtures::text($line->effect, 'notes'), 'Keys stick.'));
         foreach (["What should we do?\nRepair it", "By when?\n12 June 2027"] as $told) {
-            self::assertStringContainsString($told, $line->effect->text('notes'));
+            self::assertStringContainsString($told, Fixtures::text($line->effect, 'notes'));
         }
     }
 
     public function testASourceThatSaysItsOrderIsNotAsked(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '04/05/2027'], dayOrder: 'month-first'));
-        self::assertSame('2027-04-05', self::line($plan, 'project')->effect?->text('ready_by'));
+        self::assertSame('2027-04-05', Fixtures::value(self::line($plan, 'project')->effect, 'readyBy'));
     }
 
     public function testAKnownClientIsTheSameUnlessSheSaysNew(): void
     {
         $input = Fixtures::input([], [Fixtures::known(phone: '+353209140000')]);
         $line = self::line(Fixtures::planner()->plan($input), 'client');
-        self::assertSame('client.use', $line->effect?->kind->value);
+        self::assertSame('client.use', Fixtures::name($line->effect));
         $phone = self::line(Fixtures::planner()->plan($input), 'field.phone');
-        self::assertSame(['phone', '+353209143327', 'add'], [$phone->effect?->text('field'), $phone->effect?->text('value'), $phone->effect?->text('mode')], 'the new number is kept beside the old one');
+        self::assertSame(['phone', '+353209143327', 'add'], [Fixtures::value($phone->effect, 'field'), Fixtures::value($phone->effect, 'value'), Fixtures::value($phone->effect, 'mode')], 'the new number is kept beside the old one');
         self::assertSame([], array_filter(Fixtures::planner()->plan($input)->lines, static fn (PlanLine $line): bool => 'field.email' === $line->key), 'what is on file as it was written needs no line');
         $new = self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client');
-        self::assertSame('client.create', $new->effect?->kind->value);
+        self::assertSame('client.create', Fixtures::name($new->effect));
     }
 
     public function testTwoRecordsOfOnePersonAreAsked(): void
@@ -120,8 +133,8 @@ final class PlannerTest extends TestCase
         $open = Fixtures::planner()->plan($input)->open();
         self::assertSame(['c1', 'c2', 'new'], array_column($open[0]->choice->options ?? [], 'value'));
         self::assertSame(['1', '2', 'N'], array_column($open[0]->choice->options ?? [], 'hotkey'));
-        self::assertSame('c2', self::line(Fixtures::planner()->plan($input, ['client' => 'c2']), 'client')->effect?->text('id'));
-        self::assertSame('client.create', self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client')->effect?->kind->value);
+        self::assertSame('c2', Fixtures::value(self::line(Fixtures::planner()->plan($input, ['client' => 'c2']), 'client')->effect, 'id'));
+        self::assertSame('client.create', Fixtures::name(self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client')->effect));
     }
 
     public function testWhoMayBeTheSameIsAskedAbout(): void
@@ -131,7 +144,7 @@ final class PlannerTest extends TestCase
         self::assertNull($line->effect);
         self::assertMatchesRegularExpression('/^\d+ % one person: same mail, given name$/', $line->reason);
         self::assertSame(['Name', 'Email', 'Phone', 'Address'], array_column($line->compared, 'field'));
-        self::assertSame('client.use', self::line(Fixtures::planner()->plan($input, ['client' => 'same']), 'client')->effect?->kind->value);
+        self::assertSame('client.use', Fixtures::name(self::line(Fixtures::planner()->plan($input, ['client' => 'same']), 'client')->effect));
     }
 
     public function testAnotherOfAHouseholdIsAClientOfTheirOwn(): void
@@ -140,7 +153,7 @@ final class PlannerTest extends TestCase
         $plan = Fixtures::planner()->plan($input);
         self::assertSame([], $plan->open(), 'nothing to decide');
         $line = self::line($plan, 'client');
-        self::assertSame('client.create', $line->effect?->kind->value);
+        self::assertSame('client.create', Fixtures::name($line->effect));
         self::assertStringStartsWith('same household, another given name: same ', $line->reason);
         self::assertSame(['same', 'new'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
     }
@@ -148,26 +161,26 @@ final class PlannerTest extends TestCase
     public function testAnAssetOnFileIsUsedAgain(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input([], [Fixtures::known(assets: [['id' => 'a1', 'description' => 'PELL & Thrane Upright']])]));
-        self::assertSame('asset.use', self::line($plan, 'asset')->effect?->kind->value);
+        self::assertSame('asset.use', Fixtures::name(self::line($plan, 'asset')->effect));
     }
 
     public function testWithoutAServiceTheCoordinatorLeads(): void
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['service' => 'other']));
-        self::assertSame('s2', self::line($plan, 'project')->effect?->text('lead'));
+        self::assertSame('s2', Fixtures::value(self::line($plan, 'project')->effect, 'lead'));
         self::assertCount(2, array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
     }
 
     public function testAnAnswerWithoutADestinationIsKeptInTheNotes(): void
     {
-        $notes = self::line(Fixtures::planner()->plan(Fixtures::input(['found_us' => 'Your card'])), 'project')->effect?->text('notes');
+        $notes = Fixtures::value(self::line(Fixtures::planner()->plan(Fixtures::input(['found_us' => 'Your card'])), 'project')->effect, 'notes');
         self::assertSame("What is the matter?\nKeys stick.\n\nHow did you find us?\nYour card", $notes);
     }
 
     public function testWhatWasSentBeforeIsNotSentAgain(): void
     {
         $first = Fixtures::planner()->plan(Fixtures::input());
-        $says = self::line($first, 'message.confirmation')->effect?->text('says') ?? '';
+        $says = Fixtures::text(self::line($first, 'message.confirmation')->effect, 'says');
         $sent = new SentBefore('confirmation', 'orla@example.com', $says, '2026-11-24');
         $plan = Fixtures::planner()->plan(Fixtures::input([], [], [$sent]));
         self::assertNull(self::line($plan, 'message.confirmation')->effect);
@@ -184,7 +197,7 @@ final class PlannerTest extends TestCase
         self::assertTrue($open->isOpen());
         self::assertNull($open->effect);
         $send = self::line(Fixtures::planner()->plan(Fixtures::input([], [], $sent), ['message.confirmation.again' => 'send']), 'message.confirmation');
-        self::assertSame('orla@example.com', $send->effect?->text('to'));
+        self::assertSame('orla@example.com', Fixtures::value($send->effect, 'to'));
         self::assertNull(self::line(Fixtures::planner()->plan(Fixtures::input([], [], $sent), ['message.confirmation.again' => 'leave']), 'message.confirmation')->effect);
     }
 
@@ -193,7 +206,7 @@ final class PlannerTest extends TestCase
         $known = Fixtures::known(open: [['id' => 'p7', 'number' => 'P-0074', 'title' => 'Repair', 'lead' => 's2', 'opened' => '2026-11-20']]);
         $plan = Fixtures::planner()->plan(Fixtures::input([], [$known]), ['client' => 'same', 'project' => 'p7']);
         $effect = self::line($plan, 'message.added')->effect;
-        self::assertSame('nessa@marrowby.example', $effect?->text('to'), 'not Sorcha, who usually leads repairs');
+        self::assertSame('nessa@marrowby.example', Fixtures::value($effect, 'to'), 'not Sorcha, who usually leads repairs');
         self::assertSame([], array_filter($plan->lines, static fn (PlanLine $line): bool => 'message.notice' === $line->key));
     }
 

@@ -11,7 +11,6 @@ use Telamon\Core\Checklists\ChecklistItem;
 use Telamon\Core\Checklists\Doer;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
@@ -40,7 +39,7 @@ final class RuleTest extends TestCase
         self::assertContains('Order a van, Pim, Thu 26 November (Extra)', $told);
         self::assertContains('Tell Teo Ash at teo@marrowby.example (Stairs)', $told);
         self::assertContains('Tell Pim Tarrow at pim@marrowby.example (Tell whoever leads)', $told, 'the notice follows the lead');
-        self::assertSame('Quote', self::effect($plan, EffectKind::OpenProject, 'stage'));
+        self::assertSame('Quote', self::effect($plan, 'project.open', 'stage'));
         self::assertSame(['Client', 'Project', 'Tasks', 'Files', 'Messages'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))), 'lines of one kind stand together');
     }
 
@@ -150,13 +149,15 @@ final class RuleTest extends TestCase
         return array_map(static fn (PlanLine $line): string => implode('', array_map(static fn ($part): string => $part->text, $line->parts)).('' === $line->reason ? '' : " ({$line->reason})"), $plan->lines);
     }
 
-    private static function effect(Plan $plan, EffectKind $kind, string $value): string
+    private static function effect(Plan $plan, string $name, string $value): string
     {
         foreach ($plan->lines as $line) {
-            if ($line->effect?->kind === $kind) {
-                return $line->effect->text($value);
+            if (null !== $line->effect && $line->effect::name() === $name) {
+                $found = Fixtures::value($line->effect, $value);
+
+                return \is_string($found) ? $found : self::fail("$value is no text");
             }
         }
-        self::fail("no {$kind->value}");
+        self::fail("no $name");
     }
 }

@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Core\Plan;
+namespace Telamon\Core\Effects;
 
 use Telamon\Core\Form\Reading;
+use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Comparison;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 
 /** A plan line about one field of a record that is on file: keep what stands there, replace it, or keep both. */
 final readonly class FieldChange
@@ -122,9 +126,9 @@ final readonly class FieldChange
         return $onFile[0] ?? '';
     }
 
-    private function effect(string $value, string $mode, string $old): Effect
+    private function effect(string $value, string $mode, string $old): SetField
     {
-        return new Effect(EffectKind::SetField, ['record' => $this->record, 'field' => $this->field, 'value' => $value, 'mode' => $mode, 'old' => $old]);
+        return new SetField($this->record, $this->field, $value, $mode, $old);
     }
 
     private static function plain(string $text): string

@@ -9,16 +9,20 @@ use Telamon\Business\BusinessFacts;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
+use Telamon\Core\Effects\QueueMessage;
 use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\EffectKind;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Time\DayWords;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
 use Telamon\Projects\Project;
 
-/** Queues a message about what the lines before it made. */
-final readonly class MessageWriter implements EffectHandler
+/**
+ * Queues a message about what the lines before it made.
+ *
+ * @implements EffectHandler<QueueMessage>
+ */
+final readonly class QueueMessageHandler implements EffectHandler
 {
     public function __construct(
         private MessageQueue $messages,
@@ -29,20 +33,21 @@ final readonly class MessageWriter implements EffectHandler
     ) {
     }
 
-    public static function kinds(): array
+    public static function of(): string
     {
-        return [EffectKind::QueueMessage];
+        return QueueMessage::class;
     }
 
     public function write(Effect $effect, Making $made): array
     {
+        \assert($effect instanceof QueueMessage);
         $project = $made->find(Project::class);
         $client = $made->find(Client::class);
         $asset = $made->find(Asset::class);
         $today = $made->now->setTimezone($this->facts->zone());
-        $toName = $effect->text('to_name');
+        $toName = $effect->toName;
 
-        return [$this->messages->queue($effect->text('template'), $effect->text('to'), $toName, [
+        return [$this->messages->queue($effect->template, $effect->to, $toName, [
             'first_name' => $this->names->read($toName)->given,
             'client' => $client?->name() ?? $made->occasion->name ?? '',
             'service' => $project->title ?? '',
@@ -54,10 +59,10 @@ final readonly class MessageWriter implements EffectHandler
             'coordinator' => $this->facts->coordinator()->name,
             'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
             'notes' => $project->notes ?? '',
-            'why' => $effect->text('why'),
+            'why' => $effect->why,
             'phone' => $this->phoneOf($client),
             'link' => $this->link($project, $client),
-        ], $client, $project, $made->occasion?->id, $effect->text('says'), true)];
+        ], $client, $project, $made->occasion?->id, $effect->says, true)];
     }
 
     /** Whom to ring, as it is read aloud. */

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Effects;
+
+use Telamon\Core\Plan\Changeable;
+use Telamon\Core\Plan\LineField;
+
+/** Adds a task to the project. */
+final readonly class AddTask implements Changeable
+{
+    /**
+     * @param int $position its number among the tasks of the plan
+     * @param string $assignee id of staff
+     * @param string $due ISO 8601
+     * @param list<int> $waitsFor numbers of tasks of the plan that come before
+     * @param string $checklist where it came from
+     */
+    public function __construct(
+        public int $position,
+        public string $name,
+        public string $assignee,
+        public string $due,
+        public array $waitsFor = [],
+        public string $checklist = '',
+    ) {
+    }
+
+    public static function name(): string
+    {
+        return 'task.add';
+    }
+
+    public function fields(): array
+    {
+        return [
+            new LineField('name', 'Task', 'text', $this->name),
+            new LineField('assignee', 'Who', 'staff', $this->assignee, 'staff'),
+            new LineField('due', 'By', 'day', $this->due),
+        ];
+    }
+
+    public function with(array $values): static
+    {
+        return new self($this->position, $values['name'] ?? $this->name, $values['assignee'] ?? $this->assignee, $values['due'] ?? $this->due, $this->waitsFor, $this->checklist);
+    }
+
+    /** @param list<int> $tasks numbers of those that still come before */
+    public function waitingFor(array $tasks): self
+    {
+        return new self($this->position, $this->name, $this->assignee, $this->due, $tasks, $this->checklist);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Effects;
+
+use Telamon\Core\Plan\Changeable;
+use Telamon\Core\Plan\LineField;
+
+/** Notes on the project what somebody wishes for. */
+final readonly class AddWish implements Changeable
+{
+    /**
+     * @param string $kind appointment or quote
+     */
+    public function __construct(
+        public string $kind,
+        public string $text,
+    ) {
+    }
+
+    public static function name(): string
+    {
+        return 'wish.add';
+    }
+
+    public function fields(): array
+    {
+        return [
+            new LineField('text', 'Wish', 'text', $this->text),
+        ];
+    }
+
+    public function with(array $values): static
+    {
+        return new self($this->kind, $values['text'] ?? $this->text);
+    }
+}
