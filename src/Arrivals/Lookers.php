@@ -18,25 +18,47 @@ final readonly class Lookers
     {
     }
 
-    /** @return list<string> the names of the others */
+    /** @return list<string> the names of the others; from now on somebody looks too */
     public function look(string $submissionId, Staff $staff): array
     {
-        $item = $this->cache->getItem("lookers-$submissionId");
+        $looking = $this->looking($submissionId);
         $now = $this->clock->now()->getTimestamp();
-        $others = [];
-        $looking = [$staff->id => [$staff->name, $now]];
-        $before = $item->get();
-        foreach (\is_array($before) ? $before : [] as $id => $one) {
-            if (\is_array($one) && \is_string($one[0] ?? null) && \is_int($one[1] ?? null) && $id !== $staff->id && $one[1] > $now - self::GONE) {
-                $looking[(string) $id] = [$one[0], $one[1]];
-                $others[] = $one[0];
-            }
-        }
-        $mine = \is_array($before) && \is_array($before[$staff->id] ?? null) ? $before[$staff->id][1] ?? 0 : 0;
-        if (!\is_int($mine) || $mine < $now - self::GONE / 3) {
-            $this->cache->save($item->set($looking)->expiresAfter(self::GONE));
+        if (($looking[$staff->id][1] ?? 0) < $now - self::GONE / 3) {
+            $looking[$staff->id] = [$staff->name, $now];
+            $this->cache->save($this->cache->getItem("lookers-$submissionId")->set($looking)->expiresAfter(self::GONE));
         }
 
-        return $others;
+        return self::names($looking, $staff);
+    }
+
+    /** @return list<string> the names of the others */
+    public function others(string $submissionId, Staff $staff): array
+    {
+        return self::names($this->looking($submissionId), $staff);
+    }
+
+    /** @return array<string, array{string, int}> name and when they asked last, by id */
+    private function looking(string $submissionId): array
+    {
+        $before = $this->cache->getItem("lookers-$submissionId")->get();
+        $now = $this->clock->now()->getTimestamp();
+        $looking = [];
+        foreach (\is_array($before) ? $before : [] as $id => $one) {
+            if (\is_array($one) && \is_string($one[0] ?? null) && \is_int($one[1] ?? null) && $one[1] > $now - self::GONE) {
+                $looking[(string) $id] = [$one[0], $one[1]];
+            }
+        }
+
+        return $looking;
+    }
+
+    /**
+     * @param array<string, array{string, int}> $looking
+     *
+     * @return list<string>
+     */
+    private static function names(array $looking, Staff $staff): array
+    {
+        return array_column(array_values(array_diff_key($looking, [$staff->id => true])), 0);
     }
 }

@@ -50,11 +50,14 @@ final readonly class SubmissionController
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Staff $staff): Response
+    public function show(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $submission = $this->get($id);
 
-        return new JsonResponse(['others' => $this->lookers->look($id, $staff)] + $this->view->whole($submission));
+        // Fetched ahead, nobody looks at it yet.
+        $others = $request->query->getBoolean('ahead') ? $this->lookers->others($id, $staff) : $this->lookers->look($id, $staff);
+
+        return new JsonResponse(['others' => $others] + $this->view->whole($submission));
     }
 
     /** The submission as received, to print or keep. */

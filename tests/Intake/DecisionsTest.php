@@ -23,6 +23,10 @@ final class DecisionsTest extends AppTestCase
     {
         $this->decide(0, ['choices' => ['ready_by' => '2027-05-04']])->ok();
         $this->signIn('sorcha@marrowby.example');
+        $this->get("/api/submissions/{$this->id}?ahead=true")->ok();
+        $this->signIn();
+        self::assertSame([], $this->get("/api/submissions/{$this->id}")->ok()->at('others'), 'what was fetched ahead was not looked at');
+        $this->signIn('sorcha@marrowby.example');
         $seen = $this->get("/api/submissions/{$this->id}")->ok();
         self::assertSame([1, 'Nessa Quarle', '2027-05-04', 0], [$seen->number('decided.version'), $seen->text('decided.by'), $seen->text('decided.choices.ready_by'), $seen->number('plan.open')]);
         self::assertSame(['Nessa Quarle'], $seen->at('others'), 'she looked a moment ago');

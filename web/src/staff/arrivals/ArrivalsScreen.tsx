@@ -17,7 +17,7 @@ import { useDeciding } from './decisions';
 import { HandlingLinks } from './HandlingLinks';
 import { LookingContext, nowhere, type Looking } from '../plan/looking';
 import { PlanView, useGoToDecision } from '../plan/PlanView';
-import { useAccept, useSubmission, useSubmissions, useTakeBack, type ListState } from './queries';
+import { useAccept, useAhead, useSubmission, useSubmissions, useTakeBack, type ListState } from './queries';
 import { Sheet } from './Sheet';
 import { Strings } from './Strings';
 import { WhatChanged } from './WhatChanged';
@@ -75,6 +75,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
   const waiting = submission?.state === 'waiting';
   const open = plan?.lines.find((line) => line.choice?.open);
   const place = rows.findIndex((row) => row.id === id);
+  useAhead([rows[place + 1]?.id, rows[place - 1]?.id], submission !== undefined);
 
   const go = (to: number) => {
     const row = rows[to];

@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
@@ -21,13 +22,31 @@ export function useSubmissions(state: ListState) {
   });
 }
 
+function submissionQuery(id: string, ahead: boolean) {
+  return {
+    queryKey: queryKeys.submission(id),
+    queryFn: () =>
+      need(
+        api.GET('/api/submissions/{id}', { params: { path: { id }, ...(ahead ? { query: { ahead: true } } : {}) } }),
+      ),
+  };
+}
+
 export function useSubmission(id: string | undefined) {
-  return useQuery({
-    queryKey: queryKeys.submission(id ?? ''),
-    queryFn: () => need(api.GET('/api/submissions/{id}', { params: { path: { id: id ?? '' } } })),
-    enabled: id !== undefined,
-    refetchInterval: 20_000,
-  });
+  return useQuery({ ...submissionQuery(id ?? '', false), enabled: id !== undefined, refetchInterval: 20_000 });
+}
+
+/** Fetches what is looked at next, so that a key brings it to the screen at once; nobody counts as looking at it yet. */
+export function useAhead(ids: (string | undefined)[], ready: boolean) {
+  const queries = useQueryClient();
+  const wanted = ids.filter((id) => id !== undefined).join(' ');
+  useEffect(() => {
+    if (!ready) return;
+    for (const id of wanted.split(' ').filter(Boolean)) {
+      // Where it fails, it is fetched when it is turned to.
+      queries.query({ ...submissionQuery(id, true), staleTime: 15_000 }).catch(() => undefined);
+    }
+  }, [queries, wanted, ready]);
 }
 
 export function useAccept() {
