@@ -58,7 +58,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->signIn();
         $this->find('.plan .line');
         $this->press('/');
-        $this->driver->switchTo()->activeElement()->sendKeys('ambry');
+        $this->find('.find input[aria-autocomplete=list]:focus')->sendKeys('ambry');
         $this->findWith('.find-paper', 'Clients');
         $this->findWith('.find-paper .MuiAutocomplete-option', 'wilf.ambry@')->click();
         $this->until(fn (): bool => 'Wilf Ambry' === $this->find('.record-head h1')->getText(), 'the client opens');
@@ -101,7 +101,7 @@ final class KeyboardTest extends BrowserTestCase
         self::assertStringContainsString('Projects', $words);
         self::assertStringNotContainsString('Arrivals', $words);
         $this->press('/');
-        $this->driver->switchTo()->activeElement()->sendKeys('ambry');
+        $this->find('.find input[aria-autocomplete=list]:focus')->sendKeys('ambry');
         $this->findWith('.find-paper .MuiAutocomplete-option', 'Wilf Ambry');
         self::assertSame([], $this->complaints());
     }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { asks } from '../../form/answers';
 import { ProblemError } from '../../shared/api';
@@ -32,10 +32,12 @@ import { FormList } from './FormList';
 import { FormPane } from './FormPane';
 import '../definition/forms.css';
 import { Overtaken } from './Overtaken';
-import { Preview } from './Preview';
 import { usePublish, useForm, useForms, useKinds, type DesignedForm } from './queries';
 import { QuestionPane } from './QuestionPane';
-import { TryIt } from './TryIt';
+
+// What draws questions as the public sees them comes behind the designer itself.
+const Preview = lazy(async () => ({ default: (await import('./Preview')).Preview }));
+const TryIt = lazy(async () => ({ default: (await import('./TryIt')).TryIt }));
 
 export function FormsScreen() {
   const { id } = useParams();
@@ -280,7 +282,9 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
                   <h2>On a phone</h2>
                   <small role="status">{draft.isKept ? 'saved' : draft.trouble ? 'not saved yet' : 'saving …'}</small>
                 </div>
-                <Preview definition={definition} today={today} chosen={chosen} />
+                <Suspense fallback={<ComingRows rows={3} />}>
+                  <Preview definition={definition} today={today} chosen={chosen} />
+                </Suspense>
                 <p className="design-tools">
                   <button type="button" className="link-button" disabled={!draft.undo} onClick={draft.undo}>
                     Undo
@@ -306,7 +310,11 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
           },
         ]}
       />
-      {trying && <TryIt id={form.id} definition={definition} today={today} onClose={() => setTrying(false)} />}
+      {trying && (
+        <Suspense fallback={null}>
+          <TryIt id={form.id} definition={definition} today={today} onClose={() => setTrying(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
@@ -8,7 +8,8 @@ import { useToday } from '../shell/day';
 import { Both } from './Both';
 import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack, type Offers } from './queries';
 import { draft, isOfPlan, type Editing } from './rule';
-import { SampleTrial } from './SampleTrial';
+
+const SampleTrial = lazy(async () => ({ default: (await import('./SampleTrial')).SampleTrial }));
 
 /** What the rule would do: to one submission, and over the last days. Nothing is changed. */
 export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefined }) {
@@ -68,7 +69,11 @@ function DryRun({ rule, forms }: { rule: Editing; forms: Offers['forms'] }) {
             ))}
         </select>
       </p>
-      {sample && <SampleTrial key={sample} rule={rule} slug={sample} onClose={() => setSample('')} />}
+      {sample && (
+        <Suspense fallback={null}>
+          <SampleTrial key={sample} rule={rule} slug={sample} onClose={() => setSample('')} />
+        </Suspense>
+      )}
       {run.error && <Trouble title="Not tried">{run.error.message}</Trouble>}
       {run.data && <Both run={run.data} />}
     </section>

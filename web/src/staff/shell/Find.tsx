@@ -1,6 +1,6 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import { useDeferredValue, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
@@ -15,9 +15,11 @@ export function Find({ begun = '' }: { begun?: string }) {
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useKey('find', () => input.current?.focus());
-  useEffect(() => {
+  // Before anything else is typed: what comes meanwhile must not go elsewhere.
+  useLayoutEffect(() => {
     input.current?.focus();
-  }, []);
+    input.current?.setSelectionRange(begun.length, begun.length);
+  }, [begun]);
   const roomy = useMediaQuery('(min-width: 1180px)', { noSsr: true });
   const asked = deferred.length > 1;
   return (
