@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Telamon\RuleRuns;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Core\Rules\Actions;
+use Telamon\Core\Rules\InvalidRule;
 use Telamon\Database\Ids;
-use Telamon\Rules\RuleWords;
 
 /** What a rule would have done over the last days: counted in the background, as the rule was when asked. */
 #[ORM\Entity]
@@ -57,6 +58,12 @@ class LookBack
     {
         $then = \is_array($this->rule['then'] ?? null) ? $this->rule['then'] : [];
 
-        return array_values(array_map(static fn (mixed $action): string => \is_array($action) ? RuleWords::of($action) : '', $then));
+        return array_values(array_map(static function (mixed $action): string {
+            try {
+                return \is_array($action) ? Actions::read($action, 'then')->words() : '';
+            } catch (InvalidRule) {
+                return '';
+            }
+        }, $then));
     }
 }

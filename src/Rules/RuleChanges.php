@@ -67,9 +67,9 @@ final readonly class RuleChanges
     {
         $known = $this->fields->of($rule);
         foreach ($rule->actions as $action) {
-            foreach (['tag', 'text', 'name', 'value'] as $text) {
+            foreach ($action->texts() as $text) {
                 try {
-                    $unknown = array_values(array_diff($this->renderer->fieldsOf($action->text($text)), $known));
+                    $unknown = array_values(array_diff($this->renderer->fieldsOf($text), $known));
                 } catch (UnreadableTemplate) {
                     throw Problem::invalid('then', 'A {{…}} is opened and not closed.');
                 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\DBAL\Connection;
-use Telamon\Core\Rules\Action;
+use Telamon\Core\Rules\NamesSomebody;
 use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleAction;
 use Telamon\Core\Rules\Turns;
 use Telamon\Tasks\TaskCounts;
 
@@ -20,7 +21,7 @@ final readonly class TurnsTaken
     /** @param list<Rule> $rules */
     public function of(array $rules): Turns
     {
-        $hows = array_merge(...array_map(static fn (Rule $rule): array => array_map(static fn (Action $action): string => $action->text($action->kind->names()), $rule->actions), $rules));
+        $hows = array_merge(...array_map(static fn (Rule $rule): array => array_map(static fn (RuleAction $action): string => $action instanceof NamesSomebody ? $action->named() : '', $rule->actions), $rules));
         $last = [];
         foreach (\in_array(Turns::ROTA, $hows, true) ? $this->db->fetchAllKeyValue('SELECT place, staff_id FROM rule_turn') : [] as $place => $staff) {
             $last[(string) $place] = \is_string($staff) ? $staff : '';

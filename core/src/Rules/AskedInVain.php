@@ -65,7 +65,7 @@ final readonly class AskedInVain
     private function text(Rule $rule, array $asked, ?FormDefinition $before): ?string
     {
         foreach ($rule->actions as $action) {
-            foreach ($action->values as $text) {
+            foreach ($action->texts() as $text) {
                 foreach ($this->fieldsOf($text) as $field) {
                     $gone = isset($asked[$field]) ? null : self::wordingOf($before, $field);
                     if (null !== $gone) {

@@ -13,7 +13,7 @@ final readonly class Rule
      * @param list<string> $forms endings of the addresses of the forms it is for; all where empty
      * @param string $from ISO 8601 day from which it counts; empty for always
      * @param string $until ISO 8601 day up to which it counts; empty for ever
-     * @param list<Action> $actions
+     * @param list<RuleAction> $actions
      * @param Trigger $when what sets it off
      * @param string $what of that: the stage, the task’s name, the client’s field; any where empty
      * @param bool $alsoByHand whether a task that somebody added by hand sets it off too

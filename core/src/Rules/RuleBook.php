@@ -36,55 +36,34 @@ final readonly class RuleBook
 
     private function apply(RuleOutcome $outcome, Rule $rule): RuleOutcome
     {
-        $leads = $stages = $checklists = $adds = $goneNow = $turns = [];
+        $turns = [];
         foreach ($rule->actions as $i => $action) {
-            $how = $action->text($action->kind->names());
-            if (Turns::ROTA === $how || Turns::FEWEST === $how) {
-                $chosen = $this->turns->choose($how, "{$rule->id}.$i", $this->among($action));
+            if ($action instanceof NamesSomebody && \in_array($action->named(), [Turns::ROTA, Turns::FEWEST], true)) {
+                $how = $action->named();
+                $chosen = $this->turns->choose($how, "{$rule->id}.$i", $this->here($action->among()));
                 if (null !== $chosen && Turns::ROTA === $how) {
                     $turns["{$rule->id}.$i"] = $chosen->id;
                 }
-                $action = new Action($action->kind, [$action->kind->names() => $chosen->id ?? ''] + $action->values + ['why' => Turns::ROTA === $how ? 'by turns' : 'fewest open tasks']);
+                $action = $action->choosing($chosen->id ?? '', Turns::ROTA === $how ? 'by turns' : 'fewest open tasks');
             }
-            $gone = $this->gone($action);
-            if (null !== $gone) {
-                $goneNow[] = [$rule, $gone];
-                continue;
-            }
-            switch ($action->kind) {
-                case ActionKind::Lead:
-                    $leads[] = ['' === $action->text('why') ? $rule : $rule->called("{$rule->name}, {$action->text('why')}"), $this->staff[$action->text('staff')]];
-                    break;
-                case ActionKind::Stage:
-                    $stages[] = [$rule, $action->text('stage')];
-                    break;
-                case ActionKind::Checklist:
-                    $checklists[$action->text('checklist')] = $this->checklists[$action->text('checklist')];
-                    break;
-                default:
-                    $adds[] = [$rule, $action];
-            }
+            $gone = $action->gone($this);
+            $outcome = match (true) {
+                null !== $gone => $outcome->missing($rule, $gone),
+                $action instanceof Settles => $action->settle($outcome, $rule, $this),
+                default => $outcome->adding($rule, $action),
+            };
         }
 
-        return $outcome->and($rule, $leads, $stages, $checklists, $adds, $goneNow, $turns);
+        return $outcome->holding($rule, $turns);
     }
 
-    /** @return list<StaffMember> those who are here */
-    private function among(Action $action): array
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<StaffMember> those who are here
+     */
+    private function here(array $ids): array
     {
-        return array_values(array_filter(array_map(fn (string $id): ?StaffMember => $this->staff[trim($id)] ?? null, explode(',', $action->text('among')))));
-    }
-
-    /** What an action names and is there no more, in words. */
-    private function gone(Action $action): ?string
-    {
-        return match ($action->kind) {
-            ActionKind::Lead, ActionKind::Notice, ActionKind::Owner => isset($this->staff[$action->text('staff')]) ? null : 'a person who is here no more',
-            ActionKind::Task => \in_array($action->text('doer'), ['lead', 'coordinator'], true) || isset($this->staff[$action->text('doer')]) ? null : 'a person who is here no more',
-            ActionKind::Checklist => isset($this->checklists[$action->text('checklist')]) ? null : 'a checklist that is gone',
-            ActionKind::Stage => \in_array($action->text('stage'), $this->stages, true) ? null : "the stage {$action->text('stage')}, which is gone",
-            ActionKind::Message => \in_array($action->text('template'), $this->templates, true) ? null : 'a message that is gone',
-            default => null,
-        };
+        return array_values(array_filter(array_map(fn (string $id): ?StaffMember => $this->staff[$id] ?? null, $ids)));
     }
 }

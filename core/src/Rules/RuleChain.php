@@ -52,14 +52,8 @@ final class RuleChain
             return false;
         }
         foreach ($one->actions as $action) {
-            $does = match ($action->kind) {
-                ActionKind::Stage => [Trigger::StageChanged, $action->text('stage')],
-                ActionKind::Owner => [Trigger::ClientChanged, 'owner'],
-                ActionKind::Tag => 'client' === $action->text('record') ? [Trigger::ClientChanged, 'tags'] : null,
-                ActionKind::Field => 'client' === $action->text('record') ? [Trigger::ClientChanged, $action->text('field')] : null,
-                default => null,
-            };
-            if (null !== $does && $does[0] === $other->when && ('' === $other->what || $does[1] === $other->what)) {
+            $does = $action->setsOff();
+            if (null !== $does && $does->trigger === $other->when && ('' === $other->what || $does->what === $other->what)) {
                 return true;
             }
         }

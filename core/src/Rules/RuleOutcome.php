@@ -15,7 +15,7 @@ final readonly class RuleOutcome
      * @param list<array{Rule, StaffMember}> $leads the last counts
      * @param list<array{Rule, string}> $stages the last counts
      * @param array<string, Checklist> $checklists by id
-     * @param list<array{Rule, Action}> $adds tasks, tags, notes and notices
+     * @param list<array{Rule, RuleAction}> $adds what is done beside
      * @param list<array{Rule, string}> $gone what rules name and is there no more
      * @param array<string, string> $turns whose turn it was, an id, by place
      */
@@ -31,18 +31,39 @@ final readonly class RuleOutcome
     }
 
     /**
-     * With one rule more.
+     * With one rule more that holds.
      *
-     * @param list<array{Rule, StaffMember}> $leads
-     * @param list<array{Rule, string}> $stages
-     * @param array<string, Checklist> $checklists
-     * @param list<array{Rule, Action}> $adds
-     * @param list<array{Rule, string}> $gone
-     * @param array<string, string> $turns
+     * @param array<string, string> $turns whose turn it was, an id, by place
      */
-    public function and(Rule $rule, array $leads, array $stages, array $checklists, array $adds, array $gone, array $turns = []): self
+    public function holding(Rule $rule, array $turns): self
     {
-        return new self([...$this->rules, $rule], [...$this->leads, ...$leads], [...$this->stages, ...$stages], $this->checklists + $checklists, [...$this->adds, ...$adds], [...$this->gone, ...$gone], $this->turns + $turns);
+        return new self([...$this->rules, $rule], $this->leads, $this->stages, $this->checklists, $this->adds, $this->gone, $this->turns + $turns);
+    }
+
+    public function leading(Rule $by, StaffMember $lead): self
+    {
+        return new self($this->rules, [...$this->leads, [$by, $lead]], $this->stages, $this->checklists, $this->adds, $this->gone, $this->turns);
+    }
+
+    public function standing(Rule $by, string $stage): self
+    {
+        return new self($this->rules, $this->leads, [...$this->stages, [$by, $stage]], $this->checklists, $this->adds, $this->gone, $this->turns);
+    }
+
+    public function listing(string $id, Checklist $checklist): self
+    {
+        return new self($this->rules, $this->leads, $this->stages, $this->checklists + [$id => $checklist], $this->adds, $this->gone, $this->turns);
+    }
+
+    public function adding(Rule $by, RuleAction $action): self
+    {
+        return new self($this->rules, $this->leads, $this->stages, $this->checklists, [...$this->adds, [$by, $action]], $this->gone, $this->turns);
+    }
+
+    /** @param string $what is there no more, in words */
+    public function missing(Rule $by, string $what): self
+    {
+        return new self($this->rules, $this->leads, $this->stages, $this->checklists, $this->adds, [...$this->gone, [$by, $what]], $this->turns);
     }
 
     /** With a lead that somebody chose: nothing comes after that. */

@@ -11,10 +11,6 @@ use Telamon\Core\Condition\InvalidCondition;
 final readonly class RuleReader
 {
     private const MOST_ACTIONS = 30;
-    private const LONGEST = 2000;
-
-    /** Fields that a rule may set, beside custom ones. */
-    private const FIELDS = ['client' => ['organisation', 'notes'], 'project' => ['budget', 'notes'], 'asset' => ['place']];
 
     /**
      * @param array<array-key, mixed> $data name, forms, if, then, from, until, acceptsByItself
@@ -63,7 +59,7 @@ final readonly class RuleReader
         return $condition;
     }
 
-    /** @return list<Action> */
+    /** @return list<RuleAction> */
     private function actions(mixed $data): array
     {
         if (!\is_array($data) || \count($data) > self::MOST_ACTIONS) {
@@ -71,47 +67,10 @@ final readonly class RuleReader
         }
         $actions = [];
         foreach (array_values($data) as $i => $row) {
-            $at = "then.$i";
-            $kind = \is_array($row) && \is_string($row['kind'] ?? null) ? ActionKind::tryFrom($row['kind']) : null;
-            if (!\is_array($row) || null === $kind) {
-                throw new InvalidRule($at, 'Choose what it does.');
-            }
-            $values = [];
-            foreach ($kind->needs() as $need) {
-                $values[$need] = self::text($row, $need, self::LONGEST, $at);
-                if ('' === $values[$need]) {
-                    throw new InvalidRule("$at.$need", 'This is needed too.');
-                }
-            }
-            $values['among'] = self::text($row, 'among', self::LONGEST, $at);
-            $this->check($kind, $values, $at);
-            $actions[] = new Action($kind, $values);
+            $actions[] = \is_array($row) ? Actions::read($row, "then.$i") : throw new InvalidRule("then.$i", 'Choose what it does.');
         }
 
         return $actions;
-    }
-
-    /** @param array<string, string> $values */
-    private function check(ActionKind $kind, array $values, string $at): void
-    {
-        if (ActionKind::Task === $kind && (1 !== preg_match('/^\d{1,3}$/', $values['days']))) {
-            throw new InvalidRule("$at.days", 'Write working days, from 0 to 999.');
-        }
-        if (\in_array($values[$kind->names()] ?? '', [Turns::ROTA, Turns::FEWEST], true) && '' === $values['among']) {
-            throw new InvalidRule("$at.among", 'Choose who takes turns.');
-        }
-        if (ActionKind::Field === $kind && !\in_array($values['record'], ['client', 'project', 'asset'], true)) {
-            throw new InvalidRule("$at.record", 'Choose client, project or asset.');
-        }
-        if (ActionKind::Field === $kind && !\in_array($values['field'], self::FIELDS[$values['record']], true) && 1 !== preg_match('/^custom\.[a-z][a-z0-9_]{0,39}$/', $values['field'])) {
-            throw new InvalidRule("$at.field", 'Choose a field.');
-        }
-        if (ActionKind::Wish === $kind && !\in_array($values['about'], ['appointment', 'quote'], true)) {
-            throw new InvalidRule("$at.about", 'Choose an appointment or a quote.');
-        }
-        if (ActionKind::Tag === $kind && !\in_array($values['record'], ['client', 'project'], true)) {
-            throw new InvalidRule("$at.record", 'Choose client or project.');
-        }
     }
 
     /** @param array<array-key, mixed> $data */
@@ -126,16 +85,15 @@ final readonly class RuleReader
     }
 
     /** @param array<array-key, mixed> $data */
-    private static function text(array $data, string $name, int $longest, string $at = ''): string
+    private static function text(array $data, string $name, int $longest): string
     {
-        $field = '' === $at ? $name : "$at.$name";
         $value = $data[$name] ?? '';
         $value = \is_int($value) ? (string) $value : $value;
         if (!\is_string($value)) {
-            throw new InvalidRule($field, 'Write this as text.');
+            throw new InvalidRule($name, 'Write this as text.');
         }
         $value = trim($value);
 
-        return mb_strlen($value) > $longest ? throw new InvalidRule($field, "Shorten this to $longest characters.") : $value;
+        return mb_strlen($value) > $longest ? throw new InvalidRule($name, "Shorten this to $longest characters.") : $value;
     }
 }

@@ -14,7 +14,7 @@ use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\EventPlanner;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanInput;
-use Telamon\Core\Rules\ActionKind;
+use Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleFacts;
@@ -72,12 +72,13 @@ final class EventPlannerTest extends TestCase
             'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'],
         ];
         $done = [];
-        foreach (ActionKind::cases() as $kind) {
-            self::assertArrayHasKey($kind->value, $given, 'an action that this test does not know yet');
-            $plan = self::plan([['name' => 'Rule', 'when' => 'stage', 'then' => [['kind' => $kind->value] + $given[$kind->value]]]], 'Agreed', lead: null);
-            self::assertCount(1, $plan->lines, $kind->value);
+        foreach (Actions::ALL as $action) {
+            $kind = $action::name();
+            self::assertArrayHasKey($kind, $given, 'an action that this test does not know yet');
+            $plan = self::plan([['name' => 'Rule', 'when' => 'stage', 'then' => [['kind' => $kind] + $given[$kind]]]], 'Agreed', lead: null);
+            self::assertCount(1, $plan->lines, $kind);
             self::assertSame([], $plan->open(), 'nobody is there to be asked');
-            $done[$kind->value] = null !== $plan->lines[0]->effect ? 'done' : (str_contains(self::told($plan)[0], 'is about a project, and none comes of this') ? 'said' : 'lost');
+            $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (str_contains(self::told($plan)[0], 'is about a project, and none comes of this') ? 'said' : 'lost');
         }
         self::assertSame([
             'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done',

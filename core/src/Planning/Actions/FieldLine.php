@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning\Actions;
+
+use Telamon\Core\Effects\MakeAsset;
+use Telamon\Core\Effects\OpenProject;
+use Telamon\Core\Effects\SetField;
+use Telamon\Core\Effects\UseAsset;
+use Telamon\Core\Effects\UseProject;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\ActionLines;
+use Telamon\Core\Planning\RuleLine;
+use Telamon\Core\Rules\Actions\WriteField;
+use Telamon\Core\Rules\RuleAction;
+
+/** One field of a record. */
+final readonly class FieldLine implements ActionLines
+{
+    public static function of(): string
+    {
+        return WriteField::class;
+    }
+
+    public function line(RuleAction $action, RuleLine $at): PlanLine
+    {
+        \assert($action instanceof WriteField);
+        $value = $at->filled($action->value);
+        $own = $at->input->customFields[str_replace('custom.', "custom.{$action->record}.", $action->field)] ?? null;
+        if (str_starts_with($action->field, 'custom.') && null === $own) {
+            return $at->says('Rules', [Part::words("{$at->rule->name} names a field that is gone: nothing is done for it")]);
+        }
+        if ('asset' === $action->record && $at->has(OpenProject::class, UseProject::class) && !$at->has(MakeAsset::class, UseAsset::class)) {
+            return $at->says('Project', [Part::words("{$at->rule->name} sets a field of the {$at->input->assetWord}, and none is named: nothing is done for it")]);
+        }
+
+        return $at->says('client' === $action->record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($action->field)).': '), Part::value($value)], new SetField($action->record, $action->field, $value));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Planning;
+
+use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Rules\NamesSomebody;
+use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Text\TemplateRenderer;
+
+/** Where a rule's line comes to stand, and what is known there. */
+final readonly class RuleLine
+{
+    /**
+     * @param string $key of the line
+     * @param StaffMember $lead of the project
+     * @param list<PlanLine> $before the lines so far
+     * @param array<string, string> $fields merge fields
+     */
+    public function __construct(public PlanInput $input, public Rule $rule, public string $key, public StaffMember $lead, public array $before, public array $fields, private TemplateRenderer $renderer)
+    {
+    }
+
+    /** A text with its merge fields filled in. */
+    public function filled(string $template): string
+    {
+        return $this->renderer->body($template, $this->fields);
+    }
+
+    /** @param list<Part> $parts */
+    public function says(string $group, array $parts, ?Effect $effect = null, ?RuleAction $action = null): PlanLine
+    {
+        $why = $action instanceof NamesSomebody ? $action->why() : '';
+
+        return new PlanLine($this->key, $group, $parts, $effect, '', $this->rule->name.('' === $why ? '' : ", $why"));
+    }
+
+    /**
+     * @param class-string<Effect> ...$effects
+     *
+     * @return bool whether a line so far has one of them
+     */
+    public function has(string ...$effects): bool
+    {
+        return self::find($this->before, ...$effects);
+    }
+
+    /**
+     * @param list<PlanLine> $lines
+     * @param class-string<Effect> ...$effects
+     */
+    public static function find(array $lines, string ...$effects): bool
+    {
+        return [] !== array_filter($lines, static fn (PlanLine $line): bool => null !== $line->effect && \in_array($line->effect::class, $effects, true));
+    }
+}

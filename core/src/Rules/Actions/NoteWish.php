@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules\Actions;
+
+use Telamon\Core\Rules\ActionText;
+use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\SetOff;
+
+/** Notes a wish for an appointment or a quote. */
+final readonly class NoteWish implements RuleAction
+{
+    private function __construct(public string $about, public string $text)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'wish';
+    }
+
+    public static function read(ActionText $given): self
+    {
+        return new self($given->oneOf('about', ['appointment', 'quote'], 'Choose an appointment or a quote.'), $given->needed('text'));
+    }
+
+    public function gone(RuleBook $book): ?string
+    {
+        return null;
+    }
+
+    public function words(): string
+    {
+        return "a wish for the {$this->about}";
+    }
+
+    public function needsProject(): bool
+    {
+        return true;
+    }
+
+    public function texts(): array
+    {
+        return [$this->text];
+    }
+
+    public function setsOff(): ?SetOff
+    {
+        return null;
+    }
+}

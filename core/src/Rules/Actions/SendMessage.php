@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules\Actions;
+
+use Telamon\Core\Rules\ActionText;
+use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\SetOff;
+
+/** Sends whoever wrote one more message. */
+final readonly class SendMessage implements RuleAction
+{
+    private function __construct(public string $template)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'message';
+    }
+
+    public static function read(ActionText $given): self
+    {
+        return new self($given->needed('template'));
+    }
+
+    public function gone(RuleBook $book): ?string
+    {
+        return \in_array($this->template, $book->templates, true) ? null : 'a message that is gone';
+    }
+
+    public function words(): string
+    {
+        return 'one more message';
+    }
+
+    public function needsProject(): bool
+    {
+        return false;
+    }
+
+    public function texts(): array
+    {
+        return [];
+    }
+
+    public function setsOff(): ?SetOff
+    {
+        return null;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules\Actions;
+
+use Telamon\Core\Rules\ActionText;
+use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\SetOff;
+
+/** Notes something on the project. */
+final readonly class WriteNote implements RuleAction
+{
+    private function __construct(public string $text)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'note';
+    }
+
+    public static function read(ActionText $given): self
+    {
+        return new self($given->needed('text'));
+    }
+
+    public function gone(RuleBook $book): ?string
+    {
+        return null;
+    }
+
+    public function words(): string
+    {
+        return 'a note';
+    }
+
+    public function needsProject(): bool
+    {
+        return true;
+    }
+
+    public function texts(): array
+    {
+        return [$this->text];
+    }
+
+    public function setsOff(): ?SetOff
+    {
+        return null;
+    }
+}
