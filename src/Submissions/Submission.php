@@ -96,6 +96,9 @@ class Submission implements Journaled, FileSource
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $sent = [];
 
+    /** Promised again by what is being carried out: accepting it is no answer then. */
+    private bool $isOwed = false;
+
     #[ORM\ManyToOne]
     public readonly ?Form $form;
 
@@ -135,11 +138,20 @@ class Submission implements Journaled, FileSource
         $this->id = Ids::next();
     }
 
+    /** Whoever wrote is owed an answer (again), however it was accepted. */
+    public function promiseAgain(\DateTimeImmutable $due): void
+    {
+        $this->dueAt = $due;
+        $this->answeredAt = null;
+        $this->answeredBy = null;
+        $this->isOwed = true;
+    }
+
     /** Its plan was carried out. What a rule accepts by itself is no answer yet: the promise was that a person would. */
     public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project): void
     {
         $this->decide(SubmissionState::Accepted, $by, $now);
-        if (null !== $by && null === $this->answeredAt) {
+        if (null !== $by && null === $this->answeredAt && !$this->isOwed) {
             $this->answeredAt = $now;
             $this->answeredBy = $by;
         }

@@ -66,6 +66,31 @@ final class EventRulesTest extends AppTestCase
         self::assertNotSame('Workshop', $this->get("/api/projects/{$byHand['project_id']}")->ok()->text('stage'));
     }
 
+    public function testTheReplyClockStartsAnew(): void
+    {
+        $this->rule(['name' => 'Wait for parts', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'clock']]]);
+        $project = $this->project();
+        $id = $this->lastSubmission();
+        self::assertNotNull($this->db()->fetchOne('SELECT answered_at FROM submission WHERE id = ?', [$id]), 'accepting by hand is an answer');
+        $this->clock->modify('+3 days');
+        $this->post("/api/projects/$project/stage", ['stage' => 'Workshop', 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
+        self::assertSame([$id], $this->get('/api/submissions?state=owed')->ok()->column('items', 'id'));
+        $due = $this->db()->fetchOne('SELECT due_at FROM submission WHERE id = ?', [$id]);
+        self::assertIsString($due);
+        self::assertGreaterThan('2026-11-27', $due, 'counted from now');
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([], $this->get('/api/submissions?state=owed')->ok()->rows('items'));
+    }
+
+    public function testAcceptingIsNoAnswerWhereTheClockStartsAnew(): void
+    {
+        $this->rule(['name' => 'Still owed', 'then' => [['kind' => 'clock']]]);
+        $id = $this->arrive();
+        self::assertContains('Still owed', $this->get("/api/submissions/$id")->ok()->column('plan.lines', 'reason'));
+        $this->accept($id)->ok();
+        self::assertSame([$id], $this->get('/api/submissions?state=owed')->ok()->column('items', 'id'));
+    }
+
     public function testAnAcceptedPlanSetsARuleOff(): void
     {
         $this->rule(['name' => 'Once accepted', 'when' => 'accepted', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'task', 'name' => 'Put it on the wall', 'doer' => 'coordinator', 'days' => 1], ['kind' => 'field', 'record' => 'client', 'field' => 'organisation', 'value' => 'House of {{name}}']]]);

@@ -11,6 +11,7 @@ use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
 use Telamon\Core\Planning\Actions\MessageLine;
 use Telamon\Core\Planning\Actions\NoteLine;
@@ -29,7 +30,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine()],
     ) {
     }
 

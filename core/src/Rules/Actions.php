@@ -10,6 +10,7 @@ use Telamon\Core\Rules\Actions\SendMessage;
 use Telamon\Core\Rules\Actions\SetLead;
 use Telamon\Core\Rules\Actions\SetOwner;
 use Telamon\Core\Rules\Actions\SetStage;
+use Telamon\Core\Rules\Actions\StartClock;
 use Telamon\Core\Rules\Actions\TagRecord;
 use Telamon\Core\Rules\Actions\TellSomebody;
 use Telamon\Core\Rules\Actions\UseChecklist;
@@ -22,7 +23,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class,
     ];
 
     /**

@@ -69,7 +69,7 @@ final class EventPlannerTest extends TestCase
     {
         $given = [
             'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
-            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'],
+            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [],
         ];
         $done = [];
         foreach (Actions::ALL as $action) {
@@ -81,7 +81,7 @@ final class EventPlannerTest extends TestCase
             $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (str_contains(self::told($plan)[0], 'is about a project, and none comes of this') ? 'said' : 'lost');
         }
         self::assertSame([
-            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done',
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done',
         ], $done);
     }
 

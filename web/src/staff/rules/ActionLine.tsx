@@ -119,6 +119,8 @@ function fields(action: RuleAction, offers: Offers, merge: Schema<'Offer'>[], on
           <MergeText merge={merge} label="Tag" value={action.tag} onChange={(tag) => onChange({ tag })} />
         </>
       );
+    case 'clock':
+      return 'from then on';
     case 'note':
       return <MergeText merge={merge} label="Note" value={action.text} onChange={(text) => onChange({ text })} wide />;
     case 'task':

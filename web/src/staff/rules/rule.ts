@@ -47,6 +47,7 @@ export const actionWords: Record<ActionKind, string> = {
   owner: 'let the client be looked after by',
   field: 'set',
   wish: 'wish for',
+  clock: 'start the reply clock anew',
 };
 
 export const fresh: Editing = {
@@ -104,6 +105,8 @@ export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
       return { kind, record: 'project', tag: '' };
     case 'note':
       return { kind, text: '' };
+    case 'clock':
+      return { kind };
     case 'message':
       return { kind, template: offers.templates[0]?.value ?? '' };
     case 'field':
