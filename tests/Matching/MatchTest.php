@@ -48,6 +48,19 @@ final class MatchTest extends AppTestCase
         $this->accept($this->lastSubmission())->ok();
         self::assertSame(2, $this->countRows('client'));
         self::assertSame('', trim($this->command('telamon:clients:duplicates')), 'and no duplicate');
+
+        $ids = $this->db()->fetchAllKeyValue('SELECT given_name, id FROM client');
+        $links = fn (string $of): array => array_map(static fn (array $link): array => [$link['words'], \is_array($link['client']) ? $link['client']['label'] : null], $this->get('/api/clients/'.(\is_string($ids[$of] ?? null) ? $ids[$of] : ''))->ok()->rows('links'));
+        self::assertSame([['same household as', 'Orla Fennick']], $links('Wilf'));
+        self::assertSame([['same household as', 'Wilf Fennick']], $links('Orla'), 'from either side');
+        $wilf = \is_string($ids['Wilf'] ?? null) ? $ids['Wilf'] : '';
+        $orla = \is_string($ids['Orla'] ?? null) ? $ids['Orla'] : '';
+        $merged = $this->post("/api/clients/$orla/merge", ['other' => $wilf, 'take' => []])->ok();
+        self::assertSame([], $links('Orla'), 'nobody is linked to themselves');
+        $this->post('/api/changes/'.$merged->text('change.id').'/undo')->ok();
+        self::assertSame([['same household as', 'Wilf Fennick']], $links('Orla'));
+        $this->post('/api/submissions/'.$this->lastSubmission().'/undo')->ok();
+        self::assertSame([], $links('Orla'));
     }
 
     public function testWhoWritesAgainIsOfferedTheWorkThatIsOpen(): void

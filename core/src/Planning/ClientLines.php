@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Effects\LinkClient;
 use Telamon\Core\Effects\MakeClient;
 use Telamon\Core\Effects\UseClient;
 use Telamon\Core\Form\Destination;
@@ -36,7 +37,7 @@ final readonly class ClientLines
         }
         $choice = $this->choice($input->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
-            return new ClientOutcome([$this->newClient($input, $choice, isset($decisions[self::CHOICE]))], null);
+            return new ClientOutcome([$this->newClient($input, $choice, isset($decisions[self::CHOICE])), ...self::link($input->candidates)], null);
         }
         foreach ($input->candidates as $candidate) {
             if ($choice->chosen === (1 === \count($input->candidates) ? 'same' : $candidate->client->id)) {
@@ -88,6 +89,21 @@ final readonly class ClientLines
     private static function sureness(Candidate $candidate): string
     {
         return trim(FieldWords::percent($candidate->judgement->probability).' one person: '.FieldWords::agreeing($candidate->judgement), ': ');
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     *
+     * @return list<PlanLine> a new client of a household that is known is linked to it
+     */
+    private static function link(array $candidates): array
+    {
+        if (!self::isHousehold($candidates)) {
+            return [];
+        }
+        $other = $candidates[0]->client;
+
+        return [new PlanLine('client.link', 'Client', [Part::words('Link the client to '), Part::record('client', $other->id, $other->name), Part::words(', the same household')], new LinkClient($other->id, 'household'))];
     }
 
     private function newClient(PlanInput $input, ?Choice $choice, bool $decided = false): PlanLine

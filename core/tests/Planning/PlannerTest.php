@@ -155,6 +155,8 @@ final class PlannerTest extends TestCase
         $line = self::line($plan, 'client');
         self::assertSame('client.create', Fixtures::name($line->effect));
         self::assertStringStartsWith('same household, another given name: same ', $line->reason);
+        $link = self::line($plan, 'client.link')->effect;
+        self::assertSame(['client.link', 'c1', 'household'], [Fixtures::name($link), Fixtures::value($link, 'to'), Fixtures::value($link, 'kind')]);
         self::assertSame(['same', 'new'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
     }
 

@@ -13,6 +13,7 @@ import { Allowed } from '../shell/Allowed';
 import { CustomFacts } from '../shell/CustomFacts';
 import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
+import { RecordLink } from '../shell/RecordLink';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import './client.css';
@@ -125,6 +126,14 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                   <div key={contact.id}>
                     <dt>{contact.role || 'Contact'}</dt>
                     <dd>{[contact.name, contact.phone, contact.email].filter(Boolean).join(', ')}</dd>
+                  </div>
+                ))}
+                {client.links.map((link) => (
+                  <div key={link.id}>
+                    <dt>Knows</dt>
+                    <dd>
+                      {link.words} <RecordLink record={link.client} />
+                    </dd>
                   </div>
                 ))}
                 <CustomFacts values={client.custom} />

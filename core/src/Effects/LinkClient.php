@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Effects;
+
+use Telamon\Core\Plan\Effect;
+
+/** Links the client to another one. */
+final readonly class LinkClient implements Effect
+{
+    /**
+     * @param string $to id of the other client
+     * @param string $kind household or pays-for (the client pays for the other)
+     */
+    public function __construct(public string $to, public string $kind)
+    {
+    }
+
+    public static function name(): string
+    {
+        return 'client.link';
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Database\Ids;
+use Telamon\Record\PartOf;
+
+/** Two clients who have to do with one another. */
+#[ORM\Entity]
+#[ORM\Index(columns: ['client_id'])]
+#[ORM\Index(columns: ['other_id'])]
+class ClientLink implements PartOf
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Client $client,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Client $other,
+        #[ORM\Column(length: 20, enumType: LinkKind::class)]
+        public readonly LinkKind $kind,
+    ) {
+        $this->id = Ids::next();
+    }
+
+    public function recordKind(): string
+    {
+        return 'client';
+    }
+
+    public static function partKind(): string
+    {
+        return 'link';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->client->name()}, {$this->kind->words(true)} {$this->other->name()}";
+    }
+
+    public static function isReadWithClient(): bool
+    {
+        return true;
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null === $client ? null : "/clients/$client";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client->id, 'project' => null];
+    }
+}
