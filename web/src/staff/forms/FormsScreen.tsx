@@ -282,7 +282,14 @@ function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
                   <h2>On a phone</h2>
                   <small role="status">{draft.isKept ? 'saved' : draft.trouble ? 'not saved yet' : 'saving …'}</small>
                 </div>
-                <Suspense fallback={<ComingRows rows={3} />}>
+                <Suspense
+                  fallback={
+                    // As large as what comes: nothing below it moves under somebody's hand.
+                    <div className="preview">
+                      <ComingRows rows={3} />
+                    </div>
+                  }
+                >
                   <Preview definition={definition} today={today} chosen={chosen} />
                 </Suspense>
                 <p className="design-tools">
