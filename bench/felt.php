@@ -50,8 +50,8 @@ $tell('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
     document.addEventListener('keydown', (event) => {
       if (event.key !== 'j') return;
       const before = name(); const began = performance.now(); window.felt.next = null;
-      const look = () => (name() !== before && there() ? painted((t) => { window.felt.next = t - began; }) : requestAnimationFrame(look));
-      look();
+      const o = new MutationObserver(() => { if (name() === before || !there()) return; o.disconnect(); painted((t) => { window.felt.next = t - began; }); });
+      o.observe(document, { childList: true, subtree: true, characterData: true });
     }, true);
     JS]);
 $number = static function (string $script) use ($driver): float {
