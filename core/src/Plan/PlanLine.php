@@ -52,6 +52,12 @@ final readonly class PlanLine
         return new self($this->key, $this->group, $this->parts, $effect, $note, $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
     }
 
+    /** With a choice that somebody made of it, and may make again. */
+    public function offering(Choice $choice): self
+    {
+        return new self($this->key, $this->group, $this->parts, $this->effect, $this->note, $this->reason, $choice, $this->compared, $this->isDropped, $this->isAmended);
+    }
+
     /** @param list<ComparedField> $compared */
     public function comparing(array $compared): self
     {

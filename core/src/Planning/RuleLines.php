@@ -53,7 +53,7 @@ final readonly class RuleLines
             $at = new RuleLine($input, $rule, $key, $lead, [...$before, ...$lines], $fields, $this->renderer);
             $line = match (true) {
                 !$hasProject && $action->needsProject() => self::noProject($key, $rule->name),
-                default => $this->emptied($action, $rule, $at, $decisions["$key.empty"] ?? null, $asks) ?? $this->maker($action)?->line($action, $at),
+                default => $this->line($action, $rule, $at, $decisions["$key.empty"] ?? null, $asks),
             };
             if (null !== $line) {
                 $lines[] = $line;
@@ -89,24 +89,36 @@ final readonly class RuleLines
     }
 
     /** An empty place would say something else than was meant: it is asked about, or where nobody is there to ask, left out. */
-    private function emptied(RuleAction $action, Rule $rule, RuleLine $at, ?string $decided, bool $asks): ?PlanLine
+    private function line(RuleAction $action, Rule $rule, RuleLine $at, ?string $decided, bool $asks): ?PlanLine
     {
-        $empty = [];
-        foreach ($action->texts() as $text) {
-            foreach ($this->renderer->fieldsOf($text) as $name) {
-                if ('' === trim($at->fields[$name] ?? '')) {
-                    $empty[] = "{{{$name}}}";
-                }
-            }
-        }
-        $empty = array_values(array_unique($empty));
-        if ([] === $empty || 'without' === $decided) {
-            return null;
+        $empty = $this->empty($action, $at->fields);
+        $line = [] === $empty || 'without' === $decided ? $this->maker($action)?->line($action, $at) : null;
+        if ([] === $empty) {
+            return $line;
         }
         $choice = new Choice("{$at->key}.empty", $decided, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
         $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
 
-        return new PlanLine($at->key, 'Rules', [Part::words("{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $asks ? $choice : null);
+        return $line?->offering($choice) ?? new PlanLine($at->key, 'Rules', [Part::words("{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $asks ? $choice : null);
+    }
+
+    /**
+     * @param array<string, string> $fields
+     *
+     * @return list<string> what the texts of an action name and nothing fills, as it stands there
+     */
+    private function empty(RuleAction $action, array $fields): array
+    {
+        $empty = [];
+        foreach ($action->texts() as $text) {
+            foreach ($this->renderer->fieldsOf($text) as $name) {
+                if ('' === trim($fields[$name] ?? '')) {
+                    $empty[] = "{{{$name}}}";
+                }
+            }
+        }
+
+        return array_values(array_unique($empty));
     }
 
     /** @param list<PlanLine> $before */

@@ -131,8 +131,24 @@ final class RuleTest extends TestCase
         yield 'too many actions' => [['then' => array_fill(0, 31, ['kind' => 'note', 'text' => 'x'])], 'then'];
     }
 
-    /** @param list<array<string, mixed>> $rules */
-    private static function plan(array $rules, ?PlanInput $input = null): Plan
+    public function testAnEmptyPlaceIsAskedAboutAndEitherAnswerIsTaken(): void
+    {
+        $rules = [['name' => 'Ring', 'then' => [['kind' => 'note', 'text' => 'Ring about it at {{nowhere}} today']]]];
+        $open = self::plan($rules)->open();
+        self::assertSame(['rule.r0.0.empty'], array_map(static fn (PlanLine $line): ?string => $line->choice?->key, $open));
+        $without = self::plan($rules, decisions: ['rule.r0.0.empty' => 'without']);
+        self::assertSame([], $without->open());
+        self::assertCount(1, array_filter(self::told($without), static fn (string $line): bool => str_starts_with($line, 'Note: Ring about it at')));
+        $leave = self::plan($rules, decisions: ['rule.r0.0.empty' => 'leave']);
+        self::assertSame([], $leave->open());
+        self::assertSame([], array_filter(self::told($leave), static fn (string $line): bool => str_starts_with($line, 'Note: Ring')));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rules
+     * @param array<string, string> $decisions
+     */
+    private static function plan(array $rules, ?PlanInput $input = null, array $decisions = []): Plan
     {
         $input ??= Fixtures::input();
         $read = array_map(static fn (array $data, int $i): Rule => (new RuleReader())->read("r$i", $data), $rules, array_keys($rules));
@@ -140,7 +156,7 @@ final class RuleTest extends TestCase
         $book = new RuleBook($read, $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 50, Doer::Lead, 1)])], ['Inquiry', 'Quote']);
         $facts = new RuleFacts('inquiry', Fixtures::answers(), '2026-11-25', beside: ['@channel' => 'page', '@hours' => 'inside', '@files' => '0']);
 
-        return Fixtures::planner()->plan(new PlanInput($input->readings, $input->candidates, $input->services, $input->coordinator, $input->baseChecklist, $input->calendar, $input->assetWord, $input->templates, $input->alreadySent, $input->today, [], $book, $facts));
+        return Fixtures::planner()->plan(new PlanInput($input->readings, $input->candidates, $input->services, $input->coordinator, $input->baseChecklist, $input->calendar, $input->assetWord, $input->templates, $input->alreadySent, $input->today, [], $book, $facts), $decisions);
     }
 
     /** @return list<string> */
