@@ -67,10 +67,10 @@ final readonly class EventRules
      */
     public function happened(Trigger $event, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
     {
-        $book = $this->books->book();
-        if ($depth > self::LONGEST_CHAIN || [] === array_filter($book->rules, static fn ($rule): bool => $rule->when === $event)) {
+        if ($depth > self::LONGEST_CHAIN || !$this->books->waitsFor($event)) {
             return [];
         }
+        $book = $this->books->book();
         // What the rules look at is what is written, and what was made so far has its place.
         $this->em->flush();
         $submission = $of ?? $this->submissionOf($project);

@@ -12,6 +12,7 @@ use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
+use Telamon\Core\Rules\Trigger;
 use Telamon\Messages\MessageQueue;
 use Telamon\Staff\Staff;
 
@@ -48,6 +49,15 @@ final readonly class RuleBooks
         }
 
         return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
+    }
+
+    /** Whether any rule that is on waits for this: most of what happens sets nothing off, and then nothing else is read. */
+    public function waitsFor(Trigger $event): bool
+    {
+        /** @var list<array{definition: array<mixed>}> $rows */
+        $rows = $this->em->createQueryBuilder()->select('r.definition')->from(HandlingRule::class, 'r')->where('r.enabled = true AND r.retired = false')->getQuery()->getResult();
+
+        return [] !== array_filter($rows, static fn (array $row): bool => $event->value === ($row['definition']['when'] ?? Trigger::Received->value));
     }
 
     /** A book of one rule, with all that it may name. */

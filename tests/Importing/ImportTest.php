@@ -57,6 +57,15 @@ final class ImportTest extends AppTestCase
         self::assertSame(2, $this->countRows('contact_point'), 'the phone was missing and is added');
     }
 
+    public function testAnImportSetsOffTheRulesThatWaitForAChangedClient(): void
+    {
+        $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,,,,,\nk2,Wilf,Ambry,,wilf@example.com,,,,,\n")]);
+        $this->signIn();
+        $this->post('/api/rules', ['name' => 'New number', 'enabled' => true, 'why' => '', 'when' => 'client', 'what' => 'phone', 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'ring to check']]])->ok(201);
+        $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,,,,\nk3,Tess,Quill,,tess@example.com,020 914 3328,,,,\n")]);
+        self::assertSame(['Orla' => '["ring to check"]', 'Tess' => '[]', 'Wilf' => '[]'], $this->db()->fetchAllKeyValue('SELECT given_name, tags FROM client ORDER BY given_name'), 'who comes in new has changed nothing');
+    }
+
     public function testWhoIsOnFileIsMatchedAndWhoMayBeIsDoubtful(): void
     {
         $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,7 Weir Cottages,Marrowby,M09 AB12,\n")]);
