@@ -7,11 +7,12 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\NamesSomebody;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\SetOff;
 
 /** Gives somebody a task. */
 final readonly class GiveTask implements NamesSomebody
 {
+    use Plain;
+
     /** @param list<string> $among ids of those to choose among */
     private function __construct(public string $task, public string $doer, public int $days, public array $among, public string $why = '')
     {
@@ -53,11 +54,6 @@ final readonly class GiveTask implements NamesSomebody
     public function texts(): array
     {
         return [$this->task];
-    }
-
-    public function setsOff(): ?SetOff
-    {
-        return null;
     }
 
     public function named(): string

@@ -7,11 +7,12 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\SetOff;
 
 /** Sends whoever wrote one more message. */
 final readonly class SendMessage implements RuleAction
 {
+    use Plain;
+
     private function __construct(public string $template)
     {
     }
@@ -34,20 +35,5 @@ final readonly class SendMessage implements RuleAction
     public function words(): string
     {
         return 'one more message';
-    }
-
-    public function needsProject(): bool
-    {
-        return false;
-    }
-
-    public function texts(): array
-    {
-        return [];
-    }
-
-    public function setsOff(): ?SetOff
-    {
-        return null;
     }
 }

@@ -4,35 +4,18 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules\Actions;
 
-use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\NamesSomebody;
-use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\SetOff;
 use Telamon\Core\Rules\Trigger;
 
 /** Says who looks after the client. */
 final readonly class SetOwner implements NamesSomebody
 {
-    /** @param list<string> $among ids of those to choose among */
-    private function __construct(public string $staff, public array $among, public string $why = '')
-    {
-    }
+    use OneOfTheStaff;
 
     public static function name(): string
     {
         return 'owner';
-    }
-
-    public static function read(ActionText $given): self
-    {
-        [$staff, $among] = $given->somebody('staff');
-
-        return new self($staff, $among);
-    }
-
-    public function gone(RuleBook $book): ?string
-    {
-        return isset($book->staff[$this->staff]) ? null : 'a person who is here no more';
     }
 
     public function words(): string
@@ -40,38 +23,8 @@ final readonly class SetOwner implements NamesSomebody
         return 'an owner of the client';
     }
 
-    public function needsProject(): bool
-    {
-        return false;
-    }
-
-    public function texts(): array
-    {
-        return [];
-    }
-
     public function setsOff(): SetOff
     {
         return new SetOff(Trigger::ClientChanged, 'owner');
-    }
-
-    public function named(): string
-    {
-        return $this->staff;
-    }
-
-    public function among(): array
-    {
-        return $this->among;
-    }
-
-    public function choosing(string $staff, string $why): static
-    {
-        return new self($staff, $this->among, $why);
-    }
-
-    public function why(): string
-    {
-        return $this->why;
     }
 }

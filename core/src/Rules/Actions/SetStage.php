@@ -15,6 +15,8 @@ use Telamon\Core\Rules\Trigger;
 /** Says at which stage the project stands. */
 final readonly class SetStage implements Settles
 {
+    use Plain;
+
     private function __construct(public string $stage)
     {
     }
@@ -42,11 +44,6 @@ final readonly class SetStage implements Settles
     public function needsProject(): bool
     {
         return true;
-    }
-
-    public function texts(): array
-    {
-        return [];
     }
 
     public function setsOff(): SetOff

@@ -6,13 +6,14 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
-use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\SetOff;
 use Telamon\Core\Rules\Trigger;
 
 /** Tags the client or the project. */
 final readonly class TagRecord implements RuleAction
 {
+    use Plain;
+
     private function __construct(public string $record, public string $tag)
     {
     }
@@ -25,11 +26,6 @@ final readonly class TagRecord implements RuleAction
     public static function read(ActionText $given): self
     {
         return new self($given->oneOf('record', ['client', 'project'], 'Choose client or project.'), $given->needed('tag'));
-    }
-
-    public function gone(RuleBook $book): ?string
-    {
-        return null;
     }
 
     public function words(): string

@@ -8,12 +8,13 @@ use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Core\Rules\SetOff;
 use Telamon\Core\Rules\Settles;
 
 /** Adds a checklist. */
 final readonly class UseChecklist implements Settles
 {
+    use Plain;
+
     private function __construct(public string $checklist)
     {
     }
@@ -41,16 +42,6 @@ final readonly class UseChecklist implements Settles
     public function needsProject(): bool
     {
         return true;
-    }
-
-    public function texts(): array
-    {
-        return [];
-    }
-
-    public function setsOff(): ?SetOff
-    {
-        return null;
     }
 
     public function settle(RuleOutcome $outcome, Rule $by, RuleBook $book): RuleOutcome

@@ -6,13 +6,14 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
-use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\SetOff;
 use Telamon\Core\Rules\Trigger;
 
 /** Writes a field of a record. */
 final readonly class WriteField implements RuleAction
 {
+    use Plain;
+
     /** Those that a rule may set, beside own ones. */
     private const FIELDS = ['client' => ['organisation', 'notes'], 'project' => ['budget', 'notes'], 'asset' => ['place']];
 
@@ -34,11 +35,6 @@ final readonly class WriteField implements RuleAction
         }
 
         return new self($record, $field, $given->needed('value'));
-    }
-
-    public function gone(RuleBook $book): ?string
-    {
-        return null;
     }
 
     public function words(): string

@@ -6,12 +6,12 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
-use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\SetOff;
 
 /** Notes something on the project. */
 final readonly class WriteNote implements RuleAction
 {
+    use Plain;
+
     private function __construct(public string $text)
     {
     }
@@ -24,11 +24,6 @@ final readonly class WriteNote implements RuleAction
     public static function read(ActionText $given): self
     {
         return new self($given->needed('text'));
-    }
-
-    public function gone(RuleBook $book): ?string
-    {
-        return null;
     }
 
     public function words(): string
@@ -44,10 +39,5 @@ final readonly class WriteNote implements RuleAction
     public function texts(): array
     {
         return [$this->text];
-    }
-
-    public function setsOff(): ?SetOff
-    {
-        return null;
     }
 }
