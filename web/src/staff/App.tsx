@@ -4,7 +4,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ComingRows } from '../shared/Notice';
 import { areas } from './areas';
 import { useSession } from './session';
-import { Broken, NotFound, NotYours, Unreached } from './shell/Plain';
+import { Broken, BrokenScreen, NotFound, NotYours, Unreached } from './shell/Plain';
 import { Shell } from './shell/Shell';
 
 const SignIn = lazy(async () => ({ default: (await import('./access/SignIn')).SignIn }));
@@ -45,9 +45,11 @@ function Door() {
               path={path}
               element={
                 session.user.may.includes(may) ? (
-                  <Suspense fallback={<ComingRows rows={3} />}>
-                    <Screen />
-                  </Suspense>
+                  <ErrorBoundary key={path} FallbackComponent={BrokenScreen}>
+                    <Suspense fallback={<ComingRows rows={3} />}>
+                      <Screen />
+                    </Suspense>
+                  </ErrorBoundary>
                 ) : (
                   <NotYours home={home} />
                 )

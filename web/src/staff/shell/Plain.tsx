@@ -64,6 +64,32 @@ export function Broken() {
   );
 }
 
+/** In the place of one screen; the others can still be gone to. It may also not have come: without a connection, or because a newer version is here. */
+export function BrokenScreen() {
+  return (
+    <Pillars
+      title="This screen did not come"
+      pillars={[
+        {
+          name: 'This screen did not come',
+          width: '1fr',
+          content: (
+            <div className="plain-body" role="alert">
+              <h1>This screen did not come</h1>
+              <Empty fact="What was saved is saved.">
+                The connection may be gone, or a newer version is here.{' '}
+                <Link component="button" type="button" onClick={() => window.location.reload()}>
+                  Load it again
+                </Link>
+              </Empty>
+            </div>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
 export function Unreached({ error, again }: { error: Error; again: () => void }) {
   return (
     <PlainPage title="Telamon cannot be reached">
