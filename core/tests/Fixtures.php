@@ -20,16 +20,21 @@ use Telamon\Core\Matching\PersonReader;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
-use Telamon\Core\Planning\Amender;
+use Telamon\Core\Planning\Amendments;
 use Telamon\Core\Planning\ClientLines;
-use Telamon\Core\Planning\FieldLines;
-use Telamon\Core\Planning\LineValues;
+use Telamon\Core\Planning\Inquiry;
 use Telamon\Core\Planning\MessageLines;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\Naming;
+use Telamon\Core\Planning\OfferedService;
+use Telamon\Core\Planning\OnFile;
+use Telamon\Core\Planning\PlanContext;
 use Telamon\Core\Planning\Planner;
 use Telamon\Core\Planning\ProjectLines;
-use Telamon\Core\Planning\ServiceFacts;
+use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Planning\Workplace;
 use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\NameReader;
@@ -89,24 +94,23 @@ final class Fixtures
      * @param list<KnownClient> $candidates each taken for the same person where it agrees so far
      * @param list<SentBefore> $sent
      */
-    public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated', Purpose $purpose = Purpose::Open): PlanInput
+    public static function input(array $answers = [], array $candidates = [], array $sent = [], string $dayOrder = 'unstated', Purpose $purpose = Purpose::Open): PlanContext
     {
         $sorcha = new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example');
         $answers = array_filter($answers + self::answers(), static fn (mixed $answer): bool => null !== $answer);
 
-        return new PlanInput(
-            self::reader()->read(self::form($dayOrder), $answers),
-            self::candidates(self::reader()->read(self::form($dayOrder), $answers), $candidates),
-            ['repair' => new ServiceFacts('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('Repair', [new ChecklistItem('parts', 'Order the parts', 30, Doer::Lead, -2, DueFrom::ReadyBy, ['talk'])]))],
+        $desk = new Workplace(
+            ['repair' => new OfferedService('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('Repair', [new ChecklistItem('parts', 'Order the parts', 30, Doer::Lead, -2, DueFrom::ReadyBy, ['talk'])]))],
             new StaffMember('s2', 'Nessa Quarle', 'nessa@marrowby.example'),
             new Checklist('Onboarding', [new ChecklistItem('talk', 'First talk', 10, Doer::Coordinator, 1), new ChecklistItem('deposit', 'Ask for the deposit', 40, Doer::Coordinator, 5, after: ['talk'])]),
             new WorkingDays([1, 2, 3, 4, 5], []),
-            'piano',
             ['confirmation' => 'We have your inquiry', 'notice' => 'New project'],
-            $sent,
-            new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')),
-            purpose: $purpose,
+            new Naming('piano'),
+            new PhoneReader('IE'),
         );
+        $readings = self::reader()->read(self::form($dayOrder), $answers);
+
+        return new PlanContext(new Inquiry($readings, $purpose), new OnFile(self::candidates($readings, $candidates), $sent), $desk, new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')));
     }
 
     /**
@@ -145,6 +149,19 @@ final class Fixtures
 
     public static function planner(): Planner
     {
-        return new Planner(new ClientLines(self::matcher(), new NameReader(), new PhoneReader('IE')), new ProjectLines(), new MessageLines(), new FieldLines(new PhoneReader('IE')), amender: new Amender(new LineValues(phones: new PhoneReader('IE'))));
+        return new Planner(new ClientLines(self::matcher(), new NameReader()), new ProjectLines(), new MessageLines());
+    }
+
+    /** The same, with rules, or with another way of calling things. */
+    public static function context(PlanContext $now, ?Ruling $ruling = null, ?Naming $naming = null, ?Amendments $amendments = null, ?OnFile $onFile = null, ?Inquiry $inquiry = null): PlanContext
+    {
+        $desk = null === $naming ? $now->desk : new Workplace($now->desk->services, $now->desk->coordinator, $now->desk->baseChecklist, $now->desk->calendar, $now->desk->templates, $naming, $now->desk->phones);
+
+        return new PlanContext($inquiry ?? $now->inquiry, $onFile ?? $now->onFile, $desk, $now->today, $ruling ?? $now->ruling, $amendments ?? $now->amendments);
+    }
+
+    public static function words(PlanLine $line): string
+    {
+        return implode('', array_map(static fn (Part $part): string => $part->text, $line->said->parts));
     }
 }

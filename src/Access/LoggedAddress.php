@@ -6,12 +6,12 @@ namespace Telamon\Access;
 
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 
 /** A network address as logs may hold it: shortened where Setup says so. */
 final readonly class LoggedAddress
 {
-    public function __construct(private BusinessFacts $facts)
+    public function __construct(private Profile $business)
     {
     }
 
@@ -19,6 +19,6 @@ final readonly class LoggedAddress
     {
         $address = $request->getClientIp() ?? '';
 
-        return '' !== $address && $this->facts->business()->shortensAddresses ? IpUtils::anonymize($address) : $address;
+        return '' !== $address && $this->business->business()->shortensAddresses ? IpUtils::anonymize($address) : $address;
     }
 }

@@ -6,7 +6,7 @@ namespace Telamon\Arrivals;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -21,7 +21,7 @@ final readonly class Handling
 {
     private const LONGEST_NOTE = 2000;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -45,7 +45,7 @@ final readonly class Handling
                 throw Problem::invalid('remindAt', 'Choose a time to come, within a year.');
             }
         }
-        $words = null === $when ? "took {$submission->name} up again" : "put {$submission->name} off until ".$when->setTimezone($this->facts->zone())->format('j M, H:i');
+        $words = null === $when ? "took {$submission->name} up again" : "put {$submission->name} off until ".$when->setTimezone($this->business->zone())->format('j M, H:i');
 
         return $this->carryOut($submission, $words, $by, static function (Submission $submission) use ($when): void {
             if (SubmissionState::Waiting !== $submission->state) {

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
@@ -26,7 +26,7 @@ final readonly class HandlingController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private Handling $handling, private Several $several, private BusinessFacts $facts, private Records $records)
+    public function __construct(private EntityManagerInterface $em, private Handling $handling, private Several $several, private Profile $business, private Records $records)
     {
     }
 
@@ -62,7 +62,7 @@ final readonly class HandlingController
 
     private function answer(Change $change, int $status = 200): Response
     {
-        return new JsonResponse(['change' => $change->toArray($this->facts->zone(), $this->records)], $status);
+        return new JsonResponse(['change' => $change->toArray($this->business->zone(), $this->records)], $status);
     }
 
     private function get(string $id): Submission

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Forms\FormVersion;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
@@ -28,7 +28,7 @@ final readonly class SubmissionList
     private const OWED = 'owed';
     private const COLUMNS = 's.id, s.number, s.name, IDENTITY(s.formVersion) AS version, s.state, s.receivedAt, s.dueAt, s.toDecide, s.decidedAt, s.asideReason, s.asideNote, s.continueBy, s.answeredAt, s.remindAt, s.priority, a.id AS assigneeId, a.name AS assignee';
 
-    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class SubmissionList
         return ['items' => array_map($this->view->facts(...), $page), 'next' => $next, 'counts' => $this->arrivals->counts()];
     }
 
-    /** @return array{list<SubmissionFacts>, string|null} */
+    /** @return array{list<SubmissionRow>, string|null} */
     private function waiting(Request $request): array
     {
         $cursor = $this->place($request);
@@ -78,7 +78,7 @@ final readonly class SubmissionList
         return [$page, $next];
     }
 
-    /** @return array{list<SubmissionFacts>, string|null} */
+    /** @return array{list<SubmissionRow>, string|null} */
     private function others(Request $request, string $asked): array
     {
         $query = $this->query($request, self::OWED === $asked ? SubmissionState::Accepted->value : $asked)->setMaxResults(Page::SIZE + 1);
@@ -93,7 +93,7 @@ final readonly class SubmissionList
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
 
-        return Page::cut($this->told(self::rows($query)), static fn (SubmissionFacts $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
+        return Page::cut($this->told(self::rows($query)), static fn (SubmissionRow $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
     }
 
     private function query(Request $request, string $state): QueryBuilder
@@ -114,7 +114,7 @@ final readonly class SubmissionList
      */
     private function lateness(): array
     {
-        $now = $this->clock->now()->setTimezone($this->facts->zone());
+        $now = $this->clock->now()->setTimezone($this->business->zone());
         $utc = new \DateTimeZone('UTC');
         $noon = max($now, $now->setTime(11, 59, 59))->setTimezone($utc);
         $tonight = $now->setTime(23, 59, 59)->setTimezone($utc);
@@ -145,14 +145,14 @@ final readonly class SubmissionList
     /**
      * @param list<array<string, mixed>> $rows
      *
-     * @return list<SubmissionFacts>
+     * @return list<SubmissionRow>
      */
     private function told(array $rows): array
     {
         /** @var list<array{id: string, number: string, name: string, version: string, state: SubmissionState, receivedAt: \DateTimeImmutable, dueAt: \DateTimeImmutable, toDecide: int, decidedAt: \DateTimeImmutable|null, asideReason: string, asideNote: string, continueBy: \DateTimeImmutable|null, answeredAt: \DateTimeImmutable|null, remindAt: \DateTimeImmutable|null, priority: int, assigneeId: string|null, assignee: string|null}> $rows */
         $versions = $this->versions(array_values(array_unique(array_column($rows, 'version'))));
 
-        return array_map(static fn (array $row): SubmissionFacts => new SubmissionFacts(
+        return array_map(static fn (array $row): SubmissionRow => new SubmissionRow(
             $row['id'],
             $row['number'],
             $row['name'],

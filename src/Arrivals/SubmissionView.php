@@ -6,7 +6,7 @@ namespace Telamon\Arrivals;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
@@ -39,7 +39,7 @@ final class SubmissionView
         private readonly PlanMaker $plans,
         private readonly Records $records,
         private readonly AttachmentShelf $shelf,
-        private readonly BusinessFacts $facts,
+        private readonly Profile $business,
         private readonly ClockInterface $clock,
         private readonly Decisions $decisions,
         private readonly SubmissionReader $reader,
@@ -50,14 +50,14 @@ final class SubmissionView
     /** @return array<string, mixed> as SubmissionRow */
     public function row(Submission $submission): array
     {
-        return $this->facts(SubmissionFacts::of($submission));
+        return $this->facts(SubmissionRow::of($submission));
     }
 
     /** @return array<string, mixed> as SubmissionRow */
-    public function facts(SubmissionFacts $submission): array
+    public function facts(SubmissionRow $submission): array
     {
-        $this->time ??= $this->facts->workingTime();
-        $zone = $this->facts->zone();
+        $this->time ??= $this->business->workingTime();
+        $zone = $this->business->zone();
         $form = $submission->formVersion;
         $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
 
@@ -99,14 +99,14 @@ final class SubmissionView
                 'page' => $submission->origin->page,
                 'campaign' => (object) $submission->origin->campaign,
                 'networkAddress' => $submission->origin->networkAddress,
-                'beganAt' => $submission->origin->beganAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+                'beganAt' => $submission->origin->beganAt?->setTimezone($this->business->zone())->format(\DATE_RFC3339),
             ],
             'continues' => RecordRef::maybe($submission->continues),
             'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'sameAs' => RecordRef::maybe($submission->sameAs),
             'cameAgain' => !$submission->doubled ? [] : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
             'notes' => $this->notes($submission),
-            'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'))->parts,
+            'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'))->parts,
             'answeredBy' => $submission->answeredBy?->name,
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
@@ -114,7 +114,7 @@ final class SubmissionView
             'plan' => $waiting ? $this->records->linked(($plan ?? $this->plans->plan($submission))->toArray()) : null,
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,
-            'decidedAt' => $submission->decidedAt?->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            'decidedAt' => $submission->decidedAt?->setTimezone($this->business->zone())->format(\DATE_RFC3339),
         ];
     }
 
@@ -122,7 +122,7 @@ final class SubmissionView
     private function notes(Submission $submission): array
     {
         return array_map(
-            fn (ArrivalNote $note): array => ['text' => $note->text, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)],
+            fn (ArrivalNote $note): array => ['text' => $note->text, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
             $this->em->getRepository(ArrivalNote::class)->findBy(['submission' => $submission], ['at' => 'ASC', 'id' => 'ASC'], 100),
         );
     }

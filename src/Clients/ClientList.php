@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Access\Viewer;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
@@ -16,7 +16,7 @@ use Telamon\Http\Query;
 /** Pages through clients by name; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList
 {
-    public function __construct(private EntityManagerInterface $em, private Work $work, private Viewer $viewer, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Work $work, private Viewer $viewer, private Profile $business)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class ClientList
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Client $client): Cursor => new Cursor($client->sortName, $client->id));
         $projects = $this->work->projects($page);
-        $phones = $this->facts->phoneReader();
+        $phones = $this->business->phoneReader();
         $this->loadContactPoints($page);
 
         return [

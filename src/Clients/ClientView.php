@@ -6,8 +6,8 @@ namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 
 /** Shows a client with all that hangs on it, as Client in the contract. */
@@ -20,14 +20,14 @@ final readonly class ClientView
         #[AutowireIterator('telamon.client_section')] private iterable $sections,
         private EntityManagerInterface $em,
         private OwnFields $fields,
-        private BusinessFacts $facts,
+        private Profile $business,
     ) {
     }
 
     /** @return array<string, mixed> */
     public function whole(Client $client): array
     {
-        $phones = $this->facts->phoneReader();
+        $phones = $this->business->phoneReader();
         $lists = [];
         foreach ($this->sections as $section) {
             $lists[$section::name()] = $section->ofClient($client);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Effects\MakeClient;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
@@ -18,7 +18,7 @@ use Telamon\Effects\Making;
  */
 final readonly class MakeClientHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em, private ContactPoints $points, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private ContactPoints $points, private Profile $business)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class MakeClientHandler implements EffectHandler
     public function write(Effect $effect, Making $made): array
     {
         \assert($effect instanceof MakeClient);
-        $today = new \DateTimeImmutable($made->now->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $today = new \DateTimeImmutable($made->now->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
         $client = new Client($effect->given, $effect->family, $effect->address, $today);
         $this->em->persist($client);
         $this->points->add($client, ContactKind::Email, $effect->email);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
@@ -20,7 +20,7 @@ use Telamon\Staff\Staff;
 /** Who was on file before, and who goes where these days. */
 final readonly class DemoHistory
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business)
     {
     }
 
@@ -59,8 +59,8 @@ final readonly class DemoHistory
         foreach ($staff as $initials => $member) {
             $projects[$initials] = $this->em->getRepository(Project::class)->findBy(['lead' => $member], ['number' => 'DESC'], 9);
         }
-        $calendar = $this->facts->workingDays();
-        $zone = $this->facts->zone();
+        $calendar = $this->business->workingDays();
+        $zone = $this->business->zone();
         for ($offset = -5; $offset <= 7; ++$offset) {
             $day = $today->modify("$offset days");
             if (!$calendar->isWorked($day)) {

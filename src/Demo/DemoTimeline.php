@@ -7,7 +7,7 @@ namespace Telamon\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Time\AppClock;
 
 /** Things that happened, carried out in their order at the time they happened. One may lead to others later. */
@@ -17,7 +17,7 @@ final class DemoTimeline
     private \SplPriorityQueue $events;
     private int $added = 0;
 
-    public function __construct(private readonly EntityManagerInterface $em, private readonly BusinessFacts $facts, private readonly AppClock $clock)
+    public function __construct(private readonly EntityManagerInterface $em, private readonly Profile $business, private readonly AppClock $clock)
     {
         $this->events = new \SplPriorityQueue();
     }
@@ -47,7 +47,7 @@ final class DemoTimeline
                 Clock::set(new MockClock('@'.($event['time'] - $this->clock->shift)));
                 $event['what']();
                 $this->em->clear();
-                $this->facts->reset();
+                $this->business->reset();
             }
         } finally {
             Clock::set($real);

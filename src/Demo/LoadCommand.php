@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Filesystem\Filesystem;
 use Telamon\Business\Business;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -38,7 +38,7 @@ final class LoadCommand extends Command
         private readonly DemoArrivals $arrivals,
         private readonly DemoTimeline $timeline,
         private readonly Changes $changes,
-        private readonly BusinessFacts $facts,
+        private readonly Profile $profile,
         private readonly ClockInterface $clock,
         private readonly string $dataFolder,
     ) {
@@ -75,9 +75,9 @@ final class LoadCommand extends Command
             $persons = array_map(static fn (): array => $people->person(), range(1, 38));
             $known = $this->history->clients([...$persons, ...$people->halls()], $people, $dice, $today);
             $this->shareAnAddress($now);
-            $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->facts->workingTime(), $now);
+            $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->profile->workingTime(), $now);
             $this->em->clear();
-            $this->facts->reset();
+            $this->profile->reset();
             $this->timeline->runUntil($now);
             $this->extras->twice($now->modify('-1 day'));
             $this->history->appointments($today);

@@ -7,7 +7,7 @@ namespace Telamon\Forms;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\Advice;
 use Telamon\Core\Form\Difference;
 use Telamon\Core\Form\FormDefinition;
@@ -17,7 +17,7 @@ use Telamon\Core\Form\InvalidDefinition;
 final readonly class FormView
 {
     /** @param iterable<Dependants> $dependants */
-    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private Taken $taken, private FormKinds $kinds, private FormFaults $faults, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private Taken $taken, private FormKinds $kinds, private FormFaults $faults, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class FormView
     public function whole(FormDraft $draft): array
     {
         $form = $draft->form;
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
         [$problems, $advice, $changes] = $this->judge($draft);
 
         return [

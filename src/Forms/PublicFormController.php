@@ -8,7 +8,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\Option;
 use Telamon\Core\Form\Page;
 use Telamon\Core\Form\Question;
@@ -16,7 +16,7 @@ use Telamon\Http\ProofOfWork;
 
 final readonly class PublicFormController
 {
-    public function __construct(private PublishedForms $forms, private BusinessFacts $facts, private ProofOfWork $proof, private ClockInterface $clock)
+    public function __construct(private PublishedForms $forms, private Profile $business, private ProofOfWork $proof, private ClockInterface $clock)
     {
     }
 
@@ -25,7 +25,7 @@ final readonly class PublicFormController
     {
         $version = $this->forms->get($slug);
         $form = $version->definition();
-        $business = $this->facts->business();
+        $business = $this->business->business();
         $staffOnly = array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->staffOnly), 'key');
 
         return new JsonResponse([
@@ -36,11 +36,11 @@ final readonly class PublicFormController
             'privacy' => $form->privacy,
             'steps' => $form->steps,
             'dayOrder' => $form->dayOrder->value,
-            'today' => $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'),
+            'today' => $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'),
             'checkPage' => $form->checkPage,
             'copy' => $form->copy,
             'business' => [
-                'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->facts->phoneReader()->format($business->phone),
+                'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->business->phoneReader()->format($business->phone),
                 'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,
             ],
             'pages' => array_map(static fn (Page $page): array => [

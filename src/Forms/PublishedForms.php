@@ -6,13 +6,13 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\Problem;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private Taken $taken, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private Taken $taken, private ClockInterface $clock)
     {
     }
 
@@ -53,7 +53,7 @@ final readonly class PublishedForms
 
     public function isOpen(Form $form, \DateTimeImmutable $now): bool
     {
-        $today = $now->setTimezone($this->facts->zone())->format('Y-m-d');
+        $today = $now->setTimezone($this->business->zone())->format('Y-m-d');
         if ((null !== $form->opensOn && $today < $form->opensOn->format('Y-m-d')) || (null !== $form->closesOn && $today > $form->closesOn->format('Y-m-d'))) {
             return false;
         }

@@ -6,7 +6,7 @@ namespace Telamon\Importing;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -24,7 +24,7 @@ final readonly class ImportWriter
 {
     private const AT_ONCE = 250;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private EmailReader $emails, private ContactPoints $points, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private EmailReader $emails, private ContactPoints $points, private ClockInterface $clock)
     {
     }
 
@@ -52,7 +52,7 @@ final readonly class ImportWriter
                 }
                 $chunk = [];
                 $this->em->clear();
-                $this->facts->reset();
+                $this->business->reset();
                 $change = $this->em->find(Change::class, $change->id) ?? throw new \LogicException('the change is gone');
             }
         }
@@ -67,7 +67,7 @@ final readonly class ImportWriter
      */
     private function chunk(array $rows, Change $change, int $done, ?\Closure $progress): void
     {
-        $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
         $this->changes->carryOut($change, function () use ($rows, $today, $change, $done, $progress): void {
             foreach ($rows as $row) {
                 match ($row->verdict) {

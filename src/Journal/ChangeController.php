@@ -12,7 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Records;
@@ -23,7 +23,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private BusinessFacts $facts, private Records $records, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private Profile $business, private Records $records, private Viewer $viewer)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class ChangeController
         $kinds = array_values(array_filter(ChangeKind::cases(), static fn (ChangeKind $kind): bool => $kind->canBeUndone()));
         $change = $this->em->getRepository(Change::class)->findOneBy(['staff' => $staff, 'undoneAt' => null, 'kind' => $kinds], ['seq' => 'DESC']);
 
-        return new JsonResponse(['change' => $change?->toArray($this->facts->zone(), $this->records)]);
+        return new JsonResponse(['change' => $change?->toArray($this->business->zone(), $this->records)]);
     }
 
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Telamon\Access\Viewer;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Record\Action;
 use Telamon\Record\PartOf;
 use Telamon\Record\Records;
@@ -17,7 +17,7 @@ final readonly class EntryView
     /** Columns that repeat others or only serve the machine. */
     private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash'];
 
-    public function __construct(private BusinessFacts $facts, private Records $records, private Viewer $viewer)
+    public function __construct(private Profile $business, private Records $records, private Viewer $viewer)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class EntryView
 
         return [
             'id' => $entry->id,
-            'at' => $change->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            'at' => $change->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
             'by' => $change->by(),
             'words' => match ($entry->action) {
                 Action::Made => 'made ',

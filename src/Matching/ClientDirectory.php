@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\AsAlias;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
@@ -29,7 +29,7 @@ final readonly class ClientDirectory implements Directory
         private PeopleOnFile $people,
         private MatchSettings $settings,
         private ShortForms $forms,
-        private BusinessFacts $facts,
+        private Profile $business,
         private ClockInterface $clock,
     ) {
     }
@@ -71,7 +71,7 @@ final readonly class ClientDirectory implements Directory
     /** @return list<array{id: string, number: string, title: string, lead: string, opened: string}> the newest first */
     private function openProjects(Client $client): array
     {
-        $since = $this->clock->now()->modify("-{$this->facts->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        $since = $this->clock->now()->modify("-{$this->business->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $open = [];
         foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at FROM project p WHERE p.client_id = ? AND p.opened_at >= ? AND EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) ORDER BY p.opened_at DESC, p.id DESC LIMIT 3', [$client->id, $since]) as $row) {
             $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
@@ -24,7 +24,7 @@ final readonly class DuplicateController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private DuplicateList $list, private Merging $merging, private BusinessFacts $facts, private Records $records)
+    public function __construct(private EntityManagerInterface $em, private DuplicateList $list, private Merging $merging, private Profile $business, private Records $records)
     {
     }
 
@@ -46,7 +46,7 @@ final readonly class DuplicateController
         }
         [$into, $other] = $this->two($id, $body);
 
-        return new JsonResponse(['change' => $this->merging->merge($into, $other, $take, $staff)->toArray($this->facts->zone(), $this->records)]);
+        return new JsonResponse(['change' => $this->merging->merge($into, $other, $take, $staff)->toArray($this->business->zone(), $this->records)]);
     }
 
     #[Route('/api/clients/{id}/tell-apart', requirements: ['id' => self::ID], methods: ['POST'])]
@@ -54,7 +54,7 @@ final readonly class DuplicateController
     {
         [$one, $other] = $this->two($id, JsonBody::read($request));
 
-        return new JsonResponse(['change' => $this->merging->tellApart($one, $other, $staff)->toArray($this->facts->zone(), $this->records)]);
+        return new JsonResponse(['change' => $this->merging->tellApart($one, $other, $staff)->toArray($this->business->zone(), $this->records)]);
     }
 
     /**

@@ -8,8 +8,8 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -33,7 +33,7 @@ final readonly class DuplicateList
         private ShortForms $forms,
         private EntityManagerInterface $em,
         private Connection $db,
-        private BusinessFacts $facts,
+        private Profile $business,
         private CacheInterface $cache,
         private OwnFields $ownFields,
     ) {
@@ -97,7 +97,7 @@ final readonly class DuplicateList
     /** @return list<array{string, string, string, string, non-empty-list<Field>}> */
     private function shown(Client $one, Client $other): array
     {
-        $phones = $this->facts->phoneReader();
+        $phones = $this->business->phoneReader();
         $points = static fn (Client $client, ContactKind $kind): string => implode(', ', array_map(
             static fn (ContactPoint $point): string => ContactKind::Phone === $kind ? $phones->format($point->value) : $point->value,
             array_values($client->contactPoints->filter(static fn (ContactPoint $point): bool => $point->kind === $kind)->toArray()),

@@ -13,7 +13,7 @@ use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Matching\Comparator;
 use Telamon\Core\Matching\Counted;
 use Telamon\Core\Matching\DuplicateFinder;
@@ -35,7 +35,7 @@ final class LearnCommand extends Command
         private readonly ShortForms $forms,
         private readonly Estimator $estimator,
         private readonly MatchSettings $settings,
-        private readonly BusinessFacts $facts,
+        private readonly Profile $business,
         private readonly Changes $changes,
         private readonly ClockInterface $clock,
     ) {
@@ -119,7 +119,7 @@ final class LearnCommand extends Command
     private function keep(array $shares): void
     {
         $this->changes->carryOut(new Change(ChangeKind::Setup, [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records', null, $this->clock->now()), function () use ($shares): void {
-            $this->facts->business()->matchWeights = $shares;
+            $this->business->business()->matchWeights = $shares;
         });
     }
 }

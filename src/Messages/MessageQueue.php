@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Plan\SentBefore;
 use Telamon\Core\Text\TemplateRenderer;
@@ -22,7 +22,7 @@ final readonly class MessageQueue
         private EntityManagerInterface $em,
         private MessageBusInterface $bus,
         private TemplateRenderer $renderer,
-        private BusinessFacts $facts,
+        private Profile $business,
         private ClockInterface $clock,
         #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')]
         private int $holdSeconds,
@@ -37,8 +37,8 @@ final readonly class MessageQueue
     public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false): Message
     {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
-        $business = $this->facts->business();
-        $fields += ['business' => $business->name, 'business_phone' => $this->facts->phoneReader()->format($business->phone)];
+        $business = $this->business->business();
+        $fields += ['business' => $business->name, 'business_phone' => $this->business->phoneReader()->format($business->phone)];
         $message = new Message(
             match ($template) {
                 'confirmation', 'copy' => 'confirmation',
@@ -87,7 +87,7 @@ final readonly class MessageQueue
     {
         $sent = [];
         foreach ($this->em->getRepository(Message::class)->findBy(['submissionId' => $submissionId, 'state' => [MessageState::Sent, MessageState::Sending]], ['queuedAt' => 'DESC', 'id' => 'DESC']) as $message) {
-            $sent[] = new SentBefore($message->template, $message->toAddress, $message->says, ($message->sentAt ?? $message->queuedAt)->setTimezone($this->facts->zone())->format('Y-m-d'));
+            $sent[] = new SentBefore($message->template, $message->toAddress, $message->says, ($message->sentAt ?? $message->queuedAt)->setTimezone($this->business->zone())->format('Y-m-d'));
         }
 
         return $sent;

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 use Telamon\Record\Records;
 
 /** Shows messages as the contract has them. */
 final readonly class MessageView
 {
-    public function __construct(private Records $records, private BusinessFacts $facts)
+    public function __construct(private Records $records, private Profile $business)
     {
     }
 
     /** @return array<string, mixed> as MessageRow */
     public function row(Message $message): array
     {
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
 
         return [
             'id' => $message->id,

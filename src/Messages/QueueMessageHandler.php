@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
@@ -27,7 +27,7 @@ final readonly class QueueMessageHandler implements EffectHandler
     public function __construct(
         private MessageQueue $messages,
         private NameReader $names,
-        private BusinessFacts $facts,
+        private Profile $business,
         #[Autowire(env: 'TELAMON_URL')]
         private string $address = '',
     ) {
@@ -44,19 +44,19 @@ final readonly class QueueMessageHandler implements EffectHandler
         $project = $made->find(Project::class);
         $client = $made->find(Client::class);
         $asset = $made->find(Asset::class);
-        $today = $made->now->setTimezone($this->facts->zone());
+        $today = $made->now->setTimezone($this->business->zone());
         $toName = $effect->toName;
 
         return [$this->messages->queue($effect->template, $effect->to, $toName, [
             'first_name' => $this->names->read($toName)->given,
             'client' => $client?->name() ?? $made->occasion->name ?? '',
             'service' => $project->title ?? '',
-            'asset' => $asset->description ?? $this->facts->business()->assetWord,
+            'asset' => $asset->description ?? $this->business->business()->assetWord,
             'place' => $asset->place ?? '',
             'project' => $project->number ?? '',
             'reference' => $made->occasion->number ?? $project->number ?? '',
-            'lead' => $project->lead->name ?? $this->facts->coordinator()->name,
-            'coordinator' => $this->facts->coordinator()->name,
+            'lead' => $project->lead->name ?? $this->business->coordinator()->name,
+            'coordinator' => $this->business->coordinator()->name,
             'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
             'notes' => $project->notes ?? '',
             'why' => $effect->why,
@@ -70,7 +70,7 @@ final readonly class QueueMessageHandler implements EffectHandler
     {
         foreach ($client->contactPoints ?? [] as $point) {
             if (ContactKind::Phone === $point->kind) {
-                return $this->facts->phoneReader()->format($point->value);
+                return $this->business->phoneReader()->format($point->value);
             }
         }
 

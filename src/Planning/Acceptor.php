@@ -7,7 +7,7 @@ namespace Telamon\Planning;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
@@ -38,7 +38,7 @@ final readonly class Acceptor
         private Effects $effects,
         private Decisions $decisions,
         private Changes $changes,
-        private BusinessFacts $facts, private Records $records,
+        private Profile $business, private Records $records,
         private RuleUses $uses,
         private EventDispatcherInterface $events,
         private ClockInterface $clock,
@@ -82,7 +82,7 @@ final readonly class Acceptor
             return array_values(array_unique(array_map(RecordRef::of(...), $touched), \SORT_REGULAR));
         });
 
-        return ['change' => $change->toArray($this->facts->zone(), $this->records), 'made' => $made];
+        return ['change' => $change->toArray($this->business->zone(), $this->records), 'made' => $made];
     }
 
     /** @throws Problem 409 */
@@ -152,7 +152,7 @@ final readonly class Acceptor
             return;
         }
         $by = $submission->decidedBy->name ?? 'somebody';
-        $at = $submission->decidedAt?->setTimezone($this->facts->zone())->format('H:i') ?? '';
+        $at = $submission->decidedAt?->setTimezone($this->business->zone())->format('H:i') ?? '';
         throw new Problem(409, 'Decided already', SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
     }
 }

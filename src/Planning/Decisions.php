@@ -6,7 +6,7 @@ namespace Telamon\Planning;
 
 use Doctrine\DBAL\Connection;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Planning\Amendments;
 use Telamon\Core\Planning\Plan;
@@ -21,7 +21,7 @@ final readonly class Decisions
     private const MOST = 500;
     private const LONGEST = 4000;
 
-    public function __construct(private Connection $db, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private Connection $db, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class Decisions
         $data = json_decode(\is_string($row['data']) ? $row['data'] : '{}', true);
         $at = new \DateTimeImmutable(\is_string($row['at']) ? $row['at'] : 'now', new \DateTimeZone('UTC'));
 
-        return self::read(\is_array($data) ? $data : [], is_numeric($row['version']) ? (int) $row['version'] : 0, \is_string($row['name']) ? $row['name'] : '', $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339));
+        return self::read(\is_array($data) ? $data : [], is_numeric($row['version']) ? (int) $row['version'] : 0, \is_string($row['name']) ? $row['name'] : '', $at->setTimezone($this->business->zone())->format(\DATE_RFC3339));
     }
 
     /**

@@ -106,8 +106,8 @@ final class PlanCommand extends Command
 
     private static function sentence(PlanLine $line): string
     {
-        $words = implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : "[{$part->answer}]"), $line->parts));
+        $words = implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : "[{$part->answer}]"), $line->said->parts));
 
-        return $words.('' === $line->note ? '' : "; {$line->note}").('' === $line->reason ? '' : "  ({$line->reason})");
+        return $words.('' === $line->said->note ? '' : "; {$line->said->note}").('' === $line->said->reason ? '' : "  ({$line->said->reason})");
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Planning;
 
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Purpose;
@@ -13,16 +13,19 @@ use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Plan\InvalidDecision;
+use Telamon\Core\Planning\Inquiry;
+use Telamon\Core\Planning\OnFile;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanContext;
 use Telamon\Core\Planning\Planner;
+use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
 use Telamon\Rules\RuleBooks;
-use Telamon\Submissions\PastFacts;
+use Telamon\Submissions\PastCircumstances;
 use Telamon\Submissions\Submission;
 
 /** Gathers what the core needs to plan a submission, and lets it plan. */
@@ -33,11 +36,11 @@ final readonly class PlanMaker
         private ClientMatcher $matcher,
         private Directory $directory,
         private Planner $planner,
-        private BusinessFacts $facts,
+        private Profile $business,
         private MessageQueue $messages,
-        private PlanInputs $inputs,
+        private PlanContexts $contexts,
         private RuleBooks $books,
-        private PastFacts $past,
+        private PastCircumstances $past,
         private Decisions $decisions,
         private ClockInterface $clock,
     ) {
@@ -88,9 +91,9 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
-        $input = $this->input($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose);
+        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose);
 
-        return $this->planner->plan($input->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
+        return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
     }
 
     /**
@@ -98,7 +101,7 @@ final readonly class PlanMaker
      */
     public function withBook(Submission $submission, RuleBook $book): Plan
     {
-        return $this->planner->plan($this->input($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
+        return $this->planner->plan($this->context($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
     }
 
     /** Of the answers, and of those to the short form before that did not come again. */
@@ -125,17 +128,17 @@ final readonly class PlanMaker
     public function dryRun(FormDefinition $form, array $answers, string $slug = '', array $sent = [], ?RuleBook $book = null): Plan
     {
         $kept = [];
-        foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), true) as $question) {
+        foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), true) as $question) {
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->input($this->reader->read($form, $kept), null, new RuleFacts($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose));
+        return $this->planner->plan($this->context($this->reader->read($form, $kept), null, new Circumstances($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose));
     }
 
-    private function input(Readings $readings, ?string $submissionId, RuleFacts $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null): PlanInput
+    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null): PlanContext
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->inputs->of($readings, $this->matcher->candidates($readings, $this->directory), $alreadySent, $book ?? $this->books->book(), $facts, $sent, purpose: $purpose ?? Purpose::Open);
+        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->candidates($readings, $this->directory), $alreadySent));
     }
 }

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
@@ -35,7 +35,7 @@ final readonly class TryController
         private AnswerCheck $check,
         private PlanMaker $plans,
         private Records $records,
-        private BusinessFacts $facts,
+        private Profile $business,
         private ClockInterface $clock,
     ) {
     }
@@ -58,7 +58,7 @@ final readonly class TryController
         // What cannot be tried here, nobody is asked for: files and signatures.
         $untried = array_map(static fn (Question $question): string => $question->key, array_filter($form->questions(), static fn (Question $question): bool => \in_array($question->type, [QuestionType::Files, QuestionType::Signature], true)));
         $violations = array_values(array_filter(
-            $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->facts->zone()), true),
+            $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->business->zone()), true),
             static fn (Violation $violation): bool => !\in_array(explode('.', $violation->path)[0], $untried, true),
         ));
         if ([] !== $violations) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Effects\OpenProject;
 use Telamon\Core\Plan\Effect;
@@ -21,7 +21,7 @@ use Telamon\Staff\Staff;
  */
 final readonly class OpenProjectHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em, private Counter $counter, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Profile $business)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class OpenProjectHandler implements EffectHandler
             $effect->title,
             $made->the(Client::class),
             $this->em->find(Staff::class, $effect->lead) ?? throw new \LogicException('the plan names staff who are not on file'),
-            '' === $effect->stage ? ($this->facts->stages()[0] ?? 'Inquiry') : $effect->stage,
+            '' === $effect->stage ? ($this->business->stages()[0] ?? 'Inquiry') : $effect->stage,
             '' === $effect->readyBy ? null : new \DateTimeImmutable($effect->readyBy, new \DateTimeZone('UTC')),
             $effect->notes,
             $made->now,

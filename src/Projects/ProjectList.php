@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Access\Viewer;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
@@ -16,7 +16,7 @@ use Telamon\Http\Query;
 /** Pages through projects, the newest first. */
 final readonly class ProjectList
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private Viewer $viewer, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private Viewer $viewer, private Profile $business)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class ProjectList
         $query = $this->em->createQueryBuilder()->select('p', 'c', 's')->from(Project::class, 'p')->join('p.client', 'c')->join('p.lead', 's')
             ->orderBy('p.openedAt', 'DESC')->addOrderBy('p.id', 'DESC')->setMaxResults(Page::SIZE + 1);
         $this->limit($query);
-        $stage = Query::oneOf($request, 'stage', $this->facts->stages());
+        $stage = Query::oneOf($request, 'stage', $this->business->stages());
         if (null !== $stage) {
             $query->andWhere('p.stage = :stage')->setParameter('stage', $stage);
         }
@@ -58,6 +58,6 @@ final readonly class ProjectList
         $rows = $this->limit($this->em->createQueryBuilder()->select('p.stage AS stage', 'COUNT(p.id) AS n')->from(Project::class, 'p')->groupBy('p.stage'))->getQuery()->getResult();
         $counts = array_column($rows, 'n', 'stage');
 
-        return array_map(static fn (string $name): array => ['name' => $name, 'projects' => (int) ($counts[$name] ?? 0)], $this->facts->stages());
+        return array_map(static fn (string $name): array => ['name' => $name, 'projects' => (int) ($counts[$name] ?? 0)], $this->business->stages());
     }
 }

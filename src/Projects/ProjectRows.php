@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Projects;
 
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 
 /** Shows projects as lines of lists. */
 final readonly class ProjectRows
 {
-    public function __construct(private Progress $progress, private BusinessFacts $facts)
+    public function __construct(private Progress $progress, private Profile $business)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class ProjectRows
     public function of(array $projects): array
     {
         $counts = $this->progress->of($projects);
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
 
         return array_map(static fn (Project $project): array => [
             'id' => $project->id,

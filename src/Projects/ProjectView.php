@@ -7,8 +7,8 @@ namespace Telamon\Projects;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Access\Viewer;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Journal\JournalEntry;
 use Telamon\Record\Action;
 use Telamon\Record\Records;
@@ -25,7 +25,7 @@ final readonly class ProjectView
         private Records $records,
         private Viewer $viewer,
         private OwnFields $fields,
-        private BusinessFacts $facts,
+        private Profile $business,
     ) {
     }
 
@@ -56,7 +56,7 @@ final readonly class ProjectView
         $stages = [];
         $entered = $this->entered($project);
         $isBefore = true;
-        foreach ($this->facts->stages() as $name) {
+        foreach ($this->business->stages() as $name) {
             if ($name === $project->stage) {
                 $stages[] = ['name' => $name, 'state' => 'now'];
                 $isBefore = false;

@@ -8,7 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -18,7 +18,7 @@ use Telamon\Staff\Staff;
 /** Moves projects from stage to stage, and tells of it. */
 final readonly class StageMoves
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class StageMoves
      */
     public function move(Project $project, string $stage, int $version, Staff $staff): void
     {
-        if (!\in_array($stage, $this->facts->stages(), true)) {
+        if (!\in_array($stage, $this->business->stages(), true)) {
             throw Problem::invalid('stage', 'Choose a stage that is there.');
         }
         $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());

@@ -6,17 +6,20 @@ namespace Telamon\RuleRuns;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\Inquiry;
+use Telamon\Core\Planning\OnFile;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanContext;
+use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Time\DayOrder;
 use Telamon\Effects\Effects;
@@ -24,12 +27,12 @@ use Telamon\Effects\Making;
 use Telamon\Effects\Occasion;
 use Telamon\Journal\Change;
 use Telamon\Journal\CurrentChange;
-use Telamon\Planning\PlanInputs;
+use Telamon\Planning\PlanContexts;
 use Telamon\Projects\Project;
 use Telamon\Record\Journaled;
 use Telamon\Rules\RuleBooks;
 use Telamon\Rules\RuleUses;
-use Telamon\Submissions\PastFacts;
+use Telamon\Submissions\PastCircumstances;
 use Telamon\Submissions\Submission;
 
 /**
@@ -47,10 +50,10 @@ final readonly class EventRules
         private RuleUses $uses,
         private EventPlanner $planner,
         private Effects $effects,
-        private PastFacts $past,
+        private PastCircumstances $past,
         private SubmissionReader $reader,
-        private BusinessFacts $facts,
-        private PlanInputs $inputs,
+        private Profile $business,
+        private PlanContexts $contexts,
         private CurrentChange $current,
         private ClockInterface $clock,
     ) {
@@ -99,11 +102,11 @@ final readonly class EventRules
         return $this->plan($book, $facts, $submission, $project);
     }
 
-    private function plan(RuleBook $book, RuleFacts $facts, ?Submission $submission, ?Project $project): Plan
+    private function plan(RuleBook $book, Circumstances $facts, ?Submission $submission, ?Project $project): Plan
     {
         $lead = null === $project ? null : new StaffMember($project->lead->id, $project->lead->name, $project->lead->email);
 
-        return $this->planner->plan($this->input($book, $submission, $project), $facts, $lead, $project?->readyBy);
+        return $this->planner->plan($this->context($book, $submission, $project), $facts, $lead, $project?->readyBy);
     }
 
     private function submissionOf(?Project $project): ?Submission
@@ -133,10 +136,10 @@ final readonly class EventRules
     }
 
     /** @param array<string, string> $beside */
-    private function known(?Submission $submission, ?Project $project, ?Client $client, array $beside): RuleFacts
+    private function known(?Submission $submission, ?Project $project, ?Client $client, array $beside): Circumstances
     {
-        $today = $this->clock->now()->setTimezone($this->facts->zone())->format('Y-m-d');
-        $facts = null === $submission ? new RuleFacts('', [], $today, DayOrder::Unstated) : $this->past->of($submission);
+        $today = $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d');
+        $facts = null === $submission ? new Circumstances('', [], $today, DayOrder::Unstated) : $this->past->of($submission);
 
         $own = [];
         foreach ($client->custom ?? [] as $key => $value) {
@@ -151,16 +154,16 @@ final readonly class EventRules
             '@project_tags' => $project->tags ?? [],
             '@stage' => $project->stage ?? '',
             '@lead' => $project->lead->id ?? '',
-            '@hours' => $this->facts->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside',
+            '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside',
         ]);
     }
 
-    private function input(RuleBook $book, ?Submission $submission, ?Project $project): PlanInput
+    private function context(RuleBook $book, ?Submission $submission, ?Project $project): PlanContext
     {
         $readings = null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers);
         $merge = null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()];
 
         // A rule that speaks again for the same project may write again; the same change never runs twice.
-        return $this->inputs->of($readings, [], [], $book, merge: $merge);
+        return $this->contexts->of(new Inquiry($readings), new Ruling($book), new OnFile(merge: $merge));
     }
 }

@@ -12,7 +12,7 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleReader;
-use Telamon\Submissions\PastFacts;
+use Telamon\Submissions\PastCircumstances;
 
 /** Looks back over past submissions with a rule, some thousand at a time, so that it can be watched and stopped. */
 final readonly class LookBacks
@@ -24,7 +24,7 @@ final readonly class LookBacks
         private EntityManagerInterface $em,
         private Connection $db,
         private RuleReader $reader,
-        private PastFacts $past,
+        private PastCircumstances $past,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
     ) {

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Rules\HandlingRule;
@@ -36,7 +36,7 @@ final readonly class RuleController
         private RuleUses $uses,
         private RuleVersions $versions,
         private RuleTrials $trials,
-        private BusinessFacts $facts,
+        private Profile $business,
     ) {
     }
 
@@ -98,7 +98,7 @@ final readonly class RuleController
     #[Route('/{id}/uses', requirements: ['id' => self::ID], methods: ['GET'])]
     public function uses(string $id): Response
     {
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
 
         return new JsonResponse(['items' => array_map(static fn (array $use): array => ['at' => $use['at']->setTimezone($zone)->format(\DATE_RFC3339)] + $use, $this->uses->of($this->get($id)->id))]);
     }

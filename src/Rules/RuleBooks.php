@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\Profile;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
@@ -19,7 +19,7 @@ use Telamon\Staff\Staff;
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private BusinessFacts $facts, private MessageQueue $messages, private TurnsTaken $turns)
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private TurnsTaken $turns)
     {
     }
 
@@ -45,10 +45,10 @@ final readonly class RuleBooks
             $rules[] = $also;
         }
         if ([] === $rules) {
-            return new RuleBook([], $this->staff(), [], $this->facts->stages());
+            return new RuleBook([], $this->staff(), [], $this->business->stages());
         }
 
-        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
+        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->business->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
     }
 
     /** Whether any rule that is on waits for this: most of what happens sets nothing off, and then nothing else is read. */
@@ -63,7 +63,7 @@ final readonly class RuleBooks
     /** A book of one rule, with all that it may name. */
     public function only(Rule $rule): RuleBook
     {
-        return new RuleBook([$rule], $this->staff(), $this->checklists(), $this->facts->stages(), array_keys($this->messages->templateNames()), $this->turns->of([$rule]));
+        return new RuleBook([$rule], $this->staff(), $this->checklists(), $this->business->stages(), array_keys($this->messages->templateNames()), $this->turns->of([$rule]));
     }
 
     private function read(HandlingRule $kept): ?Rule

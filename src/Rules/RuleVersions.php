@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Journal\JournalEntry;
 
 /** What a rule was, change by change: read from the journal, which keeps every one. */
 final readonly class RuleVersions
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Profile $business)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class RuleVersions
             }
             $definition = \is_array($was['definition']) ? $was['definition'] : [];
             $versions[] = [
-                'at' => $entry->change->at->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+                'at' => $entry->change->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
                 'by' => $entry->change->by(),
                 'words' => [] === $entry->before ? 'made' : self::words($touched, $entry->before, $entry->after),
                 'rule' => ['id' => $kept->id, 'name' => $was['name'], 'why' => $was['why'], 'enabled' => (bool) $was['enabled'], 'then' => $definition['then'] ?? []] + $definition,

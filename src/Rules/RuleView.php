@@ -6,9 +6,9 @@ namespace Telamon\Rules;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Staff\Staff;
@@ -16,7 +16,7 @@ use Telamon\Staff\Staff;
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private BusinessFacts $facts, private OwnFields $fields)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields)
     {
     }
 
@@ -42,7 +42,7 @@ final readonly class RuleView
                 'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
                 'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
                 'fields' => $this->fields(),
-                'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->facts->stages()),
+                'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
             ],
         ];
     }
@@ -53,10 +53,10 @@ final readonly class RuleView
         $fields = [
             ['record' => 'client', 'field' => 'organisation', 'label' => 'Client, organisation'], ['record' => 'client', 'field' => 'notes', 'label' => 'Client, notes'],
             ['record' => 'project', 'field' => 'budget', 'label' => 'Project, budget'], ['record' => 'project', 'field' => 'notes', 'label' => 'Project, notes'],
-            ['record' => 'asset', 'field' => 'place', 'label' => ucfirst($this->facts->business()->assetWord).', where it stands'],
+            ['record' => 'asset', 'field' => 'place', 'label' => ucfirst($this->business->business()->assetWord).', where it stands'],
         ];
         foreach ($this->fields->byName() as $own) {
-            $fields[] = ['record' => $own->record, 'field' => "custom.{$own->key}", 'label' => ucfirst('asset' === $own->record ? $this->facts->business()->assetWord : $own->record).", {$own->label}"];
+            $fields[] = ['record' => $own->record, 'field' => "custom.{$own->key}", 'label' => ucfirst('asset' === $own->record ? $this->business->business()->assetWord : $own->record).", {$own->label}"];
         }
 
         return $fields;
@@ -106,7 +106,7 @@ final readonly class RuleView
             if (\is_string($row['rule_id']) && \is_string($row['last'])) {
                 $uses[$row['rule_id']] = [
                     'times' => is_numeric($row['times']) ? (int) $row['times'] : 0,
-                    'last' => (new \DateTimeImmutable($row['last'], new \DateTimeZone('UTC')))->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+                    'last' => (new \DateTimeImmutable($row['last'], new \DateTimeZone('UTC')))->setTimezone($this->business->zone())->format(\DATE_RFC3339),
                     'failures' => is_numeric($row['failures']) ? (int) $row['failures'] : 0,
                 ];
             }

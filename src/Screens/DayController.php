@@ -13,7 +13,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
 use Telamon\Arrivals\ArrivalsOfDay;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Diary\Appointment;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
@@ -21,14 +21,14 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class DayController
 {
-    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private BusinessFacts $facts, private ClockInterface $clock, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private Profile $business, private ClockInterface $clock, private Viewer $viewer)
     {
     }
 
     #[Route('/api/day', methods: ['GET'])]
     public function show(#[CurrentUser] Staff $staff): Response
     {
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
         $now = $this->clock->now()->setTimezone($zone);
         $from = $now->setTime(0, 0);
         $to = $from->modify('+1 day');

@@ -6,8 +6,8 @@ namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnField;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
@@ -21,14 +21,14 @@ final readonly class SetupChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock)
     {
     }
 
     public function intake(bool $shortensAddresses, int $unfinishedMinutes, Staff $staff): void
     {
         $this->carryOut('changed how submissions are taken', $staff, function () use ($shortensAddresses, $unfinishedMinutes): void {
-            $business = $this->facts->business();
+            $business = $this->business->business();
             $business->shortensAddresses = $shortensAddresses;
             $business->unfinishedMinutes = $unfinishedMinutes;
         });
@@ -37,7 +37,7 @@ final readonly class SetupChanges
     public function matching(int $sameFrom, int $perhapsFrom, int $againDays, Staff $staff): void
     {
         $this->carryOut("matches as one person from $sameFrom %, asks from $perhapsFrom %", $staff, function () use ($sameFrom, $perhapsFrom, $againDays): void {
-            $business = $this->facts->business();
+            $business = $this->business->business();
             [$business->sameFrom, $business->perhapsFrom, $business->againDays] = [$sameFrom, $perhapsFrom, $againDays];
         });
     }

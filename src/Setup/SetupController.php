@@ -11,9 +11,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\BusinessFacts;
 use Telamon\Business\OwnField;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
@@ -23,7 +23,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class SetupController
 {
-    public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private OwnFields $fields, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private OwnFields $fields, private Profile $business)
     {
     }
 
@@ -85,7 +85,7 @@ final readonly class SetupController
 
     private function answer(int $status = 200): Response
     {
-        $business = $this->facts->business();
+        $business = $this->business->business();
 
         return new JsonResponse([
             'shortensAddresses' => $business->shortensAddresses,

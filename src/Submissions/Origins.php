@@ -7,7 +7,7 @@ namespace Telamon\Submissions;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 
 /** Reads where a submission came from out of the request that brought it. */
@@ -16,7 +16,7 @@ final readonly class Origins
     private const CAMPAIGN = ['utm_source', 'utm_medium', 'utm_campaign', 'utm_term', 'utm_content'];
     private const MOST_SECONDS = 30 * 86_400;
 
-    public function __construct(private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class Origins
         return new Origin(
             1 === preg_match('#^https?://#', $page) ? mb_scrub($page) : '',
             $campaign,
-            '' !== $address && $this->facts->business()->shortensAddresses ? IpUtils::anonymize($address) : $address,
+            '' !== $address && $this->business->business()->shortensAddresses ? IpUtils::anonymize($address) : $address,
             \is_int($seconds) && $seconds >= 0 && $seconds <= self::MOST_SECONDS ? $this->clock->now()->sub(new \DateInterval("PT{$seconds}S")) : null,
         );
     }

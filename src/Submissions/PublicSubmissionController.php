@@ -10,7 +10,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Carrying;
 use Telamon\Core\Form\Ending;
@@ -32,7 +32,7 @@ final readonly class PublicSubmissionController
     private const CONTINUES = 'continues';
     private const MAX_BYTES = 262_144;
 
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private BusinessFacts $facts, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
     }
 
@@ -67,7 +67,7 @@ final readonly class PublicSubmissionController
         ));
 
         $form = $version->definition();
-        $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->facts->zone())->format('Y-m-d'));
+        $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'));
 
         return new JsonResponse([
             'reference' => $submission->number,

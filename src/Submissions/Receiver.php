@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Answers\Priority;
@@ -38,7 +38,7 @@ final readonly class Receiver
         private SubmissionReader $reader,
         private MessageBusInterface $bus,
         private AttachmentShelf $shelf,
-        private BusinessFacts $facts,
+        private Profile $business,
         private Changes $changes,
         private Counter $counter,
         private ClockInterface $clock,
@@ -65,10 +65,10 @@ final readonly class Receiver
         $form = $version->definition();
         $violations = array_map(
             static fn ($violation): array => ['path' => $violation->path, 'message' => $violation->message],
-            $this->check->check($form, $answers, $now->setTimezone($this->facts->zone())),
+            $this->check->check($form, $answers, $now->setTimezone($this->business->zone())),
         );
         self::refuse($violations);
-        $kept = self::kept($form, $answers, $now->setTimezone($this->facts->zone())->format('Y-m-d'));
+        $kept = self::kept($form, $answers, $now->setTimezone($this->business->zone())->format('Y-m-d'));
 
         return $this->changes->carryOut(
             new Change(ChangeKind::Receive, 'received a form', null, $now),
@@ -201,14 +201,14 @@ final readonly class Receiver
             $readings->doubts(),
             $arriving->channel,
             $now,
-            $this->facts->workingTime()->add($now, min($form->promiseMinutes, Faults::LONGEST_PROMISE)),
+            $this->business->workingTime()->add($now, min($form->promiseMinutes, Faults::LONGEST_PROMISE)),
             $key,
             $arriving->origin,
             $arriving->continues,
         );
-        $local = $now->setTimezone($this->facts->zone())->format('Y-m-d');
+        $local = $now->setTimezone($this->business->zone())->format('Y-m-d');
         if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
-            $submission->continueBy = $now->modify("+{$this->facts->business()->unfinishedMinutes} minutes");
+            $submission->continueBy = $now->modify("+{$this->business->business()->unfinishedMinutes} minutes");
         }
         $submission->digest = $digest;
         $submission->sent = $arriving->sent;

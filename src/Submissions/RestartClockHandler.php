@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Submissions;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Effects\RestartClock;
 use Telamon\Core\Form\Faults;
 use Telamon\Core\Plan\Effect;
@@ -19,7 +19,7 @@ use Telamon\Effects\Making;
  */
 final readonly class RestartClockHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private Profile $business)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class RestartClockHandler implements EffectHandler
         if (null === $submission) {
             return [];
         }
-        $submission->promiseAgain($this->facts->workingTime()->add($made->now, min($submission->formVersion->promiseMinutes(), Faults::LONGEST_PROMISE)));
+        $submission->promiseAgain($this->business->workingTime()->add($made->now, min($submission->formVersion->promiseMinutes(), Faults::LONGEST_PROMISE)));
 
         return [$submission];
     }

@@ -7,7 +7,7 @@ namespace Telamon\Submissions;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionType;
@@ -23,7 +23,7 @@ final readonly class SubmissionPdf
         private Environment $twig,
         private AttachmentShelf $shelf,
         private SmallPicture $pictures,
-        private BusinessFacts $facts,
+        private Profile $business,
         #[Autowire('%kernel.cache_dir%')]
         private string $cacheFolder,
     ) {
@@ -41,8 +41,8 @@ final readonly class SubmissionPdf
             'name' => $submission->name,
             'form' => $submission->formVersion->definition()->title,
             'version' => $submission->formVersion->number,
-            'business' => $this->facts->business()->name,
-            'received' => $submission->receivedAt->setTimezone($this->facts->zone())->format('D j F Y, H:i'),
+            'business' => $this->business->business()->name,
+            'received' => $submission->receivedAt->setTimezone($this->business->zone())->format('D j F Y, H:i'),
             'page' => $submission->origin->page,
             'campaign' => $submission->origin->campaign,
             'answers' => $this->answers($submission, $files),

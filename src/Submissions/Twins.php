@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Submissions;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Reading;
@@ -18,7 +18,7 @@ use Telamon\Tasks\TaskCounts;
 /** Recognises a form that was filled in twice with the same answers: that is one submission, not two. */
 final readonly class Twins
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private TaskCounts $tasks)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private TaskCounts $tasks)
     {
     }
 
@@ -54,7 +54,7 @@ final readonly class Twins
         if ('' === $submission->sameness) {
             return null;
         }
-        $since = $now->modify("-{$this->facts->business()->againDays} days");
+        $since = $now->modify("-{$this->business->business()->againDays} days");
         /** @var list<Submission> $found */
         $found = $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')
             ->where('s.sameness = :sameness')->andWhere('s.receivedAt >= :since')->andWhere('s.state <> :aside')

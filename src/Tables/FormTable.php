@@ -6,7 +6,7 @@ namespace Telamon\Tables;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Question;
 use Telamon\Forms\Form;
@@ -17,7 +17,7 @@ use Telamon\Http\Page;
 /** What came through one form, with its questions as columns across all its versions. Rows are read without entities. */
 final readonly class FormTable
 {
-    public function __construct(private EntityManagerInterface $em, private TableRows $rows, private BusinessFacts $facts)
+    public function __construct(private EntityManagerInterface $em, private TableRows $rows, private Profile $business)
     {
     }
 
@@ -97,7 +97,7 @@ final readonly class FormTable
             'id' => self::text($row, 'id'),
             'number' => self::text($row, 'number'),
             'state' => self::text($row, 'state'),
-            'receivedAt' => (new \DateTimeImmutable(self::text($row, 'received_at'), new \DateTimeZone('UTC')))->setTimezone($this->facts->zone())->format(\DATE_RFC3339),
+            'receivedAt' => (new \DateTimeImmutable(self::text($row, 'received_at'), new \DateTimeZone('UTC')))->setTimezone($this->business->zone())->format(\DATE_RFC3339),
             'version' => $versions[self::text($row, 'form_version_id')] ?? 0,
             'answers' => (object) $answers,
         ];

@@ -6,13 +6,13 @@ namespace Telamon\Tasks;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 
 /** Shows tasks as the contract has them. A task waits while one that comes first is open. */
 final readonly class TaskView
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class TaskView
      */
     public function rows(array $tasks): array
     {
-        $zone = $this->facts->zone();
+        $zone = $this->business->zone();
         $today = $this->clock->now()->setTimezone($zone)->format('Y-m-d');
         $open = $this->openPositions($tasks);
 

@@ -6,6 +6,9 @@ namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Adds somebody to ask at the client’s. */
 final readonly class AddContact implements Changeable
@@ -24,6 +27,18 @@ final readonly class AddContact implements Changeable
     public static function name(): string
     {
         return 'contact.add';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        $parts = [];
+        foreach (['name' => $this->name, 'role' => $this->role, 'email' => $this->email, 'phone' => $telling->phone($this->phone)] as $name => $shown) {
+            if ('' !== $shown) {
+                array_push($parts, Part::words([] === $parts ? 'Add the contact ' : ', '), $from->part($name, $shown));
+            }
+        }
+
+        return [] === $parts ? [Part::words('Add a contact')] : $parts;
     }
 
     public function fields(): array

@@ -6,6 +6,9 @@ namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Tags a record. */
 final readonly class AddTags implements Changeable
@@ -23,6 +26,11 @@ final readonly class AddTags implements Changeable
     public static function name(): string
     {
         return 'tags.add';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        return [Part::words("Tag the {$this->record} "), $from->part('tags', implode(', ', $this->tags))];
     }
 
     public function fields(): array

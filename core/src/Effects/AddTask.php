@@ -6,6 +6,9 @@ namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Adds a task to the project. */
 final readonly class AddTask implements Changeable
@@ -32,12 +35,17 @@ final readonly class AddTask implements Changeable
         return 'task.add';
     }
 
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        return [$from->part('name', $this->name), Part::words(', '), $from->part('assignee', $telling->firstName($this->assignee)), Part::words(', '), $from->part('due', $telling->day($this->due))];
+    }
+
     public function fields(): array
     {
         return [
-            new LineField('name', 'Task', 'text', $this->name),
+            new LineField('name', 'Task', 'text', $this->name, 'name'),
             new LineField('assignee', 'Who', 'staff', $this->assignee, 'staff'),
-            new LineField('due', 'By', 'day', $this->due),
+            new LineField('due', 'By', 'day', $this->due, 'day'),
         ];
     }
 

@@ -6,6 +6,9 @@ namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Notes on the project what somebody wishes for. */
 final readonly class AddWish implements Changeable
@@ -22,6 +25,11 @@ final readonly class AddWish implements Changeable
     public static function name(): string
     {
         return 'wish.add';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        return [Part::words('Wish for '.('quote' === $this->kind ? 'the quote: ' : 'an appointment: ')), $from->part('text', $this->text)];
     }
 
     public function fields(): array

@@ -9,6 +9,7 @@ use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\Comparison;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Telling;
 
 /** A plan line about one field of a record that is on file: keep what stands there, replace it, or keep both. */
 final readonly class FieldChange
@@ -26,10 +27,8 @@ final readonly class FieldChange
      */
     public function __construct(
         private string $key,
-        private string $group,
         private string $record,
         private string $field,
-        private string $label,
         private bool $canBoth = false,
         private string $usual = self::KEEP,
         private bool $mayBeLonger = false,
@@ -42,12 +41,12 @@ final readonly class FieldChange
      * @param list<string> $onFile the same, of the record
      * @param array<string, string> $decisions
      * @param \Closure(string): string $plain what equal values share
-     * @param \Closure(string): string|null $shown how a value is written for people
      */
-    public function line(Reading $reading, string $value, ?string $sent, array $onFile, array $decisions, ?\Closure $plain = null, ?\Closure $shown = null): PlanLine
+    public function line(Reading $reading, string $value, ?string $sent, array $onFile, array $decisions, Telling $telling, ?\Closure $plain = null): PlanLine
     {
         $plain ??= self::plain(...);
-        $shown ??= static fn (string $text): string => $text;
+        $shown = 'phone' === $this->field ? $telling->phone(...) : static fn (string $text): string => $text;
+        $label = $telling->label($this->record, $this->field);
         $onFile = array_values(array_filter($onFile, static fn (string $one): bool => '' !== $one));
         $there = array_map($plain, $onFile);
         if ($this->mayBeLonger) {
@@ -59,16 +58,16 @@ final readonly class FieldChange
             $fills = Comparison::Fills === $comparison;
             $rough = $fills && $reading->isAbout ? "read as {$reading->string()}" : '';
 
-            return new PlanLine($this->key, $this->group, [Part::words("{$this->label}: "), Part::value($reading->text, $number)], $fills ? $this->effect($value, 'add', '') : null, $rough, $fills ? '' : 'as on file');
+            return $this->says("{$label}: ", Part::value($reading->text, $number))->doing($fills ? $this->effect($value, 'add', '') : null)->noting($rough)->because($fills ? '' : 'as on file');
         }
         $old = $this->replaced($onFile, $sent, $plain);
         $choice = $this->choice($comparison, $decisions[$this->key] ?? null);
         [$here, $there] = [Part::value($reading->text, $number), Part::value(implode(', ', array_map($shown, $onFile)))];
         $parts = match ($choice->chosen) {
-            self::REPLACE => [Part::words("{$this->label}: "), $here, Part::words(' instead of '), Part::value($shown($old))],
-            self::BOTH => [Part::words("{$this->label}: "), $here, Part::words(' beside '), $there],
-            self::KEEP => [Part::words("{$this->label} stays "), $there, Part::words('; they wrote '), $here],
-            default => [Part::words("{$this->label}: they wrote "), $here, Part::words(', here it has become '), $there, Part::words('. Which counts?')],
+            self::REPLACE => ["{$label}: ", $here, ' instead of ', Part::value($shown($old))],
+            self::BOTH => ["{$label}: ", $here, ' beside ', $there],
+            self::KEEP => ["{$label} stays ", $there, '; they wrote ', $here],
+            default => ["{$label}: they wrote ", $here, ', here it has become ', $there, '. Which counts?'],
         };
         $effect = match ($choice->chosen) {
             self::REPLACE => $this->effect($value, 'replace', $old),
@@ -76,7 +75,12 @@ final readonly class FieldChange
             default => null,
         };
 
-        return new PlanLine($this->key, $this->group, $parts, $effect, '', $this->why($comparison, isset($decisions[$this->key])), $choice);
+        return $this->says(...$parts)->doing($effect)->because($this->why($comparison, isset($decisions[$this->key])))->offering($choice);
+    }
+
+    private function says(string|Part ...$sentence): PlanLine
+    {
+        return PlanLine::telling($this->key, 'client' === $this->record ? 'Client' : 'Project', ...$sentence);
     }
 
     private function choice(Comparison $comparison, ?string $decided): Choice

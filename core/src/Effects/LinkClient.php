@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Links the client to another one. */
 final readonly class LinkClient implements Effect
@@ -20,5 +23,10 @@ final readonly class LinkClient implements Effect
     public static function name(): string
     {
         return 'client.link';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        return [Part::words('Link the client to '), $telling->record('client', $this->to), Part::words('household' === $this->kind ? ', the same household' : ', whom they pay for')];
     }
 }

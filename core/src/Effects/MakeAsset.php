@@ -6,6 +6,9 @@ namespace Telamon\Core\Effects;
 
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Puts an asset of the client on file. */
 final readonly class MakeAsset implements Changeable
@@ -27,6 +30,22 @@ final readonly class MakeAsset implements Changeable
     public static function name(): string
     {
         return 'asset.create';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        $parts = [Part::words("Add {$telling->assetWord} ")];
+        $named = array_filter(['description' => $this->description === trim("{$this->make} {$this->model}") ? '' : $this->description, 'make' => $this->make, 'model' => $this->model], static fn (string $text): bool => '' !== $text);
+        foreach ($named as $name => $text) {
+            array_push($parts, ...(1 === \count($parts) ? [] : [Part::words(' ')]), ...[$from->part($name, $text)]);
+        }
+        foreach (['serial' => [] === $named ? 'number ' : ', number ', 'place' => ', at '] as $name => $words) {
+            if ('' !== $this->$name) {
+                array_push($parts, Part::words($words), $from->part($name, $this->$name));
+            }
+        }
+
+        return $parts;
     }
 
     public function fields(): array

@@ -7,6 +7,9 @@ namespace Telamon\Core\Effects;
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\Essential;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Puts a client on file. */
 final readonly class MakeClient implements Changeable, Essential
@@ -26,6 +29,19 @@ final readonly class MakeClient implements Changeable, Essential
     public static function name(): string
     {
         return 'client.create';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        $name = trim("{$this->given} {$this->family}");
+        $parts = [Part::words('Make a client of '), $from->part('given', '' === $name ? 'nobody named' : $name, 'family')];
+        foreach (['email' => [', ', $this->email], 'phone' => [', ', $telling->phone($this->phone)], 'address' => [', at ', $this->address]] as $field => [$words, $shown]) {
+            if ('' !== $shown) {
+                array_push($parts, Part::words($words), $from->part($field, $shown));
+            }
+        }
+
+        return $parts;
     }
 
     public function fields(): array

@@ -7,6 +7,9 @@ namespace Telamon\Core\Effects;
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\Essential;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Opens a project for the client. */
 final readonly class OpenProject implements Changeable, Essential
@@ -32,12 +35,22 @@ final readonly class OpenProject implements Changeable, Essential
         return 'project.open';
     }
 
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        $parts = [Part::words('Open '), $from->part('title', $this->title), Part::words(' for '), $from->part('lead', $telling->staff($this->lead))];
+        foreach ($from->each('notes', 'the note') as $i => $note) {
+            array_push($parts, Part::words(0 === $i ? ', with ' : ' and '), $note);
+        }
+
+        return '' === $this->stage ? $parts : [...$parts, Part::words(', in the stage '), $from->part('stage', $this->stage)];
+    }
+
     public function fields(): array
     {
         return [
-            new LineField('title', 'Title', 'text', $this->title),
+            new LineField('title', 'Title', 'text', $this->title, 'name'),
             new LineField('lead', 'Lead', 'staff', $this->lead, 'staff'),
-            new LineField('stage', 'Stage', 'stage', $this->stage),
+            new LineField('stage', 'Stage', 'stage', $this->stage, 'stage'),
         ];
     }
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Effects;
 
+use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
+use Telamon\Core\Plan\Part;
+use Telamon\Core\Plan\Sources;
+use Telamon\Core\Plan\Telling;
 
 /** Sends a message. */
 final readonly class QueueMessage implements Changeable
@@ -15,18 +19,35 @@ final readonly class QueueMessage implements Changeable
      * @param string $why what it is about, for staff
      * @param string $says a digest of what it rests on; empty while that is not settled
      */
-    public function __construct(
+    private function __construct(
         public string $template,
         public string $to,
-        public string $toName = '',
-        public string $why = '',
+        public string $toName,
+        public bool $toStaff,
+        public string $why,
         public string $says = '',
     ) {
+    }
+
+    public static function toClient(string $template, string $to, string $name = ''): self
+    {
+        return new self($template, $to, $name, false, '');
+    }
+
+    /** @param string $why what it is about */
+    public static function toStaff(string $template, StaffMember $to, string $why = ''): self
+    {
+        return new self($template, $to->email, $to->name, true, $why);
     }
 
     public static function name(): string
     {
         return 'message.queue';
+    }
+
+    public function sentence(Telling $telling, Sources $from): array
+    {
+        return [Part::words($this->toStaff ? "Tell {$this->toName} at " : "Send “{$telling->template($this->template)}” to "), $from->part('to', $this->to)];
     }
 
     public function fields(): array
@@ -38,11 +59,11 @@ final readonly class QueueMessage implements Changeable
 
     public function with(array $values): static
     {
-        return new self($this->template, $values['to'] ?? $this->to, $this->toName, $this->why, $this->says);
+        return new self($this->template, $values['to'] ?? $this->to, $this->toName, $this->toStaff, $this->why, $this->says);
     }
 
     public function saying(string $says): self
     {
-        return new self($this->template, $this->to, $this->toName, $this->why, $says);
+        return new self($this->template, $this->to, $this->toName, $this->toStaff, $this->why, $says);
     }
 }

@@ -43,11 +43,11 @@ final readonly class DayChoice
     public function line(Reading $reading, string $key, string $group, string $words, \DateTimeImmutable $today, ?Effect $effect = null): PlanLine
     {
         $number = $reading->question->number;
-        $parts = null === $this->day
-            ? [Part::words($words), Part::value($reading->text, $number), Part::words(': which day is meant?')]
-            : [Part::words($words), Part::value(DayWords::short($this->day, $today), $number), Part::words(', '.DayWords::distance($this->day, $today))];
+        $line = null === $this->day
+            ? PlanLine::telling($key, $group, $words, Part::value($reading->text, $number), ': which day is meant?')
+            : PlanLine::telling($key, $group, $words, Part::value(DayWords::short($this->day, $today), $number), ', '.DayWords::distance($this->day, $today));
 
-        return new PlanLine($key, $group, $parts, $effect, '', null === $this->choice ? '' : 'day or month first?', $this->choice);
+        return $line->doing($effect)->because(null === $this->choice ? '' : 'day or month first?')->offering($this->choice);
     }
 
     private static function utc(string $iso): \DateTimeImmutable

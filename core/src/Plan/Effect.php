@@ -9,4 +9,11 @@ interface Effect
 {
     /** Stands in fingerprints: it stays the same whatever the class is called. */
     public static function name(): string;
+
+    /**
+     * What it does, made from its values and where they came from.
+     *
+     * @return non-empty-list<Part>
+     */
+    public function sentence(Telling $telling, Sources $from): array;
 }

@@ -9,7 +9,7 @@ final readonly class LineField
 {
     /**
      * @param 'text'|'staff'|'day'|'stage' $kind how it is shown and typed
-     * @param 'text'|'staff'|'email'|'phone' $reads how what is typed is read
+     * @param 'name'|'text'|'staff'|'stage'|'day'|'email'|'phone' $reads how what is typed is read
      */
     public function __construct(public string $key, public string $label, public string $kind, public string $value, public string $reads = 'text')
     {

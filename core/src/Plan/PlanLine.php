@@ -11,57 +11,80 @@ final readonly class PlanLine
 {
     /**
      * @param string $key stays the same when the plan is made again
-     * @param list<Part> $parts the sentence
-     * @param string $reason a rule's or checklist's name
      * @param Effect|null $effect what to write; null where the line only tells or asks
      * @param list<ComparedField> $compared
      */
-    public function __construct(
+    private function __construct(
         public string $key,
         public string $group,
-        public array $parts,
+        public Said $said,
         public ?Effect $effect = null,
-        public string $note = '',
-        public string $reason = '',
         public ?Choice $choice = null,
         public array $compared = [],
-        public bool $isDropped = false,
-        public bool $isAmended = false,
+        public Handled $handled = Handled::AsPlanned,
     ) {
     }
 
-    /** The same line, left out: it tells, and does nothing. */
-    public function dropped(): self
+    /** A line whose sentence is what its effect says. */
+    public static function of(string $key, string $group, Effect $effect, Telling $telling, ?Sources $from = null): self
     {
-        return new self($this->key, $this->group, $this->parts, null, '', 'left out', null, [], true, $this->isAmended);
+        return new self($key, $group, Said::of($effect, $telling, $from ?? Sources::none()), $effect);
     }
 
-    /**
-     * With what somebody made of it.
-     *
-     * @param list<Part> $parts
-     */
-    public function amended(array $parts, Effect $effect): self
+    /** A line that only tells or asks; with an effect where the sentence says more than the effect knows. */
+    public static function telling(string $key, string $group, string|Part ...$sentence): self
     {
-        return new self($this->key, $this->group, $parts, $effect, $this->note, $this->reason, $this->choice, $this->compared, false, true);
+        return new self($key, $group, Said::words(...$sentence));
     }
 
-    /** With another effect, and what is noted beside it. */
-    public function doing(Effect $effect, string $note): self
+    /** @param string $reason a rule's or checklist's name, or what speaks for it */
+    public function because(string $reason): self
     {
-        return new self($this->key, $this->group, $this->parts, $effect, $note, $this->reason, $this->choice, $this->compared, $this->isDropped, $this->isAmended);
+        return $this->with(said: $this->said->because($reason));
     }
 
-    /** With a choice that somebody made of it, and may make again. */
-    public function offering(Choice $choice): self
+    /** @param string $note what stands beside it */
+    public function noting(string $note): self
     {
-        return new self($this->key, $this->group, $this->parts, $this->effect, $this->note, $this->reason, $choice, $this->compared, $this->isDropped, $this->isAmended);
+        return $this->with(said: $this->said->noting($note));
+    }
+
+    public function doing(?Effect $effect): self
+    {
+        return $this->with($effect);
+    }
+
+    /** With a choice that is to be made, or that somebody made and may make again. */
+    public function offering(?Choice $choice): self
+    {
+        return $this->with(choice: $choice);
     }
 
     /** @param list<ComparedField> $compared */
     public function comparing(array $compared): self
     {
-        return new self($this->key, $this->group, $this->parts, $this->effect, $this->note, $this->reason, $this->choice, $compared, $this->isDropped, $this->isAmended);
+        return $this->with(compared: $compared);
+    }
+
+    /** The same line, left out: it tells, and does nothing. */
+    public function dropped(): self
+    {
+        return new self($this->key, $this->group, $this->said->noting('')->because('left out'), handled: $this->handled->dropped());
+    }
+
+    /**
+     * With values that somebody changed.
+     *
+     * @param list<string> $changed their names
+     */
+    public function amended(Changeable $effect, Telling $telling, array $changed): self
+    {
+        return new self($this->key, $this->group, $this->said->amended($effect, $telling, $changed), $effect, $this->choice, $this->compared, Handled::Amended);
+    }
+
+    public function isDropped(): bool
+    {
+        return $this->handled->isDropped();
     }
 
     public function isOpen(): bool
@@ -82,15 +105,21 @@ final readonly class PlanLine
             'number' => $number,
             'key' => $this->key,
             'group' => $this->group,
-            'parts' => array_map(static fn (Part $part): array => $part->toArray(), $this->parts),
-            'note' => $this->note,
-            'reason' => $this->reason,
+            'parts' => array_map(static fn (Part $part): array => $part->toArray(), $this->said->parts),
+            'note' => $this->said->note,
+            'reason' => $this->said->reason,
             'choice' => $this->choice?->toArray(),
-            'dropped' => $this->isDropped,
-            'amended' => $this->isAmended,
-            'canDrop' => $this->isDropped || $this->canDrop(),
+            'dropped' => $this->isDropped(),
+            'amended' => $this->handled->isAmended(),
+            'canDrop' => $this->isDropped() || $this->canDrop(),
             'fields' => array_map(static fn (LineField $field): array => $field->toArray(), $this->effect instanceof Changeable ? $this->effect->fields() : []),
             'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
         ];
+    }
+
+    /** @param list<ComparedField>|null $compared */
+    private function with(?Effect $effect = null, ?Said $said = null, ?Choice $choice = null, ?array $compared = null): self
+    {
+        return new self($this->key, $this->group, $said ?? $this->said, $effect ?? $this->effect, $choice ?? $this->choice, $compared ?? $this->compared, $this->handled);
     }
 }

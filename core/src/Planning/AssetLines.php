@@ -10,8 +10,8 @@ use Telamon\Core\Effects\UseAsset;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Sources;
 
 /** The plan's lines about what the work is done on: one for each that the answers describe. */
 final readonly class AssetLines
@@ -30,16 +30,16 @@ final readonly class AssetLines
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, ?KnownClient $client, array $decisions = []): array
+    public function lines(PlanContext $now, ?KnownClient $client, array $decisions = []): array
     {
         $lines = [];
         $found = 0;
-        foreach ($this->told($input) as $told) {
+        foreach ($this->told($now) as $told) {
             $named = array_intersect_key($told, ['description' => 0, 'make' => 0, 'model' => 0, 'serial' => 0]);
             if ([] !== $named) {
                 $key = 0 === $found ? 'asset' : 'asset.'.($found + 1);
                 ++$found;
-                array_push($lines, ...($this->onFile($input, $client, $told, $key, $decisions) ?? [$this->new($input, $told, $key)]));
+                array_push($lines, ...($this->onFile($now, $client, $told, $key, $decisions) ?? [$this->new($now, $told, $key)]));
             }
         }
 
@@ -47,10 +47,10 @@ final readonly class AssetLines
     }
 
     /** @return array<int, array<string, Reading>> by line of a table, then by field or custom field */
-    private function told(PlanInput $input): array
+    private function told(PlanContext $now): array
     {
         $told = [];
-        foreach ($input->readings->all as $reading) {
+        foreach ($now->inquiry->readings->all as $reading) {
             $destination = $reading->question->destination;
             $field = null === $destination ? false : array_search($destination, self::FIELDS, true);
             if (false !== $field) {
@@ -72,14 +72,12 @@ final readonly class AssetLines
      *
      * @return list<PlanLine>|null
      */
-    private function onFile(PlanInput $input, ?KnownClient $client, array $told, string $key, array $decisions): ?array
+    private function onFile(PlanContext $now, ?KnownClient $client, array $told, string $key, array $decisions): ?array
     {
         foreach ($client->assets ?? [] as $asset) {
             $bySerial = isset($told['serial']) && '' !== self::plain($asset['serial'] ?? '') && self::plain($asset['serial'] ?? '') === self::plain($told['serial']->text);
             if ($bySerial || (isset($told['description']) && self::plain($asset['description']) === self::plain($told['description']->text))) {
-                return [new PlanLine($key, 'Project', [
-                    Part::words("The {$input->assetWord} on file: "), Part::record('asset', $asset['id'], $asset['description']),
-                ], new UseAsset($asset['id']), '', $bySerial ? 'same serial number' : 'same description'), ...$this->changes($input, $asset, $told, $key, $decisions)];
+                return [PlanLine::of($key, 'Project', new UseAsset($asset['id']), $now->telling)->because($bySerial ? 'same serial number' : 'same description'), ...$this->changes($now, $asset, $told, $key, $decisions)];
             }
         }
 
@@ -93,15 +91,15 @@ final readonly class AssetLines
      *
      * @return list<PlanLine>
      */
-    private function changes(PlanInput $input, array $asset, array $told, string $key, array $decisions): array
+    private function changes(PlanContext $now, array $asset, array $told, string $key, array $decisions): array
     {
         $lines = [];
-        foreach (['make' => 'Make', 'model' => 'Model', 'serial' => 'Serial number', 'place' => 'Where it stands'] as $field => $label) {
+        foreach (['make', 'model', 'serial', 'place'] as $field) {
             $reading = $told[$field] ?? null;
             // Those of further lines of a table hang on no asset of their own in the plan, and stay in the notes.
             if (null !== $reading && 'asset' === $key) {
-                $line = (new FieldChange("field.asset.$field", 'Project', 'asset', $field, $label, false, 'place' === $field ? 'replace' : 'keep', 'place' === $field))
-                    ->line($reading, $reading->text, $input->sentText($reading), [$asset[$field] ?? ''], $decisions, 'serial' === $field ? self::plain(...) : null);
+                $line = (new FieldChange("field.asset.$field", 'asset', $field, false, 'place' === $field ? 'replace' : 'keep', 'place' === $field))
+                    ->line($reading, $reading->text, $now->inquiry->sentText($reading), [$asset[$field] ?? ''], $decisions, $now->telling, 'serial' === $field ? self::plain(...) : null);
                 if (null !== $line->effect || null !== $line->choice) {
                     $lines[] = $line;
                 }
@@ -112,18 +110,8 @@ final readonly class AssetLines
     }
 
     /** @param array<string, Reading> $told */
-    private function new(PlanInput $input, array $told, string $key): PlanLine
+    private function new(PlanContext $now, array $told, string $key): PlanLine
     {
-        $named = array_filter([$told['description'] ?? null, $told['make'] ?? null, $told['model'] ?? null]);
-        $parts = [Part::words("Add {$input->assetWord} ")];
-        foreach (array_values($named) as $i => $reading) {
-            array_push($parts, ...(0 === $i ? [] : [Part::words(' ')]), ...[Part::value($reading->text, $reading->question->number)]);
-        }
-        foreach (['serial' => [] === $named ? 'number ' : ', number ', 'place' => ', at '] as $field => $words) {
-            if (isset($told[$field])) {
-                array_push($parts, Part::words($words), Part::value($told[$field]->text, $told[$field]->question->number));
-            }
-        }
         $custom = [];
         foreach ($told as $field => $reading) {
             if (str_starts_with($field, 'custom.')) {
@@ -133,7 +121,9 @@ final readonly class AssetLines
         $text = static fn (string $field): string => isset($told[$field]) ? $told[$field]->text : '';
         $description = $text('description');
 
-        return new PlanLine($key, 'Project', $parts, new MakeAsset('' !== $description ? $description : trim($text('make').' '.$text('model')), $text('place'), $text('make'), $text('model'), $text('serial'), $text('notes'), $custom));
+        $effect = new MakeAsset('' !== $description ? $description : trim($text('make').' '.$text('model')), $text('place'), $text('make'), $text('model'), $text('serial'), $text('notes'), $custom);
+
+        return PlanLine::of($key, 'Project', $effect, $now->telling, Sources::of(array_intersect_key($told, self::FIELDS)));
     }
 
     private static function plain(string $text): string

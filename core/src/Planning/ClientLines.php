@@ -17,35 +17,35 @@ use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Sources;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Core\Reading\PhoneReader;
 
 /** The plan's lines about who this is. */
 final readonly class ClientLines
 {
     private const CHOICE = 'client';
 
-    public function __construct(private ClientMatcher $matcher, private NameReader $names, private PhoneReader $phones)
+    public function __construct(private ClientMatcher $matcher, private NameReader $names)
     {
     }
 
     /** @param array<string, string> $decisions */
-    public function lines(PlanInput $input, array $decisions): ClientOutcome
+    public function lines(PlanContext $now, array $decisions): ClientOutcome
     {
-        if ([] === $input->candidates) {
-            return new ClientOutcome([$this->newClient($input, null)], null);
+        if ([] === $now->onFile->candidates) {
+            return new ClientOutcome([$this->newClient($now, null)], null);
         }
-        $choice = $this->choice($input->candidates, $decisions[self::CHOICE] ?? null);
+        $choice = $this->choice($now->onFile->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
-            return new ClientOutcome([$this->newClient($input, $choice, isset($decisions[self::CHOICE])), ...self::link($input->candidates)], null);
+            return new ClientOutcome([$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now)], null);
         }
-        foreach ($input->candidates as $candidate) {
-            if ($choice->chosen === (1 === \count($input->candidates) ? 'same' : $candidate->client->id)) {
-                return new ClientOutcome([$this->sameClient($input, $candidate, $choice)], $candidate->client);
+        foreach ($now->onFile->candidates as $candidate) {
+            if ($choice->chosen === (1 === \count($now->onFile->candidates) ? 'same' : $candidate->client->id)) {
+                return new ClientOutcome([$this->sameClient($now, $candidate, $choice)], $candidate->client);
             }
         }
 
-        return new ClientOutcome([$this->question($input, $choice)], null);
+        return new ClientOutcome([$this->question($now, $choice)], null);
     }
 
     /** @param list<Candidate> $candidates */
@@ -75,15 +75,17 @@ final readonly class ClientLines
     }
 
     /** Who wrote is not sure: what speaks for the likeliest stands beside. */
-    private function question(PlanInput $input, Choice $choice): PlanLine
+    private function question(PlanContext $now, Choice $choice): PlanLine
     {
-        $name = $input->readings->for(Destination::ClientName);
-        $likeliest = $input->candidates[0];
-        $parts = 1 === \count($input->candidates)
-            ? [Part::words('Is '), Part::value($name->text ?? 'who wrote', $name?->question->number), Part::words(' '), Part::record('client', $likeliest->client->id, $likeliest->client->name), Part::words(", client since {$likeliest->client->sinceYear}?")]
-            : [Part::words('Which client is '), Part::value($name->text ?? 'who wrote', $name?->question->number), Part::words('? '.\count($input->candidates).' on file may be')];
+        $name = $now->inquiry->readings->for(Destination::ClientName);
+        $likeliest = $now->onFile->candidates[0];
+        $who = Part::value($name->text ?? 'who wrote', $name?->question->number);
+        $record = $now->telling->record('client', $likeliest->client->id);
+        $line = 1 === \count($now->onFile->candidates)
+            ? PlanLine::telling('client', 'Client', 'Is ', $who, ' ', $record, $now->telling->more('client', $likeliest->client->id).'?')
+            : PlanLine::telling('client', 'Client', 'Which client is ', $who, '? '.\count($now->onFile->candidates).' on file may be');
 
-        return new PlanLine('client', 'Client', $parts, null, '', self::sureness($likeliest), $choice, $this->matcher->compare($input->readings, $likeliest));
+        return $line->because(self::sureness($likeliest))->offering($choice)->comparing($this->matcher->compare($now->inquiry->readings, $likeliest));
     }
 
     private static function sureness(Candidate $candidate): string
@@ -91,61 +93,31 @@ final readonly class ClientLines
         return trim(FieldWords::percent($candidate->judgement->probability).' one person: '.FieldWords::agreeing($candidate->judgement), ': ');
     }
 
-    /**
-     * @param list<Candidate> $candidates
-     *
-     * @return list<PlanLine> a new client of a household that is known is linked to it
-     */
-    private static function link(array $candidates): array
+    /** @return list<PlanLine> a new client of a household that is known is linked to it */
+    private static function link(PlanContext $now): array
     {
-        if (!self::isHousehold($candidates)) {
-            return [];
-        }
-        $other = $candidates[0]->client;
-
-        return [new PlanLine('client.link', 'Client', [Part::words('Link the client to '), Part::record('client', $other->id, $other->name), Part::words(', the same household')], new LinkClient($other->id, 'household'))];
+        return self::isHousehold($now->onFile->candidates) ? [PlanLine::of('client.link', 'Client', new LinkClient($now->onFile->candidates[0]->client->id, 'household'), $now->telling)] : [];
     }
 
-    private function newClient(PlanInput $input, ?Choice $choice, bool $decided = false): PlanLine
+    private function newClient(PlanContext $now, ?Choice $choice, bool $decided = false): PlanLine
     {
-        $name = $input->readings->for(Destination::ClientName);
-        $email = $input->readings->for(Destination::ClientEmail);
-        $phone = $input->readings->for(Destination::ClientPhone);
-        $place = self::address($input);
-        $parts = [Part::words('Make a client of '), Part::value($name->text ?? 'nobody named', $name?->question->number)];
-        if (null !== $email) {
-            array_push($parts, Part::words(', '), Part::value($email->text, $email->question->number));
-        }
-        if (null !== $phone && '' !== $phone->string()) {
-            array_push($parts, Part::words(', '), Part::value($this->phones->format($phone->string()), $phone->question->number));
-        }
-        if (null !== $place) {
-            array_push($parts, Part::words(', at '), Part::value($place->text, $place->question->number));
-        }
+        $name = $now->inquiry->readings->for(Destination::ClientName);
+        $email = $now->inquiry->readings->for(Destination::ClientEmail);
+        $phone = $now->inquiry->readings->for(Destination::ClientPhone);
+        $place = self::address($now);
         [$given, $family] = $this->parts($name);
+        $effect = new MakeClient($given, $family, $email?->string() ?? '', $phone?->string() ?? '', $place->text ?? '');
 
-        if (self::isHousehold($input->candidates)) {
-            $other = $input->candidates[0]->client;
-            array_push($parts, Part::words(', of the same household as '), Part::record('client', $other->id, $other->name));
-        }
-
-        return new PlanLine('client', 'Client', $parts, new MakeClient($given, $family, $email?->string() ?? '', $phone?->string() ?? '', $place->text ?? ''), '', self::whyNew($input->candidates, $decided), $choice, self::isHousehold($input->candidates) ? $this->matcher->compare($input->readings, $input->candidates[0]) : []);
+        return PlanLine::of('client', 'Client', $effect, $now->telling, Sources::of(['given' => $name, 'family' => $name, 'email' => $email, 'phone' => $phone, 'address' => $place]))
+            ->because(self::whyNew($now->onFile->candidates, $decided))->offering($choice)
+            ->comparing(self::isHousehold($now->onFile->candidates) ? $this->matcher->compare($now->inquiry->readings, $now->onFile->candidates[0]) : []);
     }
 
-    private function sameClient(PlanInput $input, Candidate $candidate, Choice $choice): PlanLine
+    private function sameClient(PlanContext $now, Candidate $candidate, Choice $choice): PlanLine
     {
-        $client = $candidate->client;
-
-        return new PlanLine(
-            'client',
-            'Client',
-            [Part::words('Same person as '), Part::record('client', $client->id, $client->name), Part::words(", client since {$client->sinceYear}")],
-            new UseClient($client->id),
-            '',
-            Verdict::Same === $candidate->judgement->verdict ? self::sureness($candidate) : 'your choice',
-            $choice,
-            $this->matcher->compare($input->readings, $candidate),
-        );
+        return PlanLine::of('client', 'Client', new UseClient($candidate->client->id), $now->telling)
+            ->because(Verdict::Same === $candidate->judgement->verdict ? self::sureness($candidate) : 'your choice')
+            ->offering($choice)->comparing($this->matcher->compare($now->inquiry->readings, $candidate));
     }
 
     /** @param list<Candidate> $candidates */
@@ -165,9 +137,9 @@ final readonly class ClientLines
     }
 
     /** Where they live or are: said as such, or else where the asset stands. */
-    private static function address(PlanInput $input): ?Reading
+    private static function address(PlanContext $now): ?Reading
     {
-        return $input->readings->for(Destination::ClientAddress) ?? $input->readings->for(Destination::AssetPlace);
+        return $now->inquiry->readings->for(Destination::ClientAddress) ?? $now->inquiry->readings->for(Destination::AssetPlace);
     }
 
     /** @return array{string, string} given and family name */

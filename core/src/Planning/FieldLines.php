@@ -16,7 +16,7 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Plan\DayChoice;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
-use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Plan\Sources;
 
 /** The plan's lines about single fields, tags, contacts and wishes: what an answer changes beyond the usual records. */
 final readonly class FieldLines
@@ -32,10 +32,6 @@ final readonly class FieldLines
         'phone' => Destination::ContactPhone,
     ];
 
-    public function __construct(private ?PhoneReader $phones = null)
-    {
-    }
-
     /**
      * Lines about the client; they stand after the line that says who it is.
      *
@@ -43,19 +39,19 @@ final readonly class FieldLines
      *
      * @return list<PlanLine>
      */
-    public function client(PlanInput $input, array $decisions, ?KnownClient $client): array
+    public function client(PlanContext $now, array $decisions, ?KnownClient $client): array
     {
         $lines = [];
         foreach (self::CLIENT as $field => $destination) {
-            $reading = $input->readings->for($destination);
+            $reading = $now->inquiry->readings->for($destination);
             if (null !== $reading) {
                 // Notes grow; what is there is never replaced.
                 $known = 'notes' === $field ? [] : [$client->fields[$field] ?? ''];
-                $lines[] = (new FieldChange("field.{$reading->question->key}", 'Client', 'client', $field, ucfirst($field)))->line($reading, $reading->text, $input->sentText($reading), $known, $decisions);
+                $lines[] = (new FieldChange("field.{$reading->question->key}", 'client', $field))->line($reading, $reading->text, $now->inquiry->sentText($reading), $known, $decisions, $now->telling);
             }
         }
 
-        return [...$this->reach($input, $decisions, $client), ...$lines, ...$this->tags($input, Destination::ClientTags, 'client', 'Client'), ...$this->contact($input), ...$this->custom($input, $decisions, Destination::ClientCustom, $client)];
+        return [...$this->reach($now, $decisions, $client), ...$lines, ...$this->tags($now, Destination::ClientTags, 'client', 'Client'), ...$this->contact($now), ...$this->custom($now, $decisions, Destination::ClientCustom, $client)];
     }
 
     /**
@@ -66,17 +62,17 @@ final readonly class FieldLines
      *
      * @return list<PlanLine>
      */
-    public function project(PlanInput $input, array $decisions, bool $hasAsset): array
+    public function project(PlanContext $now, array $decisions, bool $hasAsset): array
     {
-        $budget = $input->readings->for(Destination::ProjectBudget);
+        $budget = $now->inquiry->readings->for(Destination::ProjectBudget);
 
         return [
-            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'Project', 'project', 'budget', 'Budget'))->line($budget, $budget->text, null, [], $decisions)]),
-            ...($hasAsset ? $this->custom($input, $decisions, Destination::AssetCustom, null) : []),
-            ...$this->custom($input, $decisions, Destination::ProjectCustom, null),
-            ...$this->tags($input, Destination::ProjectTags, 'project', 'Project'),
-            ...$this->wish($input, Destination::AppointmentWish, 'appointment', 'an appointment'),
-            ...$this->wish($input, Destination::QuoteWish, 'quote', 'the quote'),
+            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'project', 'budget'))->line($budget, $budget->text, null, [], $decisions, $now->telling)]),
+            ...($hasAsset ? $this->custom($now, $decisions, Destination::AssetCustom, null) : []),
+            ...$this->custom($now, $decisions, Destination::ProjectCustom, null),
+            ...$this->tags($now, Destination::ProjectTags, 'project', 'Project'),
+            ...$this->wish($now, Destination::AppointmentWish, 'appointment', 'an appointment'),
+            ...$this->wish($now, Destination::QuoteWish, 'quote', 'the quote'),
         ];
     }
 
@@ -87,31 +83,29 @@ final readonly class FieldLines
      *
      * @return list<PlanLine>
      */
-    private function reach(PlanInput $input, array $decisions, ?KnownClient $client): array
+    private function reach(PlanContext $now, array $decisions, ?KnownClient $client): array
     {
         if (null === $client) {
             return [];
         }
         $lines = [];
         $fold = static fn (string $text): string => mb_strtolower(trim($text));
-        $phones = $this->phones;
-        $shown = static fn (string $phone): string => $phones?->format($phone) ?? $phone;
         foreach ([
-            ['email', 'Email', Destination::ClientEmail, $client->emails, $fold, null],
-            ['phone', 'Phone', Destination::ClientPhone, $client->phones, $fold, $shown],
-        ] as [$field, $label, $destination, $known, $plain, $words]) {
-            $reading = $input->readings->for($destination);
+            ['email', Destination::ClientEmail, $client->emails],
+            ['phone', Destination::ClientPhone, $client->phones],
+        ] as [$field, $destination, $known]) {
+            $reading = $now->inquiry->readings->for($destination);
             if (null !== $reading && '' !== $reading->string()) {
-                $lines[] = (new FieldChange("field.$field", 'Client', 'client', $field, $label, true, 'both'))->line($reading, $reading->string(), $input->sentValue($reading), $known, $decisions, $plain, $words);
+                $lines[] = (new FieldChange("field.$field", 'client', $field, true, 'both'))->line($reading, $reading->string(), $now->inquiry->sentValue($reading), $known, $decisions, $now->telling, $fold);
             }
         }
-        $home = $input->readings->for(Destination::ClientAddress);
-        $place = $input->readings->for(Destination::AssetPlace);
+        $home = $now->inquiry->readings->for(Destination::ClientAddress);
+        $place = $now->inquiry->readings->for(Destination::AssetPlace);
         if (null !== $home) {
-            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address', true, 'both', true))->line($home, $home->text, $input->sentText($home), [$client->address, ...$client->otherAddresses], $decisions);
+            $lines[] = (new FieldChange('field.address', 'client', 'address', true, 'both', true))->line($home, $home->text, $now->inquiry->sentText($home), [$client->address, ...$client->otherAddresses], $decisions, $now->telling);
         } elseif (null !== $place && '' === $client->address) {
             // Where it stands is where they live, as long as nothing else is known.
-            $lines[] = (new FieldChange('field.address', 'Client', 'client', 'address', 'Address'))->line($place, $place->text, null, [], $decisions);
+            $lines[] = (new FieldChange('field.address', 'client', 'address'))->line($place, $place->text, null, [], $decisions, $now->telling);
         }
 
         // What is on file as it was written needs no line of its own.
@@ -123,24 +117,24 @@ final readonly class FieldLines
      *
      * @return list<PlanLine>
      */
-    private function custom(PlanInput $input, array $decisions, Destination $destination, ?KnownClient $client): array
+    private function custom(PlanContext $now, array $decisions, Destination $destination, ?KnownClient $client): array
     {
         $lines = [];
         $record = $destination->customOf() ?? '';
-        foreach ($input->readings->allFor($destination) as $reading) {
-            $field = $input->customField($reading);
+        foreach ($now->inquiry->readings->allFor($destination) as $reading) {
+            $field = $now->desk->naming->customField($reading);
             if (null === $field || $reading->line > 0) {
                 continue;
             }
             $group = 'client' === $record ? 'Client' : 'Project';
             if (CustomKind::Day === $field->kind) {
                 $key = "field.{$reading->question->key}";
-                $day = DayChoice::of($reading, $key, $decisions, $input->today);
+                $day = DayChoice::of($reading, $key, $decisions, $now->today);
                 $effect = null === $day->day ? null : new SetField($record, "custom.{$field->key}", $day->day->format('Y-m-d'));
-                $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $input->today, $effect);
+                $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $now->today, $effect);
             } else {
                 $value = CustomKind::Text === $field->kind ? $reading->text : $reading->string();
-                $lines[] = (new FieldChange("field.{$reading->question->key}", $group, $record, "custom.{$field->key}", $field->label))->line($reading, $value, CustomKind::Text === $field->kind ? $input->sentText($reading) : $input->sentValue($reading), [$client->fields["custom.{$field->key}"] ?? ''], $decisions);
+                $lines[] = (new FieldChange("field.{$reading->question->key}", $record, "custom.{$field->key}"))->line($reading, $value, CustomKind::Text === $field->kind ? $now->inquiry->sentText($reading) : $now->inquiry->sentValue($reading), [$client->fields["custom.{$field->key}"] ?? ''], $decisions, $now->telling);
             }
         }
 
@@ -148,46 +142,37 @@ final readonly class FieldLines
     }
 
     /** @return list<PlanLine> */
-    private function tags(PlanInput $input, Destination $destination, string $record, string $group): array
+    private function tags(PlanContext $now, Destination $destination, string $record, string $group): array
     {
-        return array_map(static fn (Reading $reading): PlanLine => new PlanLine(
-            "tags.{$reading->question->key}",
-            $group,
-            [Part::words('Tag '.('client' === $record ? 'the client ' : 'it ')), Part::value(implode(', ', $reading->texts()), $reading->question->number)],
-            new AddTags($record, $reading->texts()),
-        ), $input->readings->allFor($destination));
+        return array_map(static fn (Reading $reading): PlanLine => PlanLine::of("tags.{$reading->question->key}", $group, new AddTags($record, $reading->texts()), $now->telling, Sources::of(['tags' => $reading])), $now->inquiry->readings->allFor($destination));
     }
 
     /** @return list<PlanLine> */
-    private function contact(PlanInput $input): array
+    private function contact(PlanContext $now): array
     {
-        $values = ['name' => '', 'role' => '', 'email' => '', 'phone' => ''];
-        $parts = [];
-        foreach (self::CONTACT as $field => $destination) {
-            $reading = $input->readings->for($destination);
-            if (null !== $reading) {
-                $values[$field] = \in_array($field, ['email', 'phone'], true) ? $reading->string() : $reading->text;
-                array_push($parts, Part::words([] === $parts ? 'Add the contact ' : ', '), Part::value($reading->text, $reading->question->number));
-            }
+        $told = array_filter(array_map(static fn (Destination $destination): ?Reading => $now->inquiry->readings->for($destination), self::CONTACT));
+        if ([] === $told) {
+            return [];
         }
+        $effect = new AddContact($told['name']->text ?? '', $told['role']->text ?? '', isset($told['email']) ? $told['email']->string() : '', isset($told['phone']) ? $told['phone']->string() : '');
 
-        return [] === $parts ? [] : [new PlanLine('contact', 'Client', $parts, new AddContact($values['name'], $values['role'], $values['email'], $values['phone']))];
+        return [PlanLine::of('contact', 'Client', $effect, $now->telling, Sources::of($told))];
     }
 
     /** @return list<PlanLine> */
-    private function wish(PlanInput $input, Destination $destination, string $kind, string $words): array
+    private function wish(PlanContext $now, Destination $destination, string $kind, string $words): array
     {
-        $readings = $input->readings->allFor($destination);
+        $readings = $now->inquiry->readings->allFor($destination);
         if ([] === $readings) {
             return [];
         }
         $parts = [];
         $told = [];
         foreach ($readings as $i => $reading) {
-            array_push($parts, Part::words(0 === $i ? "Wish for $words: " : '; '), Part::value($reading->text, $reading->question->number));
+            array_push($parts, 0 === $i ? "Wish for $words: " : '; ', Part::value($reading->text, $reading->question->number));
             $told[] = "{$reading->question->wording} {$reading->text}";
         }
 
-        return [new PlanLine("wish.$kind", 'Project', $parts, new AddWish($kind, implode("\n", $told)))];
+        return [PlanLine::telling("wish.$kind", 'Project', ...$parts)->doing(new AddWish($kind, implode("\n", $told)))];
     }
 }

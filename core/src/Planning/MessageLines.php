@@ -18,7 +18,7 @@ use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
-use Telamon\Core\Time\DayWords;
+use Telamon\Core\Plan\Sources;
 
 /** The plan's lines about who is told. What was said before is not said again; what would be said otherwise now is offered. */
 final readonly class MessageLines
@@ -39,19 +39,19 @@ final readonly class MessageLines
      *
      * @return list<PlanLine> none where nothing is done but filing
      */
-    public function lines(PlanInput $input, array $before, ?KnownClient $client): array
+    public function lines(PlanContext $now, array $before, ?KnownClient $client): array
     {
-        [$lead, $template] = self::lead($input, $before, $client);
+        [$lead, $template] = self::lead($now, $before, $client);
         if (null === $lead) {
             return [];
         }
         $lines = [];
-        $email = $input->readings->for(Destination::ClientEmail);
+        $email = $now->inquiry->readings->for(Destination::ClientEmail);
         if (null !== $email && '' !== $email->string()) {
-            $name = $input->readings->for(Destination::ClientName)->text ?? '';
-            $lines[] = self::line($input, self::CONFIRMATION, 'Send “'.($input->templates[self::CONFIRMATION] ?? '').'” to ', $email->string(), $name, $email->question->number, 'Confirm every inquiry');
+            $name = $now->inquiry->readings->for(Destination::ClientName)->text ?? '';
+            $lines[] = PlanLine::of('message.'.self::CONFIRMATION, 'Messages', QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name), $now->telling, Sources::of(['to' => $email]))->because('Confirm every inquiry');
         }
-        $lines[] = self::line($input, $template, 'Tell '.$lead->name.' at ', $lead->email, $lead->name, null, 'Tell whoever leads');
+        $lines[] = PlanLine::of("message.$template", 'Messages', QueueMessage::toStaff($template, $lead), $now->telling)->because('Tell whoever leads');
 
         return $lines;
     }
@@ -64,33 +64,33 @@ final readonly class MessageLines
      *
      * @return list<PlanLine>
      */
-    public function settled(array $lines, PlanInput $input, array $decisions): array
+    public function settled(array $lines, PlanContext $now, array $decisions): array
     {
         $says = self::says($lines);
 
-        return array_map(static fn (PlanLine $line): PlanLine => $line->effect instanceof QueueMessage ? self::settle($line, $line->effect, $says, $input, $decisions) : $line, $lines);
+        return array_map(static fn (PlanLine $line): PlanLine => $line->effect instanceof QueueMessage ? self::settle($line, $line->effect, $says, $now, $decisions) : $line, $lines);
     }
 
     /** @param array<string, string> $decisions */
-    private static function settle(PlanLine $line, QueueMessage $effect, string $says, PlanInput $input, array $decisions): PlanLine
+    private static function settle(PlanLine $line, QueueMessage $effect, string $says, PlanContext $now, array $decisions): PlanLine
     {
         $effect = $effect->saying($says);
-        $before = array_values(array_filter($input->alreadySent, static fn (SentBefore $sent): bool => $sent->template === $effect->template && $sent->to === $effect->to));
-        $line = $line->doing($effect, $line->note);
+        $before = array_values(array_filter($now->onFile->sent, static fn (SentBefore $sent): bool => $sent->template === $effect->template && $sent->to === $effect->to));
+        $line = $line->doing($effect);
         if ([] === $before) {
             return $line;
         }
         $to = Part::value($effect->to);
-        $day = DayWords::short(new \DateTimeImmutable($before[0]->day), $input->today);
+        $day = $now->telling->day($before[0]->day);
         if ([] !== array_filter($before, static fn (SentBefore $sent): bool => $sent->says === $says)) {
-            return new PlanLine($line->key, $line->group, [Part::words('Already sent to '), $to, Part::words(" on $day, not sent again")], null, '', 'Nothing goes out twice');
+            return PlanLine::telling($line->key, $line->group, 'Already sent to ', $to, " on $day, not sent again")->because('Nothing goes out twice');
         }
         $choice = new Choice("{$line->key}.again", $decisions["{$line->key}.again"] ?? null, [['value' => 'send', 'hotkey' => '1', 'label' => 'Send it corrected'], ['value' => 'leave', 'hotkey' => '2', 'label' => 'Do not send']]);
 
         return match ($choice->chosen) {
-            'send' => new PlanLine($line->key, $line->group, $line->parts, $effect, "corrects what was sent on $day", 'your choice', $choice),
-            'leave' => new PlanLine($line->key, $line->group, [Part::words('Already sent to '), $to, Part::words(" on $day; the correction is not sent")], null, '', 'your choice', $choice),
-            default => new PlanLine($line->key, $line->group, [Part::words('What was sent to '), $to, Part::words(" on $day said something else. Send it corrected?")], null, '', 'Nothing goes out twice', $choice),
+            'send' => $line->noting("corrects what was sent on $day")->because('your choice')->offering($choice),
+            'leave' => PlanLine::telling($line->key, $line->group, 'Already sent to ', $to, " on $day; the correction is not sent")->because('your choice')->offering($choice),
+            default => PlanLine::telling($line->key, $line->group, 'What was sent to ', $to, " on $day said something else. Send it corrected?")->because('Nothing goes out twice')->offering($choice),
         };
     }
 
@@ -118,35 +118,24 @@ final readonly class MessageLines
      *
      * @return array{StaffMember|null, string}
      */
-    private static function lead(PlanInput $input, array $before, ?KnownClient $client): array
+    private static function lead(PlanContext $now, array $before, ?KnownClient $client): array
     {
         foreach ($before as $line) {
             if ($line->effect instanceof OpenProject) {
-                return [self::staff($input, $line->effect->lead), self::NOTICE];
+                return [self::staff($now, $line->effect->lead), self::NOTICE];
             }
             if ($line->effect instanceof UseProject) {
                 $leads = array_column($client->openProjects ?? [], 'lead', 'id');
 
-                return [self::staff($input, $leads[$line->effect->id] ?? ''), self::ADDED];
+                return [self::staff($now, $leads[$line->effect->id] ?? ''), self::ADDED];
             }
         }
 
         return [null, ''];
     }
 
-    private static function staff(PlanInput $input, string $id): StaffMember
+    private static function staff(PlanContext $now, string $id): StaffMember
     {
-        foreach ([...array_values($input->book->staff), ...array_map(static fn (ServiceFacts $service): StaffMember => $service->lead, array_values($input->services))] as $one) {
-            if ($one->id === $id) {
-                return $one;
-            }
-        }
-
-        return $input->outcome->lead() ?? $input->coordinator;
-    }
-
-    private static function line(PlanInput $input, string $template, string $words, string $to, string $name, ?int $answer, string $reason): PlanLine
-    {
-        return new PlanLine("message.$template", 'Messages', [Part::words($words), Part::value($to, $answer)], new QueueMessage($template, $to, $name), '', $reason);
+        return $now->staff($id) ?? $now->ruling->outcome->lead() ?? $now->desk->coordinator;
     }
 }

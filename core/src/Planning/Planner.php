@@ -30,16 +30,16 @@ final readonly class Planner
      *
      * @throws InvalidDecision when a decision names what the plan does not offer
      */
-    public function plan(PlanInput $input, array $decisions = [], array $kept = []): Plan
+    public function plan(PlanContext $now, array $decisions = [], array $kept = []): Plan
     {
-        [$base, $outcome] = $this->lines($input->with($input->outcome, new Amendments()), []);
+        [$base, $outcome] = $this->lines($now->with($now->ruling->outcome, new Amendments()), []);
         $decisions += self::offered($base, $kept);
         $later = array_diff_key($kept, $decisions);
-        if ([] !== $later && !$input->amendments->isEmpty()) {
+        if ([] !== $later && !$now->amendments->isEmpty()) {
             // A choice that only what somebody changed gives rise to.
-            $decisions += self::offered($this->lines($input, $decisions)[0], $later);
+            $decisions += self::offered($this->lines($now, $decisions)[0], $later);
         }
-        [$lines, $outcome] = [] === $decisions && $input->amendments->isEmpty() ? [$base, $outcome] : $this->lines($input, $decisions);
+        [$lines, $outcome] = [] === $decisions && $now->amendments->isEmpty() ? [$base, $outcome] : $this->lines($now, $decisions);
         $this->refuseUnknown($lines, $decisions);
 
         return new Plan($lines, Plan::fingerprintOf($base), $outcome);
@@ -50,25 +50,25 @@ final readonly class Planner
      *
      * @return array{list<PlanLine>, RuleOutcome}
      */
-    private function lines(PlanInput $input, array $decisions): array
+    private function lines(PlanContext $now, array $decisions): array
     {
-        $client = $this->client->lines($input, $decisions);
-        $input = $input->ruled($client->chosen, null !== ($client->lines[0] ?? null) && $client->lines[0]->isOpen());
+        $client = $this->client->lines($now, $decisions);
+        $now = $now->ruled($client->chosen, null !== ($client->lines[0] ?? null) && $client->lines[0]->isOpen());
         $lines = [
             ...$client->lines,
-            ...$this->unread->lines($input, $decisions, 'client'),
-            ...$this->fields->client($input, $decisions, $client->chosen),
-            ...$this->project->lines($input, $decisions, $client->chosen),
-            ...$this->unread->lines($input, $decisions, 'project'),
+            ...$this->unread->lines($now, $decisions, 'client'),
+            ...$this->fields->client($now, $decisions, $client->chosen),
+            ...$this->project->lines($now, $decisions, $client->chosen),
+            ...$this->unread->lines($now, $decisions, 'project'),
         ];
-        $lines = [...$lines, ...$this->messages->lines($input, $lines, $client->chosen)];
+        $lines = [...$lines, ...$this->messages->lines($now, $lines, $client->chosen)];
 
-        $lines = [...$lines, ...$this->rules->lines($input, $lines, null, $decisions)];
+        $lines = [...$lines, ...$this->rules->lines($now, $lines, null, $decisions)];
         $tasks = \count(array_filter($lines, static fn (PlanLine $line): bool => $line->effect instanceof AddTask));
-        $lines = $this->amender->amend([...$lines, ...$this->amender->added($input, $tasks)], $input);
-        $lines = $this->messages->settled($lines, $input, $decisions);
+        $lines = $this->amender->amend([...$lines, ...$this->amender->added($now, $tasks)], $now);
+        $lines = $this->messages->settled($lines, $now, $decisions);
 
-        return [self::grouped(self::told($lines)), $input->outcome];
+        return [self::grouped(self::told($lines)), $now->ruling->outcome];
     }
 
     /**

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
-use Telamon\Core\Checklists\Checklist;
-use Telamon\Core\Checklists\ChecklistMerge;
-use Telamon\Core\Checklists\Doer;
-use Telamon\Core\Checklists\PlannedTask;
-use Telamon\Core\Effects\AddTask;
 use Telamon\Core\Effects\AttachFiles;
 use Telamon\Core\Effects\KeepSheet;
 use Telamon\Core\Effects\OpenProject;
@@ -21,10 +16,9 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\DayChoice;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Sources;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Core\Time\DayWords;
 
 /** The plan's lines about the work: project, asset, day, notes, tasks and files. */
 final readonly class ProjectLines
@@ -32,7 +26,7 @@ final readonly class ProjectLines
     private const READY_BY = 'ready_by';
     private const PROJECT = 'project';
 
-    public function __construct(private AssetLines $assets = new AssetLines(), private FieldLines $fields = new FieldLines())
+    public function __construct(private AssetLines $assets = new AssetLines(), private FieldLines $fields = new FieldLines(), private TaskLines $tasks = new TaskLines())
     {
     }
 
@@ -41,44 +35,44 @@ final readonly class ProjectLines
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $decisions, ?KnownClient $client): array
+    public function lines(PlanContext $now, array $decisions, ?KnownClient $client): array
     {
-        $reading = $input->readings->for(Destination::ProjectReadyBy);
-        $day = DayChoice::of($reading, self::READY_BY, $decisions, $input->today);
-        $service = $this->service($input);
+        $reading = $now->inquiry->readings->for(Destination::ProjectReadyBy);
+        $day = DayChoice::of($reading, self::READY_BY, $decisions, $now->today);
+        $service = $this->service($now);
 
-        $assets = $this->assets->lines($input, $client, $decisions);
-        $again = $this->again($input, $client, $decisions);
-        if (Purpose::File === $input->purpose || 'file' === $again?->chosen) {
-            return [new PlanLine('project', 'Project', [Part::words('File it with the client; no project is opened')], null, '', null === $again ? 'what the form is for' : 'your choice', $again), ...$this->files($input, false)];
+        $assets = $this->assets->lines($now, $client, $decisions);
+        $again = $this->again($now, $client, $decisions);
+        if (Purpose::File === $now->inquiry->purpose || 'file' === $again?->chosen) {
+            return [PlanLine::telling('project', 'Project', 'File it with the client; no project is opened')->because(null === $again ? 'what the form is for' : 'your choice')->offering($again), ...$this->files($now, false)];
         }
         if (null !== $again && null === $again->chosen) {
-            return [new PlanLine('project', 'Project', [Part::words('Which project is this added to?')], null, [] === ($client->openProjects ?? []) ? 'none is open for this client' : '', 'what the form is for', $again), ...$this->files($input, false)];
+            return [PlanLine::telling('project', 'Project', 'Which project is this added to?')->noting([] === ($client->openProjects ?? []) ? 'none is open for this client' : '')->because('what the form is for')->offering($again), ...$this->files($now, false)];
         }
         foreach ($client->openProjects ?? [] as $open) {
             if ($again?->chosen === $open['id']) {
-                return [$this->addTo($input, $open, $again, [] !== $assets), ...$assets, ...$this->fields->project($input, $decisions, [] !== $assets), ...$this->files($input)];
+                return [$this->addTo($now, $open, $again, [] !== $assets), ...$assets, ...$this->fields->project($now, $decisions, [] !== $assets), ...$this->files($now)];
             }
         }
 
         return [
-            $this->project($input, $service, $day->day, [] !== $assets, $again, $client->openProjects[0] ?? null),
+            $this->project($now, $service, $day->day, [] !== $assets, $again, $client->openProjects[0] ?? null),
             ...$assets,
-            ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $input->today)]),
-            ...$this->fields->project($input, $decisions, [] !== $assets),
-            ...$this->tasks($input, $service, $day->day, $decisions),
-            ...$this->files($input),
+            ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $now->today)]),
+            ...$this->fields->project($now, $decisions, [] !== $assets),
+            ...$this->tasks->lines($now, $service?->addOn, $this->lead($now, $service), $day->day, $decisions),
+            ...$this->files($now),
         ];
     }
 
-    private function service(PlanInput $input): ?ServiceFacts
+    private function service(PlanContext $now): ?OfferedService
     {
-        return $input->services[$input->readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
+        return $now->desk->services[$now->inquiry->readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
     }
 
-    private function lead(PlanInput $input, ?ServiceFacts $service): StaffMember
+    private function lead(PlanContext $now, ?OfferedService $service): StaffMember
     {
-        return $input->outcome->lead() ?? $service->lead ?? $input->coordinator;
+        return $now->ruling->outcome->lead() ?? $service->lead ?? $now->desk->coordinator;
     }
 
     /**
@@ -86,10 +80,10 @@ final readonly class ProjectLines
      *
      * @param array<string, string> $decisions
      */
-    private function again(PlanInput $input, ?KnownClient $client, array $decisions): ?Choice
+    private function again(PlanContext $now, ?KnownClient $client, array $decisions): ?Choice
     {
-        $adds = Purpose::Add === $input->purpose;
-        if (Purpose::File === $input->purpose || (!$adds && [] === ($client->openProjects ?? []))) {
+        $adds = Purpose::Add === $now->inquiry->purpose;
+        if (Purpose::File === $now->inquiry->purpose || (!$adds && [] === ($client->openProjects ?? []))) {
             return null;
         }
         $options = [['value' => 'new', 'hotkey' => 'O', 'label' => 'Open another']];
@@ -105,40 +99,40 @@ final readonly class ProjectLines
     }
 
     /** @param array{id: string, number: string, title: string, lead: string, opened: string} $open */
-    private function addTo(PlanInput $input, array $open, Choice $choice, bool $hasAsset): PlanLine
+    private function addTo(PlanContext $now, array $open, Choice $choice, bool $hasAsset): PlanLine
     {
-        $notes = [];
-        $parts = [Part::words('Add to '), Part::record('project', $open['id'], "{$open['number']} {$open['title']}")];
-        $noted = $this->noted($input, $hasAsset);
+        $noted = $this->noted($now, $hasAsset);
         // The project has its title, day and tasks already: what the answers say of them is told, so that it is not lost.
-        $told = array_filter($input->readings->all, static fn (Reading $reading): bool => \in_array($reading->question->destination, [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task], true) && 0 === $reading->line && !\in_array($reading, $noted, true));
-        foreach ([...$noted, ...array_values($told)] as $i => $reading) {
-            $notes[] = $reading->question->wording."\n".$reading->text;
-            array_push($parts, Part::words(0 === $i ? ' ' : ' and '), Part::value('the note', $reading->question->number));
-        }
+        $told = array_filter($now->inquiry->readings->all, static fn (Reading $reading): bool => \in_array($reading->question->destination, [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task], true) && 0 === $reading->line && !\in_array($reading, $noted, true));
+        $notes = [...$noted, ...array_values($told)];
 
-        return new PlanLine('project', 'Project', $parts, new UseProject($open['id'], implode("\n\n", $notes)), 'its tasks stay as they are', 'your choice', $choice);
+        return PlanLine::of('project', 'Project', new UseProject($open['id'], self::notes($notes)), $now->telling, Sources::of(['notes' => $notes]))->noting('its tasks stay as they are')->because('your choice')->offering($choice);
+    }
+
+    /** @param list<Reading> $readings */
+    private static function notes(array $readings): string
+    {
+        return implode("\n\n", array_map(static fn (Reading $reading): string => $reading->question->wording."\n".$reading->text, $readings));
     }
 
     /** @param array{id: string, number: string, title: string, lead: string, opened: string}|null $open */
-    private function project(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, bool $hasAsset, ?Choice $again = null, ?array $open = null): PlanLine
+    private function project(PlanContext $now, ?OfferedService $service, ?\DateTimeImmutable $readyBy, bool $hasAsset, ?Choice $again = null, ?array $open = null): PlanLine
     {
-        $asked = $input->readings->for(Destination::ProjectService);
-        $lead = $this->lead($input, $service);
-        $named = $input->readings->for(Destination::ProjectTitle);
+        $asked = $now->inquiry->readings->for(Destination::ProjectService);
+        $lead = $this->lead($now, $service);
+        $named = $now->inquiry->readings->for(Destination::ProjectTitle);
         $title = $named->text ?? $service->name ?? $asked->text ?? 'Inquiry';
-        $notes = [];
-        $numbers = [];
-        foreach ($this->noted($input, $hasAsset) as $reading) {
-            $notes[] = $reading->question->wording."\n".$reading->text;
-            $numbers[] = $reading;
-        }
-        $parts = [Part::words('Open '), Part::value($title, ($named ?? $asked)?->question->number), Part::words(' for '), Part::value($lead->name)];
-        foreach ($numbers as $i => $reading) {
-            array_push($parts, Part::words(0 === $i ? ', with ' : ' and '), Part::value('the note', $reading->question->number));
-        }
+        $notes = $this->noted($now, $hasAsset);
+        $outcome = $now->ruling->outcome;
+        $effect = new OpenProject($title, $lead->id, $outcome->stage(), $readyBy?->format('Y-m-d') ?? '', self::notes($notes), $service->key ?? '');
+        $note = match (true) {
+            null !== $open => "{$open['number']} {$open['title']} is open since {$now->telling->day($open['opened'])}; add to it instead?",
+            '' === $outcome->stage() => '',
+            default => 'the stage: '.RuleOutcome::why($outcome->stages),
+        };
 
-        return new PlanLine('project', 'Project', $parts, new OpenProject($title, $lead->id, $input->outcome->stage(), $readyBy?->format('Y-m-d') ?? '', implode("\n\n", $notes), $service->key ?? ''), null !== $open ? "{$open['number']} {$open['title']} is open since ".DayWords::short(new \DateTimeImmutable($open['opened'], new \DateTimeZone('UTC')), $input->today).'; add to it instead?' : ('' === $input->outcome->stage() ? '' : "in the stage {$input->outcome->stage()} (".RuleOutcome::why($input->outcome->stages).')'), [] === $input->outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($input->outcome->leads), $again);
+        return PlanLine::of('project', 'Project', $effect, $now->telling, Sources::of(['title' => $named ?? $asked, 'notes' => $notes]))->noting($note)
+            ->because([] === $outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($outcome->leads))->offering($again);
     }
 
     /**
@@ -146,114 +140,27 @@ final readonly class ProjectLines
      *
      * @return list<Reading>
      */
-    private function noted(PlanInput $input, bool $hasAsset): array
+    private function noted(PlanContext $now, bool $hasAsset): array
     {
         $homeless = static fn (Reading $reading): bool => QuestionType::Files !== $reading->question->type && 0 === $reading->line
-            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $input->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
+            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
 
         // What could not be read is told too: its text is all there is. A budget is kept as it was written.
         $unread = static fn (Reading $reading): bool => $reading->isUnread() && null !== $reading->question->destination && 0 === $reading->line && !\in_array($reading->question->destination, [Destination::ProjectNotes, Destination::ProjectBudget], true) && !$homeless($reading);
 
-        return [...$input->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($input->readings->all, $homeless)), ...array_values(array_filter($input->readings->all, $unread))];
-    }
-
-    /**
-     * What cannot be done by the day it must be ready is asked about, not passed over.
-     *
-     * @param list<PlannedTask> $late
-     * @param array<string, string> $decisions
-     *
-     * @return list<PlanLine>
-     */
-    private static function late(array $late, ?\DateTimeImmutable $readyBy, PlanInput $input, array $decisions): array
-    {
-        if ([] === $late || null === $readyBy) {
-            return [];
-        }
-        $choice = new Choice('late', $decisions['late'] ?? null, [['value' => 'go-on', 'hotkey' => '1', 'label' => 'Go on all the same']]);
-        $names = implode(', ', array_map(static fn (PlannedTask $task): string => "“{$task->item->name}” by ".DayWords::short($task->due, $input->today), \array_slice($late, 0, 3))).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '');
-        $parts = [Part::words('Not in time for '), Part::value(DayWords::short($readyBy, $input->today)), Part::words(": $names".(null === $choice->chosen ? '. Go on, or put the day right?' : ''))];
-
-        return [new PlanLine('late', 'Tasks', $parts, null, '', null === $choice->chosen ? 'too few working days' : 'your choice', $choice)];
-    }
-
-    /**
-     * @param array<string, string> $decisions
-     *
-     * @return list<PlanLine>
-     */
-    private function tasks(PlanInput $input, ?ServiceFacts $service, ?\DateTimeImmutable $readyBy, array $decisions): array
-    {
-        $checklists = [$input->baseChecklist, ...(null === $service?->addOn ? [] : [$service->addOn])];
-        // A checklist that is there already is not joined twice.
-        $names = array_map(static fn (Checklist $checklist): string => $checklist->name, $checklists);
-        foreach ($input->outcome->checklists as $checklist) {
-            if (!\in_array($checklist->name, $names, true)) {
-                $checklists[] = $checklist;
-            }
-        }
-        $today = new \DateTimeImmutable($input->today->format('Y-m-d'), new \DateTimeZone('UTC'));
-        $lines = [];
-        $late = [];
-        foreach ((new ChecklistMerge($input->calendar))->merge($checklists, $today, $readyBy) as $task) {
-            if ($task->isLate) {
-                $late[] = $task;
-            }
-            $doer = Doer::Lead === $task->item->doer ? $this->lead($input, $service) : $input->coordinator;
-            $lines[] = new PlanLine(
-                'task.'.$task->item->key,
-                'Tasks',
-                [Part::value($task->item->name), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($task->due, $input->today))],
-                new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist),
-                [] === $task->waitsFor ? '' : 'after task '.implode(' and ', $task->waitsFor),
-                $task->checklist,
-            );
-        }
-
-        return [...self::late($late, $readyBy, $input, $decisions), ...$lines, ...$this->wishedTasks($input, $this->lead($input, $service), \count($lines), $today)];
-    }
-
-    /**
-     * Tasks that answers ask for, after those of the checklists; due on the next working day.
-     *
-     * @return list<PlanLine>
-     */
-    private function wishedTasks(PlanInput $input, StaffMember $doer, int $before, \DateTimeImmutable $today): array
-    {
-        $lines = [];
-        foreach ($input->readings->allFor(Destination::Task) as $reading) {
-            foreach ($reading->texts() as $i => $text) {
-                $due = $input->calendar->add($today, 1);
-                $name = mb_substr($text, 0, 200);
-                $lines[] = new PlanLine(
-                    "task.{$reading->question->key}.".($i + 1),
-                    'Tasks',
-                    [Part::value($name, $reading->question->number), Part::words(', '), Part::value($doer->firstName()), Part::words(', '), Part::value(DayWords::short($due, $input->today))],
-                    new AddTask($before + \count($lines) + 1, $name, $doer->id, $due->format('Y-m-d')),
-                    '',
-                    'asked for in the form',
-                );
-            }
-        }
-
-        return $lines;
+        return [...$now->inquiry->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($now->inquiry->readings->all, $homeless)), ...array_values(array_filter($now->inquiry->readings->all, $unread))];
     }
 
     /** @return list<PlanLine> */
-    private function files(PlanInput $input, bool $hasProject = true): array
+    private function files(PlanContext $now, bool $hasProject = true): array
     {
         $lines = [];
-        foreach ($input->readings->all as $reading) {
+        foreach ($now->inquiry->readings->all as $reading) {
             if (QuestionType::Files === $reading->question->type && \is_array($reading->value)) {
-                $count = \count($reading->value);
-                $lines[] = new PlanLine("files.{$reading->question->key}", 'Files', [
-                    Part::words('Put '),
-                    Part::value(1 === $count ? '1 file' : "$count files", $reading->question->number),
-                    Part::words($hasProject ? " with the {$input->assetWord} and the project" : ' with the client'),
-                ], new AttachFiles($reading->question->key));
+                $lines[] = PlanLine::of("files.{$reading->question->key}", 'Files', new AttachFiles($reading->question->key, \count($reading->value), $hasProject), $now->telling, Sources::of(['count' => $reading]));
             }
         }
-        $lines[] = new PlanLine('sheet', 'Files', [Part::words('Keep the answers as they came with the '.($hasProject ? 'project' : 'client').', as a PDF')], new KeepSheet());
+        $lines[] = PlanLine::of('sheet', 'Files', new KeepSheet($hasProject), $now->telling);
 
         return $lines;
     }

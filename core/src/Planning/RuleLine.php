@@ -6,8 +6,8 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Effect;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Sources;
 use Telamon\Core\Rules\NamesSomebody;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleAction;
@@ -22,7 +22,7 @@ final readonly class RuleLine
      * @param list<PlanLine> $before the lines so far
      * @param array<string, string> $fields merge fields
      */
-    public function __construct(public PlanInput $input, public Rule $rule, public string $key, public StaffMember $lead, public array $before, public array $fields, private TemplateRenderer $renderer)
+    public function __construct(public PlanContext $now, public Rule $rule, public string $key, public StaffMember $lead, public array $before, public array $fields, private TemplateRenderer $renderer)
     {
     }
 
@@ -32,12 +32,18 @@ final readonly class RuleLine
         return $this->renderer->body($template, $this->fields);
     }
 
-    /** @param list<Part> $parts */
-    public function says(string $group, array $parts, ?Effect $effect = null, ?RuleAction $action = null): PlanLine
+    /** What the rule has done, with how whoever it names was chosen. */
+    public function does(string $group, Effect $effect, ?RuleAction $action = null, ?Sources $from = null): PlanLine
     {
         $why = $action instanceof NamesSomebody ? $action->why() : '';
 
-        return new PlanLine($this->key, $group, $parts, $effect, '', $this->rule->name.('' === $why ? '' : ", $why"));
+        return PlanLine::of($this->key, $group, $effect, $this->now->telling, $from)->because($this->rule->name.('' === $why ? '' : ", $why"));
+    }
+
+    /** What it does not do, and why. */
+    public function says(string $group, string $words): PlanLine
+    {
+        return PlanLine::telling($this->key, $group, $words)->because($this->rule->name);
     }
 
     /**

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning;
 
 use Telamon\Core\Effects\OpenProject;
-use Telamon\Core\Effects\SetField;
 use Telamon\Core\Effects\UseProject;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
@@ -42,15 +40,15 @@ final readonly class RuleLines
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $before, ?StaffMember $lead = null, array $decisions = [], bool $asks = true): array
+    public function lines(PlanContext $now, array $before, ?StaffMember $lead = null, array $decisions = [], bool $asks = true): array
     {
         $hasProject = null !== $lead || RuleLine::find($before, OpenProject::class, UseProject::class);
-        $lead ??= self::leadOf($input, $before);
-        $fields = self::fields($input);
+        $lead ??= self::leadOf($now, $before);
+        $fields = self::fields($now);
         $lines = [];
-        foreach ($input->outcome->adds as $i => [$rule, $action]) {
+        foreach ($now->ruling->outcome->adds as $i => [$rule, $action]) {
             $key = "rule.{$rule->id}.$i";
-            $at = new RuleLine($input, $rule, $key, $lead, [...$before, ...$lines], $fields, $this->renderer);
+            $at = new RuleLine($now, $rule, $key, $lead, [...$before, ...$lines], $fields, $this->renderer);
             $line = match (true) {
                 !$hasProject && $action->needsProject() => self::noProject($key, $rule->name),
                 default => $this->line($action, $rule, $at, $decisions["$key.empty"] ?? null, $asks),
@@ -59,8 +57,8 @@ final readonly class RuleLines
                 $lines[] = $line;
             }
         }
-        foreach ($input->outcome->gone as $i => [$rule, $what]) {
-            $lines[] = new PlanLine("rule.{$rule->id}.gone.$i", 'Rules', [Part::words("{$rule->name} names $what: nothing is done for it")], null, '', $rule->name);
+        foreach ($now->ruling->outcome->gone as $i => [$rule, $what]) {
+            $lines[] = PlanLine::telling("rule.{$rule->id}.gone.$i", 'Rules', "{$rule->name} names $what: nothing is done for it")->because($rule->name);
         }
 
         return $lines;
@@ -68,13 +66,7 @@ final readonly class RuleLines
 
     public static function noProject(string $key, string $rule): PlanLine
     {
-        return new PlanLine($key, 'Rules', [Part::words("$rule is about a project, and none comes of this: nothing is done for it")], null, '', $rule);
-    }
-
-    /** Who looks after the client, as somebody adds it by hand. */
-    public static function ownerLine(string $key, StaffMember $staff, string $reason): PlanLine
-    {
-        return new PlanLine($key, 'Client', [Part::value($staff->name), Part::words(' looks after the client')], new SetField('client', 'owner', $staff->id), '', $reason);
+        return PlanLine::telling($key, 'Rules', "$rule is about a project, and none comes of this: nothing is done for it")->because($rule);
     }
 
     private function maker(RuleAction $action): ?ActionLines
@@ -99,7 +91,7 @@ final readonly class RuleLines
         $choice = new Choice("{$at->key}.empty", $decided, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
         $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
 
-        return $line?->offering($choice) ?? new PlanLine($at->key, 'Rules', [Part::words("{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))], null, '', $rule->name, $asks ? $choice : null);
+        return $line?->offering($choice) ?? PlanLine::telling($at->key, 'Rules', "{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))->because($rule->name)->offering($asks ? $choice : null);
     }
 
     /**
@@ -122,12 +114,12 @@ final readonly class RuleLines
     }
 
     /** @param list<PlanLine> $before */
-    private static function leadOf(PlanInput $input, array $before): StaffMember
+    private static function leadOf(PlanContext $now, array $before): StaffMember
     {
-        $lead = $input->coordinator;
+        $lead = $now->desk->coordinator;
         foreach ($before as $line) {
             if ($line->effect instanceof OpenProject) {
-                $lead = $input->book->staff[$line->effect->lead] ?? $lead;
+                $lead = $now->ruling->book->staff[$line->effect->lead] ?? $lead;
             }
         }
 
@@ -135,10 +127,10 @@ final readonly class RuleLines
     }
 
     /** @return array<string, string> merge fields: any answer by its key, and what is known of the project */
-    private static function fields(PlanInput $input): array
+    private static function fields(PlanContext $now): array
     {
-        $fields = $input->merge;
-        foreach ($input->readings->all as $reading) {
+        $fields = $now->onFile->merge;
+        foreach ($now->inquiry->readings->all as $reading) {
             $fields[$reading->question->key] ??= $reading->text;
         }
 

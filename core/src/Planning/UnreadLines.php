@@ -24,11 +24,11 @@ final readonly class UnreadLines
      *
      * @return list<PlanLine>
      */
-    public function lines(PlanInput $input, array $decisions, string $of): array
+    public function lines(PlanContext $now, array $decisions, string $of): array
     {
         $lines = [];
         foreach (self::ASKED as [$record, $destination, $group, $label, $what]) {
-            $reading = $input->readings->for($destination);
+            $reading = $now->inquiry->readings->for($destination);
             if ($record === $of && null !== $reading && $reading->isUnread()) {
                 $lines[] = self::line($reading, $decisions, $group, $label, $what);
             }
@@ -45,7 +45,7 @@ final readonly class UnreadLines
         $text = Part::value($reading->text, $reading->question->number);
 
         return null === $choice->chosen
-            ? new PlanLine($key, $group, [Part::words("$label: "), $text, Part::words(" cannot be read as $what. Put the answer right, or go on without?")], null, '', 'cannot be read', $choice)
-            : new PlanLine($key, $group, [Part::words("$label: "), $text, Part::words(' stands in the notes only')], null, '', 'your choice', $choice);
+            ? PlanLine::telling($key, $group, "$label: ", $text, " cannot be read as $what. Put the answer right, or go on without?")->because('cannot be read')->offering($choice)
+            : PlanLine::telling($key, $group, "$label: ", $text, ' stands in the notes only')->because('your choice')->offering($choice);
     }
 }

@@ -40,7 +40,7 @@ final readonly class Rule
         return new self($this->id, $name, $this->forms, $this->if, $this->actions, $this->from, $this->until, $this->acceptsByItself, $this->when, $this->what, $this->alsoByHand);
     }
 
-    public function appliesTo(RuleFacts $facts): bool
+    public function appliesTo(Circumstances $facts): bool
     {
         $today = $facts->today();
 

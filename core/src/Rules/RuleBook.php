@@ -22,7 +22,7 @@ final readonly class RuleBook
     }
 
     /** All the rules that hold, at once. */
-    public function outcome(RuleFacts $facts): RuleOutcome
+    public function outcome(Circumstances $facts): RuleOutcome
     {
         $outcome = new RuleOutcome();
         foreach ($this->rules as $rule) {

@@ -51,7 +51,7 @@ final readonly class RuleReader
             throw new InvalidRule('if', ucfirst($error->getMessage()).'.');
         }
         foreach ($condition->questions() as $asked) {
-            if (!RuleFacts::canAsk($asked) && 1 !== preg_match('/^[a-z][a-z0-9_]{0,39}$/', $asked)) {
+            if (!Circumstances::canAsk($asked) && 1 !== preg_match('/^[a-z][a-z0-9_]{0,39}$/', $asked)) {
                 throw new InvalidRule('if', "“{$asked}” cannot be asked about.");
             }
         }

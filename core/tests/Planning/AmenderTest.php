@@ -12,9 +12,8 @@ use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Amendments;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\Ruling;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Tests\Fixtures;
 
 final class AmenderTest extends TestCase
@@ -22,7 +21,7 @@ final class AmenderTest extends TestCase
     public function testALineThatIsLeftOutTellsAndDoesNothing(): void
     {
         $plan = self::plan(new Amendments(['message.notice', 'client', 'project']));
-        self::assertTrue(self::line($plan, 'message.notice')->isDropped);
+        self::assertTrue(self::line($plan, 'message.notice')->isDropped());
         self::assertNull(self::line($plan, 'message.notice')->effect);
         self::assertNotNull(self::line($plan, 'client')->effect, 'who is served stays');
         self::assertNotNull(self::line($plan, 'project')->effect, 'what is done stays');
@@ -33,14 +32,14 @@ final class AmenderTest extends TestCase
         self::assertSame([1], Fixtures::value(self::line(self::plan(new Amendments()), 'task.deposit')->effect, 'waitsFor'));
         $plan = self::plan(new Amendments(['task.talk']));
         self::assertSame([], Fixtures::value(self::line($plan, 'task.deposit')->effect, 'waitsFor'));
-        self::assertSame('', self::line($plan, 'task.deposit')->note);
+        self::assertSame('', self::line($plan, 'task.deposit')->said->note);
     }
 
     public function testATaskIsChanged(): void
     {
         $plan = self::plan(new Amendments([], ['task.talk' => ['name' => 'Long talk', 'assignee' => 'pim', 'due' => '2026-12-24']]));
         $line = self::line($plan, 'task.talk');
-        self::assertTrue($line->isAmended);
+        self::assertTrue($line->handled->isAmended());
         self::assertSame('Long talk, Pim, Thu 24 December', self::words($line));
         self::assertSame(['Long talk', 'pim', '2026-12-24'], [Fixtures::value($line->effect, 'name'), Fixtures::value($line->effect, 'assignee'), Fixtures::value($line->effect, 'due')]);
     }
@@ -49,7 +48,7 @@ final class AmenderTest extends TestCase
     {
         $plan = self::plan(new Amendments([], ['project' => ['title' => 'Keys', 'lead' => 'pim']]));
         self::assertSame('Open Keys for Pim Tarrow, with the note', self::words(self::line($plan, 'project')));
-        self::assertSame('your choice', self::line($plan, 'project')->reason);
+        self::assertSame('your choice', self::line($plan, 'project')->said->reason);
         self::assertSame('pim', Fixtures::value(self::line($plan, 'task.parts')->effect, 'assignee'));
         self::assertSame('pim@marrowby.example', Fixtures::value(self::line($plan, 'message.notice')->effect, 'to'));
     }
@@ -74,7 +73,7 @@ final class AmenderTest extends TestCase
         self::assertSame(['Órla', 'Fennick', 'o@example.com', '+353209150000'], [Fixtures::value($client->effect, 'given'), Fixtures::value($client->effect, 'family'), Fixtures::value($client->effect, 'email'), Fixtures::value($client->effect, 'phone')]);
         self::assertStringStartsWith('Add piano Pell grand', self::words(self::line($plan, 'asset')));
         self::assertSame('office@example.com', Fixtures::value(self::line($plan, 'message.confirmation')->effect, 'to'));
-        self::assertTrue($client->isAmended);
+        self::assertTrue($client->handled->isAmended());
 
         $again = self::plan(new Amendments([], ['added.0' => ['tags' => 'dog, , stairs'], 'added.1' => ['value' => 's1']], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
         self::assertSame(['dog', 'stairs'], Fixtures::value(self::line($again, 'added.0')->effect, 'tags'));
@@ -125,11 +124,9 @@ final class AmenderTest extends TestCase
 
     private static function plan(Amendments $amendments): Plan
     {
-        $i = Fixtures::input();
-        $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example'), $i->coordinator], null, 'id');
-        $input = new PlanInput($i->readings, $i->candidates, $i->services, $i->coordinator, $i->baseChecklist, $i->calendar, $i->assetWord, $i->templates, $i->alreadySent, $i->today, [], new RuleBook([], $staff));
+        $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example')], null, 'id');
 
-        return Fixtures::planner()->plan($input->with(new RuleOutcome(), $amendments));
+        return Fixtures::planner()->plan(Fixtures::context(Fixtures::input(), new Ruling(new RuleBook([], $staff)), amendments: $amendments));
     }
 
     private static function line(Plan $plan, string $key): PlanLine
@@ -144,6 +141,6 @@ final class AmenderTest extends TestCase
 
     private static function words(PlanLine $line): string
     {
-        return implode('', array_map(static fn ($part): string => $part->text, $line->parts));
+        return implode('', array_map(static fn ($part): string => $part->text, $line->said->parts));
     }
 }

@@ -12,12 +12,13 @@ use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\EventPlanner;
+use Telamon\Core\Planning\OnFile;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\Ruling;
 use Telamon\Core\Rules\Actions;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Rules\Turns;
@@ -88,22 +89,21 @@ final class EventPlannerTest extends TestCase
     /** @param list<array<string, mixed>> $rules */
     private static function plan(array $rules, string $stage, bool $byHand = false, ?StaffMember $lead = new StaffMember('s1', 'Sorcha Vell', 'sorcha@marrowby.example')): Plan
     {
-        $usual = Fixtures::input();
         $reader = new RuleReader();
         $staff = ['pim' => new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), 'teo' => new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')];
         $book = new RuleBook(
             array_map(static fn (array $rule): Rule => $reader->read(\is_string($rule['name']) ? $rule['name'] : '', $rule), $rules),
             $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 10, Doer::Lead, 1)])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
         );
-        $input = new PlanInput($usual->readings, [], $usual->services, $usual->coordinator, $usual->baseChecklist, $usual->calendar, 'piano', $usual->templates, [], $usual->today, book: $book, merge: ['client' => 'Orla Fennick', 'stage' => $stage]);
-        $facts = (new RuleFacts('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([Trigger::StageChanged], [$stage], $byHand);
+        $context = Fixtures::context(Fixtures::input(), new Ruling($book), onFile: new OnFile(merge: ['client' => 'Orla Fennick', 'stage' => $stage]));
+        $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([Trigger::StageChanged], [$stage], $byHand);
 
-        return (new EventPlanner())->plan($input, $facts, $lead, null);
+        return (new EventPlanner())->plan($context, $facts, $lead, null);
     }
 
     /** @return list<string> */
     private static function told(Plan $plan): array
     {
-        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text, $line->parts))." ({$line->reason})", $plan->lines);
+        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text, $line->said->parts))." ({$line->said->reason})", $plan->lines);
     }
 }

@@ -15,8 +15,10 @@ use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\Inquiry;
+use Telamon\Core\Planning\Naming;
+use Telamon\Core\Planning\OnFile;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Tests\Fixtures;
 
 /** What answers change beyond the usual records. */
@@ -132,23 +134,15 @@ final class FieldLinesTest extends TestCase
      */
     private static function plan(array $questions, array $answers, ?KnownClient $known = null, array $decisions = []): Plan
     {
-        $usual = Fixtures::input();
         $form = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => $questions]]]);
-        $input = new PlanInput(
-            Fixtures::reader()->read($form, $answers),
-            null === $known ? [] : [new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))],
-            $usual->services,
-            $usual->coordinator,
-            $usual->baseChecklist,
-            $usual->calendar,
-            'piano',
-            $usual->templates,
-            [],
-            $usual->today,
-            ['custom.client.floor' => new CustomField('client', 'floor', 'Floor', CustomKind::Number), 'custom.asset.floor' => new CustomField('asset', 'floor', 'Floor', CustomKind::Number), 'custom.client.bought' => new CustomField('client', 'bought', 'Bought on', CustomKind::Day)],
+        $context = Fixtures::context(
+            Fixtures::input(),
+            naming: new Naming('piano', ['custom.client.floor' => new CustomField('client', 'floor', 'Floor', CustomKind::Number), 'custom.asset.floor' => new CustomField('asset', 'floor', 'Floor', CustomKind::Number), 'custom.client.bought' => new CustomField('client', 'bought', 'Bought on', CustomKind::Day)]),
+            onFile: new OnFile(null === $known ? [] : [new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))]),
+            inquiry: new Inquiry(Fixtures::reader()->read($form, $answers)),
         );
 
-        return Fixtures::planner()->plan($input, $decisions);
+        return Fixtures::planner()->plan($context, $decisions);
     }
 
     private static function line(Plan $plan, string $key): PlanLine
@@ -172,7 +166,7 @@ final class FieldLinesTest extends TestCase
         $small = static fn (int $number): string => strtr((string) $number, ['⁰', '¹', '²', '³', '⁴', '⁵', '⁶', '⁷', '⁸', '⁹']);
 
         return array_map(static fn (PlanLine $line): string => "{$line->group}: "
-            .implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : $small($part->answer)), $line->parts))
-            .(\in_array($line->reason, ['on file already', 'as on file', 'same serial number'], true) ? " ({$line->reason})" : ''), $plan->lines);
+            .implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : $small($part->answer)), $line->said->parts))
+            .(\in_array($line->said->reason, ['on file already', 'as on file', 'same serial number'], true) ? " ({$line->said->reason})" : ''), $plan->lines);
     }
 }

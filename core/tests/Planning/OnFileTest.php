@@ -14,8 +14,9 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Planning\Inquiry;
+use Telamon\Core\Planning\OnFile;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Tests\Fixtures;
 
 /** What a plan does with values that are on file already, of clients and of what the work is done on. */
@@ -84,9 +85,9 @@ final class OnFileTest extends TestCase
     {
         $sent = ['phone' => '020 914 3327', 'home' => '1 Old Street, Marrowby', 'place' => '1 Old Street, Marrowby', 'make' => 'Pell'] + self::AS_ON_FILE;
         $plan = self::plan(['phone' => '020 915 0000', 'home' => '1 Old Street, Marrowby', 'place' => 'The hall'] + self::AS_ON_FILE, sent: $sent);
-        self::assertSame(['replace', 'changed by them'], [self::line($plan, 'field.phone')->choice?->chosen, self::line($plan, 'field.phone')->reason]);
-        self::assertSame(['keep', 'changed here meanwhile'], [self::line($plan, 'field.address')->choice?->chosen, self::line($plan, 'field.address')->reason]);
-        self::assertSame([null, 'changed by them and here'], [self::line($plan, 'field.asset.place')->choice?->chosen, self::line($plan, 'field.asset.place')->reason]);
+        self::assertSame(['replace', 'changed by them'], [self::line($plan, 'field.phone')->choice?->chosen, self::line($plan, 'field.phone')->said->reason]);
+        self::assertSame(['keep', 'changed here meanwhile'], [self::line($plan, 'field.address')->choice?->chosen, self::line($plan, 'field.address')->said->reason]);
+        self::assertSame([null, 'changed by them and here'], [self::line($plan, 'field.asset.place')->choice?->chosen, self::line($plan, 'field.asset.place')->said->reason]);
         self::assertSame(['field.asset.place'], array_map(static fn (PlanLine $line): string => $line->key, $plan->open()));
     }
 
@@ -99,13 +100,13 @@ final class OnFileTest extends TestCase
     {
         $known ??= new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '48217', 'make' => 'Pell', 'place' => '7 Weir Cottages, Marrowby. Three steps up.']], [], 'Orla', 'Fennick');
         $form = FormDefinition::fromArray(['title' => 'F', 'pages' => [['key' => 'p', 'questions' => self::QUESTIONS]]]);
-        $i = Fixtures::input();
-        $input = new PlanInput(
-            Fixtures::reader()->read($form, $answers), [new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))], $i->services, $i->coordinator, $i->baseChecklist, $i->calendar, 'piano', $i->templates, [], $i->today,
-            sent: [] === $sent ? null : Fixtures::reader()->read($form, $sent),
+        $context = Fixtures::context(
+            Fixtures::input(),
+            onFile: new OnFile([new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))]),
+            inquiry: new Inquiry(Fixtures::reader()->read($form, $answers), sent: [] === $sent ? null : Fixtures::reader()->read($form, $sent)),
         );
 
-        return Fixtures::planner()->plan($input, $decisions);
+        return Fixtures::planner()->plan($context, $decisions);
     }
 
     /** @return list<string> keys of the lines about the client and the asset */
@@ -126,6 +127,6 @@ final class OnFileTest extends TestCase
 
     private static function words(PlanLine $line): string
     {
-        return implode('', array_map(static fn (Part $part): string => $part->text, $line->parts));
+        return implode('', array_map(static fn (Part $part): string => $part->text, $line->said->parts));
     }
 }

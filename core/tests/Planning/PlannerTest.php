@@ -11,8 +11,8 @@ use Telamon\Core\Plan\InvalidDecision;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
+use Telamon\Core\Planning\Naming;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
 use Telamon\Core\Tests\Fixtures;
 
 final class PlannerTest extends TestCase
@@ -20,11 +20,8 @@ final class PlannerTest extends TestCase
     public function testTheFingerprintIsOfNamesAndValuesNotOfWords(): void
     {
         $usual = Fixtures::input();
-        $told = static fn (string $assetWord, string $service): Plan => Fixtures::planner()->plan(new PlanInput(
-            $usual->readings, [], [$service => $usual->services[$service]] + $usual->services, $usual->coordinator, $usual->baseChecklist, $usual->calendar, $assetWord, $usual->templates, [], $usual->today,
-        ));
-        $service = array_key_first($usual->services) ?? self::fail('no service');
-        self::assertSame($told('piano', $service)->fingerprint, $told('harmonium', $service)->fingerprint, 'the same plan in other words');
+        $told = static fn (string $assetWord): Plan => Fixtures::planner()->plan(Fixtures::context($usual, naming: new Naming($assetWord)));
+        self::assertSame($told('piano')->fingerprint, $told('harmonium')->fingerprint, 'the same plan in other words');
         self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['place' => '8 Weir Cottages, Marrowby']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint);
         self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['matter' => 'It hums.']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint, 'nor what only the notes hold');
     }
@@ -142,7 +139,7 @@ final class PlannerTest extends TestCase
         $input = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);
         $line = Fixtures::planner()->plan($input)->open()[0];
         self::assertNull($line->effect);
-        self::assertMatchesRegularExpression('/^\d+ % one person: same mail, given name$/', $line->reason);
+        self::assertMatchesRegularExpression('/^\d+ % one person: same mail, given name$/', $line->said->reason);
         self::assertSame(['Name', 'Email', 'Phone', 'Address'], array_column($line->compared, 'field'));
         self::assertSame('client.use', Fixtures::name(self::line(Fixtures::planner()->plan($input, ['client' => 'same']), 'client')->effect));
     }
@@ -154,7 +151,7 @@ final class PlannerTest extends TestCase
         self::assertSame([], $plan->open(), 'nothing to decide');
         $line = self::line($plan, 'client');
         self::assertSame('client.create', Fixtures::name($line->effect));
-        self::assertStringStartsWith('same household, another given name: same ', $line->reason);
+        self::assertStringStartsWith('same household, another given name: same ', $line->said->reason);
         $link = self::line($plan, 'client.link')->effect;
         self::assertSame(['client.link', 'c1', 'household'], [Fixtures::name($link), Fixtures::value($link, 'to'), Fixtures::value($link, 'kind')]);
         self::assertSame(['same', 'new'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
@@ -234,7 +231,7 @@ final class PlannerTest extends TestCase
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-11-25']));
         self::assertTrue(self::line($plan, 'late')->isOpen());
-        self::assertStringContainsString('Order the parts', implode('', array_map(static fn (Part $part): string => $part->text, self::line($plan, 'late')->parts)));
+        self::assertStringContainsString('Order the parts', implode('', array_map(static fn (Part $part): string => $part->text, self::line($plan, 'late')->said->parts)));
         self::assertSame([], Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-11-25']), ['late' => 'go-on'])->open());
     }
 
@@ -272,6 +269,6 @@ final class PlannerTest extends TestCase
     {
         $raised = ['0' => '⁰', '1' => '¹', '2' => '²', '3' => '³', '4' => '⁴', '5' => '⁵', '6' => '⁶', '7' => '⁷', '8' => '⁸', '9' => '⁹'];
 
-        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text.strtr((string) $part->answer, $raised), $line->parts)).('' === $line->reason ? '' : " ({$line->reason})"), $plan->lines);
+        return array_map(static fn (PlanLine $line): string => "{$line->group}: ".implode('', array_map(static fn (Part $part): string => $part->text.strtr((string) $part->answer, $raised), $line->said->parts)).('' === $line->said->reason ? '' : " ({$line->said->reason})"), $plan->lines);
     }
 }

@@ -13,11 +13,12 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
-use Telamon\Core\Planning\PlanInput;
+use Telamon\Core\Planning\PlanContext;
+use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
-use Telamon\Core\Rules\RuleFacts;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Tests\Fixtures;
 
@@ -32,7 +33,7 @@ final class RuleTest extends TestCase
     {
         $plan = self::plan([self::STAIRS]);
         $told = self::told($plan);
-        self::assertContains('Open Repair for Pim Tarrow, with the note (Stairs)', $told);
+        self::assertContains('Open Repair for Pim Tarrow, with the note, in the stage Quote (Stairs)', $told);
         self::assertContains('Tag the project sticky: Repair it (Stairs)', $told);
         self::assertContains('Call Orla Fennick, Pim, Fri 27 November (Stairs)', $told);
         self::assertContains('Note: Bring the kit. (Stairs)', $told);
@@ -55,12 +56,12 @@ final class RuleTest extends TestCase
     public function testOfTwoRulesThatDisagreeTheLaterCountsAndThePlanSaysSo(): void
     {
         $plan = self::plan([self::STAIRS, ['name' => 'Teo does it', 'then' => [['kind' => 'lead', 'staff' => 'teo']]]]);
-        self::assertContains('Open Repair for Teo Ash, with the note (Teo does it, which comes after Stairs)', self::told($plan));
+        self::assertContains('Open Repair for Teo Ash, with the note, in the stage Quote (Teo does it, which comes after Stairs)', self::told($plan));
     }
 
     public function testWhatIsKnownBesideTheAnswersCanBeAsked(): void
     {
-        $on = static fn (string $asked, string $value, PlanInput $input): bool => [] !== self::plan([['name' => 'X', 'if' => ['question' => $asked, 'op' => 'is', 'value' => $value], 'then' => [['kind' => 'note', 'text' => 'x']]]], $input)->outcome->rules;
+        $on = static fn (string $asked, string $value, PlanContext $input): bool => [] !== self::plan([['name' => 'X', 'if' => ['question' => $asked, 'op' => 'is', 'value' => $value], 'then' => [['kind' => 'note', 'text' => 'x']]]], $input)->outcome->rules;
         $known = Fixtures::input([], [Fixtures::known()]);
         self::assertTrue($on('@client', 'new', Fixtures::input()));
         self::assertTrue($on('@client', 'known', $known));
@@ -86,7 +87,7 @@ final class RuleTest extends TestCase
     public function testAFieldOfAnAssetThatNobodyNamedIsSaid(): void
     {
         $rule = [['name' => 'Cellar', 'then' => [['kind' => 'field', 'record' => 'asset', 'field' => 'place', 'value' => 'The cellar']]]];
-        self::assertContains('Place: The cellar (Cellar)', self::told(self::plan($rule)));
+        self::assertContains('Where it stands: The cellar (Cellar)', self::told(self::plan($rule)));
         self::assertContains('Cellar sets a field of the piano, and none is named: nothing is done for it (Cellar)', self::told(self::plan($rule, Fixtures::input(['piano' => null]))));
     }
 
@@ -148,21 +149,21 @@ final class RuleTest extends TestCase
      * @param list<array<string, mixed>> $rules
      * @param array<string, string> $decisions
      */
-    private static function plan(array $rules, ?PlanInput $input = null, array $decisions = []): Plan
+    private static function plan(array $rules, ?PlanContext $input = null, array $decisions = []): Plan
     {
         $input ??= Fixtures::input();
         $read = array_map(static fn (array $data, int $i): Rule => (new RuleReader())->read("r$i", $data), $rules, array_keys($rules));
         $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')], null, 'id');
         $book = new RuleBook($read, $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 50, Doer::Lead, 1)])], ['Inquiry', 'Quote']);
-        $facts = new RuleFacts('inquiry', Fixtures::answers(), '2026-11-25', beside: ['@channel' => 'page', '@hours' => 'inside', '@files' => '0']);
+        $facts = new Circumstances('inquiry', Fixtures::answers(), '2026-11-25', beside: ['@channel' => 'page', '@hours' => 'inside', '@files' => '0']);
 
-        return Fixtures::planner()->plan(new PlanInput($input->readings, $input->candidates, $input->services, $input->coordinator, $input->baseChecklist, $input->calendar, $input->assetWord, $input->templates, $input->alreadySent, $input->today, [], $book, $facts), $decisions);
+        return Fixtures::planner()->plan(Fixtures::context($input, new Ruling($book, $facts)), $decisions);
     }
 
     /** @return list<string> */
     private static function told(Plan $plan): array
     {
-        return array_map(static fn (PlanLine $line): string => implode('', array_map(static fn ($part): string => $part->text, $line->parts)).('' === $line->reason ? '' : " ({$line->reason})"), $plan->lines);
+        return array_map(static fn (PlanLine $line): string => implode('', array_map(static fn ($part): string => $part->text, $line->said->parts)).('' === $line->said->reason ? '' : " ({$line->said->reason})"), $plan->lines);
     }
 
     private static function effect(Plan $plan, string $name, string $value): string

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\RestartClock;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -22,8 +21,8 @@ final readonly class ClockLine implements ActionLines
 
     public function line(RuleAction $action, RuleLine $at): PlanLine
     {
-        return [] === $at->input->readings->all
-            ? $at->says('Rules', [Part::words("{$at->rule->name} starts the reply clock anew, and nobody wrote: nothing is done for it")])
-            : $at->says('Messages', [Part::words('Start the reply clock anew')], new RestartClock());
+        return [] === $at->now->inquiry->readings->all
+            ? $at->says('Rules', "{$at->rule->name} starts the reply clock anew, and nobody wrote: nothing is done for it")
+            : $at->does('Messages', new RestartClock());
     }
 }

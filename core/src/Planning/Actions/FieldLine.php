@@ -9,7 +9,6 @@ use Telamon\Core\Effects\OpenProject;
 use Telamon\Core\Effects\SetField;
 use Telamon\Core\Effects\UseAsset;
 use Telamon\Core\Effects\UseProject;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -28,14 +27,13 @@ final readonly class FieldLine implements ActionLines
     {
         \assert($action instanceof WriteField);
         $value = $at->filled($action->value);
-        $own = $at->input->customFields[str_replace('custom.', "custom.{$action->record}.", $action->field)] ?? null;
-        if (str_starts_with($action->field, 'custom.') && null === $own) {
-            return $at->says('Rules', [Part::words("{$at->rule->name} names a field that is gone: nothing is done for it")]);
+        if (str_starts_with($action->field, 'custom.') && null === $at->now->desk->naming->of($action->record, $action->field)) {
+            return $at->says('Rules', "{$at->rule->name} names a field that is gone: nothing is done for it");
         }
         if ('asset' === $action->record && $at->has(OpenProject::class, UseProject::class) && !$at->has(MakeAsset::class, UseAsset::class)) {
-            return $at->says('Project', [Part::words("{$at->rule->name} sets a field of the {$at->input->assetWord}, and none is named: nothing is done for it")]);
+            return $at->says('Project', "{$at->rule->name} sets a field of the {$at->now->desk->naming->asset}, and none is named: nothing is done for it");
         }
 
-        return $at->says('client' === $action->record ? 'Client' : 'Project', [Part::words(($own->label ?? ucfirst($action->field)).': '), Part::value($value)], new SetField($action->record, $action->field, $value));
+        return $at->does('client' === $action->record ? 'Client' : 'Project', new SetField($action->record, $action->field, $value));
     }
 }

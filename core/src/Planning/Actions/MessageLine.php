@@ -6,8 +6,8 @@ namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\QueueMessage;
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
+use Telamon\Core\Plan\Sources;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
 use Telamon\Core\Rules\Actions\SendMessage;
@@ -24,12 +24,11 @@ final readonly class MessageLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): PlanLine
     {
         \assert($action instanceof SendMessage);
-        $name = $at->input->templates[$action->template] ?? $action->template;
-        $email = $at->input->readings->for(Destination::ClientEmail);
+        $email = $at->now->inquiry->readings->for(Destination::ClientEmail);
         if (null === $email || '' === $email->string()) {
-            return $at->says('Messages', [Part::words("“{$name}” is not sent: no mail address was given")]);
+            return $at->says('Messages', "“{$at->now->telling->template($action->template)}” is not sent: no mail address was given");
         }
 
-        return $at->says('Messages', [Part::words("Send “{$name}” to "), Part::value($email->string(), $email->question->number)], new QueueMessage($action->template, $email->string(), $at->input->readings->for(Destination::ClientName)->text ?? ''));
+        return $at->does('Messages', QueueMessage::toClient($action->template, $email->string(), $at->now->inquiry->readings->for(Destination::ClientName)->text ?? ''), from: Sources::of(['to' => $email]));
     }
 }

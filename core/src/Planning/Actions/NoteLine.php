@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\SetField;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -23,8 +22,7 @@ final readonly class NoteLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): PlanLine
     {
         \assert($action instanceof WriteNote);
-        $text = $at->filled($action->text);
 
-        return $at->says('Project', [Part::words('Note: '), Part::value($text)], new SetField('project', 'notes', $text));
+        return $at->does('Project', new SetField('project', 'notes', $at->filled($action->text)));
     }
 }

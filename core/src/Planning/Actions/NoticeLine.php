@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\QueueMessage;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\MessageLines;
@@ -24,17 +23,17 @@ final readonly class NoticeLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): ?PlanLine
     {
         \assert($action instanceof TellSomebody);
-        $staff = $at->input->book->staff[$action->staff] ?? null;
+        $staff = $at->now->ruling->book->staff[$action->staff] ?? null;
         if (null === $staff) {
             return null;
         }
         foreach ($at->before as $line) {
             // Of several rules that tell one person, each has its own reason.
             if ($line->effect instanceof QueueMessage && $line->effect->to === $staff->email && !str_starts_with($line->key, 'rule.')) {
-                return $at->says('Messages', [Part::words("{$staff->name} is told already")]);
+                return $at->says('Messages', "{$staff->name} is told already");
             }
         }
 
-        return $at->says('Messages', [Part::words("Tell {$staff->name} at "), Part::value($staff->email)], new QueueMessage(MessageLines::TOLD, $staff->email, $staff->name, $at->rule->name));
+        return $at->does('Messages', QueueMessage::toStaff(MessageLines::TOLD, $staff, $at->rule->name));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\SetField;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -23,8 +22,8 @@ final readonly class OwnerLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): ?PlanLine
     {
         \assert($action instanceof SetOwner);
-        $staff = $at->input->book->staff[$action->staff] ?? null;
+        $staff = $at->now->ruling->book->staff[$action->staff] ?? null;
 
-        return null === $staff ? null : $at->says('Client', [Part::value($staff->name), Part::words(' looks after the client')], new SetField('client', 'owner', $staff->id), $action);
+        return null === $staff ? null : $at->does('Client', new SetField('client', 'owner', $staff->id), $action);
     }
 }

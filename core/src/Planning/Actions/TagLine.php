@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\AddTags;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -23,8 +22,7 @@ final readonly class TagLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): PlanLine
     {
         \assert($action instanceof TagRecord);
-        $tag = mb_substr($at->filled($action->tag), 0, 60);
 
-        return $at->says('client' === $action->record ? 'Client' : 'Project', [Part::words("Tag the {$action->record} "), Part::value($tag)], new AddTags($action->record, [$tag]));
+        return $at->does('client' === $action->record ? 'Client' : 'Project', new AddTags($action->record, [mb_substr($at->filled($action->tag), 0, 60)]));
     }
 }

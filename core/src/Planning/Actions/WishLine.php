@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Planning\Actions;
 
 use Telamon\Core\Effects\AddWish;
-use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\ActionLines;
 use Telamon\Core\Planning\RuleLine;
@@ -23,8 +22,7 @@ final readonly class WishLine implements ActionLines
     public function line(RuleAction $action, RuleLine $at): PlanLine
     {
         \assert($action instanceof NoteWish);
-        $text = $at->filled($action->text);
 
-        return $at->says('Project', [Part::words('Wish for '.('quote' === $action->about ? 'the quote: ' : 'an appointment: ')), Part::value($text)], new AddWish($action->about, $text));
+        return $at->does('Project', new AddWish($action->about, $at->filled($action->text)));
     }
 }

@@ -9,7 +9,7 @@ use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
 /** What a list tells of a submission, without its answers. */
-final readonly class SubmissionFacts
+final readonly class SubmissionRow
 {
     /** @param array{id: string, name: string}|null $assignee */
     public function __construct(

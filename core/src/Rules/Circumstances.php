@@ -8,7 +8,7 @@ use Telamon\Core\Condition\Facts;
 use Telamon\Core\Time\DayOrder;
 
 /** What a rule may ask about: the answers, and what is known beside them. */
-final readonly class RuleFacts
+final readonly class Circumstances
 {
     /** What can be asked about beside the answers; the sign keeps it apart from keys of questions. */
     public const BESIDE = ['@client', '@client_tags', '@channel', '@hours', '@files', '@campaign', '@finished', '@stage', '@stage_before', '@task', '@lead', '@project_tags'];

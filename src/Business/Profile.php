@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\People\StaffMember;
-use Telamon\Core\Planning\ServiceFacts;
+use Telamon\Core\Planning\OfferedService;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Time\OpeningHours;
 use Telamon\Core\Time\WorkingDays;
@@ -16,7 +16,7 @@ use Telamon\Core\Time\WorkingTime;
 use Telamon\Staff\Staff;
 
 /** What the other areas and the core need to know of the business. Read once a request. */
-final class BusinessFacts implements ResetInterface
+final class Profile implements ResetInterface
 {
     private ?Business $business = null;
 
@@ -70,7 +70,7 @@ final class BusinessFacts implements ResetInterface
         return $base?->toChecklist() ?? new Checklist('Onboarding', []);
     }
 
-    /** @return array<string, ServiceFacts> by key */
+    /** @return array<string, OfferedService> by key */
     public function services(): array
     {
         $services = [];
@@ -78,7 +78,7 @@ final class BusinessFacts implements ResetInterface
         /** @var list<Service> $found */
         $found = $this->em->createQueryBuilder()->select('s', 'l', 'c')->from(Service::class, 's')->join('s.lead', 'l')->leftJoin('s.addOn', 'c')->orderBy('s.key')->getQuery()->getResult();
         foreach ($found as $service) {
-            $services[$service->key] = new ServiceFacts($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist());
+            $services[$service->key] = new OfferedService($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist());
         }
 
         return $services;

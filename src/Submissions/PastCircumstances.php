@@ -8,27 +8,27 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
-use Telamon\Business\BusinessFacts;
+use Telamon\Business\Profile;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Verdict;
-use Telamon\Core\Rules\RuleFacts;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Time\OpeningHours;
 use Telamon\Forms\FormVersion;
 
 /** What rules may ask about, of submissions that came and of those that come. */
-final readonly class PastFacts
+final readonly class PastCircumstances
 {
-    public function __construct(private Connection $db, private EntityManagerInterface $em, private BusinessFacts $facts, private ClockInterface $clock, private SubmissionReader $reader, private ClientMatcher $matcher, private Directory $directory)
+    public function __construct(private Connection $db, private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock, private SubmissionReader $reader, private ClientMatcher $matcher, private Directory $directory)
     {
     }
 
-    public function of(Submission $submission): RuleFacts
+    public function of(Submission $submission): Circumstances
     {
-        $facts = $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->facts->hours());
+        $facts = $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->business->hours());
 
         return null !== $submission->continueBy && $submission->continueBy <= $this->clock->now() ? $facts->after([Trigger::Received, Trigger::Unfinished]) : $facts;
     }
@@ -39,12 +39,12 @@ final readonly class PastFacts
      *
      * @param list<string> $forms address endings; all where empty
      *
-     * @return iterable<array{RuleFacts, string, string, string}> with id, number and name, and when
+     * @return iterable<array{Circumstances, string, string, string}> with id, number and name, and when
      */
     public function since(\DateTimeImmutable $since, \DateTimeImmutable $until, int $offset, int $most, array $forms = []): iterable
     {
         $utc = new \DateTimeZone('UTC');
-        $hours = $this->facts->hours();
+        $hours = $this->business->hours();
         $versions = [];
         $rows = $this->db->iterateAssociative(
             'SELECT s.id, s.number, s.name, s.answers, s.channel, s.campaign, s.received_at, s.continue_by, s.form_version_id, s.client_id, c.since, c.tags, EXISTS (SELECT 1 FROM submission e WHERE e.client_id = s.client_id AND e.received_at < s.received_at) AS earlier FROM submission s LEFT JOIN client c ON c.id = s.client_id WHERE s.received_at >= ? AND s.received_at <= ?'.([] === $forms ? '' : ' AND s.form_id IN (SELECT id FROM form WHERE slug IN (?))').' ORDER BY s.received_at DESC, s.id DESC LIMIT ? OFFSET ?',
@@ -67,7 +67,7 @@ final readonly class PastFacts
             if ('' !== $over && $over <= $this->clock->now()->setTimezone($utc)->format('Y-m-d H:i:s')) {
                 $facts = $facts->after([Trigger::Received, Trigger::Unfinished]);
             }
-            yield [$facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->facts->zone())->format(\DATE_RFC3339)];
+            yield [$facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->business->zone())->format(\DATE_RFC3339)];
         }
     }
 
@@ -92,15 +92,15 @@ final readonly class PastFacts
      * @param array<array-key, mixed> $answers
      * @param list<string> $campaign
      */
-    public function facts(FormVersion $version, array $answers, string $channel, \DateTimeImmutable $at, array $campaign, bool $finished, ?OpeningHours $hours = null): RuleFacts
+    public function facts(FormVersion $version, array $answers, string $channel, \DateTimeImmutable $at, array $campaign, bool $finished, ?OpeningHours $hours = null): Circumstances
     {
-        $hours ??= $this->facts->hours();
+        $hours ??= $this->business->hours();
         $files = 0;
         foreach ($version->definition()->questions() as $question) {
             $files += QuestionType::Files === $question->type && \is_array($answers[$question->key] ?? null) ? \count($answers[$question->key]) : 0;
         }
 
-        return new RuleFacts($version->form->slug, $version->definition()->understood($answers), $at->setTimezone($this->facts->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
+        return new Circumstances($version->form->slug, $version->definition()->understood($answers), $at->setTimezone($this->business->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
             '@channel' => $channel, '@hours' => $hours->isOpen($at) ? 'inside' : 'outside', '@files' => (string) $files, '@campaign' => $campaign, '@finished' => $finished ? 'yes' : 'no',
         ]);
     }

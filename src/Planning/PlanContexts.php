@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Planning;
+
+use Psr\Clock\ClockInterface;
+use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
+use Telamon\Core\Planning\Inquiry;
+use Telamon\Core\Planning\Naming;
+use Telamon\Core\Planning\OnFile;
+use Telamon\Core\Planning\PlanContext;
+use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Planning\Workplace;
+use Telamon\Core\Reading\PhoneReader;
+use Telamon\Messages\MessageQueue;
+
+/** What the core needs to know of the business to plan anything: put beside what was read. */
+final readonly class PlanContexts
+{
+    public function __construct(private Profile $business, private MessageQueue $messages, private OwnFields $fields, private PhoneReader $phones, private ClockInterface $clock)
+    {
+    }
+
+    public function of(Inquiry $inquiry, Ruling $ruling, OnFile $onFile = new OnFile()): PlanContext
+    {
+        $desk = new Workplace(
+            $this->business->services(),
+            $this->business->coordinator(),
+            $this->business->baseChecklist(),
+            $this->business->workingDays(),
+            $this->messages->templateNames(),
+            new Naming($this->business->business()->assetWord, $this->fields->byName()),
+            $this->phones,
+        );
+
+        return new PlanContext($inquiry, $onFile, $desk, $this->clock->now()->setTimezone($this->business->zone()), $ruling);
+    }
+}
