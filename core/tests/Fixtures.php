@@ -11,6 +11,7 @@ use Telamon\Core\Checklists\Doer;
 use Telamon\Core\Checklists\DueFrom;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Purpose;
+use Telamon\Core\Form\Readers;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Candidate;
@@ -124,7 +125,7 @@ final class Fixtures
 
     public static function reader(): SubmissionReader
     {
-        return new SubmissionReader(new EmailReader(), new PhoneReader('IE'), new DayReader());
+        return new SubmissionReader(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
     }
 
     /**

@@ -7,11 +7,9 @@ namespace Telamon\Arrivals;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Time\ReplyClock;
 use Telamon\Core\Time\WorkingTime;
@@ -140,8 +138,8 @@ final class SubmissionView
                 'key' => $question->key,
                 'number' => $question->number,
                 'wording' => $question->wording,
-                'type' => $question->type->value,
-                'text' => AnswerText::of($question, QuestionType::Files === $question->type ? '' : ($submission->answers[$question->key] ?? '')),
+                'type' => $question->type::name(),
+                'text' => $question->type->text($question, $question->type->isFiles() ? '' : ($submission->answers[$question->key] ?? '')),
                 'files' => $files[$question->key] ?? [],
             ];
         }, array_values(array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks())));

@@ -7,8 +7,9 @@ namespace Telamon\Forms;
 use Telamon\Business\OwnFields;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Kinds;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\QuestionKind;
 
 /** The kinds of questions, and where answers of each may go; custom fields included. */
 final readonly class FormKinds
@@ -32,14 +33,14 @@ final readonly class FormKinds
         }
 
         return [
-            'kinds' => array_map(static fn (QuestionType $kind): array => [
-                'kind' => $kind->value,
+            'kinds' => array_map(static fn (QuestionKind $kind): array => [
+                'kind' => $kind::name(),
                 'destinations' => [
                     ...array_map(static fn (Destination $one): string => $one->value, $kind->destinations()),
-                    ...array_keys(array_filter($custom, static fn ($field): bool => \in_array($kind, $field->kind->fits(), true))),
+                    ...array_keys(array_filter($custom, static fn ($field): bool => \in_array($field->kind, $kind->customKinds(), true))),
                 ],
                 'inLines' => $kind->fitsInLines(),
-            ], QuestionType::cases()),
+            ], array_values(Kinds::all())),
             'destinations' => $destinations,
         ];
     }
@@ -73,7 +74,7 @@ final readonly class FormKinds
 
         return match (true) {
             null === $field => ["“{$question->wording}” goes to a field that is not there any more. Its answers would stand in the project’s notes."],
-            !\in_array($question->type, $field->kind->fits(), true) => ["“{$question->wording}” cannot go to the field “{$field->label}”. Its answers would stand in the project’s notes."],
+            !\in_array($field->kind, $question->type->customKinds(), true) => ["“{$question->wording}” cannot go to the field “{$field->label}”. Its answers would stand in the project’s notes."],
             default => [],
         };
     }

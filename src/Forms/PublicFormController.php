@@ -88,7 +88,7 @@ final readonly class PublicFormController
     private static function question(Question $question, array $staffOnly): array
     {
         return [
-            'key' => $question->key, 'number' => $question->number, 'type' => $question->type->value,
+            'key' => $question->key, 'number' => $question->number, 'type' => $question->type::name(),
             'wording' => $question->wording, 'hint' => $question->hint, 'example' => $question->example, 'required' => $question->required,
             'options' => array_map(static fn (Option $option): array => ['value' => $option->value, 'label' => $option->label], $question->options),
             'minLength' => $question->checks->minLength, 'maxLength' => $question->maxLength,

@@ -16,7 +16,6 @@ use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Violation;
 use Telamon\Forms\Draft;
 use Telamon\Forms\Form;
@@ -56,7 +55,7 @@ final readonly class TryController
             throw Problem::invalid('definition', $error->getMessage());
         }
         // What cannot be tried here, nobody is asked for: files and signatures.
-        $untried = array_map(static fn (Question $question): string => $question->key, array_filter($form->questions(), static fn (Question $question): bool => \in_array($question->type, [QuestionType::Files, QuestionType::Signature], true)));
+        $untried = array_map(static fn (Question $question): string => $question->key, array_filter($form->questions(), static fn (Question $question): bool => $question->type->files() > 0));
         $violations = array_values(array_filter(
             $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->business->zone()), true),
             static fn (Violation $violation): bool => !\in_array(explode('.', $violation->path)[0], $untried, true),

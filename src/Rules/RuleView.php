@@ -75,7 +75,7 @@ final readonly class RuleView
         foreach ($forms as $form) {
             foreach ($form->published?->definition()->questions() ?? [] as $question) {
                 if ($question->type->asks()) {
-                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type->value, 'options' => [], 'forms' => [], 'wordings' => []];
+                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type::name(), 'options' => [], 'forms' => [], 'wordings' => []];
                     $questions[$question->key]['forms'][] = $form->slug;
                     $questions[$question->key]['wordings'][] = $question->wording;
                     foreach ($question->options as $option) {

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Submissions;
 
 use Doctrine\DBAL\Connection;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Kinds\Hidden;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Messages\MessageQueue;
@@ -47,10 +46,10 @@ final readonly class AnswerCopy
     {
         $told = [];
         foreach ($form->questions() as $question) {
-            if ($question->staffOnly || QuestionType::Hidden === $question->type) {
+            if ($question->staffOnly || $question->type instanceof Hidden) {
                 continue;
             }
-            $text = AnswerText::of($question, $submission->answers[$question->key] ?? '');
+            $text = $question->type->text($question, $submission->answers[$question->key] ?? '');
             if ('' !== trim($text)) {
                 $told[] = "{$question->wording}\n$text";
             }

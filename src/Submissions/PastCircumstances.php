@@ -10,7 +10,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Answers\SubmissionReader;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Verdict;
@@ -97,7 +96,7 @@ final readonly class PastCircumstances
         $hours ??= $this->business->hours();
         $files = 0;
         foreach ($version->definition()->questions() as $question) {
-            $files += QuestionType::Files === $question->type && \is_array($answers[$question->key] ?? null) ? \count($answers[$question->key]) : 0;
+            $files += $question->type->isFiles() && \is_array($answers[$question->key] ?? null) ? \count($answers[$question->key]) : 0;
         }
 
         return new Circumstances($version->form->slug, $version->definition()->understood($answers), $at->setTimezone($this->business->zone())->format('Y-m-d'), $version->definition()->dayOrder, [

@@ -11,12 +11,10 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Business\Profile;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Carrying;
 use Telamon\Core\Form\Ending;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Core\Text\UnreadableTemplate;
 use Telamon\Forms\FormVersion;
@@ -105,7 +103,7 @@ final readonly class PublicSubmissionController
     {
         $fields = [];
         foreach ($form->questions() as $question) {
-            $fields[$question->key] = $question->staffOnly ? '' : AnswerText::of($question, $submission->answers[$question->key] ?? '');
+            $fields[$question->key] = $question->staffOnly ? '' : $question->type->text($question, $submission->answers[$question->key] ?? '');
         }
 
         return ['reference' => $submission->number, 'name' => $submission->name] + $fields;
@@ -156,7 +154,7 @@ final readonly class PublicSubmissionController
             throw Problem::invalid('uploads', 'Send a list of upload ids.');
         }
         foreach ($version->definition()->questions() as $question) {
-            if (QuestionType::Files === $question->type) {
+            if ($question->type->isFiles()) {
                 $given = $answers[$question->key] ?? [];
                 $answers[$question->key] = array_values(array_unique([...(\is_array($given) ? $given : []), ...$uploads], \SORT_REGULAR));
 

@@ -10,15 +10,14 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
 use Telamon\Core\Answers\AnswerCheck;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\Faults;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
@@ -138,7 +137,7 @@ final readonly class Receiver
         $violations = [];
         $taken = [];
         foreach ($form->questions() as $question) {
-            $ids = QuestionType::Files === $question->type || QuestionType::Signature === $question->type ? self::uploadIds($question, $kept[$question->key] ?? []) : [];
+            $ids = $question->type->isFiles() || $question->type instanceof Signature ? self::uploadIds($question, $kept[$question->key] ?? []) : [];
             if ([] === $ids) {
                 continue;
             }
@@ -165,7 +164,7 @@ final readonly class Receiver
         if (!\is_array($answer)) {
             return [];
         }
-        $ids = QuestionType::Signature === $question->type ? ('drawn' === ($answer['how'] ?? null) ? [$answer['image'] ?? null] : []) : $answer;
+        $ids = $question->type instanceof Signature ? ('drawn' === ($answer['how'] ?? null) ? [$answer['image'] ?? null] : []) : $answer;
 
         return array_values(array_unique(array_filter($ids, static fn (mixed $id): bool => \is_string($id) && '' !== $id)));
     }
@@ -173,7 +172,7 @@ final readonly class Receiver
     private static function fits(Question $question, string $type): bool
     {
         return match (true) {
-            QuestionType::Signature === $question->type => 'image/png' === $type,
+            $question->type instanceof Signature => 'image/png' === $type,
             'images' === $question->fileKinds => str_starts_with($type, 'image/'),
             'pdf' === $question->fileKinds => 'application/pdf' === $type,
             default => true,
@@ -267,7 +266,7 @@ final readonly class Receiver
             $answer = $answers[$question->key] ?? null;
             if (\is_string($answer) && '' !== trim($answer)) {
                 $kept[$question->key] = $answer;
-            } elseif (\is_array($answer) && '' !== trim(AnswerText::of($question, $answer))) {
+            } elseif (\is_array($answer) && '' !== trim($question->type->text($question, $answer))) {
                 $kept[$question->key] = array_is_list($answer) ? $answer : array_filter($answer, static fn (mixed $part): bool => \is_string($part) && '' !== trim($part));
             }
         }

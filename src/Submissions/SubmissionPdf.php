@@ -8,9 +8,8 @@ use Dompdf\Dompdf;
 use Dompdf\Options;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Business\Profile;
-use Telamon\Core\Answers\AnswerText;
+use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Files\Attachment;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\SmallPicture;
@@ -72,17 +71,17 @@ final readonly class SubmissionPdf
                 if (null !== $picture) {
                     $pictures[] = $picture;
                 }
-                if (null === $picture || QuestionType::Signature !== $question->type) {
+                if (null === $picture || !$question->type instanceof Signature) {
                     $names[] = $attachment->name;
                 }
             }
-            $text = AnswerText::of($question, QuestionType::Files === $question->type ? '' : ($submission->answers[$question->key] ?? ''));
+            $text = $question->type->text($question, $question->type->isFiles() ? '' : ($submission->answers[$question->key] ?? ''));
 
             return [
                 'number' => $question->number,
                 'wording' => $question->wording,
                 'text' => '' === $text && [] === $names && [] === $pictures ? '–' : $text,
-                'signature' => QuestionType::Signature === $question->type && '' !== $text,
+                'signature' => $question->type instanceof Signature && '' !== $text,
                 'pictures' => $pictures,
                 'names' => $names,
             ];

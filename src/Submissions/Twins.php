@@ -7,7 +7,7 @@ namespace Telamon\Submissions;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\Text\Fold;
@@ -71,7 +71,7 @@ final readonly class Twins
 
     private static function plain(Reading $reading): string
     {
-        if (QuestionType::Files === $reading->question->type || QuestionType::Signature === $reading->question->type) {
+        if ($reading->question->type->isFiles() || $reading->question->type instanceof Signature) {
             return '';
         }
         $value = \is_array($reading->value) ? implode("\n", $reading->value) : $reading->value ?? $reading->text;

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Tables;
 
 use Doctrine\DBAL\Connection;
-use Telamon\Core\Answers\StoredAnswer;
-use Telamon\Core\Figures\AnswerFigures;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Text\Fold;
@@ -80,7 +78,7 @@ final class AnswerRows
             $answer = \is_array($answers) ? ($answers[$own->key] ?? null) : null;
             if (null !== $answer && $own->type->asks()) {
                 $question = self::asShown($own, $shown);
-                $found[] = StoredAnswer::found($question, $answer);
+                $found[] = Fold::text($question->type->text($question, $answer));
                 array_push($readings, ...self::readings($question, $answer, $form));
             }
         }
@@ -96,9 +94,9 @@ final class AnswerRows
     /** @return list<array{string, string, string}> key, what it serves, value */
     private static function readings(Question $question, mixed $answer, FormDefinition $form): array
     {
-        $ordered = StoredAnswer::ordered($question, $answer, $form->dayOrder);
+        $ordered = $question->type->ordered($question, $answer, $form->dayOrder);
         $readings = '' === $ordered ? [] : [[$question->key, 'order', $ordered]];
-        $counted = AnswerFigures::counts($question->type) ? StoredAnswer::counted($question, $answer) : [];
+        $counted = null !== $question->type->counting() ? $question->type->counted($question, $answer) : [];
         if ([] !== $counted) {
             // Once for the answer, whatever it holds: a share is of those who answered.
             $readings[] = [$question->key, 'count', ''];

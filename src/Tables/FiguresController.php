@@ -30,7 +30,7 @@ final readonly class FiguresController
         $columns = $this->table->columns($form);
         $figures = [];
         foreach ($columns as $key => $question) {
-            if (AnswerFigures::counts($question->type)) {
+            if (null !== $question->type->counting()) {
                 $figures[$key] = new AnswerFigures($question);
             }
         }

@@ -7,7 +7,6 @@ namespace Telamon\Tables;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Business\Profile;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Question;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
@@ -90,7 +89,7 @@ final readonly class FormTable
         $given = json_decode(self::text($row, 'answers'), true);
         $answers = [];
         foreach ($columns as $key => $question) {
-            $answers[$key] = AnswerText::of($question, \is_array($given) ? ($given[$key] ?? '') : '');
+            $answers[$key] = $question->type->text($question, \is_array($given) ? ($given[$key] ?? '') : '');
         }
 
         return [

@@ -7,7 +7,7 @@ namespace Telamon\Tests\Forms;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Telamon\Core\Condition\Operator;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Kinds;
 use Telamon\Tests\Support\AppTestCase;
 
 /** The published JSON Schema of form files, beside what the application writes and takes in. */
@@ -30,7 +30,7 @@ final class FileFormatTest extends AppTestCase
     {
         /** @var array{'$defs': array{question: array{properties: array{type: array{enum: list<string>}}}, condition: array{oneOf: list<array{properties: array{op?: array{enum: list<string>}}}>}}} $schema */
         $schema = json_decode((string) file_get_contents(self::path()), true, 32, \JSON_THROW_ON_ERROR);
-        self::assertSame(array_column(QuestionType::cases(), 'value'), $schema['$defs']['question']['properties']['type']['enum']);
+        self::assertSame(array_keys(Kinds::all()), $schema['$defs']['question']['properties']['type']['enum']);
         self::assertSame(array_column(Operator::cases(), 'value'), $schema['$defs']['condition']['oneOf'][3]['properties']['op']['enum'] ?? null);
     }
 

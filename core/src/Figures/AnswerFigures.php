@@ -6,9 +6,9 @@ namespace Telamon\Core\Figures;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Telamon\Core\Answers\StoredAnswer;
+use Telamon\Core\Form\Counting;
+use Telamon\Core\Form\Kinds\Scale;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
 
 /** Counts the answers to one question: choices, figures of a scale, numbers. */
 final class AnswerFigures
@@ -27,16 +27,10 @@ final class AnswerFigures
     {
     }
 
-    /** Whether there is anything to count in answers of this kind. */
-    public static function counts(QuestionType $type): bool
-    {
-        return \in_array($type, [QuestionType::OneOf, QuestionType::AnyOf, QuestionType::YesNo, QuestionType::Scale, QuestionType::Rating, QuestionType::Number, QuestionType::Money, QuestionType::Consent], true);
-    }
-
     /** Takes one submission's answer in, blank or not. */
     public function take(mixed $answer): void
     {
-        $counted = StoredAnswer::counted($this->question, $answer);
+        $counted = $this->question->type->counted($this->question, $answer);
         $this->answered([] === $counted ? 0 : 1);
         foreach ($counted as $text) {
             $this->count($text, 1);
@@ -49,10 +43,10 @@ final class AnswerFigures
         $this->answered += $times;
     }
 
-    /** @param string $text as StoredAnswer::counted() gives it */
+    /** @param string $text as QuestionKind::counted() gives it */
     public function count(string $text, int $times): void
     {
-        $number = $this->isNumber() ? StoredAnswer::number($this->question->type, $text) : null;
+        $number = $this->isNumber() ? $this->question->type->number($text) : null;
         if (null !== $number) {
             $this->numbers[(string) $number] = ($this->numbers[(string) $number] ?? 0) + $times;
         }
@@ -69,7 +63,7 @@ final class AnswerFigures
         return [
             'key' => $this->question->key,
             'wording' => $this->question->wording,
-            'kind' => $this->question->type->value,
+            'kind' => $this->question->type::name(),
             'answered' => $this->answered,
             'counts' => $this->isNumber() && !$this->isScale() ? $this->spans($spread) : $this->byChoice(),
             'numbers' => null === $spread ? null : [
@@ -79,39 +73,29 @@ final class AnswerFigures
                 'upperQuarter' => $spread->percentile('0.75'),
                 'most' => $spread->percentile('1'),
                 'mean' => $spread->mean(),
-                'score' => QuestionType::Scale === $this->question->type ? $this->score() : null,
+                'score' => $this->question->type instanceof Scale ? $this->score() : null,
             ],
         ];
     }
 
     private function isScale(): bool
     {
-        return QuestionType::Scale === $this->question->type || QuestionType::Rating === $this->question->type;
+        return Counting::Steps === $this->question->type->counting();
     }
 
     private function isNumber(): bool
     {
-        return $this->isScale() || QuestionType::Number === $this->question->type || QuestionType::Money === $this->question->type;
+        return true === $this->question->type->counting()?->isNumber();
     }
 
     /** @return list<array{label: string, count: int, low: float, high: float}> in the order offered; what is no longer offered last */
     private function byChoice(): array
     {
-        $offered = match ($this->question->type) {
-            QuestionType::Scale => array_map(strval(...), range(0, 10)),
-            QuestionType::Rating => array_map(strval(...), range(1, 5)),
-            QuestionType::YesNo => ['yes', 'no'],
-            QuestionType::Consent => ['yes'],
-            default => array_map(static fn ($option): string => $option->value, $this->question->options),
-        };
+        $offered = $this->question->type->offered($this->question);
         $others = array_diff(array_map(strval(...), array_keys($this->counts)), $offered);
         sort($others);
 
-        return array_map(fn (string $value): array => $this->line(match ($this->question->type) {
-            QuestionType::YesNo => ucfirst($value),
-            QuestionType::Consent => 'Given',
-            default => $this->question->labelOf($value),
-        }, $this->counts[$value] ?? 0), [...$offered, ...$others]);
+        return array_map(fn (string $value): array => $this->line($this->question->type->labelOf($this->question, $value), $this->counts[$value] ?? 0), [...$offered, ...$others]);
     }
 
     /** @return list<array{label: string, count: int, low: float, high: float}> spans of equal width, at most eight */

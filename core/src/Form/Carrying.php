@@ -7,8 +7,6 @@ namespace Telamon\Core\Form;
 /** What one form asked that another asks too: by where the answers go, never by how their questions happen to be called. */
 final class Carrying
 {
-    private const STAY = [QuestionType::Files, QuestionType::Signature, QuestionType::Consent, QuestionType::Lines, QuestionType::Hidden];
-
     /**
      * @param array<string, mixed> $answers to the first form
      *
@@ -23,7 +21,7 @@ final class Carrying
             }
             foreach ($from->questions() as $source) {
                 $isSame = $source->destination === $question->destination && $source->customField === $question->customField && $source->type === $question->type;
-                $answer = $isSame && isset($answers[$source->key]) && !\in_array($source->type, self::STAY, true) ? self::fitting($source, $answers[$source->key], $question) : null;
+                $answer = $isSame && isset($answers[$source->key]) && $source->type->carries() ? self::fitting($source, $answers[$source->key], $question) : null;
                 if (null !== $answer) {
                     $carried[$question->key] = $answer;
                     break;

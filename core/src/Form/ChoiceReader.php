@@ -18,15 +18,10 @@ final class ChoiceReader
     /** @var array<string, string>|null meaning by folded word */
     private static ?array $meanings = null;
 
-    /** @return string|null the value of the option; “yes” or “no” where that is asked; null where none is meant */
+    /** @return string|null the value of the option; null where none is meant */
     public static function read(Question $question, string $text): ?string
     {
         $text = trim($text);
-        if (QuestionType::YesNo === $question->type || QuestionType::Consent === $question->type) {
-            $meant = self::meaning(Fold::text($text));
-
-            return \in_array($meant, ['yes', 'no'], true) ? $meant : null;
-        }
         if ($question->offers($text)) {
             return $text;
         }
@@ -44,6 +39,14 @@ final class ChoiceReader
         }
 
         return null;
+    }
+
+    /** @return 'yes'|'no'|null what is meant where yes or no is asked; null for neither */
+    public static function yesNo(string $text): ?string
+    {
+        $meant = self::meaning(Fold::text(trim($text)));
+
+        return 'yes' === $meant || 'no' === $meant ? $meant : null;
     }
 
     /** @return list<string> values of the options that are called so */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
-use Telamon\Core\Form\QuestionType as Kind;
-
 /** The record field that an answer goes to. Custom fields are named by the question beside it. */
 enum Destination: string
 {
@@ -55,38 +53,6 @@ enum Destination: string
             self::Files => 'files of the project and the asset',
             self::ClientCustom, self::AssetCustom, self::ProjectCustom => 'custom field',
             default => strtr($this->value, ['.' => ', ']),
-        };
-    }
-
-    /** @return list<Kind> the kinds of questions whose answers may go here */
-    public function kinds(): array
-    {
-        $names = [Kind::PersonName, Kind::NameParts];
-        $addresses = [Kind::Address, Kind::AddressParts];
-
-        return match ($this) {
-            self::ClientName => [...$names, Kind::Organisation, Kind::ShortText],
-            self::ClientEmail, self::ContactEmail => [Kind::Email],
-            self::ClientPhone, self::ContactPhone => [Kind::Phone],
-            self::ClientOrganisation => [Kind::Organisation, Kind::ShortText],
-            self::ContactName => [...$names, Kind::ShortText],
-            self::ContactRole => [Kind::ShortText, Kind::OneOf],
-            self::ClientAddress, self::AssetPlace => [...$addresses, Kind::ShortText],
-            self::ClientTags, self::ProjectTags => [Kind::OneOf, Kind::AnyOf, Kind::ShortText, Kind::Hidden],
-            self::ClientNotes, self::AssetNotes => [Kind::ShortText, Kind::LongText, Kind::OneOf, Kind::AnyOf],
-            self::AssetDescription => [Kind::ShortText, Kind::LongText, Kind::OneOf],
-            self::AssetMake, self::AssetModel => [Kind::ShortText, Kind::OneOf],
-            self::AssetSerial => [Kind::ShortText, Kind::Number],
-            self::ProjectService => [Kind::OneOf, Kind::ShortText, Kind::Hidden],
-            self::ProjectTitle => [Kind::ShortText, Kind::OneOf],
-            self::ProjectReadyBy => [Kind::Day],
-            self::ProjectBudget => [Kind::Money, Kind::Number, Kind::OneOf],
-            self::AppointmentWish => [Kind::DayTime, Kind::DaySpan, Kind::Day, Kind::Time, Kind::OneOf, Kind::AnyOf, Kind::ShortText, Kind::LongText],
-            self::QuoteWish => [Kind::AnyOf, Kind::OneOf, Kind::Number, Kind::Money, Kind::ShortText, Kind::LongText],
-            self::Task => [Kind::ShortText, Kind::LongText, Kind::OneOf, Kind::AnyOf],
-            self::ProjectNotes => array_values(array_filter(Kind::cases(), static fn (Kind $kind): bool => $kind->asks() && !\in_array($kind, [Kind::Files, Kind::Signature, Kind::Lines], true))),
-            self::Files => [Kind::Files],
-            self::ClientCustom, self::AssetCustom, self::ProjectCustom => [],
         };
     }
 

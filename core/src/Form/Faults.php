@@ -48,7 +48,7 @@ final readonly class Faults
         $before = [];
         foreach ($form->questions() as $question) {
             $place = $question->number > 0 ? "Question {$question->number}" : 'A text between the questions';
-            if ($question->type->asks() && QuestionType::Hidden !== $question->type && '' === trim($question->wording)) {
+            if ($question->type->asks() && $question->type->isShown() && '' === trim($question->wording)) {
                 $faults[] = "$place has no wording. Write what is asked.";
             }
             $labels = array_map(static fn (Option $option): string => mb_strtolower(trim($option->label)), $question->options);

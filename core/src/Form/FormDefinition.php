@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Form;
 
 use Telamon\Core\Condition\Facts;
-use Telamon\Core\Reading\AmountReader;
 use Telamon\Core\Time\DayOrder;
 
 /** A published form as data: what it asks, and how soon it promises an answer. */
@@ -93,7 +92,7 @@ final readonly class FormDefinition
                 continue;
             }
             $shown[] = $question;
-            $seen[$question->key] = self::meant($question, $answers[$question->key] ?? null);
+            $seen[$question->key] = $question->type->meant($question, $answers[$question->key] ?? null);
         }
 
         return $shown;
@@ -111,26 +110,11 @@ final readonly class FormDefinition
     {
         foreach ($this->questions() as $question) {
             if (isset($answers[$question->key])) {
-                $answers[$question->key] = self::meant($question, $answers[$question->key]);
-                if (\in_array($question->type, [QuestionType::Money, QuestionType::Number], true) && \is_string($answers[$question->key])) {
-                    $answers[$question->key] = (new AmountReader())->read($answers[$question->key])->value ?? $answers[$question->key];
-                }
+                $answers[$question->key] = $question->type->understood($question, $answers[$question->key]);
             }
         }
 
         return $answers;
-    }
-
-    /** With choices by their values. */
-    public static function meant(Question $question, mixed $answer): mixed
-    {
-        $choice = static fn (mixed $one): mixed => \is_string($one) ? ChoiceReader::read($question, $one) ?? $one : $one;
-
-        return match ($question->type) {
-            QuestionType::OneOf, QuestionType::YesNo => $choice($answer),
-            QuestionType::AnyOf => \is_array($answer) ? array_map($choice, $answer) : $answer,
-            default => $answer,
-        };
     }
 
     /**

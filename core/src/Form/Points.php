@@ -14,7 +14,7 @@ final readonly class Points
     private const MOST = 100;
 
     /** @param list<array{at: string, points: int}> $steps at: the value of an option, “yes”, the least amount, or the most days from the day it came */
-    private function __construct(public string $part, public array $steps, private QuestionType $type)
+    private function __construct(public string $part, public array $steps, private Pointing $pointing)
     {
     }
 
@@ -23,8 +23,9 @@ final readonly class Points
      *
      * @throws InvalidDefinition
      */
-    public static function read(array $data, QuestionType $type, string $at): self
+    public static function read(array $data, QuestionKind $type, string $at): self
     {
+        $pointing = $type->pointing() ?? throw new InvalidDefinition("$at: an answer of this kind cannot count");
         $part = Plain::oneOf($data, 'part', self::PARTS, $at);
         $steps = [];
         foreach (Plain::rows($data, 'steps') as $row) {
@@ -33,21 +34,13 @@ final readonly class Points
             if (!\is_int($points) || $points < 0 || $points > self::MOST) {
                 throw new InvalidDefinition("$at: points are whole numbers from 0 to ".self::MOST);
             }
-            if (!self::isChoice($type) && null === Facts::asNumber($step)) {
+            if (Pointing::ByChoice !== $pointing && null === Facts::asNumber($step)) {
                 throw new InvalidDefinition("$at: points are given from an amount, or within a number of days");
             }
             $steps[] = ['at' => $step, 'points' => $points];
         }
-        if (!self::canCount($type)) {
-            throw new InvalidDefinition("$at: an answer of this kind cannot count");
-        }
 
-        return new self($part, $steps, $type);
-    }
-
-    public static function canCount(QuestionType $type): bool
-    {
-        return self::isChoice($type) || \in_array($type, [QuestionType::Money, QuestionType::Number, QuestionType::Scale, QuestionType::Rating, QuestionType::Day], true);
+        return new self($part, $steps, $pointing);
     }
 
     /**
@@ -59,35 +52,12 @@ final readonly class Points
         $most = 0;
         foreach ($this->steps as $step) {
             foreach ($values as $value) {
-                if ($this->reaches($value, $step['at'], $day)) {
+                if ($this->pointing->reaches($value, $step['at'], $day)) {
                     $most = max($most, $step['points']);
                 }
             }
         }
 
         return $most;
-    }
-
-    private function reaches(string $value, string $at, string $day): bool
-    {
-        if (self::isChoice($this->type)) {
-            return $value === $at;
-        }
-        $least = Facts::asNumber($at);
-        if (QuestionType::Day === $this->type) {
-            $utc = new \DateTimeZone('UTC');
-            $wanted = \DateTimeImmutable::createFromFormat('!Y-m-d', $value, $utc);
-            $came = \DateTimeImmutable::createFromFormat('!Y-m-d', $day, $utc);
-
-            return false !== $wanted && false !== $came && null !== $least && $least->isGreaterThanOrEqualTo((int) $came->diff($wanted)->format('%r%a'));
-        }
-        $number = Facts::asNumber($value);
-
-        return null !== $number && null !== $least && $number->isGreaterThanOrEqualTo($least);
-    }
-
-    private static function isChoice(QuestionType $type): bool
-    {
-        return $type->offersOptions() || QuestionType::YesNo === $type;
     }
 }

@@ -33,7 +33,7 @@ final readonly class Question
     public function __construct(
         public string $key,
         public int $number,
-        public QuestionType $type,
+        public QuestionKind $type,
         public string $wording,
         public string $hint,
         public string $example,

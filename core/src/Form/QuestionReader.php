@@ -7,6 +7,8 @@ namespace Telamon\Core\Form;
 use Telamon\Core\Condition\Condition;
 use Telamon\Core\Condition\ConditionReader;
 use Telamon\Core\Condition\InvalidCondition;
+use Telamon\Core\Form\Kinds\Lines;
+use Telamon\Core\Form\Kinds\Statement;
 use Telamon\Core\Text\Pattern;
 
 /** Reads the questions of one form, in their order: numbers, keys and conditions hang on those before. */
@@ -32,7 +34,7 @@ final class QuestionReader
     public function read(array $data): Question
     {
         ++$this->place;
-        $type = QuestionType::tryFrom(Plain::text($data, 'type'));
+        $type = Kinds::find(Plain::text($data, 'type'));
         $this->number += false === $type?->asks() ? 0 : 1;
         $at = false === $type?->asks() ? "the text after question {$this->number}" : "question {$this->number}";
         $key = self::key($data, $at);
@@ -70,7 +72,7 @@ final class QuestionReader
     }
 
     /** @param array<mixed> $data */
-    private function one(array $data, string $key, QuestionType $type, string $at): Question
+    private function one(array $data, string $key, QuestionKind $type, string $at): Question
     {
         $raw = [];
         foreach (['showIf', 'requiredIf'] as $name) {
@@ -78,7 +80,7 @@ final class QuestionReader
                 $raw[$name] = \is_array($data[$name]) ? $data[$name] : throw new InvalidDefinition("$at: $name is no condition");
             }
         }
-        $files = QuestionType::Files === $type || QuestionType::Signature === $type;
+        $files = $type->files();
         [$destination, $customField] = self::destination($data, $type, $at);
 
         return new Question(
@@ -90,9 +92,9 @@ final class QuestionReader
             Plain::text($data, 'example'),
             true === ($data['required'] ?? false) && $type->asks(),
             self::options($data, $type, $at),
-            Plain::whole($data, 'maxLength', $type->defaultMaxLength()),
-            QuestionType::Signature === $type ? 1 : Plain::whole($data, 'maxFiles', $files ? 8 : 0),
-            min(self::MAX_BYTES, Plain::whole($data, 'maxBytes', $files ? self::MAX_BYTES : 0)),
+            Plain::whole($data, 'maxLength', $type->longest()),
+            $type->isFiles() ? Plain::whole($data, 'maxFiles', $files) : $files,
+            min(self::MAX_BYTES, Plain::whole($data, 'maxBytes', $files > 0 ? self::MAX_BYTES : 0)),
             $destination,
             self::checks($data, $at),
             isset($raw['showIf']) ? $this->condition($raw['showIf'], $key, $at) : null,
@@ -106,9 +108,9 @@ final class QuestionReader
             Plain::text($data, 'default'),
             true === ($data['asList'] ?? false),
             Plain::oneOf($data, 'fileKinds', ['any', 'images', 'pdf'], $at),
-            QuestionType::Lines === $type ? $this->lines($data, $at) : [],
-            QuestionType::Lines === $type ? max(1, min(50, Plain::whole($data, 'maxLines', 10))) : 0,
-            QuestionType::Statement === $type ? self::picture($data, $at) : '',
+            $type instanceof Lines ? $this->lines($data, $at) : [],
+            $type instanceof Lines ? max(1, min(50, Plain::whole($data, 'maxLines', 10))) : 0,
+            $type instanceof Statement ? self::picture($data, $at) : '',
             isset($data['points']) ? Points::read(\is_array($data['points']) ? $data['points'] : [], $type, $at) : null,
         );
     }
@@ -127,7 +129,7 @@ final class QuestionReader
             if (isset($questions[$key])) {
                 throw new InvalidDefinition("$there: the key “{$key}” stands twice");
             }
-            $type = QuestionType::tryFrom(Plain::text($row, 'type')) ?? throw new InvalidDefinition("$there: the type is not known");
+            $type = Kinds::find(Plain::text($row, 'type')) ?? throw new InvalidDefinition("$there: the type is not known");
             if (!$type->fitsInLines()) {
                 throw new InvalidDefinition("$there: a table cannot ask for this kind of answer");
             }
@@ -156,7 +158,7 @@ final class QuestionReader
      *
      * @return list<Option>
      */
-    private static function options(array $data, QuestionType $type, string $at): array
+    private static function options(array $data, QuestionKind $type, string $at): array
     {
         $options = array_map(static fn (array $option): Option => new Option(Plain::text($option, 'value'), Plain::text($option, 'label'), Plain::texts($option, 'also', 20, 60)), Plain::rows($data, 'options'));
         if ($type->offersOptions() && [] === $options) {
@@ -171,16 +173,14 @@ final class QuestionReader
      *
      * @return array{Destination|null, string} with the key of the custom field
      */
-    private static function destination(array $data, QuestionType $type, string $at): array
+    private static function destination(array $data, QuestionKind $type, string $at): array
     {
         $name = Plain::text($data, 'destination');
         if ('' === $name) {
             return [null, ''];
         }
         if (1 === preg_match('/^(custom\.(?:client|asset|project))\.([a-z][a-z0-9_]{0,39})$/', $name, $m)) {
-            $fits = CustomKind::anyFor($type);
-
-            return $fits ? [Destination::from($m[1]), $m[2]] : throw new InvalidDefinition("$at: an answer of this kind cannot go to a custom field");
+            return [] !== $type->customKinds() ? [Destination::from($m[1]), $m[2]] : throw new InvalidDefinition("$at: an answer of this kind cannot go to a custom field");
         }
         $destination = Destination::tryFrom($name);
         if (null === $destination || null !== $destination->customOf()) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Form;
 
+use Telamon\Core\Form\Kinds\Day;
+
 /** An answer turned into a typed value, with where it came from and its doubts. */
 final readonly class Reading
 {
@@ -34,7 +36,7 @@ final readonly class Reading
     public function isUnread(): bool
     {
         return null === $this->value && [] === $this->possible
-            && \in_array($this->question->type, [QuestionType::Email, QuestionType::Phone, QuestionType::Day, QuestionType::Money, QuestionType::Number], true);
+            && $this->question->type->mustBeRead();
     }
 
     /** Whether somebody must choose between its values: a day in doubt that goes to a field for days. */
@@ -42,7 +44,7 @@ final readonly class Reading
     {
         $destination = $this->question->destination;
 
-        return $this->isDoubtful() && QuestionType::Day === $this->question->type
+        return $this->isDoubtful() && $this->question->type instanceof Day
             && (Destination::ProjectReadyBy === $destination || null !== $destination?->customOf());
     }
 
@@ -60,6 +62,6 @@ final readonly class Reading
     /** @return list<string> one for each choice; one where it is a single text */
     public function texts(): array
     {
-        return QuestionType::AnyOf === $this->question->type && \is_array($this->value) ? array_map($this->question->labelOf(...), $this->value) : [$this->text];
+        return $this->question->type->offersOptions() && \is_array($this->value) ? array_map($this->question->labelOf(...), $this->value) : [$this->text];
     }
 }

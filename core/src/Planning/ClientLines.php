@@ -8,7 +8,7 @@ use Telamon\Core\Effects\LinkClient;
 use Telamon\Core\Effects\MakeClient;
 use Telamon\Core\Effects\UseClient;
 use Telamon\Core\Form\Destination;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Kinds\Organisation;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ClientMatcher;
@@ -148,7 +148,7 @@ final readonly class ClientLines
         if (null !== $name && \is_array($name->value) && 2 === \count($name->value)) {
             return [$name->value[0], $name->value[1]];
         }
-        if (QuestionType::Organisation === $name?->question->type) {
+        if ($name?->question->type instanceof Organisation) {
             return ['', $name->text];
         }
         $person = $this->names->read($name->text ?? '');

@@ -24,7 +24,7 @@ final readonly class Naming
         $record = $reading->question->destination?->customOf();
         $field = null === $record ? null : $this->of($record, "custom.{$reading->question->customField}");
 
-        return null !== $field && \in_array($reading->question->type, $field->kind->fits(), true) ? $field : null;
+        return null !== $field && \in_array($field->kind, $reading->question->type->customKinds(), true) ? $field : null;
     }
 
     /** @param string $field “custom.size” */

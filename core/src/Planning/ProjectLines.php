@@ -10,7 +10,6 @@ use Telamon\Core\Effects\OpenProject;
 use Telamon\Core\Effects\UseProject;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Purpose;
-use Telamon\Core\Form\QuestionType;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
@@ -142,7 +141,7 @@ final readonly class ProjectLines
      */
     private function noted(PlanContext $now, bool $hasAsset): array
     {
-        $homeless = static fn (Reading $reading): bool => QuestionType::Files !== $reading->question->type && 0 === $reading->line
+        $homeless = static fn (Reading $reading): bool => !$reading->question->type->isFiles() && 0 === $reading->line
             && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
 
         // What could not be read is told too: its text is all there is. A budget is kept as it was written.
@@ -156,7 +155,7 @@ final readonly class ProjectLines
     {
         $lines = [];
         foreach ($now->inquiry->readings->all as $reading) {
-            if (QuestionType::Files === $reading->question->type && \is_array($reading->value)) {
+            if ($reading->question->type->isFiles() && \is_array($reading->value)) {
                 $lines[] = PlanLine::of("files.{$reading->question->key}", 'Files', new AttachFiles($reading->question->key, \count($reading->value), $hasProject), $now->telling, Sources::of(['count' => $reading]));
             }
         }

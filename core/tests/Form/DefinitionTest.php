@@ -11,6 +11,7 @@ use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Form\Readers;
 use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
@@ -101,7 +102,7 @@ final class DefinitionTest extends TestCase
      */
     private function check(array $answers): array
     {
-        $check = new AnswerCheck(new EmailReader(), new PhoneReader('IE'), new DayReader());
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
 
         return array_map(static fn (Violation $violation): string => $violation->path, $check->check(Fixtures::form(), $answers, new \DateTimeImmutable('2026-11-25')));
     }

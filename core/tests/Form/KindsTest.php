@@ -7,11 +7,15 @@ namespace Telamon\Core\Tests\Form;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Answers\AnswerCheck;
-use Telamon\Core\Answers\AnswerText;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Kinds\Address;
+use Telamon\Core\Form\Kinds\DaySpan;
+use Telamon\Core\Form\Kinds\Email;
+use Telamon\Core\Form\Kinds\Lines;
+use Telamon\Core\Form\Kinds\NameParts;
+use Telamon\Core\Form\Readers;
 use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
@@ -93,8 +97,12 @@ final class KindsTest extends TestCase
     {
         $form = self::form(self::TABLE);
         $question = $form->questions()[0];
-        self::assertSame("Make: Pell, Keys: 88\nMake: Thrane, Number: 48217", AnswerText::of($question, [['make' => 'Pell', 'keys' => '88'], ['make' => 'Thrane', 'serial' => '48217', 'keys' => ' ']]));
-        $text = static fn (string $type, mixed $answer): string => AnswerText::of(self::form(['key' => 'q', 'type' => $type, 'options' => [['value' => 'a', 'label' => 'One'], ['value' => 'b', 'label' => 'Two']]])->questions()[0], $answer);
+        self::assertSame("Make: Pell, Keys: 88\nMake: Thrane, Number: 48217", $question->type->text($question, [['make' => 'Pell', 'keys' => '88'], ['make' => 'Thrane', 'serial' => '48217', 'keys' => ' ']]));
+        $text = static function (string $type, mixed $answer): string {
+            $question = self::form(['key' => 'q', 'type' => $type, 'options' => [['value' => 'a', 'label' => 'One'], ['value' => 'b', 'label' => 'Two']]])->questions()[0];
+
+            return $question->type->text($question, $answer);
+        };
         self::assertSame('Orla Fennick', $text('name-parts', ['given' => 'Orla ', 'family' => 'Fennick']));
         self::assertSame('7 Weir Cottages, Marrowby', $text('address-parts', ['country' => '', 'line' => '7 Weir Cottages', 'locality' => 'Marrowby']));
         self::assertSame('12 June 2027, 14:30', $text('day-time', ['day' => '12 June 2027', 'time' => '14:30']));
@@ -161,10 +169,10 @@ final class KindsTest extends TestCase
 
     public function testDestinationsAreOfferedTheUsualOneFirst(): void
     {
-        self::assertSame(Destination::AssetPlace, QuestionType::Address->destinations()[0]);
-        self::assertSame(Destination::ClientName, QuestionType::NameParts->destinations()[0]);
-        self::assertContains(Destination::ContactEmail, QuestionType::Email->destinations());
-        self::assertContains(Destination::AppointmentWish, QuestionType::DaySpan->destinations());
+        self::assertSame(Destination::AssetPlace, (new Address())->destinations()[0]);
+        self::assertSame(Destination::ClientName, (new NameParts())->destinations()[0]);
+        self::assertContains(Destination::ContactEmail, (new Email())->destinations());
+        self::assertContains(Destination::AppointmentWish, (new DaySpan())->destinations());
         self::assertSame('asset, serial number', Destination::AssetSerial->label());
         self::assertSame('client, tags', Destination::ClientTags->label());
     }
@@ -175,7 +183,7 @@ final class KindsTest extends TestCase
         $readings = Fixtures::reader()->read($form, ['q' => [['make' => 'Pell', 'keys' => '88'], ['make' => 'Thrane', 'serial' => '48217']]]);
         self::assertSame(
             [['', 0], ['Pell', 1], ['Thrane', 2], ['48217', 2]],
-            array_map(static fn ($reading): array => [QuestionType::Lines === $reading->question->type ? '' : $reading->text, $reading->line], $readings->all),
+            array_map(static fn ($reading): array => [$reading->question->type instanceof Lines ? '' : $reading->text, $reading->line], $readings->all),
         );
     }
 
@@ -186,7 +194,7 @@ final class KindsTest extends TestCase
      */
     private static function faults(array $question, mixed $answer): array
     {
-        $check = new AnswerCheck(new EmailReader(), new PhoneReader('IE'), new DayReader());
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
 
         return array_map(
             static fn (Violation $violation): string => "{$violation->path} {$violation->message}",

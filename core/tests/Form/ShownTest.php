@@ -11,8 +11,11 @@ use Telamon\Core\Form\Checks;
 use Telamon\Core\Form\EndingKind;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
+use Telamon\Core\Form\Kinds;
+use Telamon\Core\Form\Kinds\Lines;
+use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
-use Telamon\Core\Form\QuestionType;
+use Telamon\Core\Form\Readers;
 use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
@@ -150,11 +153,11 @@ final class ShownTest extends TestCase
 
     public function testEveryKindOfAnswerHasSomewhereToGo(): void
     {
-        foreach (QuestionType::cases() as $type) {
+        foreach (Kinds::all() as $type) {
             // A signature stays with the submission, and a table sends its columns on.
-            $stays = !$type->asks() || QuestionType::Signature === $type || QuestionType::Lines === $type;
-            self::assertSame($stays, [] === $type->destinations(), $type->value);
-            self::assertGreaterThan(0, $type->defaultMaxLength());
+            $stays = !$type->asks() || $type instanceof Signature || $type instanceof Lines;
+            self::assertSame($stays, [] === $type->destinations(), $type::name());
+            self::assertGreaterThan(0, $type->longest());
         }
     }
 
@@ -181,7 +184,7 @@ final class ShownTest extends TestCase
      */
     private static function faults(FormDefinition $form, array $answers, bool $staff = false): array
     {
-        $check = new AnswerCheck(new EmailReader(), new PhoneReader('IE'), new DayReader());
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
 
         return array_map(static fn (Violation $violation): string => $violation->path, $check->check($form, $answers, new \DateTimeImmutable(self::TODAY), $staff));
     }

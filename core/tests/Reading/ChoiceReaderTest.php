@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Form\ChoiceReader;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Kinds\YesNo;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Tests\Fixtures;
 
@@ -18,7 +19,7 @@ final class ChoiceReaderTest extends TestCase
     {
         $question = self::form()->question($key);
         self::assertInstanceOf(Question::class, $question);
-        self::assertSame($expected, ChoiceReader::read($question, $text));
+        self::assertSame($expected, $question->type instanceof YesNo ? ChoiceReader::yesNo($text) : ChoiceReader::read($question, $text));
     }
 
     /** @return iterable<string, array{string, string, string|null}> */

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Core\Tests\Answers;
+namespace Telamon\Core\Tests\Form;
 
 use PHPUnit\Framework\TestCase;
-use Telamon\Core\Answers\StoredAnswer;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Text\Fold;
 use Telamon\Core\Time\DayOrder;
 
 /** Answers in order by what they mean, counted by what they say, found by what people see. */
-final class StoredAnswerTest extends TestCase
+final class OrderedTest extends TestCase
 {
     public function testAmountsAsPeopleWriteThem(): void
     {
@@ -63,17 +63,17 @@ final class StoredAnswerTest extends TestCase
     public function testChoicesByWhatPeopleSee(): void
     {
         $question = self::question('any-of', ['options' => [['value' => 'option_1', 'label' => 'Zither'], ['value' => 'option_2', 'label' => 'Accordéon']]]);
-        self::assertSame('accordeon zither', StoredAnswer::ordered($question, ['option_2', 'option_1'], DayOrder::Unstated));
-        self::assertSame('accordeon', StoredAnswer::found($question, ['option_2']));
-        self::assertSame(['option_2', 'option_1'], StoredAnswer::counted($question, ['option_2', ' option_1', '', 'option_2', 7]));
+        self::assertSame('accordeon zither', $question->type->ordered($question, ['option_2', 'option_1'], DayOrder::Unstated));
+        self::assertSame('accordeon', Fold::text($question->type->text($question, ['option_2'])));
+        self::assertSame(['option_2', 'option_1'], $question->type->counted($question, ['option_2', ' option_1', '', 'option_2', 7]));
     }
 
     public function testNumbersAreCountedAsDecimals(): void
     {
-        self::assertSame(['1250.5'], StoredAnswer::counted(self::question('money'), '1.250,50'));
-        self::assertSame(['no idea'], StoredAnswer::counted(self::question('money'), ' no idea '));
-        self::assertSame(['07'], StoredAnswer::counted(self::question('scale'), '07'), 'as it was written');
-        self::assertSame([], StoredAnswer::counted(self::question('number'), '  '));
+        self::assertSame(['1250.5'], self::counted('money', '1.250,50'));
+        self::assertSame(['no idea'], self::counted('money', ' no idea '));
+        self::assertSame(['07'], self::counted('scale', '07'), 'as it was written');
+        self::assertSame([], self::counted('number', '  '));
     }
 
     /**
@@ -90,7 +90,17 @@ final class StoredAnswerTest extends TestCase
 
     private static function ordered(string $type, mixed $answer, DayOrder $order = DayOrder::Unstated): string
     {
-        return StoredAnswer::ordered(self::question($type), $answer, $order);
+        $question = self::question($type);
+
+        return $question->type->ordered($question, $answer, $order);
+    }
+
+    /** @return list<string> */
+    private static function counted(string $type, string $answer): array
+    {
+        $question = self::question($type);
+
+        return $question->type->counted($question, $answer);
     }
 
     /** @param array<string, mixed> $more */

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Core\Answers;
+namespace Telamon\Core\Form\Kinds;
 
+use Telamon\Core\Form\Asking;
 use Telamon\Core\Form\Checks;
 use Telamon\Core\Time\DayOrder;
 use Telamon\Core\Time\DayReader;
@@ -11,15 +12,16 @@ use Telamon\Core\Time\DayReader;
 /** Says what is wrong with a day. */
 final readonly class DayCheck
 {
-    public function __construct(private DayReader $days)
+    public function __construct(private Asking $at)
     {
     }
 
-    public function fault(string $text, Checks $checks, DayOrder $order, \DateTimeImmutable $today): ?string
+    public function fault(string $text, Checks $checks): ?string
     {
-        $days = $this->days->read($text, $order);
+        $today = $this->at->today;
+        $days = $this->at->readers->days->read($text, $this->at->order);
         if ([] === $days) {
-            return "There is no such day. Write it like {$order->example()}.";
+            return "There is no such day. Write it like {$this->at->order->example()}.";
         }
         $last = end($days);
         $earliest = Checks::day($checks->min, $today) ?? $today->format('Y-m-d');
@@ -35,18 +37,26 @@ final readonly class DayCheck
     }
 
     /** The first day that a text may mean, ISO 8601; empty for none. */
-    public function earliest(string $text, DayOrder $order): string
+    public function earliest(string $text): string
     {
-        $days = $this->days->read($text, $order);
+        $days = $this->at->readers->days->read($text, $this->at->order);
 
         return [] === $days ? '' : $days[0]->format('Y-m-d');
     }
 
     /** The last day that a text may mean, ISO 8601; empty for none. */
-    public function latest(string $text, DayOrder $order): string
+    public function latest(string $text): string
     {
-        $days = $this->days->read($text, $order);
+        $days = $this->at->readers->days->read($text, $this->at->order);
 
         return [] === $days ? '' : end($days)->format('Y-m-d');
+    }
+
+    /** @return string|null ISO 8601; null for what is no day, or may be two */
+    public static function sure(string $text, DayOrder $order): ?string
+    {
+        $days = (new DayReader())->read(trim($text), $order);
+
+        return 1 === \count($days) ? $days[0]->format('Y-m-d') : null;
     }
 }
