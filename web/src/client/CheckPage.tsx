@@ -1,6 +1,7 @@
 import Link from '@mui/material/Link';
 import { useEffect, useRef } from 'react';
 import { answerText, asks, given } from '../form/answers';
+import { kinds } from '../form/kinds';
 import type { Answers, PublicForm, Question } from '../form/types';
 import type { KeptFile } from '../form/upload';
 
@@ -26,7 +27,7 @@ export function CheckPage({ pages, answers, files, onChange }: Props) {
       <dl>
         {pages.flatMap(({ questions }, at) =>
           questions
-            .filter((question) => asks(question) && question.type !== 'hidden')
+            .filter((question) => asks(question) && kinds[question.type].isShown)
             .map((question) => {
               const names = (files[question.key] ?? []).map((file) => file.name);
               const text = names.length > 0 ? names.join(', ') : answerText(question, given(question, answers));

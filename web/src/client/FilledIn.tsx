@@ -2,11 +2,12 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
 import { Mark } from '../shared/Mark';
-import { asks, besideOthers, collected, isNeeded, shownPages, textOf } from '../form/answers';
+import { asks, besideOthers, collected, isNeeded, shownPages } from '../form/answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
-import { faultsOf } from '../form/checks';
+import { textOf } from '../form/held';
+import { kinds } from '../form/kinds';
 import { forgetDraft, keepDraft, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
 import { PublicFoot } from './PublicFoot';
@@ -49,7 +50,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const page = shown[at];
   // Pages on which nothing is asked are passed over.
   const asked = (one: (typeof shown)[number] | undefined) =>
-    (one?.questions ?? []).some((question) => question.type !== 'hidden' && !carried.includes(question.key));
+    (one?.questions ?? []).some((question) => kinds[question.type].isShown && !carried.includes(question.key));
   const onwardTo = shown.findIndex((one, i) => i > at && asked(one));
   const last = onwardTo < 0;
 
@@ -114,7 +115,11 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const faults = (pages: typeof shown) =>
     pages.flatMap((one) =>
       one.questions.flatMap((question) =>
-        faultsOf(question, answers, files[question.key]?.length ?? 0, isNeeded(form, question, answers), form),
+        kinds[question.type].faults(question, answers, {
+          files: files[question.key]?.length ?? 0,
+          needed: isNeeded(form, question, answers),
+          at: form,
+        }),
       ),
     );
 
@@ -175,7 +180,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   };
 
   const sendWords = form.pages.at(-1)?.next ?? 'Send';
-  const asking = page.questions.filter((question) => question.type !== 'hidden' && !carried.includes(question.key));
+  const asking = page.questions.filter((question) => kinds[question.type].isShown && !carried.includes(question.key));
   const ofShown = shown.flatMap((one) => one.questions.flatMap((question) => chosen[question.key] ?? []));
   const onTheirWay = ofShown.filter((file) => file.state === 'waiting' || file.state === 'sending').length;
   const left = ofShown.filter((file) => file.state === 'failed');
@@ -300,7 +305,7 @@ function consecutive(questions: PublicForm['pages'][number]['questions']) {
   return new Map(
     questions.map((question) => [
       question.key,
-      asks(question) && question.type !== 'hidden' ? { ...question, number: ++number } : question,
+      asks(question) && kinds[question.type].isShown ? { ...question, number: ++number } : question,
     ]),
   );
 }

@@ -4,7 +4,6 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { useRef } from 'react';
 import { useFieldArray, type Control, type UseFormRegister } from 'react-hook-form';
 import { MarkShape } from '../shared/Mark';
-import { offered } from './ChoiceField';
 import type { Answers, Question } from './types';
 
 interface Props {
@@ -13,10 +12,12 @@ interface Props {
   register: UseFormRegister<Answers>;
   /** What is wrong, by line and column: “0.make”. */
   errors: Record<string, string>;
+  offered: (column: Question) => { value: string; label: string }[];
+  isLong: (column: Question) => boolean;
 }
 
 /** A table of repeated lines, each with its own questions. */
-export function LinesField({ question, control, register, errors }: Props) {
+export function LinesField({ question, control, register, errors, offered, isLong }: Props) {
   const { fields, append, remove } = useFieldArray({ control, name: question.key as never });
   const body = useRef<HTMLDivElement>(null);
   const add = () => {
@@ -43,6 +44,8 @@ export function LinesField({ question, control, register, errors }: Props) {
               <Cell
                 key={column.key}
                 column={column}
+                options={offered(column)}
+                isLong={isLong(column)}
                 name={`${question.key}.${i}.${column.key}`}
                 register={register}
                 error={errors[`${i}.${column.key}`]}
@@ -64,21 +67,22 @@ export function LinesField({ question, control, register, errors }: Props) {
 
 interface CellProps {
   column: Question;
+  options: { value: string; label: string }[];
+  isLong: boolean;
   name: string;
   register: UseFormRegister<Answers>;
   error: string | undefined;
 }
 
-function Cell({ column, name, register, error }: CellProps) {
+function Cell({ column, options, isLong, name, register, error }: CellProps) {
   const id = `q-${name}`;
   const aria = {
     'aria-invalid': error !== undefined,
     'aria-required': column.required,
     'aria-describedby': error ? `${id}-error` : undefined,
   };
-  const options = offered(column);
   return (
-    <div className={column.type === 'long-text' || column.type === 'any-of' ? 'part wide' : 'part'}>
+    <div className={isLong || column.type === 'any-of' ? 'part wide' : 'part'}>
       {column.type === 'any-of' ? (
         <fieldset id={id} tabIndex={-1}>
           <legend className="second">{column.wording}</legend>
@@ -110,7 +114,7 @@ function Cell({ column, name, register, error }: CellProps) {
             <OutlinedInput
               id={id}
               fullWidth
-              multiline={column.type === 'long-text'}
+              multiline={isLong}
               error={error !== undefined}
               placeholder={column.example ? `for example ${column.example}` : undefined}
               inputProps={{ ...aria, ...register(name) }}

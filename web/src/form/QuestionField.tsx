@@ -1,16 +1,11 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
-import type { FocusEvent, InputHTMLAttributes, ReactNode } from 'react';
+import type { FocusEvent } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { MarkShape } from '../shared/Mark';
-import { partOf } from './answers';
-import { asTime, inWords, withYear, type At } from './bounds';
-import { ChoiceField } from './ChoiceField';
+import { inWords, type At } from './bounds';
 import { DayPicker } from './DayPicker';
-import { FilesField } from './FilesField';
-import { LinesField } from './LinesField';
-import { comesInParts, PartsField } from './PartsField';
+import { kinds } from './kinds';
 import type { Answers, Question } from './types';
-import { SignatureField } from './SignatureField';
 import type { Uploads } from './uploads';
 
 interface Props {
@@ -27,21 +22,6 @@ interface Props {
   uploads: Uploads;
   onGoing: (is: boolean) => void;
 }
-
-/** What a browser can fill in by itself, and which keyboard a phone shows. */
-const help: Partial<Record<Question['type'], InputHTMLAttributes<HTMLInputElement>>> = {
-  'person-name': { autoComplete: 'name' },
-  email: { type: 'email', autoComplete: 'email', inputMode: 'email', autoCapitalize: 'none' },
-  phone: { type: 'tel', autoComplete: 'tel', inputMode: 'tel' },
-  address: { autoComplete: 'street-address' },
-  organisation: { autoComplete: 'organization' },
-  number: { inputMode: 'decimal' },
-  money: { inputMode: 'decimal' },
-  time: { inputMode: 'numeric' },
-};
-
-const oneChoice = ['one-of', 'yes-no', 'scale', 'rating'];
-const choices = [...oneChoice, 'any-of', 'consent'];
 
 /** One question: its number in the margin, its wording, the field, and what is wrong with the answer. */
 export function QuestionField(props: Props) {
@@ -80,14 +60,14 @@ export function QuestionField(props: Props) {
       {question.hint}
     </span>
   );
-  const grouped = groupedField(props);
-  const isRadio = oneChoice.includes(question.type) && !(question.type === 'one-of' && question.asList);
+  const kind = kinds[question.type];
+  const { Field } = kind;
+  const isRadio = kind.isRadio?.(question) ?? false;
   const aria = { 'aria-invalid': error !== null, 'aria-describedby': described, 'aria-required': needed };
   /** A day without its year, a time in another way: written out as soon as the field is left, for everybody to see. */
   const understand = (event: FocusEvent) => {
     const text = (event.target as HTMLInputElement).value;
-    const meant =
-      question.type === 'time' ? asTime(text) : question.type === 'day' && props.at ? withYear(text, props.at) : text;
+    const meant = kind.understand?.(text, props.at) ?? text;
     if (meant !== text) props.fields.setValue(question.key, meant, { shouldDirty: true });
   };
   const size = question.third ? 'third' : question.half ? 'half' : '';
@@ -96,7 +76,7 @@ export function QuestionField(props: Props) {
       <span className="question-number serif" aria-hidden="true">
         {question.number}
       </span>
-      {grouped ? (
+      {Field ? (
         <fieldset
           id={id}
           tabIndex={-1}
@@ -106,7 +86,14 @@ export function QuestionField(props: Props) {
           <legend className="question-label">
             {label} {hint}
           </legend>
-          {grouped}
+          <Field
+            question={question}
+            fields={props.fields}
+            error={error}
+            lineErrors={props.lineErrors ?? {}}
+            uploads={props.uploads}
+            onGoing={props.onGoing}
+          />
         </fieldset>
       ) : (
         <div>
@@ -116,17 +103,17 @@ export function QuestionField(props: Props) {
           <OutlinedInput
             id={id}
             fullWidth
-            multiline={question.type === 'long-text'}
-            minRows={question.type === 'long-text' ? 3 : undefined}
+            multiline={kind.isLong}
+            minRows={kind.isLong ? 3 : undefined}
             error={error !== null}
             placeholder={question.example ? `for example ${question.example}` : undefined}
             inputProps={{
-              ...help[question.type],
+              ...kind.input,
               ...aria,
               ...props.fields.register(question.key, { onBlur: (event: FocusEvent) => understand(event) }),
             }}
             endAdornment={
-              question.type === 'day' && (
+              kind.hasCalendar && (
                 <DayPicker
                   label={question.wording}
                   onPick={(iso) => props.fields.setValue(question.key, inWords(iso), { shouldDirty: true })}
@@ -143,30 +130,4 @@ export function QuestionField(props: Props) {
       )}
     </div>
   );
-}
-
-/** The field of a kind that has several controls; nothing for one that is a single input. */
-function groupedField({ question, fields, error, lineErrors, uploads, onGoing }: Props): ReactNode {
-  const { register, control, setValue, getValues } = fields;
-  if (choices.includes(question.type)) return <ChoiceField question={question} register={register} />;
-  if (question.type === 'files') return <FilesField question={question} uploads={uploads} />;
-  if (question.type === 'lines')
-    return <LinesField question={question} control={control} register={register} errors={lineErrors ?? {}} />;
-  if (comesInParts(question)) return <PartsField question={question} register={register} wrong={error !== null} />;
-  if (question.type === 'signature') {
-    const answers = getValues();
-    return (
-      <SignatureField
-        question={question}
-        register={register}
-        setValue={setValue}
-        how={partOf(answers, question.key, 'how')}
-        kept={partOf(answers, question.key, 'image') !== ''}
-        strokes={partOf(answers, question.key, 'strokes')}
-        onGoing={onGoing}
-        wrong={error !== null}
-      />
-    );
-  }
-  return null;
 }

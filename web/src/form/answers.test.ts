@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { asPublic, complete } from '../staff/definition/design';
-import { answerText, besideOthers, collected, given, isNeeded, listOf, shownPages, textOf } from './answers';
+import { answerText, besideOthers, collected, given, isNeeded, shownPages } from './answers';
+import { listOf, textOf } from './held';
 import type { Answers, Question } from './types';
 import { question } from './testing/question.test-helper';
 

@@ -45,7 +45,10 @@ export function dayFault(question: Question, text: string, at: At): string | nul
       ? 'That day has passed. Choose today or later.'
       : `That is too early. Choose ${inWords(earliest)} or later.`;
   const latest = bound(question.max, at.today);
-  return latest !== null && first > latest ? `That is too late. Choose ${inWords(latest)} or earlier.` : null;
+  if (latest !== null && first > latest) return `That is too late. Choose ${inWords(latest)} or earlier.`;
+  return Number(last.slice(0, 4)) > Number(at.today.slice(0, 4)) + 10
+    ? 'That is more than ten years away. Check the year.'
+    : null;
 }
 
 /** What the bounds say of a plain figure; one in words is for the server. */
@@ -82,4 +85,9 @@ export function asTime(text: string): string {
   const real = half === 'p' ? (hour % 12) + 12 : half === 'a' ? hour % 12 : hour;
   const minutes = read[2] ?? '00';
   return real > 23 || Number(minutes) > 59 ? text : `${String(real).padStart(2, '0')}:${minutes}`;
+}
+
+/** What is wrong with a time of day. */
+export function timeFault(text: string): string | null {
+  return /^([01]\d|2[0-3]):[0-5]\d$/.test(text) ? null : 'Write the time like 14:30.';
 }

@@ -1,6 +1,6 @@
 import { asks } from '../../form/answers';
 import type { Condition } from '../../shared/condition';
-import { numberOf, operatorsFor, operatorWords, questionsOf, type Definition, type DraftQuestion } from './design';
+import { numberOf, designed, operatorWords, questionsOf, type Definition, type DraftQuestion } from './design';
 
 interface Props {
   definition: Definition;
@@ -73,7 +73,7 @@ function GroupEditor({ definition, earlier, condition, onChange, words, numbered
     set(next ? parts.map((one, n) => (n === i ? next : one)) : parts.filter((_, n) => n !== i));
   const first = earlier[0];
   const fresh = (): Test[] =>
-    first ? [{ question: first.key, op: operatorsFor(first.type)[0] as Test['op'], value: '' }] : [];
+    first ? [{ question: first.key, op: designed(first.type).operators[0] as Test['op'], value: '' }] : [];
   const between = how === 'all' ? 'and' : 'or';
   return (
     <div className={depth > 0 ? 'condition inner' : 'condition'}>
@@ -171,7 +171,7 @@ function many(op: Test['op']): boolean {
 
 function TestLine({ word, test, earlier, definition, numbered, onChange, onRemove }: LineProps) {
   const asked = earlier.find((question) => question.key === test.question);
-  const operators = operatorsFor(asked?.type ?? 'short-text');
+  const operators = designed(asked?.type ?? 'short-text').operators;
   const values = test.values ?? (test.value === undefined ? [] : [test.value]);
   const offered = choicesOf(asked);
   return (
@@ -183,7 +183,7 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
         onChange={(event) => {
           const next = earlier.find((question) => question.key === event.target.value);
           // What was asked about the other question means nothing of this one.
-          const op = operatorsFor(next?.type ?? 'short-text')[0] as Test['op'];
+          const op = designed(next?.type ?? 'short-text').operators[0] as Test['op'];
           onChange({ question: event.target.value, op, value: '' });
         }}
       >

@@ -1,5 +1,6 @@
 import type { UseFormReturn } from 'react-hook-form';
 import { isNeeded } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import type { Answers, PublicForm, Question } from '../../form/types';
 import { QuestionField } from '../../form/QuestionField';
 import { Uploads } from '../../form/uploads';
@@ -19,7 +20,7 @@ export function TriedAnswers({ form, shown, answers, fields, faults }: Props) {
   return (
     <div className="questions">
       {shown
-        .filter((question) => !['hidden', 'files', 'signature'].includes(question.type))
+        .filter((question) => kinds[question.type].canTry && kinds[question.type].isShown)
         .map((question) => (
           <QuestionField
             key={question.key}

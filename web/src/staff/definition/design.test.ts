@@ -1,3 +1,4 @@
+import { kinds } from '../../form/kinds';
 import { describe, expect, it } from 'vitest';
 import {
   addPage,
@@ -11,13 +12,12 @@ import {
   destinationLabel,
   type KnownKinds,
   type Kind,
-  kinds,
+  designed,
   likelyFor,
   moveQuestion,
   moveTo,
   numberOf,
   ofKind,
-  operatorsFor,
   operatorWords,
   questionsOf,
   removePage,
@@ -140,7 +140,7 @@ describe('designing a form', () => {
 
   it('has words and ways of asking for every kind', () => {
     for (const kind of Object.keys(kinds) as Kind[])
-      expect(operatorsFor(kind).every((operator) => operatorWords[operator])).toBe(true);
+      expect(designed(kind).operators.every((operator) => operatorWords[operator])).toBe(true);
   });
 
   it('finds a kind by letters of any of its words', () => {

@@ -1,4 +1,5 @@
 import { asks } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import type { Condition } from '../../shared/condition';
 import type { Schema } from '../../shared/api';
 
@@ -62,35 +63,10 @@ export interface Definition {
   endings?: { kind: 'thanks' | 'address' | 'form'; text: string; when?: Condition }[];
 }
 
-export const kinds: Record<Kind, string> = {
-  'short-text': 'short text',
-  'long-text': 'long text',
-  'person-name': 'a person’s name',
-  'name-parts': 'a name in two fields',
-  organisation: 'an organisation',
-  email: 'email',
-  phone: 'phone',
-  address: 'address on one line',
-  'address-parts': 'address in parts',
-  number: 'a number',
-  money: 'a sum of money',
-  day: 'a day',
-  time: 'a time',
-  'day-time': 'a day and time',
-  'day-span': 'days from and to',
-  'one-of': 'one of several',
-  'any-of': 'any of several',
-  'yes-no': 'yes or no',
-  scale: 'scale 0 to 10',
-  rating: 'rating 1 to 5',
-  files: 'photographs and files',
-  signature: 'signature',
-  consent: 'consent',
-  lines: 'a table of lines',
-  statement: 'a text, no answer',
-  section: 'a heading',
-  hidden: 'hidden value',
-};
+/** What the designer says of a kind. */
+export function designed(kind: Kind) {
+  return kinds[kind].designed;
+}
 
 export type KnownKinds = Schema<'FormKinds'>;
 
@@ -332,30 +308,6 @@ export const operatorWords: Record<string, string> = {
   'within-days': 'is within the next days:',
   between: 'is between',
 };
-
-/** The ways in which an answer of this kind can be asked about. */
-export function operatorsFor(kind: Kind): string[] {
-  switch (kind) {
-    case 'number':
-    case 'money':
-    case 'scale':
-    case 'rating':
-      return ['more-than', 'at-most', 'between', 'is', 'is-blank'];
-    case 'lines':
-      return ['more-than', 'at-most', 'is-blank'];
-    case 'day':
-    case 'day-time':
-    case 'day-span':
-      return ['before', 'after', 'within-days', 'between', 'is-blank'];
-    case 'one-of':
-    case 'any-of':
-    case 'yes-no':
-    case 'consent':
-      return ['is', 'is-one-of', 'has-none-of', 'is-blank'];
-    default:
-      return ['has-word', 'has-none-of', 'contains', 'is', 'is-blank'];
-  }
-}
 
 /** The draft as the public would get it, for the preview and for trying. */
 export function asPublic(definition: Definition, today: string): Schema<'PublicForm'> {

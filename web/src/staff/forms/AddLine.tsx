@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { kinds, type Kind } from '../definition/design';
+import { designed, type Kind } from '../definition/design';
 import { kindGroups, kindsLike } from './kindWords';
 
 interface Props {
@@ -61,7 +61,7 @@ export function AddLine({ onTake, onLeave }: Props) {
             {letters.trim() === '' && kindGroups.some((group) => group.kinds[0] === kind) && (
               <small className="kind-group">{kindGroups.find((group) => group.kinds[0] === kind)?.name}</small>
             )}
-            {kinds[kind]}
+            {designed(kind).words}
             {kind === chosen && <kbd>Enter</kbd>}
           </li>
         ))}

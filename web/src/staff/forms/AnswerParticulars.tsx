@@ -1,5 +1,5 @@
 import { ConditionEditor } from '../definition/ConditionEditor';
-import type { Definition, DraftQuestion } from '../definition/design';
+import { designed, type Definition, type DraftQuestion } from '../definition/design';
 
 interface Props {
   definition: Definition;
@@ -7,13 +7,10 @@ interface Props {
   onChange: (part: Partial<DraftQuestion>) => void;
 }
 
-const texts = ['short-text', 'long-text'];
-const bounded = ['number', 'money', 'day', 'day-time', 'day-span'];
-const begins = ['short-text', 'long-text', 'number', 'money', 'day', 'time', 'one-of', 'yes-no', 'scale', 'rating'];
-
 /** Whether an answer is needed, and what it must be like. */
 export function AnswerParticulars({ definition, question, onChange }: Props) {
   const isDay = question.type.startsWith('day');
+  const { letters } = designed(question.type);
   return (
     <div>
       <dt>Answer</dt>
@@ -35,7 +32,7 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
             onChange={(requiredIf) => onChange({ requiredIf })}
           />
         )}
-        {texts.includes(question.type) && (
+        {letters !== undefined && (
           <p>
             like{' '}
             <input
@@ -47,8 +44,8 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
             />
           </p>
         )}
-        {begins.includes(question.type) && <Beginning question={question} onChange={onChange} />}
-        {texts.includes(question.type) && (
+        {designed(question.type).begins && <Beginning question={question} onChange={onChange} />}
+        {letters !== undefined && (
           <p>
             <Whole
               name="Least letters"
@@ -60,13 +57,13 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
             <Whole
               name="Most letters"
               value={question.maxLength}
-              empty={question.type === 'long-text' ? 4000 : 200}
+              empty={letters}
               onChange={(maxLength) => onChange({ maxLength })}
             />{' '}
             letters
           </p>
         )}
-        {bounded.includes(question.type) && (
+        {designed(question.type).bounded && (
           <p>
             from{' '}
             <input
@@ -86,7 +83,7 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
             />
           </p>
         )}
-        {question.type === 'short-text' && (
+        {designed(question.type).fits && (
           <p>
             fits{' '}
             <input

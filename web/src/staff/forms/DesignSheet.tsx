@@ -8,7 +8,7 @@ import {
   conditionWords,
   dependents,
   destinationLabel,
-  kinds,
+  designed,
   numberOf,
   questionsOf,
   type Definition,
@@ -164,7 +164,7 @@ function Line({ known, question, number, definition, chosen, onChoose, removing,
           </span>
           <span className="design-answer second">
             <span>
-              {kinds[question.type]}
+              {designed(question.type).words}
               {question.options &&
                 question.options.length > 0 &&
                 `: ${question.options.map((option) => option.label).join(', ')}`}

@@ -1,5 +1,12 @@
 import { Whole } from './AnswerParticulars';
-import { kinds, ofKind, type DraftQuestion, type KnownKinds, type Kind, type Definition } from '../definition/design';
+import {
+  designed,
+  ofKind,
+  type DraftQuestion,
+  type KnownKinds,
+  type Kind,
+  type Definition,
+} from '../definition/design';
 import { OffersEditor } from './OffersEditor';
 import { GoesTo } from './QuestionPane';
 
@@ -46,7 +53,7 @@ export function LinesEditor({ definition, known, question, onChange }: Props) {
                   .filter((one) => one.inLines)
                   .map((one) => (
                     <option key={one.kind} value={one.kind}>
-                      {kinds[one.kind as Kind]}
+                      {designed(one.kind as Kind).words}
                     </option>
                   ))}
               </select>
@@ -72,7 +79,7 @@ export function LinesEditor({ definition, known, question, onChange }: Props) {
               )}
             </p>
             <dl>
-              {(column.type === 'one-of' || column.type === 'any-of') && (
+              {designed(column.type).offers && (
                 <OffersEditor definition={definition} question={column} onChange={(part) => change(i, part)} />
               )}
               <GoesTo known={known} question={column} onChange={(part) => change(i, part)} none="with the table" />

@@ -1,4 +1,4 @@
-import type { DraftQuestion, Kind, PriorityPart } from '../definition/design';
+import { designed, type DraftQuestion, type Kind, type PriorityPart } from '../definition/design';
 
 interface Props {
   question: DraftQuestion;
@@ -12,10 +12,9 @@ const parts: Record<PriorityPart, string> = {
   start: 'how soon they want it',
 };
 const usual: Partial<Record<Kind, PriorityPart>> = { money: 'budget', 'yes-no': 'authority', day: 'start' };
-const counted: Kind[] = ['one-of', 'any-of', 'yes-no', 'money', 'number', 'scale', 'rating', 'day'];
 
 /** Whether a question of this kind can count towards priority. */
-export const canCount = (kind: Kind): boolean => counted.includes(kind);
+export const canCount = (kind: Kind): boolean => designed(kind).counts !== undefined;
 
 /** What the answers count: of two arrivals that are as late, the one with more points comes first. */
 export function PointsEditor({ question, onChange }: Props) {
@@ -83,7 +82,7 @@ interface StepsProps {
 }
 
 function Steps({ question, steps, onChange }: StepsProps) {
-  const isDay = question.type === 'day';
+  const isDay = designed(question.type).counts === 'days';
   return (
     <ul className="points-list">
       {steps.map((step, i) => (
@@ -138,5 +137,5 @@ function offers(question: DraftQuestion): { value: string; label: string }[] | u
       { value: 'yes', label: 'Yes' },
       { value: 'no', label: 'No' },
     ];
-  return question.type === 'one-of' || question.type === 'any-of' ? (question.options ?? []) : undefined;
+  return designed(question.type).offers ? (question.options ?? []) : undefined;
 }

@@ -1,5 +1,6 @@
 import { useDeferredValue } from 'react';
 import { useForm } from 'react-hook-form';
+import { kinds } from '../../form/kinds';
 import { QuestionField } from '../../form/QuestionField';
 import type { Answers } from '../../form/types';
 import { Uploads } from '../../form/uploads';
@@ -27,7 +28,7 @@ export function Preview({
         <p className="preview-title serif">{form.title}</p>
         <div className="questions">
           {page?.questions
-            .filter((question) => question.type !== 'hidden')
+            .filter((question) => kinds[question.type].isShown)
             .map((question) => (
               <div key={question.key} className={question.key === chosen ? 'previewed chosen' : 'previewed'}>
                 <QuestionField

@@ -1,12 +1,13 @@
 import type { Ref } from 'react';
 import { asks } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import { StaffField } from '../shell/StaffField';
 import { AnswerParticulars } from './AnswerParticulars';
 import { ConditionEditor } from '../definition/ConditionEditor';
 import {
   destinationLabel,
   destinationsFor,
-  kinds,
+  designed,
   likelyFor,
   ofKind,
   type Definition,
@@ -32,7 +33,7 @@ interface Props {
 
 /** The particulars of one question, each line a sentence. */
 export function QuestionPane({ known, definition, question, number, onChange, onNext, wordingRef }: Props) {
-  const offers = question.type === 'one-of' || question.type === 'any-of';
+  const offers = designed(question.type).offers ?? false;
   const tells = !asks(question);
   return (
     <>
@@ -76,9 +77,9 @@ export function QuestionPane({ known, definition, question, number, onChange, on
                 value={question.type}
                 onChange={(event) => onChange(ofKind(known, question, event.target.value as Kind))}
               >
-                {Object.entries(kinds).map(([kind, words]) => (
+                {Object.entries(kinds).map(([kind, one]) => (
                   <option key={kind} value={kind}>
-                    {words}
+                    {one.designed.words}
                   </option>
                 ))}
               </select>
@@ -89,7 +90,7 @@ export function QuestionPane({ known, definition, question, number, onChange, on
           {question.type === 'lines' && (
             <LinesEditor definition={definition} known={known} question={question} onChange={onChange} />
           )}
-          {!tells && question.type !== 'hidden' && (
+          {!tells && kinds[question.type].isShown && (
             <AnswerParticulars definition={definition} question={question} onChange={onChange} />
           )}
           {canCount(question.type) && <PointsEditor question={question} onChange={onChange} />}

@@ -1,6 +1,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
 import { collected, shownPages } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import type { Answers } from '../../form/types';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
@@ -28,7 +29,7 @@ export function TryIt({ id, definition, today, onClose }: Props) {
   const faults = attempt.error instanceof ProblemError ? attempt.error.violations : [];
   const go = () => {
     const sent = collected(
-      shown.filter((question) => question.type !== 'files' && question.type !== 'signature'),
+      shown.filter((question) => kinds[question.type].canTry),
       getValues(),
     );
     attempt.mutate(sent);

@@ -1,6 +1,7 @@
 import Dialog from '@mui/material/Dialog';
 import { useForm, useWatch } from 'react-hook-form';
 import { collected, shownPages } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import { usePublicForm } from '../../form/publicForm';
 import type { Answers } from '../../form/types';
 import { ComingRows, Trouble } from '../../shared/Notice';
@@ -25,7 +26,7 @@ export function SampleTrial({ rule, slug, onClose }: Props) {
   const run = useDryRun();
   const shown = form.data ? shownPages(form.data, answers).flatMap((page) => page.questions) : [];
   const go = () => {
-    const asked = shown.filter((question) => question.type !== 'files' && question.type !== 'signature');
+    const asked = shown.filter((question) => kinds[question.type].canTry);
     run.mutate({
       rule: draft(rule),
       sample: { form: slug, answers: collected(asked, getValues()) as Sample['answers'] },
