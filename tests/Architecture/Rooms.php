@@ -20,6 +20,8 @@ final class Rooms
             ->excluding(Selector::inNamespace('Telamon\Core\Tests'))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Psr'), Selector::inNamespace('League'), Selector::inNamespace('Twig'))
+            // Names of countries and languages: tables of data, no framework.
+            ->excluding(Selector::inNamespace('Symfony\Component\Intl'))
             ->because('the rules and computation of the job are tested on their own');
     }
 

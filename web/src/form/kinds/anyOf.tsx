@@ -16,7 +16,7 @@ export const anyOf: QuestionKind = {
   asks: true,
   isShown: true,
   canTry: true,
-  offered: (question) => question.options,
+  offered: (question) => question.options ?? [],
   given: (question, answers) => {
     const chosen = listOf(answers, question.key);
     return chosen.length > 0 ? chosen : null;

@@ -1,11 +1,11 @@
 import { ChoiceField } from '../ChoiceField';
 import type { Question } from '../types';
-import type { Designed, FieldProps, QuestionKind } from './kind';
+import type { Designed, FieldProps, Offering, QuestionKind } from './kind';
 import { written } from './written';
 
 interface Choice {
   designed: Omit<Designed, 'operators'> & { operators?: string[] };
-  offered: (question: Question) => { value: string; label: string }[];
+  offered: (question: Offering) => { value: string; label: string }[];
   missing?: string;
   told?: (question: Question, value: string) => string;
   /** Several may be ticked. */
@@ -47,7 +47,7 @@ export function choice({
 }
 
 /** Choices that are the numbers themselves. */
-export function steps(from: number, to: number): (question: Question) => { value: string; label: string }[] {
+export function steps(from: number, to: number): () => { value: string; label: string }[] {
   const numbers = Array.from({ length: to - from + 1 }, (_, i) => ({
     value: String(from + i),
     label: String(from + i),

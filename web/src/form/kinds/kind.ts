@@ -53,6 +53,12 @@ export interface Designed {
   counts?: 'choice' | 'amount' | 'days';
 }
 
+/** What may be chosen rests on this, of a question as it is asked or as it is being designed. */
+export interface Offering {
+  wording: string;
+  options?: { value: string; label: string }[];
+}
+
 /** One kind of question in the browser; the server's class of the same name has the last word. */
 export interface QuestionKind {
   designed: Designed;
@@ -63,7 +69,7 @@ export interface QuestionKind {
   /** Whether it can be tried without sending: files and signatures cannot. */
   canTry: boolean;
   /** What may be chosen; nothing where it is written. */
-  offered: (question: Question) => { value: string; label: string }[];
+  offered: (question: Offering) => { value: string; label: string }[];
   /** The answer as it is sent; null where nothing was answered. */
   given: (question: Question, answers: Answers, files: KeptFile[]) => Answer | null;
   /** What is wrong, as far as can be said before sending. */

@@ -9,5 +9,5 @@ export const oneOf = choice({
     offers: true,
     counts: 'choice',
   },
-  offered: (question) => question.options,
+  offered: (question) => question.options ?? [],
 });

@@ -1,4 +1,5 @@
 import { asks } from '../../form/answers';
+import { kinds } from '../../form/kinds';
 import type { Condition } from '../../shared/condition';
 import { numberOf, designed, operatorWords, questionsOf, type Definition, type DraftQuestion } from './design';
 
@@ -149,21 +150,6 @@ interface LineProps {
   onRemove: () => void;
 }
 
-/** What an answer to a question may be chosen from. */
-function choicesOf(question: DraftQuestion | undefined): { value: string; label: string }[] {
-  switch (question?.type) {
-    case 'yes-no':
-      return [
-        { value: 'yes', label: 'yes' },
-        { value: 'no', label: 'no' },
-      ];
-    case 'consent':
-      return [{ value: 'yes', label: 'given' }];
-    default:
-      return question?.options ?? [];
-  }
-}
-
 /** Whether an operator takes several values. */
 function many(op: Test['op']): boolean {
   return op === 'between' || op === 'is-one-of' || op === 'has-none-of';
@@ -173,7 +159,7 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
   const asked = earlier.find((question) => question.key === test.question);
   const operators = designed(asked?.type ?? 'short-text').operators;
   const values = test.values ?? (test.value === undefined ? [] : [test.value]);
-  const offered = choicesOf(asked);
+  const offered = asked ? kinds[asked.type].offered(asked) : [];
   return (
     <p className="condition-line">
       <span>{word}</span>

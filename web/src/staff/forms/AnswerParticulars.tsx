@@ -1,3 +1,4 @@
+import { kinds } from '../../form/kinds';
 import { ConditionEditor } from '../definition/ConditionEditor';
 import { designed, type Definition, type DraftQuestion } from '../definition/design';
 
@@ -113,13 +114,7 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
 }
 
 function Beginning({ question, onChange }: Omit<Props, 'definition'>) {
-  const options =
-    question.type === 'yes-no'
-      ? [
-          { value: 'yes', label: 'Yes' },
-          { value: 'no', label: 'No' },
-        ]
-      : (question.options ?? []);
+  const options = kinds[question.type].offered(question);
   return (
     <p>
       begins with{' '}

@@ -1,3 +1,4 @@
+import { kinds } from '../../form/kinds';
 import { designed, type DraftQuestion, type Kind, type PriorityPart } from '../definition/design';
 
 interface Props {
@@ -19,7 +20,7 @@ export const canCount = (kind: Kind): boolean => designed(kind).counts !== undef
 /** What the answers count: of two arrivals that are as late, the one with more points comes first. */
 export function PointsEditor({ question, onChange }: Props) {
   const points = question.points;
-  const offered = offers(question);
+  const offered = designed(question.type).counts === 'choice' ? kinds[question.type].offered(question) : undefined;
   const set = (steps: { at: string; points: number }[]) => points && onChange({ points: { ...points, steps } });
   return (
     <div>
@@ -129,13 +130,4 @@ function Count({ name, value, onChange }: { name: string; value: number; onChang
       points
     </>
   );
-}
-
-function offers(question: DraftQuestion): { value: string; label: string }[] | undefined {
-  if (question.type === 'yes-no')
-    return [
-      { value: 'yes', label: 'Yes' },
-      { value: 'no', label: 'No' },
-    ];
-  return designed(question.type).offers ? (question.options ?? []) : undefined;
 }
