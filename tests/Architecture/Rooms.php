@@ -37,6 +37,7 @@ final class Rooms
                 Selector::inNamespace('libphonenumber'),
                 Selector::inNamespace('Egulias\EmailValidator'),
                 Selector::inNamespace('Brick\Math'),
+                Selector::inNamespace('Symfony\Component\Intl'),
                 Selector::classname('/^Mustache_/', true),
                 Selector::classname('/^(DateTime|Closure|[A-Za-z]*Exception|Transliterator|IntlChar|Normalizer|UnitEnum|BackedEnum|Attribute)/', true),
             )
