@@ -8,6 +8,7 @@ use Telamon\Core\Form\Kinds\Address;
 use Telamon\Core\Form\Kinds\AddressParts;
 use Telamon\Core\Form\Kinds\AnyOf;
 use Telamon\Core\Form\Kinds\Consent;
+use Telamon\Core\Form\Kinds\Country;
 use Telamon\Core\Form\Kinds\Day;
 use Telamon\Core\Form\Kinds\DaySpan;
 use Telamon\Core\Form\Kinds\DayTime;
@@ -41,7 +42,7 @@ final class Kinds
         Phone::class, Address::class, AddressParts::class, Number::class, Money::class, Day::class,
         Time::class, DayTime::class, DaySpan::class, OneOf::class, AnyOf::class, YesNo::class,
         Scale::class, Rating::class, Files::class, Signature::class, Consent::class, Lines::class,
-        Statement::class, Section::class, Hidden::class,
+        Statement::class, Section::class, Hidden::class, Country::class,
     ];
 
     /** @var array<string, QuestionKind>|null */

@@ -3,6 +3,7 @@ import { address } from './address';
 import { addressParts } from './addressParts';
 import { anyOf } from './anyOf';
 import { consent } from './consent';
+import { country } from './country';
 import { day } from './day';
 import { daySpan } from './daySpan';
 import { dayTime } from './dayTime';
@@ -56,5 +57,6 @@ export const kinds: Record<Question['type'], QuestionKind> = {
   lines: lines((type) => kinds[type]),
   statement: statement,
   section: section,
+  country,
   hidden: hidden,
 };

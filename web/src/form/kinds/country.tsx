@@ -1,0 +1,37 @@
+import { ChoiceField } from '../ChoiceField';
+import { asked } from './choice';
+import { written } from './written';
+
+/** The codes of ISO 3166-1 alpha-2. */
+const codes =
+  'AD AE AF AG AI AL AM AO AQ AR AS AT AU AW AX AZ BA BB BD BE BF BG BH BI BJ BL BM BN BO BQ BR BS BT BV BW BY BZ CA CC CD CF CG CH CI CK CL CM CN CO CR CU CV CW CX CY CZ DE DJ DK DM DO DZ EC EE EG EH ER ES ET FI FJ FK FM FO FR GA GB GD GE GF GG GH GI GL GM GN GP GQ GR GS GT GU GW GY HK HM HN HR HT HU ID IE IL IM IN IO IQ IR IS IT JE JM JO JP KE KG KH KI KM KN KP KR KW KY KZ LA LB LC LI LK LR LS LT LU LV LY MA MC MD ME MF MG MH MK ML MM MN MO MP MQ MR MS MT MU MV MW MX MY MZ NA NC NE NF NG NI NL NO NP NR NU NZ OM PA PE PF PG PH PK PL PM PN PR PS PT PW PY QA RE RO RS RU RW SA SB SC SD SE SG SH SI SJ SK SL SM SN SO SR SS ST SV SX SY SZ TC TD TF TG TH TJ TK TL TM TN TO TR TT TV TW TZ UA UG UM US UY UZ VA VC VE VG VI VN VU WF WS YE YT ZA ZM ZW';
+
+const names = new Intl.DisplayNames('en', { type: 'region' });
+const told = (code: string) => (codes.includes(code) && code.length === 2 ? (names.of(code) ?? code) : code);
+let countries: { value: string; label: string }[] | undefined;
+
+/** Every country by its English name, in the order of the names. */
+function offered() {
+  countries ??= codes
+    .split(' ')
+    .map((value) => ({ value, label: told(value) }))
+    .sort((a, b) => a.label.localeCompare(b.label, 'en'));
+  return countries;
+}
+
+export const country = written({
+  designed: {
+    words: 'a country',
+    group: 'Where',
+    also: 'nation state land nationality abroad where',
+    operators: asked,
+    begins: true,
+  },
+  missing: 'Choose one.',
+  wrong: (_, text) => (offered().some(({ value }) => value === text) ? null : 'Choose a country from the list.'),
+  told: (_, text) => told(text),
+  offered,
+  Field: ({ question, fields }) => (
+    <ChoiceField question={{ ...question, asList: true }} register={fields.register} offered={offered()} />
+  ),
+});
