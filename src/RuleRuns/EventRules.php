@@ -21,6 +21,7 @@ use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\StageChanged;
 use Telamon\Core\Time\DayOrder;
 use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
@@ -94,10 +95,7 @@ final readonly class EventRules
     public function trial(Rule $rule, RuleBook $book, Project $project): Plan
     {
         $submission = $this->submissionOf($project);
-        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage, '@task' => $rule->what])->after([$rule->when], [$rule->what]);
-        if (Trigger::StageChanged === $rule->when && '' !== $rule->what) {
-            $facts = $facts->with(['@stage' => $rule->what]);
-        }
+        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage])->with($rule->when->asIf($rule->what))->after([$rule->when], [$rule->what]);
 
         return $this->plan($book, $facts, $submission, $project);
     }
@@ -132,7 +130,7 @@ final readonly class EventRules
     /** @return list<Journaled> */
     private function goOn(?Project $project, string $stageBefore, int $depth): array
     {
-        return null === $project || $project->stage === $stageBefore ? [] : $this->happened(Trigger::StageChanged, $project, null, [$project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
+        return null === $project || $project->stage === $stageBefore ? [] : $this->happened(new StageChanged(), $project, null, [$project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
     }
 
     /** @param array<string, string> $beside */

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Clients\ClientChanged;
 use Telamon\Core\Planning\Amender;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers;
 use Telamon\Planning\PlanAccepted;
 use Telamon\Projects\StageChanged;
 use Telamon\Submissions\Submission;
@@ -24,20 +24,20 @@ final readonly class RuleListener
     #[AsEventListener]
     public function accepted(PlanAccepted $event): void
     {
-        $event->touch(...$this->rules->happened(Trigger::Accepted, $event->submission->project, $event->submission->client, [], of: $event->submission));
+        $event->touch(...$this->rules->happened(new Triggers\Accepted(), $event->submission->project, $event->submission->client, [], of: $event->submission));
     }
 
     #[AsEventListener]
     public function moved(StageChanged $event): void
     {
-        $event->touch(...$this->rules->happened(Trigger::StageChanged, $event->project, null, [$event->project->stage], ['@stage_before' => $event->before]));
+        $event->touch(...$this->rules->happened(new Triggers\StageChanged(), $event->project, null, [$event->project->stage], ['@stage_before' => $event->before]));
     }
 
     #[AsEventListener]
     public function done(TaskFinished $event): void
     {
         $task = $event->task;
-        $event->touch(...$this->rules->happened(Trigger::TaskDone, $task->project, null, [$task->name], ['@task' => $task->name], Amender::BY_HAND === $task->checklist));
+        $event->touch(...$this->rules->happened(new Triggers\TaskDone(), $task->project, null, [$task->name], ['@task' => $task->name], Amender::BY_HAND === $task->checklist));
     }
 
     #[AsEventListener]
@@ -46,6 +46,6 @@ final readonly class RuleListener
         // By a plan: its answers and its project are what the rules look at.
         $submission = null === $event->change->submissionId ? null : $this->em->find(Submission::class, $event->change->submissionId);
         $submission = $submission?->client === $event->client ? $submission : null;
-        $event->touch(...$this->rules->happened(Trigger::ClientChanged, $submission?->project, $event->client, $event->fields, of: $submission));
+        $event->touch(...$this->rules->happened(new Triggers\ClientChanged(), $submission?->project, $event->client, $event->fields, of: $submission));
     }
 }

@@ -13,6 +13,7 @@ use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\Received;
 use Telamon\Messages\MessageQueue;
 use Telamon\Staff\Staff;
 
@@ -57,7 +58,7 @@ final readonly class RuleBooks
         /** @var list<array{definition: array<mixed>}> $rows */
         $rows = $this->em->createQueryBuilder()->select('r.definition')->from(HandlingRule::class, 'r')->where('r.enabled = true AND r.retired = false')->getQuery()->getResult();
 
-        return [] !== array_filter($rows, static fn (array $row): bool => $event->value === ($row['definition']['when'] ?? Trigger::Received->value));
+        return [] !== array_filter($rows, static fn (array $row): bool => $event::name() === ($row['definition']['when'] ?? Received::name()));
     }
 
     /** A book of one rule, with all that it may name. */

@@ -9,6 +9,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
+use Telamon\Core\Rules\Actions;
+use Telamon\Core\Rules\Asked;
+use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers;
+use Telamon\Core\Rules\Turns;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Staff\Staff;
@@ -16,7 +21,7 @@ use Telamon\Staff\Staff;
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked)
     {
     }
 
@@ -42,6 +47,11 @@ final readonly class RuleView
                 'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
                 'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
                 'fields' => $this->fields(),
+                'clientFields' => $this->clientFields(),
+                'triggers' => array_map(static fn (Trigger $trigger): array => $trigger->toArray(), Triggers::all()),
+                'actions' => Actions::offered(),
+                'facts' => array_map(static fn (Asked $asked): array => $asked->toArray(), iterator_to_array($this->asked->asked(), false)),
+                'turns' => array_map(static fn (string $how, string $words): array => ['value' => $how, 'label' => $words], array_keys(Turns::WORDS), Turns::WORDS),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
             ],
         ];
@@ -60,6 +70,17 @@ final readonly class RuleView
         }
 
         return $fields;
+    }
+
+    /** @return list<array{value: string, label: string}> what may change about a client */
+    private function clientFields(): array
+    {
+        $fields = ['email' => 'in the mail address', 'phone' => 'in the phone number', 'address' => 'in the address', 'tags' => 'in the tags', 'owner' => 'in who looks after them', 'organisation' => 'in organisation', 'notes' => 'in notes'];
+        foreach ($this->fields->byName() as $own) {
+            $fields += 'client' === $own->record ? ["custom.{$own->key}" => "in {$own->label}"] : [];
+        }
+
+        return array_map(static fn (string $field, string $words): array => ['value' => $field, 'label' => $words], array_keys($fields), $fields);
     }
 
     /**

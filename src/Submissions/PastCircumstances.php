@@ -14,7 +14,8 @@ use Telamon\Core\Matching\ClientMatcher;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Rules\Circumstances;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\Received;
+use Telamon\Core\Rules\Triggers\Unfinished;
 use Telamon\Core\Time\OpeningHours;
 use Telamon\Forms\FormVersion;
 
@@ -29,7 +30,7 @@ final readonly class PastCircumstances
     {
         $facts = $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->business->hours());
 
-        return null !== $submission->continueBy && $submission->continueBy <= $this->clock->now() ? $facts->after([Trigger::Received, Trigger::Unfinished]) : $facts;
+        return null !== $submission->continueBy && $submission->continueBy <= $this->clock->now() ? $facts->after([new Received(), new Unfinished()]) : $facts;
     }
 
     /**
@@ -64,7 +65,7 @@ final readonly class PastCircumstances
             $tags = json_decode(self::text($row, 'tags'), true);
             $over = self::text($row, 'continue_by');
             if ('' !== $over && $over <= $this->clock->now()->setTimezone($utc)->format('Y-m-d H:i:s')) {
-                $facts = $facts->after([Trigger::Received, Trigger::Unfinished]);
+                $facts = $facts->after([new Received(), new Unfinished()]);
             }
             yield [$facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->business->zone())->format(\DATE_RFC3339)];
         }

@@ -26,6 +26,12 @@ final class Actions
         TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class,
     ];
 
+    /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */
+    public static function offered(): array
+    {
+        return array_map(static fn (string $action): array => ['value' => $action::name(), 'label' => $action::phrase(), 'fields' => array_map(static fn (RuleField $field): array => $field->toArray(), $action::fields())], self::ALL);
+    }
+
     /**
      * @param array<array-key, mixed> $row as stored
      * @param string $path where it stands

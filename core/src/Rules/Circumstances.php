@@ -5,33 +5,22 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Condition\Facts;
+use Telamon\Core\Rules\Triggers\Received;
 use Telamon\Core\Time\DayOrder;
 
 /** What a rule may ask about: the answers, and what is known beside them. */
 final readonly class Circumstances
 {
-    /** What can be asked about beside the answers; the sign keeps it apart from keys of questions. */
-    public const BESIDE = ['@client', '@client_tags', '@channel', '@hours', '@files', '@campaign', '@finished', '@stage', '@stage_before', '@task', '@lead', '@project_tags'];
-
-    /** Of those, what is known only where something happens to a project. */
-    public const OF_PROJECT = ['@stage', '@stage_before', '@task', '@lead', '@project_tags'];
-
-    /** Whether something of that name can be asked about: one of BESIDE, or a field of the client on file. */
-    public static function canAsk(string $name): bool
-    {
-        return \in_array($name, self::BESIDE, true) || 1 === preg_match('/^@client\.(organisation|address|custom\.[a-z][a-z0-9_]{0,39})$/', $name);
-    }
-
     /**
      * @param string $form the ending of its address
      * @param array<array-key, mixed> $answers by question key
-     * @param array<string, string|list<string>> $beside by the names of BESIDE: client new, known or household;
-     *                                                   hours inside or outside; finished yes or no
+     * @param array<string, string|list<string>> $beside what rooms declare: @client new, known or household;
+     * @hours inside or outside; @finished yes or no
      * @param list<Trigger> $events what has happened
      * @param list<string> $what to what: stages, names of tasks, fields
      * @param bool $byHand whether to something that somebody added by hand
      */
-    public function __construct(public string $form, private array $answers, private string $today, private DayOrder $order = DayOrder::Unstated, private array $beside = [], private array $events = [Trigger::Received], private array $what = [], private bool $byHand = false)
+    public function __construct(public string $form, private array $answers, private string $today, private DayOrder $order = DayOrder::Unstated, private array $beside = [], private array $events = [new Received()], private array $what = [], private bool $byHand = false)
     {
     }
 
@@ -55,7 +44,7 @@ final readonly class Circumstances
     /** @param string $what any where empty */
     public function happened(Trigger $event, string $what, bool $alsoByHand): bool
     {
-        return \in_array($event, $this->events, true) && ('' === $what || \in_array(mb_strtolower($what), array_map(mb_strtolower(...), $this->what), true)) && ($alsoByHand || !$this->byHand);
+        return [] !== array_filter($this->events, static fn (Trigger $one): bool => $one instanceof $event) && ('' === $what || \in_array(mb_strtolower($what), array_map(mb_strtolower(...), $this->what), true)) && ($alsoByHand || !$this->byHand);
     }
 
     /** ISO 8601 day at the business. */

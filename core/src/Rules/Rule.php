@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Condition\Condition;
+use Telamon\Core\Rules\Triggers\Received;
 
 /** A handling rule: when a submission comes, and if something holds, then these things go into its plan. */
 final readonly class Rule
@@ -28,7 +29,7 @@ final readonly class Rule
         public string $from = '',
         public string $until = '',
         public bool $acceptsByItself = false,
-        public Trigger $when = Trigger::Received,
+        public Trigger $when = new Received(),
         public string $what = '',
         public bool $alsoByHand = false,
     ) {

@@ -10,6 +10,12 @@ interface RuleAction
     /** As it is stored, and as the contract names it. */
     public static function name(): string;
 
+    /** How the editor's sentence begins: “join the checklist”. */
+    public static function phrase(): string;
+
+    /** @return list<RuleField> what it is given */
+    public static function fields(): array;
+
     /** @throws InvalidRule with the place of what is missing or wrong */
     public static function read(ActionText $given): self;
 

@@ -53,7 +53,7 @@ final class RuleChain
         }
         foreach ($one->actions as $action) {
             $does = $action->setsOff();
-            if (null !== $does && $does->trigger === $other->when && ('' === $other->what || $does->what === $other->what)) {
+            if (null !== $does && $other->when instanceof $does->trigger && ('' === $other->what || $does->what === $other->what)) {
                 return true;
             }
         }

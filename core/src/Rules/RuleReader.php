@@ -6,11 +6,17 @@ namespace Telamon\Core\Rules;
 
 use Telamon\Core\Condition\ConditionReader;
 use Telamon\Core\Condition\InvalidCondition;
+use Telamon\Core\Rules\Triggers\Received;
 
 /** Reads a rule from its stored form. */
 final readonly class RuleReader
 {
     private const MOST_ACTIONS = 30;
+
+    /** @param Askable|null $askable null where anything may be asked about */
+    public function __construct(private ?Askable $askable = null)
+    {
+    }
 
     /**
      * @param array<array-key, mixed> $data name, forms, if, then, from, until, acceptsByItself
@@ -32,7 +38,7 @@ final readonly class RuleReader
             throw new InvalidRule('until', 'The last day comes before the first.');
         }
 
-        $when = Trigger::tryFrom(self::text($data, 'when', 20) ?: Trigger::Received->value) ?? throw new InvalidRule('when', 'Choose what sets it off.');
+        $when = Triggers::find(self::text($data, 'when', 20) ?: Received::name()) ?? throw new InvalidRule('when', 'Choose what sets it off.');
 
         return new Rule($id, $name, array_values(array_filter($forms, \is_string(...))), $this->condition($data['if'] ?? null), $this->actions($data['then'] ?? null), $from, $until, $when->isOfPlan() && true === ($data['acceptsByItself'] ?? false), $when, $when->isOfPlan() ? '' : self::text($data, 'what', 200), true === ($data['alsoByHand'] ?? false));
     }
@@ -51,7 +57,7 @@ final readonly class RuleReader
             throw new InvalidRule('if', ucfirst($error->getMessage()).'.');
         }
         foreach ($condition->questions() as $asked) {
-            if (!Circumstances::canAsk($asked) && 1 !== preg_match('/^[a-z][a-z0-9_]{0,39}$/', $asked)) {
+            if (false === $this->askable?->canAsk($asked) && 1 !== preg_match('/^[a-z][a-z0-9_]{0,39}$/', $asked)) {
                 throw new InvalidRule('if', "“{$asked}” cannot be asked about.");
             }
         }

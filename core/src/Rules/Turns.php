@@ -11,6 +11,8 @@ final readonly class Turns
 {
     public const ROTA = 'rota';
     public const FEWEST = 'fewest';
+    /** How one of several is chosen, in words. */
+    public const WORDS = [self::ROTA => 'by turns, of', self::FEWEST => 'whoever has the fewest open tasks, of'];
 
     /**
      * @param array<string, string> $last who had the last turn, by place: an action of a rule

@@ -20,7 +20,7 @@ use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\StageChanged;
 use Telamon\Core\Rules\Turns;
 use Telamon\Core\Tests\Fixtures;
 
@@ -96,7 +96,7 @@ final class EventPlannerTest extends TestCase
             $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 10, Doer::Lead, 1)])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
         );
         $context = Fixtures::context(Fixtures::input(), new Ruling($book), onFile: new OnFile(merge: ['client' => 'Orla Fennick', 'stage' => $stage]));
-        $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([Trigger::StageChanged], [$stage], $byHand);
+        $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([new StageChanged()], [$stage], $byHand);
 
         return (new EventPlanner())->plan($context, $facts, $lead, null);
     }

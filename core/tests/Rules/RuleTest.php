@@ -15,6 +15,7 @@ use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Planning\PlanContext;
 use Telamon\Core\Planning\Ruling;
+use Telamon\Core\Rules\Askable;
 use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
@@ -102,7 +103,7 @@ final class RuleTest extends TestCase
     public function testAWrongRuleSaysWhere(array $data, string $field): void
     {
         try {
-            (new RuleReader())->read('r', $data + ['name' => 'X', 'then' => []]);
+            (new RuleReader(self::askable()))->read('r', $data + ['name' => 'X', 'then' => []]);
             self::fail('the rule was taken');
         } catch (InvalidRule $error) {
             self::assertSame($field, $error->field);
@@ -176,5 +177,20 @@ final class RuleTest extends TestCase
             }
         }
         self::fail("no $name");
+    }
+
+    private static function askable(): Askable
+    {
+        return new class implements Askable {
+            public function canAsk(string $name): bool
+            {
+                return '@client' === $name || str_starts_with($name, '@client.custom.');
+            }
+
+            public function asked(): iterable
+            {
+                return [];
+            }
+        };
     }
 }

@@ -7,6 +7,7 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\NamesSomebody;
 use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleField;
 
 /** Gives somebody a task. */
 final readonly class GiveTask implements NamesSomebody
@@ -21,6 +22,16 @@ final readonly class GiveTask implements NamesSomebody
     public static function name(): string
     {
         return 'task';
+    }
+
+    public static function phrase(): string
+    {
+        return 'add the task';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::wide('name', 'Task'), RuleField::who('doer', 'Doer', ['lead' => 'whoever leads', 'coordinator' => 'the coordinator'])->in('for …'), RuleField::number('days', 'Working days')->in('in … working days')];
     }
 
     public static function read(ActionText $given): self

@@ -6,6 +6,7 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleField;
 
 /** Notes a wish for an appointment or a quote. */
 final readonly class NoteWish implements RuleAction
@@ -19,6 +20,16 @@ final readonly class NoteWish implements RuleAction
     public static function name(): string
     {
         return 'wish';
+    }
+
+    public static function phrase(): string
+    {
+        return 'wish for';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::oneOf('about', 'About', ['appointment' => 'an appointment', 'quote' => 'a quote']), RuleField::wide('text', 'Wish')->in(': …')];
     }
 
     public static function read(ActionText $given): self

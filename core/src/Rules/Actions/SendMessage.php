@@ -7,6 +7,7 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
 use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleField;
 
 /** Sends whoever wrote one more message. */
 final readonly class SendMessage implements RuleAction
@@ -20,6 +21,16 @@ final readonly class SendMessage implements RuleAction
     public static function name(): string
     {
         return 'message';
+    }
+
+    public static function phrase(): string
+    {
+        return 'send the client';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::choice('template', 'Message', 'templates')];
     }
 
     public static function read(ActionText $given): self

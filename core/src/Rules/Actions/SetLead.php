@@ -7,6 +7,7 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\NamesSomebody;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleField;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Rules\Settles;
 
@@ -18,6 +19,16 @@ final readonly class SetLead implements Settles, NamesSomebody
     public static function name(): string
     {
         return 'lead';
+    }
+
+    public static function phrase(): string
+    {
+        return 'let it be led by';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::who('staff', 'Who')];
     }
 
     public function words(): string

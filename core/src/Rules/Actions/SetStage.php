@@ -7,10 +7,11 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleField;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Rules\SetOff;
 use Telamon\Core\Rules\Settles;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\StageChanged;
 
 /** Says at which stage the project stands. */
 final readonly class SetStage implements Settles
@@ -24,6 +25,16 @@ final readonly class SetStage implements Settles
     public static function name(): string
     {
         return 'stage';
+    }
+
+    public static function phrase(): string
+    {
+        return 'begin in the stage';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::choice('stage', 'Stage', 'stages')];
     }
 
     public static function read(ActionText $given): self
@@ -48,7 +59,7 @@ final readonly class SetStage implements Settles
 
     public function setsOff(): SetOff
     {
-        return new SetOff(Trigger::StageChanged, $this->stage);
+        return new SetOff(StageChanged::class, $this->stage);
     }
 
     public function settle(RuleOutcome $outcome, Rule $by, RuleBook $book): RuleOutcome

@@ -17,6 +17,16 @@ final readonly class StartClock implements RuleAction
         return 'clock';
     }
 
+    public static function phrase(): string
+    {
+        return 'start the reply clock anew';
+    }
+
+    public static function fields(): array
+    {
+        return [];
+    }
+
     public static function read(ActionText $given): self
     {
         return new self();

@@ -6,8 +6,9 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleField;
 use Telamon\Core\Rules\SetOff;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\ClientChanged;
 
 /** Tags the client or the project. */
 final readonly class TagRecord implements RuleAction
@@ -21,6 +22,16 @@ final readonly class TagRecord implements RuleAction
     public static function name(): string
     {
         return 'tag';
+    }
+
+    public static function phrase(): string
+    {
+        return 'tag';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::oneOf('record', 'Record', ['project' => 'the project', 'client' => 'the client']), RuleField::text('tag', 'Tag')];
     }
 
     public static function read(ActionText $given): self
@@ -45,6 +56,6 @@ final readonly class TagRecord implements RuleAction
 
     public function setsOff(): ?SetOff
     {
-        return 'client' === $this->record ? new SetOff(Trigger::ClientChanged, 'tags') : null;
+        return 'client' === $this->record ? new SetOff(ClientChanged::class, 'tags') : null;
     }
 }

@@ -7,6 +7,7 @@ namespace Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
+use Telamon\Core\Rules\RuleField;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Core\Rules\Settles;
 
@@ -22,6 +23,16 @@ final readonly class UseChecklist implements Settles
     public static function name(): string
     {
         return 'checklist';
+    }
+
+    public static function phrase(): string
+    {
+        return 'join the checklist';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::choice('checklist', 'Checklist', 'checklists')];
     }
 
     public static function read(ActionText $given): self

@@ -6,8 +6,9 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleField;
 use Telamon\Core\Rules\SetOff;
-use Telamon\Core\Rules\Trigger;
+use Telamon\Core\Rules\Triggers\ClientChanged;
 
 /** Writes a field of a record. */
 final readonly class WriteField implements RuleAction
@@ -24,6 +25,16 @@ final readonly class WriteField implements RuleAction
     public static function name(): string
     {
         return 'field';
+    }
+
+    public static function phrase(): string
+    {
+        return 'set';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::recordField('Field'), RuleField::text('value', 'Value')->in('to …')];
     }
 
     public static function read(ActionText $given): self
@@ -54,6 +65,6 @@ final readonly class WriteField implements RuleAction
 
     public function setsOff(): ?SetOff
     {
-        return 'client' === $this->record ? new SetOff(Trigger::ClientChanged, $this->field) : null;
+        return 'client' === $this->record ? new SetOff(ClientChanged::class, $this->field) : null;
     }
 }

@@ -6,6 +6,7 @@ namespace Telamon\Core\Rules\Actions;
 
 use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
+use Telamon\Core\Rules\RuleField;
 
 /** Notes something on the project. */
 final readonly class WriteNote implements RuleAction
@@ -19,6 +20,16 @@ final readonly class WriteNote implements RuleAction
     public static function name(): string
     {
         return 'note';
+    }
+
+    public static function phrase(): string
+    {
+        return 'note in the project';
+    }
+
+    public static function fields(): array
+    {
+        return [RuleField::wide('text', 'Note')];
     }
 
     public static function read(ActionText $given): self

@@ -1,7 +1,7 @@
 import type { Schema } from '../../shared/api';
 import type { Offers, RuleAction } from './queries';
 import { MergeText } from './MergeText';
-import { actionWords } from './rule';
+import { choicesOf, phraseOf } from './rule';
 
 interface Props {
   action: RuleAction;
@@ -17,7 +17,10 @@ interface Props {
 export function ActionLine({ action, offers, merge, error, onChange, onRemove }: Props) {
   return (
     <div className="action-line">
-      <span>{actionWords[action.kind]}</span> {fields(action, offers, merge, onChange)}
+      <span>{phraseOf(offers, action.kind)}</span>{' '}
+      {(offers.actions.find((one) => one.value === action.kind)?.fields ?? []).map((field) => (
+        <Value key={field.name} field={field} action={action} offers={offers} merge={merge} onChange={onChange} />
+      ))}
       <button type="button" className="link-button" onClick={onRemove} aria-label="take out this line">
         take out
       </button>
@@ -26,130 +29,68 @@ export function ActionLine({ action, offers, merge, error, onChange, onRemove }:
   );
 }
 
-function fields(action: RuleAction, offers: Offers, merge: Schema<'Offer'>[], onChange: Props['onChange']) {
-  switch (action.kind) {
-    case 'lead':
-    case 'owner':
-    case 'notice':
+interface ValueProps {
+  field: Schema<'RuleField'>;
+  action: RuleAction;
+  offers: Offers;
+  merge: Schema<'Offer'>[];
+  onChange: (part: Partial<RuleAction>) => void;
+}
+
+/** One value of an action, with the words around it. */
+function Value({ field, action, offers, merge, onChange }: ValueProps) {
+  const [before = '', after = ''] = field.phrase.split('…');
+  return (
+    <>
+      {before}
+      <Control field={field} action={action} offers={offers} merge={merge} onChange={onChange} />
+      {after}{' '}
+    </>
+  );
+}
+
+function Control({ field, action, offers, merge, onChange }: ValueProps) {
+  const value = String(action[field.name as keyof RuleAction] ?? '');
+  const set = (to: string) => onChange({ [field.name]: to });
+  switch (field.kind) {
+    case 'who':
       return (
         <Who
-          label="Who"
-          value={action.staff}
+          label={field.label}
+          value={value}
           among={action.among}
-          offers={offers.staff}
+          offers={choicesOf(field, offers)}
+          turns={offers.turns}
           staff={offers.staff}
-          onChange={(staff, among) => onChange({ staff, among })}
+          onChange={(to, among) => onChange({ [field.name]: to, among })}
         />
       );
-    case 'message':
-      return (
-        <Choice
-          label="Message"
-          value={action.template}
-          offers={offers.templates}
-          onChange={(template) => onChange({ template })}
-          gone="a message that is gone"
-        />
-      );
+    case 'choice':
+      return <Choice label={field.label} value={value} offers={choicesOf(field, offers)} onChange={set} />;
     case 'field':
       return (
-        <>
-          <Choice
-            label="Field"
-            value={`${action.record ?? ''} ${action.field ?? ''}`}
-            offers={offers.fields.map((one) => ({ value: `${one.record} ${one.field}`, label: one.label }))}
-            onChange={(value) => {
-              const [record = '', field = ''] = value.split(' ');
-              onChange({ record, field });
-            }}
-            gone="a field that is gone"
-          />{' '}
-          to <MergeText merge={merge} label="Value" value={action.value} onChange={(value) => onChange({ value })} />
-        </>
-      );
-    case 'wish':
-      return (
-        <>
-          <Choice
-            label="About"
-            value={action.about}
-            offers={[
-              { value: 'appointment', label: 'an appointment' },
-              { value: 'quote', label: 'a quote' },
-            ]}
-            onChange={(about) => onChange({ about })}
-            gone=""
-          />
-          : <MergeText merge={merge} label="Wish" value={action.text} onChange={(text) => onChange({ text })} wide />
-        </>
-      );
-    case 'checklist':
-      return (
         <Choice
-          label="Checklist"
-          value={action.checklist}
-          offers={offers.checklists}
-          onChange={(checklist) => onChange({ checklist })}
-          gone="a checklist that is gone"
+          label={field.label}
+          value={`${action.record ?? ''} ${action.field ?? ''}`.trim()}
+          offers={choicesOf(field, offers)}
+          onChange={(to) => {
+            const [record = '', name = ''] = to.split(' ');
+            onChange({ record, field: name });
+          }}
         />
       );
-    case 'stage':
+    case 'number':
       return (
-        <Choice
-          label="Stage"
-          value={action.stage}
-          offers={offers.stages}
-          onChange={(stage) => onChange({ stage })}
-          gone="a stage that is gone"
+        <input
+          aria-label={field.label}
+          className="figures short"
+          inputMode="numeric"
+          value={value}
+          onChange={(event) => set(event.target.value)}
         />
       );
-    case 'tag':
-      return (
-        <>
-          <Choice
-            label="Record"
-            value={action.record}
-            offers={[
-              { value: 'client', label: 'the client' },
-              { value: 'project', label: 'the project' },
-            ]}
-            onChange={(record) => onChange({ record })}
-            gone=""
-          />{' '}
-          <MergeText merge={merge} label="Tag" value={action.tag} onChange={(tag) => onChange({ tag })} />
-        </>
-      );
-    case 'clock':
-      return 'from then on';
-    case 'note':
-      return <MergeText merge={merge} label="Note" value={action.text} onChange={(text) => onChange({ text })} wide />;
-    case 'task':
-      return (
-        <>
-          <MergeText merge={merge} label="Task" value={action.name} onChange={(name) => onChange({ name })} wide /> for{' '}
-          <Who
-            label="Doer"
-            value={action.doer}
-            among={action.among}
-            offers={[
-              { value: 'lead', label: 'whoever leads' },
-              { value: 'coordinator', label: 'the coordinator' },
-              ...offers.staff,
-            ]}
-            staff={offers.staff}
-            onChange={(doer, among) => onChange({ doer, among })}
-          />{' '}
-          in{' '}
-          <input
-            aria-label="Working days"
-            className="figures short"
-            inputMode="numeric"
-            value={action.days ?? ''}
-            onChange={(event) => onChange({ days: event.target.value })}
-          />{' '}
-          working days
-        </>
-      );
+    default:
+      return <MergeText merge={merge} label={field.label} value={value} onChange={set} wide={field.kind === 'wide'} />;
   }
 }
 
@@ -158,17 +99,13 @@ interface WhoProps {
   value: string | undefined;
   among: string | undefined;
   offers: Schema<'Offer'>[];
+  turns: Schema<'Offer'>[];
   staff: Schema<'Offer'>[];
   onChange: (value: string, among: string) => void;
 }
 
-const turns = [
-  { value: 'rota', label: 'by turns, of' },
-  { value: 'fewest', label: 'whoever has the fewest open tasks, of' },
-];
-
 /** Somebody by name or by role, or one of several: by turns, or with the fewest open tasks. */
-function Who({ label, value, among = '', offers, staff, onChange }: WhoProps) {
+function Who({ label, value, among = '', offers, turns, staff, onChange }: WhoProps) {
   const chosen = among.split(',').filter(Boolean);
   const isTurn = turns.some((one) => one.value === value);
   return (
@@ -180,7 +117,6 @@ function Who({ label, value, among = '', offers, staff, onChange }: WhoProps) {
         onChange={(to) =>
           onChange(to, turns.some((one) => one.value === to) ? among || staff.map((one) => one.value).join(',') : '')
         }
-        gone="somebody who is here no more"
       />
       {isTurn && (
         <span className="among" role="group" aria-label="Of whom">
@@ -209,15 +145,14 @@ interface ChoiceProps {
   label: string;
   value: string | undefined;
   offers: Schema<'Offer'>[];
-  gone: string;
   onChange: (value: string) => void;
 }
 
-function Choice({ label, value = '', offers, gone, onChange }: ChoiceProps) {
+function Choice({ label, value = '', offers, onChange }: ChoiceProps) {
   return (
     <select aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
       {!offers.some((offer) => offer.value === value) && (
-        <option value={value}>{value === '' ? 'choose' : gone}</option>
+        <option value={value}>{value === '' ? 'choose' : 'what is gone'}</option>
       )}
       {offers.map((offer) => (
         <option key={offer.value} value={offer.value}>

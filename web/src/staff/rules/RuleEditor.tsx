@@ -2,7 +2,7 @@ import { ConditionEditor } from '../definition/ConditionEditor';
 import { StaffField } from '../shell/StaffField';
 import { ActionLine } from './ActionLine';
 import type { Offers } from './queries';
-import { actionWords, askable, freshAction, isOfPlan, mergeFields, type ActionKind, type Editing } from './rule';
+import { askable, freshAction, mergeFields, triggerOf, type ActionKind, type Editing } from './rule';
 import { RuleWhen } from './RuleWhen';
 
 interface Props {
@@ -77,14 +77,14 @@ export function RuleEditor({ rule, offers, faults, onChange }: Props) {
               }
             >
               <option value="">{rule.then.length === 0 ? 'choose what it does' : 'and …'}</option>
-              {Object.entries(actionWords).map(([kind, words]) => (
-                <option key={kind} value={kind}>
-                  {words}
+              {offers.actions.map(({ value, label }) => (
+                <option key={value} value={value}>
+                  {label}
                 </option>
               ))}
             </select>
             {faults.then && <p className="question-error">{faults.then}</p>}
-            {isOfPlan(rule.when) && (
+            {triggerOf(offers, rule.when)?.ofPlan && (
               <p>
                 <label>
                   <input

@@ -2,16 +2,17 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { RecordLink } from '../shell/RecordLink';
-import { useRuleUses, useRuleVersions, type KeptRule } from './queries';
-import { actionWords, editing, type Editing } from './rule';
+import { useRuleUses, useRuleVersions, type KeptRule, type Offers } from './queries';
+import { editing, phraseOf, type Editing } from './rule';
 
 interface Props {
   kept: KeptRule;
+  offers: Offers | undefined;
   onBring: (rule: Editing) => void;
 }
 
 /** On what a rule had its part, and what it was before. */
-export function RuleHistory({ kept, onBring }: Props) {
+export function RuleHistory({ kept, offers, onBring }: Props) {
   const today = useToday();
   const used = useRuleUses(kept.id);
   const past = useRuleVersions(kept.id);
@@ -60,7 +61,8 @@ export function RuleHistory({ kept, onBring }: Props) {
               <span>
                 {version.words}{' '}
                 <span className="second">
-                  {version.by}: {version.rule.then.map((action) => actionWords[action.kind]).join(', ') || 'nothing'}
+                  {version.by}:{' '}
+                  {version.rule.then.map((action) => phraseOf(offers, action.kind)).join(', ') || 'nothing'}
                 </span>{' '}
                 {i > 0 && (
                   <button

@@ -1,5 +1,5 @@
 import type { Offers } from './queries';
-import { isOfPlan, triggers, type Editing, type Trigger } from './rule';
+import { choicesOf, triggerOf, type Editing, type Trigger } from './rule';
 
 interface Props {
   rule: Editing;
@@ -9,6 +9,7 @@ interface Props {
 
 /** What sets a rule off: an arrival from these forms, or something that happens to a project or a client. */
 export function RuleWhen({ rule, offers, onChange }: Props) {
+  const trigger = triggerOf(offers, rule.when);
   return (
     <>
       <select
@@ -17,65 +18,55 @@ export function RuleWhen({ rule, offers, onChange }: Props) {
         onChange={(event) => {
           const when = event.target.value as Trigger;
           // Forms are asked about only where a submission is what it begins with.
-          onChange({ when, what: '', ...(ofForms(when) ? {} : { forms: [] }) });
+          onChange({ when, what: '', ...(triggerOf(offers, when)?.hasForms ? {} : { forms: [] }) });
         }}
       >
-        {Object.entries(triggers).map(([value, words]) => (
+        {offers.triggers.map(({ value, label }) => (
           <option key={value} value={value}>
-            {words}
+            {label}
           </option>
         ))}
       </select>{' '}
       <What rule={rule} offers={offers} onChange={onChange} />
-      {ofForms(rule.when) ? (
+      {trigger?.hasForms && (
         <>
           {' from '}
           <Forms rule={rule} offers={offers} onChange={onChange} />
         </>
-      ) : (
-        <p className="second">It acts at once, and one Undo takes it back with what set it off.</p>
       )}
-      {rule.when === 'accepted' && <p className="second">It acts when the plan is accepted, after all its lines.</p>}
+      {trigger?.hint && <p className="second">{trigger.hint}</p>}
     </>
   );
 }
 
-const ofForms = (when: Trigger): boolean => isOfPlan(when) || when === 'accepted';
-
+/** What it happens to in particular. */
 function What({ rule, offers, onChange }: Props) {
-  if (rule.when === 'stage')
-    return (
-      <select aria-label="Stage" value={rule.what} onChange={(event) => onChange({ what: event.target.value })}>
-        <option value="">any stage</option>
-        {offers.stages.map((stage) => (
-          <option key={stage.value} value={stage.value}>
-            {stage.label}
-          </option>
-        ))}
-      </select>
-    );
-  if (rule.when === 'client')
-    return (
-      <select aria-label="Field" value={rule.what} onChange={(event) => onChange({ what: event.target.value })}>
-        <option value="">in any field</option>
-        {clientFields(offers).map((field) => (
-          <option key={field.value} value={field.value}>
-            {field.label}
-          </option>
-        ))}
-      </select>
-    );
-  if (rule.when === 'task')
-    return (
-      <>
+  const trigger = triggerOf(offers, rule.when);
+  const field = trigger?.what;
+  if (!field) return null;
+  return (
+    <>
+      {field.kind === 'choice' ? (
+        <select aria-label={field.label} value={rule.what} onChange={(event) => onChange({ what: event.target.value })}>
+          <option value="">{field.any}</option>
+          {choicesOf(field, offers).map((one) => (
+            <option key={one.value} value={one.value}>
+              {one.label}
+            </option>
+          ))}
+        </select>
+      ) : (
         <input
-          aria-label="Task"
-          placeholder="any task, or its name"
+          aria-label={field.label}
+          placeholder={field.any}
           value={rule.what}
           maxLength={200}
           onChange={(event) => onChange({ what: event.target.value })}
-        />{' '}
+        />
+      )}
+      {trigger.byHand && (
         <label>
+          {' '}
           <input
             type="checkbox"
             checked={rule.alsoByHand}
@@ -83,21 +74,10 @@ function What({ rule, offers, onChange }: Props) {
           />{' '}
           also one that somebody added by hand
         </label>
-      </>
-    );
-  return null;
+      )}
+    </>
+  );
 }
-
-const clientFields = (offers: Offers) => [
-  { value: 'email', label: 'in the mail address' },
-  { value: 'phone', label: 'in the phone number' },
-  { value: 'address', label: 'in the address' },
-  { value: 'tags', label: 'in the tags' },
-  { value: 'owner', label: 'in who looks after them' },
-  ...offers.fields
-    .filter((one) => one.record === 'client')
-    .map((one) => ({ value: one.field, label: `in ${one.label.replace(/^Client, /, '')}` })),
-];
 
 function Forms({ rule, offers, onChange }: Props) {
   return (

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { question } from '../../form/testing/question.test-helper';
@@ -27,9 +29,20 @@ const rule = (id: string, name: string, part: Partial<KeptRule> = {}): KeptRule 
   ...part,
 });
 
+/** What the server offers of triggers and actions; its own test holds it to the same file. */
+const offered = JSON.parse(
+  readFileSync(join(import.meta.dirname, '../../../../tests/fixtures/rules.json'), 'utf8'),
+) as object;
+
 const list = {
   items: [rule('r1', 'Stairs'), rule('r2', 'Welcome', { enabled: false, times: 0, last: null, failures: 0 })],
   offers: {
+    ...offered,
+    clientFields: [{ value: 'email', label: 'in the mail address' }],
+    facts: [
+      { key: '@client_tags', wording: 'the client’s tags', type: 'short-text', options: [], ofProject: false },
+      { key: '@stage', wording: 'the project’s stage', type: 'one-of', options: [], ofProject: true },
+    ],
     staff: [{ value: 's1', label: 'Pim Tarrow' }],
     checklists: [{ value: 'c1', label: 'Moving' }],
     stages: [{ value: 'Quote', label: 'Quote' }],

@@ -172,7 +172,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
           content: rule ? (
             <>
               <Trial rule={rule} offers={list.data?.offers} />
-              {kept && <RuleHistory kept={kept} onBring={setEdited} />}
+              {kept && <RuleHistory offers={list.data?.offers} kept={kept} onBring={setEdited} />}
             </>
           ) : null,
         },

@@ -7,19 +7,20 @@ import { useNewestProjects, useWaiting } from '../people/lists';
 import { useToday } from '../shell/day';
 import { Both } from './Both';
 import { useCancelLookBack, useDryRun, useLookBack, useStartLookBack, type Offers } from './queries';
-import { draft, isOfPlan, type Editing } from './rule';
+import { draft, triggerOf, type Editing } from './rule';
 
 const SampleTrial = lazy(async () => ({ default: (await import('./SampleTrial')).SampleTrial }));
 
 /** What the rule would do: to one submission, and over the last days. Nothing is changed. */
 export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefined }) {
+  const ofPlan = (offers && triggerOf(offers, rule.when)?.ofPlan) ?? true;
   return (
     <>
       <div className="pillar-head strong">
         <h2>Before it counts</h2>
         <small>nothing is changed</small>
       </div>
-      {isOfPlan(rule.when) ? (
+      {ofPlan ? (
         <>
           <DryRun rule={rule} forms={offers?.forms ?? []} />
           <LookingBack rule={rule} />

@@ -22,33 +22,23 @@ export interface Editing extends Omit<RuleDraft, 'if'> {
 
 export type Trigger = KeptRule['when'];
 
-/** What sets a rule off, as a sentence goes on after “when”. */
-export const triggers: Record<Trigger, string> = {
-  received: 'a submission comes',
-  unfinished: 'somebody did not finish',
-  accepted: 'a plan has been accepted',
-  stage: 'a project comes to a stage',
-  task: 'a task is finished',
-  client: 'a client on file is changed',
-};
+/** What is known of a trigger; the first of the list where it is not there. */
+export function triggerOf(offers: Offers, when: Trigger): Schema<'RuleTrigger'> | undefined {
+  return offers.triggers.find((one) => one.value === when);
+}
 
-/** Whether a rule speaks in a plan; the others act at once. */
-export const isOfPlan = (when: Trigger): boolean => when === 'received' || when === 'unfinished';
+/** What an action is called, as a sentence begins. */
+export function phraseOf(offers: Offers | undefined, kind: ActionKind): string {
+  return offers?.actions.find((one) => one.value === kind)?.label ?? kind;
+}
 
-export const actionWords: Record<ActionKind, string> = {
-  task: 'add the task',
-  checklist: 'join the checklist',
-  lead: 'let it be led by',
-  stage: 'begin in the stage',
-  tag: 'tag',
-  note: 'note in the project',
-  notice: 'tell',
-  message: 'send the client',
-  owner: 'let the client be looked after by',
-  field: 'set',
-  wish: 'wish for',
-  clock: 'start the reply clock anew',
-};
+/** The choices of a value: those of its own, and those of the list that it names. */
+export function choicesOf(field: Schema<'RuleField'>, offers: Offers): Schema<'Offer'>[] {
+  if (field.kind === 'field')
+    return offers.fields.map((one) => ({ value: `${one.record} ${one.field}`, label: one.label }));
+  const listed = (offers as unknown as Record<string, Schema<'Offer'>[] | undefined>)[field.from] ?? [];
+  return [...field.options, ...listed];
+}
 
 export const fresh: Editing = {
   name: '',
@@ -89,31 +79,18 @@ export function draft(rule: Editing): RuleDraft {
   return { ...rest, if: (condition ?? null) as RuleDraft['if'] };
 }
 
+/** An action as it begins: every choice at its first, every text empty. */
 export function freshAction(kind: ActionKind, offers: Offers): RuleAction {
-  switch (kind) {
-    case 'task':
-      return { kind, name: '', doer: 'lead', days: '1' };
-    case 'checklist':
-      return { kind, checklist: offers.checklists[0]?.value ?? '' };
-    case 'lead':
-    case 'owner':
-    case 'notice':
-      return { kind, staff: offers.staff[0]?.value ?? '' };
-    case 'stage':
-      return { kind, stage: offers.stages[0]?.value ?? '' };
-    case 'tag':
-      return { kind, record: 'project', tag: '' };
-    case 'note':
-      return { kind, text: '' };
-    case 'clock':
-      return { kind };
-    case 'message':
-      return { kind, template: offers.templates[0]?.value ?? '' };
-    case 'field':
-      return { kind, record: 'client', field: 'organisation', value: '' };
-    case 'wish':
-      return { kind, about: 'appointment', text: '' };
-  }
+  const fields = offers.actions.find((one) => one.value === kind)?.fields ?? [];
+  const begun = fields.map((field): Partial<RuleAction> => {
+    const first = choicesOf(field, offers)[0]?.value ?? '';
+    if (field.kind === 'field') {
+      const [record = '', name = ''] = first.split(' ');
+      return { record, field: name };
+    }
+    return { [field.name]: field.kind === 'number' ? '1' : first };
+  });
+  return Object.assign({ kind }, ...begun) as RuleAction;
 }
 
 /** What the texts of a rule may name: answers of the forms that it is for, and what is known of a project. */
@@ -122,67 +99,10 @@ export function mergeFields(offers: Offers, rule: Editing): Schema<'Offer'>[] {
     (one) => rule.forms.length === 0 || one.forms.some((form) => rule.forms.includes(form)),
   );
   return [
-    ...(isOfPlan(rule.when) ? [] : offers.ofProject),
+    ...(triggerOf(offers, rule.when)?.ofPlan ? [] : offers.ofProject),
     ...asked.map((one) => ({ value: one.key, label: one.wording || one.key })),
   ];
 }
-
-/** What can be asked about beside the answers. */
-const beside: DraftQuestion[] = [
-  {
-    key: '@client',
-    type: 'one-of',
-    wording: 'the client',
-    options: [
-      { value: 'new', label: 'new' },
-      { value: 'known', label: 'known' },
-      { value: 'household', label: 'of a known household' },
-    ],
-  },
-  { key: '@client_tags', type: 'short-text', wording: 'the client’s tags' },
-  {
-    key: '@hours',
-    type: 'one-of',
-    wording: 'it came',
-    options: [
-      { value: 'inside', label: 'inside opening hours' },
-      { value: 'outside', label: 'outside opening hours' },
-    ],
-  },
-  {
-    key: '@channel',
-    type: 'one-of',
-    wording: 'it came from',
-    options: [
-      { value: 'page', label: 'its page' },
-      { value: 'embed', label: 'another site' },
-    ],
-  },
-  { key: '@campaign', type: 'short-text', wording: 'the campaign' },
-  { key: '@files', type: 'number', wording: 'how many files' },
-  { key: '@finished', type: 'yes-no', wording: 'it was finished' },
-];
-
-/** Fields of a client on file. */
-const ofClient = (offers: Offers): DraftQuestion[] => [
-  { key: '@client.address', type: 'short-text', wording: 'the client’s address' },
-  ...offers.fields
-    .filter((one) => one.record === 'client' && one.field !== 'notes')
-    .map((one): DraftQuestion => ({
-      key: `@client.${one.field}`,
-      type: 'short-text',
-      wording: `the client’s ${one.label.replace(/^Client, /, '')}`,
-    })),
-];
-
-/** What can be asked about where something happens to a project that is there. */
-const ofProject = (offers: Offers): DraftQuestion[] => [
-  { key: '@stage', type: 'one-of', wording: 'the project’s stage', options: offers.stages },
-  { key: '@stage_before', type: 'one-of', wording: 'the stage before', options: offers.stages },
-  { key: '@lead', type: 'one-of', wording: 'whoever leads', options: offers.staff },
-  { key: '@project_tags', type: 'short-text', wording: 'the project’s tags' },
-  { key: '@task', type: 'short-text', wording: 'the task' },
-];
 
 /** A question as the chosen forms word it; where none is chosen, with the forms that ask it. */
 function wordingIn(question: Offers['questions'][number], offers: Offers, forms: string[]): string {
@@ -211,6 +131,10 @@ export function askable(offers: Offers, forms: string[], when: Trigger = 'receiv
       wording: wordingIn(question, offers, forms),
       options: question.options,
     }));
+  const ofPlan = triggerOf(offers, when)?.ofPlan ?? true;
+  const facts = offers.facts
+    .filter((fact) => !ofPlan || !fact.ofProject)
+    .map((fact): DraftQuestion => ({ ...fact, type: fact.type as Kind }));
   return {
     title: '',
     intro: '',
@@ -224,7 +148,7 @@ export function askable(offers: Offers, forms: string[], when: Trigger = 'receiv
         key: 'all',
         title: '',
         next: '',
-        questions: [...beside, ...ofClient(offers), ...(isOfPlan(when) ? [] : ofProject(offers)), ...questions],
+        questions: [...facts, ...questions],
       },
     ],
   };

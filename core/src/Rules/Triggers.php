@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Rules;
+
+use Telamon\Core\Rules\Triggers\Accepted;
+use Telamon\Core\Rules\Triggers\ClientChanged;
+use Telamon\Core\Rules\Triggers\Received;
+use Telamon\Core\Rules\Triggers\StageChanged;
+use Telamon\Core\Rules\Triggers\TaskDone;
+use Telamon\Core\Rules\Triggers\Unfinished;
+
+/** All that sets rules off. */
+final class Triggers
+{
+    /** @var list<class-string<Trigger>> in the order that the editor offers them */
+    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class];
+
+    /** @return list<Trigger> */
+    public static function all(): array
+    {
+        return array_map(static fn (string $trigger): Trigger => new $trigger(), self::ALL);
+    }
+
+    public static function find(string $name): ?Trigger
+    {
+        foreach (self::ALL as $trigger) {
+            if ($trigger::name() === $name) {
+                return new $trigger();
+            }
+        }
+
+        return null;
+    }
+}
