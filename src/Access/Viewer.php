@@ -6,8 +6,8 @@ namespace Telamon\Access;
 
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Contracts\Service\ResetInterface;
-use Telamon\Http\Problem;
 use Telamon\Record\Journaled;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Reach;
 use Telamon\Staff\Staff;
@@ -58,11 +58,11 @@ final class Viewer implements ResetInterface
      *
      * @return T
      *
-     * @throws Problem 403 where it may not be read
+     * @throws Refusal where it may not be read
      */
     public function read(Journaled $record): Journaled
     {
-        return $this->sees($record) ? $record : throw new Problem(403, 'Not yours to see', 'This is about work that you have no part in. Ask a coordinator if you should.');
+        return $this->sees($record) ? $record : throw new NotYours();
     }
 
     public function reset(): void

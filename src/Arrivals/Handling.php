@@ -7,12 +7,14 @@ namespace Telamon\Arrivals;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
 use Telamon\Staff\Staff;
+use Telamon\Submissions\AnsweredAlready;
 use Telamon\Submissions\ArrivalNote;
+use Telamon\Submissions\DecidedAlready;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
@@ -28,7 +30,7 @@ final readonly class Handling
     /** @param string $staffId empty for nobody in particular */
     public function assign(Submission $submission, string $staffId, Staff $by): Change
     {
-        $to = '' === $staffId ? null : ($this->em->find(Staff::class, $staffId) ?? throw Problem::invalid('assignee', 'Choose somebody who is here.'));
+        $to = '' === $staffId ? null : ($this->em->find(Staff::class, $staffId) ?? throw new InvalidInput('assignee', 'Choose somebody who is here.'));
 
         return $this->carryOut($submission, null === $to ? "gave {$submission->name} to nobody in particular" : "gave {$submission->name} to {$to->name}", $by, static function (Submission $submission) use ($to): void {
             $submission->assignee = $to;
@@ -40,16 +42,16 @@ final readonly class Handling
     {
         $when = null;
         if ('' !== $at) {
-            $when = \DateTimeImmutable::createFromFormat(\DATE_RFC3339, $at) ?: throw Problem::invalid('remindAt', 'Write the time like 2027-06-12T09:30:00+01:00.');
+            $when = \DateTimeImmutable::createFromFormat(\DATE_RFC3339, $at) ?: throw new InvalidInput('remindAt', 'Write the time like 2027-06-12T09:30:00+01:00.');
             if ($when <= $this->clock->now() || $when > $this->clock->now()->modify('+400 days')) {
-                throw Problem::invalid('remindAt', 'Choose a time to come, within a year.');
+                throw new InvalidInput('remindAt', 'Choose a time to come, within a year.');
             }
         }
         $words = null === $when ? "took {$submission->name} up again" : "put {$submission->name} off until ".$when->setTimezone($this->business->zone())->format('j M, H:i');
 
         return $this->carryOut($submission, $words, $by, static function (Submission $submission) use ($when): void {
             if (SubmissionState::Waiting !== $submission->state) {
-                throw new Problem(409, 'Decided already', 'What is decided cannot be put off.');
+                throw new DecidedAlready('What is decided cannot be put off.');
             }
             $submission->remindAt = $when?->setTimezone(new \DateTimeZone('UTC'));
         });
@@ -58,7 +60,7 @@ final readonly class Handling
     public function note(Submission $submission, string $text, Staff $by): Change
     {
         if ('' === trim($text) || mb_strlen($text) > self::LONGEST_NOTE) {
-            throw Problem::invalid('text', 'Write a note of at most '.self::LONGEST_NOTE.' characters.');
+            throw new InvalidInput('text', 'Write a note of at most '.self::LONGEST_NOTE.' characters.');
         }
 
         return $this->carryOut($submission, "noted something beside {$submission->name}", $by, function (Submission $submission) use ($text, $by): void {
@@ -71,7 +73,7 @@ final readonly class Handling
     {
         return $this->carryOut($submission, "answered {$submission->name}", $by, function (Submission $submission) use ($by): void {
             if (null !== $submission->answeredAt) {
-                throw new Problem(409, 'Answered already', ($submission->answeredBy->name ?? 'Somebody').' answered before.');
+                throw new AnsweredAlready(($submission->answeredBy->name ?? 'Somebody').' answered before.');
             }
             $submission->answeredAt = $this->clock->now();
             $submission->answeredBy = $by;

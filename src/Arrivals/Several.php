@@ -6,10 +6,12 @@ namespace Telamon\Arrivals;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Planning\Acceptor;
 use Telamon\Planning\PlanMaker;
 use Telamon\Record\RecordRef;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Nature;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
@@ -28,17 +30,17 @@ final readonly class Several
      *
      * @return array{changes: list<string>, kept: list<array{record: array{kind: string, id: string, label: string}, why: string}>} as SeveralDone in the contract
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function do(array $body, Staff $staff): array
     {
         $ids = $body['ids'] ?? null;
         if (!\is_array($ids) || [] === $ids || \count($ids) > self::MOST || $ids !== array_filter($ids, \is_string(...))) {
-            throw Problem::invalid('ids', 'Choose 1 to '.self::MOST.' submissions.');
+            throw new InvalidInput('ids', 'Choose 1 to '.self::MOST.' submissions.');
         }
         $changes = [];
         $kept = [];
-        $left = array_map(fn (string $id): Submission => $this->em->find(Submission::class, $id) ?? throw Problem::invalid('ids', 'One of them is there no more.'), array_values(array_unique($ids)));
+        $left = array_map(fn (string $id): Submission => $this->em->find(Submission::class, $id) ?? throw new InvalidInput('ids', 'One of them is there no more.'), array_values(array_unique($ids)));
         foreach ($left as $submission) {
             // A transaction that failed leaves nothing to work with: the others are told, and can be tried again.
             $why = $this->em->isOpen() ? $this->hindrance($submission, $body) : 'not tried, as one before it failed';
@@ -48,12 +50,12 @@ final readonly class Several
             }
             try {
                 $changes[] = $this->one($submission, $body, $staff);
-            } catch (Problem $problem) {
+            } catch (Refusal $refusal) {
                 // A fault of what was asked shows at the first; later, what was done before must be told.
-                if (422 === $problem->status && [] === $changes) {
-                    throw $problem;
+                if (Nature::Invalid === $refusal->nature() && [] === $changes) {
+                    throw $refusal;
                 }
-                $kept[] = ['record' => RecordRef::of($submission), 'why' => $problem->detail];
+                $kept[] = ['record' => RecordRef::of($submission), 'why' => $refusal->getMessage()];
             }
         }
 
@@ -86,7 +88,7 @@ final readonly class Several
             case 'set-aside':
                 $reason = JsonBody::text($body, 'reason', 40);
                 if (!\in_array($reason, Acceptor::REASONS, true)) {
-                    throw Problem::invalid('reason', 'Choose one of: '.implode(', ', Acceptor::REASONS).'.');
+                    throw new InvalidInput('reason', 'Choose one of: '.implode(', ', Acceptor::REASONS).'.');
                 }
 
                 return $this->acceptor->setAside($submission, $reason, JsonBody::text($body, 'note'), $staff)->id;
@@ -97,7 +99,7 @@ final readonly class Several
             case 'note':
                 return $this->handling->note($submission, JsonBody::text($body, 'text', 2000), $staff)->id;
             default:
-                throw Problem::invalid('act', 'Choose accept, set-aside, assign, remind or note.');
+                throw new InvalidInput('act', 'Choose accept, set-aside, assign, remind or note.');
         }
     }
 }

@@ -12,8 +12,8 @@ use Telamon\Business\Profile;
 use Telamon\Forms\FormVersion;
 use Telamon\Http\Cursor;
 use Telamon\Http\Page;
-use Telamon\Http\Problem;
 use Telamon\Http\Query;
+use Telamon\Refusal\InvalidInput;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
@@ -132,7 +132,7 @@ final readonly class SubmissionList
             return null;
         }
 
-        return 1 === preg_match('/^([0-5])\|(\d{1,6})\|([\d: -]{19})$/', $cursor->value, $m) ? [(int) $m[1], (int) $m[2], $m[3], $cursor->id] : throw Problem::invalid('cursor', 'This is no cursor of this list.');
+        return 1 === preg_match('/^([0-5])\|(\d{1,6})\|([\d: -]{19})$/', $cursor->value, $m) ? [(int) $m[1], (int) $m[2], $m[3], $cursor->id] : throw new InvalidInput('cursor', 'This is no cursor of this list.');
     }
 
     /** @return list<array<string, mixed>> */

@@ -9,7 +9,7 @@ use Telamon\Core\Effects\LinkClient;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
-use Telamon\Http\Problem;
+use Telamon\Effects\PlanHasChanged;
 
 /**
  * Links the client to another one, once.
@@ -31,7 +31,7 @@ final readonly class LinkClientHandler implements EffectHandler
     {
         \assert($effect instanceof LinkClient);
         $client = $made->the(Client::class);
-        $other = $this->em->find(Client::class, $effect->to) ?? throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
+        $other = $this->em->find(Client::class, $effect->to) ?? throw new PlanHasChanged('The client is no longer on file.');
         $other = $other->mergedInto ?? $other;
         $kind = LinkKind::from($effect->kind);
         $links = $this->em->getRepository(ClientLink::class);

@@ -9,7 +9,7 @@ use Telamon\Core\Effects\UseAsset;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
-use Telamon\Http\Problem;
+use Telamon\Effects\PlanHasChanged;
 
 /**
  * Takes an asset that is on file.
@@ -30,7 +30,7 @@ final readonly class UseAssetHandler implements EffectHandler
     public function write(Effect $effect, Making $made): array
     {
         \assert($effect instanceof UseAsset);
-        $asset = $this->em->find(Asset::class, $effect->id) ?? throw new Problem(409, 'The plan has changed', 'The asset is no longer on file.');
+        $asset = $this->em->find(Asset::class, $effect->id) ?? throw new PlanHasChanged('The asset is no longer on file.');
 
         return [$made->first(Asset::class, $asset)];
     }

@@ -9,7 +9,7 @@ use Telamon\Core\Effects\UseClient;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
-use Telamon\Http\Problem;
+use Telamon\Effects\PlanHasChanged;
 
 /**
  * Takes a client who is on file; of one that was merged, the other.
@@ -30,7 +30,7 @@ final readonly class UseClientHandler implements EffectHandler
     public function write(Effect $effect, Making $made): array
     {
         \assert($effect instanceof UseClient);
-        $client = $this->em->find(Client::class, $effect->id) ?? throw new Problem(409, 'The plan has changed', 'The client is no longer on file.');
+        $client = $this->em->find(Client::class, $effect->id) ?? throw new PlanHasChanged('The client is no longer on file.');
 
         return [$made->add($client->mergedInto ?? $client)];
     }

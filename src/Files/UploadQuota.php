@@ -6,7 +6,7 @@ namespace Telamon\Files;
 
 use Doctrine\DBAL\Connection;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Telamon\Http\Problem;
+use Telamon\Refusal\Refusal;
 
 /** How much may lie here in all that came for forms which were not sent yet. */
 final readonly class UploadQuota
@@ -18,13 +18,13 @@ final readonly class UploadQuota
     /**
      * @param int $bytes that would come on top
      *
-     * @throws Problem 503
+     * @throws Refusal
      */
     public function refuseOverfull(int $bytes): void
     {
         $held = $this->db->fetchOne('SELECT COALESCE(SUM(size), 0) FROM stored_file WHERE sha256 IN (SELECT file_id FROM upload)');
         if ((is_numeric($held) ? (int) $held : 0) + $bytes > $this->megabytes * 1_048_576) {
-            throw new Problem(503, 'No room for files at the moment', 'More files have come than are taken at once. Send the form without them, or try again later.');
+            throw new NoRoomForFiles();
         }
     }
 }

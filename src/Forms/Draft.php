@@ -9,10 +9,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Makes, keeps and publishes what is being designed. */
@@ -65,7 +66,7 @@ final readonly class Draft
         });
     }
 
-    /** @throws Problem 422 when the draft cannot be a form */
+    /** @throws Refusal when the draft cannot be a form */
     public function publish(FormDraft $draft, int $version, Staff $staff): FormVersion
     {
         $form = $draft->form;
@@ -80,7 +81,7 @@ final readonly class Draft
                 $faults = [$error->getMessage()];
             }
             if ([] !== $faults) {
-                throw Problem::invalid('definition', $faults[0]);
+                throw new InvalidInput('definition', $faults[0]);
             }
             $last = $this->em->createQueryBuilder()->select('MAX(v.number)')->from(FormVersion::class, 'v')->where('v.form = :form')->setParameter('form', $form)->getQuery()->getSingleScalarResult();
             $made = new FormVersion($form, (int) $last + 1, $draft->definition, $this->clock->now());

@@ -7,10 +7,11 @@ namespace Telamon\Forms;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Changes where and when a form stands: the ending of its address, its days, its limit. */
@@ -23,25 +24,25 @@ final readonly class FormSettings
     /**
      * @param array<array-key, mixed> $body as FormSettings in the contract, with the slug
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function change(Form $form, array $body, Staff $staff): void
     {
         $slug = JsonBody::text($body, 'slug', 60);
         if (1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,59}$/', $slug)) {
-            throw Problem::invalid('slug', 'Use small letters, figures and hyphens, and begin with a letter or figure.');
+            throw new InvalidInput('slug', 'Use small letters, figures and hyphens, and begin with a letter or figure.');
         }
         $other = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
         if (null !== $other && $other !== $form) {
-            throw Problem::invalid('slug', "“{$other->title}” has this address already.");
+            throw new InvalidInput('slug', "“{$other->title}” has this address already.");
         }
         [$opens, $closes] = [self::day($body, 'opensOn'), self::day($body, 'closesOn')];
         if (null !== $opens && null !== $closes && $closes < $opens) {
-            throw Problem::invalid('closesOn', 'It would close before it opens.');
+            throw new InvalidInput('closesOn', 'It would close before it opens.');
         }
         $limit = $body['limit'] ?? null;
         if (null !== $limit && (!\is_int($limit) || $limit < 1 || $limit > 1_000_000)) {
-            throw Problem::invalid('limit', 'Write a whole number from 1, or leave it empty.');
+            throw new InvalidInput('limit', 'Write a whole number from 1, or leave it empty.');
         }
         $closedText = JsonBody::text($body, 'closedText', 1000);
         $sites = self::sites($body);
@@ -72,12 +73,12 @@ final readonly class FormSettings
         foreach (\is_array($given) ? $given : [false] as $site) {
             $site = \is_string($site) ? rtrim(strtolower(trim($site)), '/') : '-';
             if (1 !== preg_match('#^https?://[a-z0-9](?:[a-z0-9.-]{0,250}[a-z0-9])?(?::\d{1,5})?$#', $site)) {
-                throw Problem::invalid('sites', 'Write each site like https://www.example.com, one a line.');
+                throw new InvalidInput('sites', 'Write each site like https://www.example.com, one a line.');
             }
             $sites[] = $site;
         }
 
-        return \count($sites) > 20 ? throw Problem::invalid('sites', 'At most 20 sites.') : array_values(array_unique($sites));
+        return \count($sites) > 20 ? throw new InvalidInput('sites', 'At most 20 sites.') : array_values(array_unique($sites));
     }
 
     /** @param array<array-key, mixed> $body */
@@ -88,7 +89,7 @@ final readonly class FormSettings
             return null;
         }
         if (1 !== preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $m) || !checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
-            throw Problem::invalid($key, 'There is no such day. Write it like 2027-06-12.');
+            throw new InvalidInput($key, 'There is no such day. Write it like 2027-06-12.');
         }
 
         return new \DateTimeImmutable($text, new \DateTimeZone('UTC'));

@@ -7,7 +7,8 @@ namespace Telamon\Forms;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Http\Problem;
+use Telamon\Refusal\NotThere;
+use Telamon\Refusal\Refusal;
 
 /** Finds forms that the public may fill in. */
 final readonly class PublishedForms
@@ -27,14 +28,14 @@ final readonly class PublishedForms
     /**
      * @param int|null $number the version that somebody has before them; what they were asked is what counts
      *
-     * @throws Problem 404, or 410 while the form is closed
+     * @throws Refusal while the form is closed
      */
     public function get(string $slug, ?int $number = null): FormVersion
     {
         $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
         $version = $form?->published;
         if (null === $form || null === $version) {
-            throw Problem::notFound('form');
+            throw new NotThere('form');
         }
         $this->refuseClosed($form, $this->clock->now());
 
@@ -43,11 +44,11 @@ final readonly class PublishedForms
             : $this->em->getRepository(FormVersion::class)->findOneBy(['form' => $form, 'number' => $number]) ?? $version;
     }
 
-    /** @throws Problem 410 while the form is closed, or has had all it takes */
+    /** @throws Refusal while the form is closed, or has had all it takes */
     public function refuseClosed(Form $form, \DateTimeImmutable $now): void
     {
         if (!$this->isOpen($form, $now)) {
-            throw new Problem(410, 'Closed', '' === $form->closedText ? 'This form is closed at the moment.' : $form->closedText);
+            throw new FormClosed('' === $form->closedText ? 'This form is closed at the moment.' : $form->closedText);
         }
     }
 

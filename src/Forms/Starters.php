@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Forms;
 
-use Telamon\Http\Problem;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 
 /** Forms to begin with, each good enough to publish as it is. */
 final class Starters
@@ -31,7 +32,7 @@ final class Starters
     /**
      * @return array<string, mixed>
      *
-     * @throws Problem 422 when there is no such starter
+     * @throws Refusal when there is no such starter
      */
     public function definition(string $key): array
     {
@@ -103,7 +104,7 @@ final class Starters
                     ['key' => 'signed', 'type' => 'signature', 'wording' => 'Signed by the client', 'hint' => 'on the spot'],
                 ]),
             ], 'add'),
-            default => throw Problem::invalid('starter', 'There is no such starter.'),
+            default => throw new InvalidInput('starter', 'There is no such starter.'),
         };
     }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Http;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Telamon\Refusal\Nature;
+use Telamon\Refusal\Refusal;
 
-/** What went wrong, told as RFC 9457 problem details. Thrown anywhere; answered by ProblemResponder. */
+/** What went wrong, told as RFC 9457 problem details. Thrown by controllers only, whose word it is; the domain refuses with refusals. Answered by ProblemResponder. */
 final class Problem extends \RuntimeException
 {
     /** @param list<array{path: string, message: string}> $violations */
@@ -27,6 +29,19 @@ final class Problem extends \RuntimeException
     public static function invalid(string $path, string $message): self
     {
         return new self(422, 'Some answers need another look', $message, [['path' => $path, 'message' => $message]]);
+    }
+
+    /** A refusal of the domain, as HTTP tells it (RFC 9110). */
+    public static function of(Refusal $refusal): self
+    {
+        return new self(match ($refusal->nature()) {
+            Nature::Invalid => 422,
+            Nature::NotThere => 404,
+            Nature::Gone => 410,
+            Nature::NotAllowed => 403,
+            Nature::Conflict => 409,
+            Nature::Unavailable => 503,
+        }, $refusal->title(), $refusal->getMessage(), $refusal->violations());
     }
 
     public function response(): JsonResponse

@@ -14,6 +14,7 @@ use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Telamon\Refusal\Refusal;
 
 /** Turns what is thrown under /api into problem documents. What was not foreseen tells nothing of the inside. */
 #[AsEventListener(priority: -10)]
@@ -27,6 +28,7 @@ final class ProblemResponder
         $error = $event->getThrowable();
         $problem = match (true) {
             $error instanceof Problem => $error,
+            $error instanceof Refusal => Problem::of($error),
             $error instanceof OptimisticLockException => new Problem(409, 'Changed meanwhile', 'Somebody else changed this since you opened it. Nothing of yours was saved; look again.'),
             self::isBusy($error) => new Problem(503, 'Busy', 'Much is being written at the moment. Nothing is lost; try again in a moment.'),
             self::isFull($error) => new Problem(507, 'No room', 'The disk is full. Nothing was half done; tell whoever runs this, and try again.'),

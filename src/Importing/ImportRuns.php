@@ -11,7 +11,7 @@ use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Core\Importing\ColumnGuess;
-use Telamon\Http\Problem;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Takes files of clients, looks at them, and lets the worker carry them out. */
@@ -59,7 +59,7 @@ final readonly class ImportRuns
         $this->em->flush();
     }
 
-    /** @throws Problem 409 when it was begun before */
+    /** @throws Refusal when it was begun before */
     public function begin(ClientImportRun $run): void
     {
         $this->em->wrapInTransaction(function () use ($run): void {
@@ -139,7 +139,7 @@ final readonly class ImportRuns
     private function refuseBegun(ClientImportRun $run): void
     {
         if (ClientImportRun::READY !== $run->state) {
-            throw new Problem(409, 'Begun already', 'This file is being brought in, or has been.');
+            throw new BegunAlready();
         }
     }
 

@@ -7,9 +7,9 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Record\Action;
 use Telamon\Record\TakenBack;
+use Telamon\Refusal\Refusal;
 
 /** What a change has had sent: it cannot be recalled. */
 final readonly class Mailed
@@ -20,13 +20,13 @@ final readonly class Mailed
     {
     }
 
-    /** @throws Problem 409 where the request asks to be told of what was sent, and something was */
+    /** @throws Refusal where the request asks to be told of what was sent, and something was */
     public function askFirst(string $changeId, Request $request): void
     {
         $body = '' === $request->getContent() ? [] : JsonBody::read($request);
         $sent = true === ($body['ask'] ?? false) ? $this->by($changeId) : [];
         if ([] !== $sent) {
-            throw new Problem(409, 'Sent already', 'Already sent, and cannot be recalled: '.implode('; ', $sent).'. Undo everything else?');
+            throw new SentAlready('Already sent, and cannot be recalled: '.implode('; ', $sent).'. Undo everything else?');
         }
     }
 

@@ -7,9 +7,10 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
-use Telamon\Http\Problem;
 use Telamon\Record\Action;
 use Telamon\Record\TakenBack;
+use Telamon\Refusal\NotThere;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Does again what was taken back, by the journal of the taking back: the same records with the same ids. */
@@ -24,22 +25,22 @@ final readonly class Redo
     /**
      * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>} as Undone in the contract
      *
-     * @throws Problem 404, or 409 when there is nothing to do again
+     * @throws Refusal when there is nothing to do again
      */
     public function redo(string $changeId, ?Staff $staff): array
     {
-        $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
+        $change = $this->em->find(Change::class, $changeId) ?? throw new NotThere('change');
         $again = new Change(ChangeKind::Undo, mb_substr('did again: '.$change->words, 0, 300), $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
         return $this->changes->carryOut($again, function () use ($change): array {
             $this->em->refresh($change);
             $taking = $this->em->getRepository(Change::class)->findOneBy(['undoes' => $change->id, 'undoneAt' => null], ['id' => 'DESC']);
             if (null === $change->undoneAt || null === $taking) {
-                throw new Problem(409, 'Nothing to do again', 'This has not been undone, or was done again already.');
+                throw new NothingToDoAgain();
             }
             $entries = $this->em->getRepository(JournalEntry::class)->findBy(['change' => $taking], ['id' => 'DESC'], self::MANY + 1);
             if (\count($entries) > self::MANY) {
-                throw new Problem(409, 'Too much to do again', 'Do it from the beginning instead.');
+                throw new TooMuchToDoAgain();
             }
             $change->undoneAt = null;
             $taking->undoneAt = $this->clock->now();

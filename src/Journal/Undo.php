@@ -9,9 +9,10 @@ use Doctrine\ORM\Query;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
-use Telamon\Http\Problem;
 use Telamon\Record\Action;
 use Telamon\Record\TakenBack;
+use Telamon\Refusal\NotThere;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /**
@@ -40,13 +41,13 @@ final readonly class Undo
      *
      * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>} as Undone in the contract
      *
-     * @throws Problem 404, or 409 when it cannot be taken back (any more)
+     * @throws Refusal when it cannot be taken back (any more)
      */
     public function undo(string $changeId, ?Staff $staff, bool $all = false, bool $now = false): array
     {
-        $change = $this->em->find(Change::class, $changeId) ?? throw Problem::notFound('change');
+        $change = $this->em->find(Change::class, $changeId) ?? throw new NotThere('change');
         if (!$change->kind->canBeUndone()) {
-            throw new Problem(409, 'Cannot be taken back', 'This kind of change stays.');
+            throw new CannotBeTakenBack();
         }
         $taking = new Change(ChangeKind::Undo, 'took back: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
@@ -55,7 +56,7 @@ final readonly class Undo
             // Read again under the write lock: somebody may have been quicker.
             $this->em->refresh($change);
             if (null !== $change->undoneAt && !$all) {
-                throw new Problem(409, 'Taken back already', 'Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
+                throw new TakenBackAlready('Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
             }
             $change->undoneAt ??= $taking->at;
             $taking->undoes = $change->id;

@@ -9,7 +9,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Telamon\Http\Problem;
+use Telamon\Refusal\Refusal;
 
 #[AsCommand('telamon:undo', 'Takes a change back, and says what stays')]
 final class UndoCommand extends Command
@@ -29,8 +29,8 @@ final class UndoCommand extends Command
         $id = $input->getArgument('change');
         try {
             $done = $this->undo->undo(\is_string($id) ? $id : '', null, now: true);
-        } catch (Problem $problem) {
-            $output->writeln($problem->getMessage());
+        } catch (Refusal $refusal) {
+            $output->writeln("{$refusal->title()}. {$refusal->getMessage()}");
 
             return Command::FAILURE;
         }

@@ -8,10 +8,10 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Makes one client of two, or says that they are two. */
@@ -30,7 +30,7 @@ final readonly class Merging
      *
      * @return Change that can be taken back
      *
-     * @throws Problem 409 when one of them was merged meanwhile
+     * @throws Refusal when one of them was merged meanwhile
      */
     public function merge(Client $into, Client $other, array $take, Staff $staff): Change
     {
@@ -45,7 +45,7 @@ final readonly class Merging
         return $change;
     }
 
-    /** @throws Problem 409 when one of them was merged meanwhile */
+    /** @throws Refusal when one of them was merged meanwhile */
     public function tellApart(Client $one, Client $other, Staff $staff): Change
     {
         $change = new Change(ChangeKind::TellApart, mb_substr("told {$one->name()} from {$other->name()}", 0, 300), $staff, $this->clock->now(), null, 'client', $one->id, $one->name());
@@ -62,7 +62,7 @@ final readonly class Merging
         foreach ([$one, $other] as $client) {
             $this->em->refresh($client);
             if (null !== $client->mergedInto) {
-                throw new Problem(409, 'Merged already', "{$client->name()} was merged into {$client->mergedInto->name()} meanwhile.");
+                throw new MergedAlready("{$client->name()} was merged into {$client->mergedInto->name()} meanwhile.");
             }
         }
     }

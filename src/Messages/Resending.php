@@ -9,10 +9,10 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Transport\Receiver\ListableReceiverInterface;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Queues a failed message again, and takes its failure off the list of failures. */
@@ -28,7 +28,7 @@ final readonly class Resending
     ) {
     }
 
-    /** @throws Problem 409 when the message has not failed */
+    /** @throws Refusal when the message has not failed */
     public function again(Message $message, Staff $staff): void
     {
         $label = $message->recordLabel();
@@ -36,7 +36,7 @@ final readonly class Resending
         $this->changes->carryOut($change, function () use ($message): void {
             $this->em->refresh($message);
             if (MessageState::Failed !== $message->state) {
-                throw new Problem(409, 'Not failed', 'Only a message that failed can be sent again.');
+                throw new NotFailed();
             }
             foreach ($this->failures->all() as $envelope) {
                 $command = $envelope->getMessage();

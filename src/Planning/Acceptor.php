@@ -14,15 +14,17 @@ use Telamon\Core\Planning\Plan;
 use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
 use Telamon\Effects\Occasion;
-use Telamon\Http\Problem;
+use Telamon\Effects\PlanHasChanged;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
 use Telamon\Record\RecordRef;
 use Telamon\Record\Records;
+use Telamon\Refusal\Refusal;
 use Telamon\Rules\RuleUses;
 use Telamon\Staff\Staff;
+use Telamon\Submissions\DecidedAlready;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
@@ -52,7 +54,7 @@ final readonly class Acceptor
      *
      * @return array<string, mixed> as Acceptance in the contract
      *
-     * @throws Problem 409 when the plan has changed or the submission is decided, 422 when a question is open
+     * @throws Refusal when the plan has changed or the submission is decided, 422 when a question is open
      */
     public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null): array
     {
@@ -65,7 +67,7 @@ final readonly class Acceptor
             $plan = $this->planStill($submission, $fingerprint, $decisions);
             $open = $plan->open();
             if ([] !== $open) {
-                throw new Problem(422, 'A choice is open', 'Choose first; nothing was accepted yet.', array_map(
+                throw new ChoiceIsOpen(array_map(
                     static fn (PlanLine $line): array => ['path' => 'decisions.'.($line->choice->key ?? $line->key), 'message' => 'Choose one.'],
                     $open,
                 ));
@@ -85,7 +87,7 @@ final readonly class Acceptor
         return ['change' => $change->toArray($this->business->zone(), $this->records), 'made' => $made];
     }
 
-    /** @throws Problem 409 */
+    /** @throws Refusal */
     public function setAside(Submission $submission, string $reason, string $note, Staff $staff, ?Submission $same = null): Change
     {
         $change = new Change(ChangeKind::SetAside, "set {$submission->name} aside", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
@@ -117,32 +119,32 @@ final readonly class Acceptor
     /**
      * @param array<array-key, mixed> $decisions
      *
-     * @throws Problem 409 when it is no longer the plan that was looked at, 422 when it offers no such choice
+     * @throws Refusal when it is no longer the plan that was looked at, 422 when it offers no such choice
      */
     private function planStill(Submission $submission, string $fingerprint, array $decisions): Plan
     {
         try {
             $plan = $this->plans->plan($submission, $decisions);
-        } catch (Problem $problem) {
+        } catch (Refusal $refusal) {
             // A choice that was offered then and is not now: the plan has changed, and that is what to say.
             if (hash_equals($this->plans->plan($submission)->fingerprint, $fingerprint)) {
-                throw $problem;
+                throw $refusal;
             }
             $plan = null;
         }
         if (null === $plan || !hash_equals($plan->fingerprint, $fingerprint)) {
-            throw new Problem(409, 'The plan has changed', 'Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
+            throw new PlanHasChanged('Something it rests on has changed since you opened it. Nothing was accepted; look at the plan again.');
         }
 
         return $plan;
     }
 
-    /** @throws Problem 409 when somebody has decided something on the plan since it was looked at */
+    /** @throws Refusal when somebody has decided something on the plan since it was looked at */
     private function refuseUnseen(Submission $submission, ?int $seen): void
     {
         $now = $this->decisions->of($submission->id);
         if (null !== $seen && $seen !== $now->version) {
-            throw new Problem(409, 'The plan has changed', "{$now->by} has decided something else on it meanwhile. Nothing was accepted; look at the plan again.");
+            throw new PlanHasChanged("{$now->by} has decided something else on it meanwhile. Nothing was accepted; look at the plan again.");
         }
     }
 
@@ -153,6 +155,6 @@ final readonly class Acceptor
         }
         $by = $submission->decidedBy->name ?? 'somebody';
         $at = $submission->decidedAt?->setTimezone($this->business->zone())->format('H:i') ?? '';
-        throw new Problem(409, 'Decided already', SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
+        throw new DecidedAlready(SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
     }
 }

@@ -10,8 +10,10 @@ use Telamon\Business\Profile;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Planning\Amendments;
 use Telamon\Core\Planning\Plan;
-use Telamon\Http\Problem;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
+use Telamon\Submissions\DecidedAlready;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
@@ -44,12 +46,12 @@ final readonly class Decisions
      *
      * @return Plan made with it
      *
-     * @throws Problem 409 when somebody else has decided something meanwhile, 422
+     * @throws Refusal when somebody else has decided something meanwhile, 422
      */
     public function keep(Submission $submission, array $body, Staff $staff, \Closure $check): Plan
     {
         if (SubmissionState::Waiting !== $submission->state) {
-            throw new Problem(409, 'Decided already', 'This submission has been decided meanwhile.');
+            throw new DecidedAlready('This submission has been decided meanwhile.');
         }
         $given = self::read($body, 0, '', '');
         $this->checkAnswers($submission, $given->answers);
@@ -64,7 +66,7 @@ final readonly class Decisions
                 : $this->db->executeStatement('UPDATE plan_decision SET version = version + 1, data = ?, staff_id = ?, at = ? WHERE submission_id = ? AND version = ?', [$data, $staff->id, $now, $submission->id, \is_int($version) ? $version : -1]);
             if (0 === (int) $done) {
                 $by = $this->of($submission->id)->by;
-                throw new Problem(409, 'Decided meanwhile', ('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
+                throw new DecidedMeanwhile(('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
             }
 
             $plan = $check($submission);
@@ -83,7 +85,7 @@ final readonly class Decisions
         foreach (array_keys($answers) as $key) {
             $question = $known[$key] ?? null;
             if (!$question instanceof Question || (isset($submission->answers[$key]) && !\is_string($submission->answers[$key]))) {
-                throw Problem::invalid("answers.$key", 'This answer cannot be put right here.');
+                throw new InvalidInput("answers.$key", 'This answer cannot be put right here.');
             }
         }
     }
@@ -99,12 +101,12 @@ final readonly class Decisions
         $added = [];
         foreach (\is_array($data['added'] ?? null) ? array_values($data['added']) : [] as $i => $one) {
             if (!\is_array($one) || !\in_array($one['kind'] ?? null, Amendments::ADDED_KINDS, true)) {
-                throw Problem::invalid("added.$i.kind", 'Add a task, a note, a tag, a notice or an owner.');
+                throw new InvalidInput("added.$i.kind", 'Add a task, a note, a tag, a notice or an owner.');
             }
             $added[] = ['kind' => $one['kind'], 'values' => self::texts("added.$i", $one['values'] ?? [])];
         }
         if (!\is_array($dropped) || \count($dropped) + \count($edits) + \count($added) > self::MOST) {
-            throw Problem::invalid('dropped', 'Send at most '.self::MOST.' changes.');
+            throw new InvalidInput('dropped', 'Send at most '.self::MOST.' changes.');
         }
 
         return new Decided($version, $by, $at, self::texts('choices', $data['choices'] ?? []), self::texts('answers', $data['answers'] ?? []), new Amendments(array_values(array_filter($dropped, \is_string(...))), $edits, $added));
@@ -114,9 +116,9 @@ final readonly class Decisions
     private static function texts(string $path, mixed $data): array
     {
         $texts = [];
-        foreach (\is_array($data) ? $data : throw Problem::invalid($path, 'Send this by its keys.') as $key => $value) {
+        foreach (\is_array($data) ? $data : throw new InvalidInput($path, 'Send this by its keys.') as $key => $value) {
             if (!\is_string($value) || mb_strlen($value) > self::LONGEST) {
-                throw Problem::invalid("$path.$key", 'Write this as text, at most '.self::LONGEST.' characters.');
+                throw new InvalidInput("$path.$key", 'Write this as text, at most '.self::LONGEST.' characters.');
             }
             $texts[(string) $key] = $value;
         }

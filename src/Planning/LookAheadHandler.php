@@ -7,7 +7,7 @@ namespace Telamon\Planning;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
-use Telamon\Http\Problem;
+use Telamon\Refusal\Refusal;
 use Telamon\Submissions\LookAhead;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
@@ -36,7 +36,7 @@ final readonly class LookAheadHandler
         }
         try {
             $this->acceptor->accept($submission, $plan->fingerprint, [], null);
-        } catch (Problem) {
+        } catch (Refusal) {
             // Somebody was quicker, or something changed in between: it waits for a person.
         }
     }

@@ -22,8 +22,9 @@ use Telamon\Core\Planning\Ruling;
 use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleOutcome;
-use Telamon\Http\Problem;
 use Telamon\Messages\MessageQueue;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Rules\RuleBooks;
 use Telamon\Submissions\PastCircumstances;
 use Telamon\Submissions\Submission;
@@ -49,37 +50,37 @@ final readonly class PlanMaker
     /**
      * @param array<array-key, mixed> $decisions the value chosen, by the key of the choice
      *
-     * @throws Problem 422 when a decision names what the plan does not offer
+     * @throws Refusal when a decision names what the plan does not offer
      */
     public function plan(Submission $submission, array $decisions = []): Plan
     {
         $chosen = [];
         foreach ($decisions as $key => $value) {
-            $chosen[(string) $key] = \is_string($value) ? $value : throw Problem::invalid("decisions.$key", 'Write the choice as text.');
+            $chosen[(string) $key] = \is_string($value) ? $value : throw new InvalidInput("decisions.$key", 'Write the choice as text.');
         }
         $decided = $this->decisions->of($submission->id);
         try {
             return $this->decided($submission, $chosen, $decided);
         } catch (InvalidDecision $error) {
             if ($decided->amendments->isEmpty()) {
-                throw Problem::invalid($error->path, $error->getMessage());
+                throw new InvalidInput($error->path, $error->getMessage());
             }
         }
         // What was kept named something that is gone since: the plan is told without it, and can be opened.
         try {
             return $this->decided($submission, $chosen, new Decided(choices: $decided->choices, answers: $decided->answers));
         } catch (InvalidDecision $error) {
-            throw Problem::invalid($error->path, $error->getMessage());
+            throw new InvalidInput($error->path, $error->getMessage());
         }
     }
 
-    /** @throws Problem 422 when no plan can be made with what is decided */
+    /** @throws Refusal when no plan can be made with what is decided */
     public function check(Submission $submission): Plan
     {
         try {
             return $this->decided($submission, [], $this->decisions->of($submission->id));
         } catch (InvalidDecision $error) {
-            throw Problem::invalid($error->path, $error->getMessage());
+            throw new InvalidInput($error->path, $error->getMessage());
         }
     }
 

@@ -9,10 +9,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Moves projects from stage to stage, and tells of it. */
@@ -25,12 +26,12 @@ final readonly class StageMoves
     /**
      * @param int $version of the project that was looked at
      *
-     * @throws Problem 422 where there is no such stage
+     * @throws Refusal where there is no such stage
      */
     public function move(Project $project, string $stage, int $version, Staff $staff): void
     {
         if (!\in_array($stage, $this->business->stages(), true)) {
-            throw Problem::invalid('stage', 'Choose a stage that is there.');
+            throw new InvalidInput('stage', 'Choose a stage that is there.');
         }
         $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
         $this->changes->carryOut($change, function () use ($project, $stage, $version): void {

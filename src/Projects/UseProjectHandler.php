@@ -9,7 +9,7 @@ use Telamon\Core\Effects\UseProject;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
-use Telamon\Http\Problem;
+use Telamon\Effects\PlanHasChanged;
 
 /**
  * Adds to a project that is open.
@@ -30,7 +30,7 @@ final readonly class UseProjectHandler implements EffectHandler
     public function write(Effect $effect, Making $made): array
     {
         \assert($effect instanceof UseProject);
-        $project = $this->em->find(Project::class, $effect->id) ?? throw new Problem(409, 'The plan has changed', 'The project is there no more.');
+        $project = $this->em->find(Project::class, $effect->id) ?? throw new PlanHasChanged('The project is there no more.');
         $project->notes = trim("{$project->notes}\n\n{$effect->notes}");
 
         return [$made->add($project)];

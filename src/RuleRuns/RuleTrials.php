@@ -10,10 +10,11 @@ use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Planning\PlanMaker;
 use Telamon\Projects\Project;
 use Telamon\Record\Records;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Rules\RuleBooks;
 use Telamon\Rules\RuleChanges;
 use Telamon\Submissions\Submission;
@@ -30,11 +31,11 @@ final readonly class RuleTrials
      *
      * @return array<string, mixed> as DryRun in the contract
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function run(array $body): array
     {
-        $given = \is_array($body['rule'] ?? null) ? $body['rule'] : throw Problem::invalid('rule', 'Send the rule.');
+        $given = \is_array($body['rule'] ?? null) ? $body['rule'] : throw new InvalidInput('rule', 'Send the rule.');
         $given = RuleChanges::tried($given);
         $rule = $this->changes->check($given, \is_string($given['id'] ?? null) && '' !== $given['id'] ? $given['id'] : 'new');
         if (!$rule->when->isOfPlan()) {
@@ -53,7 +54,7 @@ final readonly class RuleTrials
      */
     private function onProject(Rule $rule, string $id): array
     {
-        $project = $this->em->find(Project::class, $id) ?? throw Problem::invalid('project', 'Choose a project to try it on.');
+        $project = $this->em->find(Project::class, $id) ?? throw new InvalidInput('project', 'Choose a project to try it on.');
         $plan = $this->events->trial($rule, $this->books->only($rule), $project);
 
         return ['holds' => [] !== $plan->outcome->rules, 'with' => $this->records->linked($plan->toArray()), 'without' => (new Plan([], ''))->toArray()];
@@ -66,7 +67,7 @@ final readonly class RuleTrials
      */
     private function submission(array $body): \Closure
     {
-        $submission = $this->em->find(Submission::class, JsonBody::text($body, 'submission', 36)) ?? throw Problem::invalid('submission', 'Choose a submission.');
+        $submission = $this->em->find(Submission::class, JsonBody::text($body, 'submission', 36)) ?? throw new InvalidInput('submission', 'Choose a submission.');
 
         return fn (RuleBook $book): Plan => $this->plans->withBook($submission, $book);
     }
@@ -79,8 +80,8 @@ final readonly class RuleTrials
     private function sample(array $sample): \Closure
     {
         $slug = JsonBody::text($sample, 'form', 100);
-        $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])?->published?->definition() ?? throw Problem::invalid('sample.form', 'Choose a form that is published.');
-        $answers = \is_array($sample['answers'] ?? null) ? $sample['answers'] : throw Problem::invalid('sample.answers', 'Send the answers by question key.');
+        $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])?->published?->definition() ?? throw new InvalidInput('sample.form', 'Choose a form that is published.');
+        $answers = \is_array($sample['answers'] ?? null) ? $sample['answers'] : throw new InvalidInput('sample.answers', 'Send the answers by question key.');
 
         return fn (RuleBook $book): Plan => $this->plans->dryRun($form, $answers, $slug, [], $book);
     }

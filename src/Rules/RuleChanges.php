@@ -13,10 +13,12 @@ use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Core\Text\UnreadableTemplate;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Record\ChangedMeanwhile;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Makes, changes, moves and retires handling rules. */
@@ -43,26 +45,26 @@ final readonly class RuleChanges
     /**
      * @param array<array-key, mixed> $body as the contract has it
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function check(array $body, string $id = 'new'): Rule
     {
         try {
             $rule = $this->reader->read($id, $body);
         } catch (InvalidRule $error) {
-            throw Problem::invalid($error->field, $error->getMessage());
+            throw new InvalidInput($error->field, $error->getMessage());
         }
         $this->refuseUnknownFields($rule);
         $others = array_values(array_filter($this->books->kept(), static fn (Rule $other): bool => $other->id !== $id));
         $round = RuleChain::roundOf($rule, [...$others, $rule]);
         if (null !== $round) {
-            throw Problem::invalid('then', 'It would set itself off again without end: '.implode(', then ', array_map(static fn (Rule $one): string => $one->name, $round)).'.');
+            throw new InvalidInput('then', 'It would set itself off again without end: '.implode(', then ', array_map(static fn (Rule $one): string => $one->name, $round)).'.');
         }
 
         return $rule;
     }
 
-    /** @throws Problem 422 when a text names what nothing could fill */
+    /** @throws Refusal when a text names what nothing could fill */
     private function refuseUnknownFields(Rule $rule): void
     {
         $known = $this->fields->of($rule);
@@ -71,10 +73,10 @@ final readonly class RuleChanges
                 try {
                     $unknown = array_values(array_diff($this->renderer->fieldsOf($text), $known));
                 } catch (UnreadableTemplate) {
-                    throw Problem::invalid('then', 'A {{…}} is opened and not closed.');
+                    throw new InvalidInput('then', 'A {{…}} is opened and not closed.');
                 }
                 if ([] !== $unknown) {
-                    throw Problem::invalid('then', "{{{$unknown[0]}}} can never be filled here. It may be: {{".implode('}}, {{', \array_slice($known, 0, 12)).'}}.');
+                    throw new InvalidInput('then', "{{{$unknown[0]}}} can never be filled here. It may be: {{".implode('}}, {{', \array_slice($known, 0, 12)).'}}.');
                 }
             }
         }
@@ -83,7 +85,7 @@ final readonly class RuleChanges
     /**
      * @param array<array-key, mixed> $body
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function make(array $body, Staff $staff): HandlingRule
     {
@@ -98,7 +100,7 @@ final readonly class RuleChanges
     /**
      * @param array<array-key, mixed> $body with the version that was looked at
      *
-     * @throws Problem 409, 422
+     * @throws Refusal
      */
     public function change(HandlingRule $kept, array $body, Staff $staff): void
     {
@@ -106,7 +108,7 @@ final readonly class RuleChanges
         $this->carryOut("changed the rule {$rule->name}", $staff, function () use ($kept, $rule, $body): void {
             $this->em->refresh($kept);
             if (($body['version'] ?? null) !== $kept->version) {
-                throw new Problem(409, 'Changed meanwhile', 'Somebody else has changed this rule. Look at it again; nothing was overwritten.');
+                throw new ChangedMeanwhile('Somebody else has changed this rule. Look at it again; nothing was overwritten.');
             }
             $kept->name = $rule->name;
             $kept->why = JsonBody::text($body, 'why');

@@ -10,10 +10,11 @@ use Telamon\Business\OwnField;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Changes how the business is set up. */
@@ -45,21 +46,21 @@ final readonly class SetupChanges
     /**
      * @param array<array-key, mixed> $body as the contract has it
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function add(array $body, Staff $staff): void
     {
         $record = JsonBody::text($body, 'record', 10);
         if (!\in_array($record, ['client', 'asset', 'project'], true)) {
-            throw Problem::invalid('record', 'Choose client, asset or project.');
+            throw new InvalidInput('record', 'Choose client, asset or project.');
         }
-        $kind = CustomKind::tryFrom(JsonBody::text($body, 'kind', 10)) ?? throw Problem::invalid('kind', 'Choose text, number, day, choice or yes-no.');
+        $kind = CustomKind::tryFrom(JsonBody::text($body, 'kind', 10)) ?? throw new InvalidInput('kind', 'Choose text, number, day, choice or yes-no.');
         $label = self::label($body);
         $choices = self::choices($body, $kind);
         $this->carryOut("added the field $label", $staff, function () use ($record, $kind, $label, $choices): void {
             $fields = $this->em->getRepository(OwnField::class)->findBy(['record' => $record]);
             if (\count($fields) >= self::MOST) {
-                throw Problem::invalid('label', 'There are '.self::MOST.' fields already. Retire some first.');
+                throw new InvalidInput('label', 'There are '.self::MOST.' fields already. Retire some first.');
             }
             $this->refuseTwice($label, $fields, null);
             $this->em->persist(new OwnField($record, self::freeKey($label, $fields), $label, $kind, $choices, \count($fields) + 1));
@@ -69,7 +70,7 @@ final readonly class SetupChanges
     /**
      * @param array<array-key, mixed> $body as the contract has it
      *
-     * @throws Problem 422
+     * @throws Refusal
      */
     public function change(OwnField $field, array $body, Staff $staff): void
     {
@@ -77,7 +78,7 @@ final readonly class SetupChanges
         $choices = self::choices($body, $field->kind);
         $retired = $body['retired'] ?? null;
         if (!\is_bool($retired)) {
-            throw Problem::invalid('retired', 'Say yes or no.');
+            throw new InvalidInput('retired', 'Say yes or no.');
         }
         $this->carryOut("changed the field $label", $staff, function () use ($field, $label, $choices, $retired): void {
             $this->refuseTwice($label, $this->em->getRepository(OwnField::class)->findBy(['record' => $field->record]), $field);
@@ -98,7 +99,7 @@ final readonly class SetupChanges
     {
         $label = trim(JsonBody::text($body, 'label', 100));
 
-        return '' === $label ? throw Problem::invalid('label', 'A field has a name.') : $label;
+        return '' === $label ? throw new InvalidInput('label', 'A field has a name.') : $label;
     }
 
     /**
@@ -114,7 +115,7 @@ final readonly class SetupChanges
             return [];
         }
 
-        return [] === $choices || \count($choices) > 100 ? throw Problem::invalid('choices', 'Write 1 to 100 choices, one a line.') : $choices;
+        return [] === $choices || \count($choices) > 100 ? throw new InvalidInput('choices', 'Write 1 to 100 choices, one a line.') : $choices;
     }
 
     /** @param list<OwnField> $fields */
@@ -122,7 +123,7 @@ final readonly class SetupChanges
     {
         foreach ($fields as $field) {
             if ($field !== $self && mb_strtolower($field->label) === mb_strtolower($label)) {
-                throw Problem::invalid('label', "There is a field “{$field->label}” already".($field->retired ? ', retired. Bring it back instead.' : '.'));
+                throw new InvalidInput('label', "There is a field “{$field->label}” already".($field->retired ? ', retired. Bring it back instead.' : '.'));
             }
         }
     }

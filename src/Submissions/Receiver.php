@@ -23,10 +23,10 @@ use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
 use Telamon\Forms\FormVersion;
 use Telamon\Forms\PublishedForms;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\Refusal;
 
 /** Takes a filled-in form: checks it, and puts it on file once. */
 final readonly class Receiver
@@ -50,7 +50,7 @@ final readonly class Receiver
     /**
      * @param array<array-key, mixed> $answers by question key
      *
-     * @throws Problem 422 with a violation for each answer that needs another look
+     * @throws Refusal with a violation for each answer that needs another look
      */
     public function receive(FormVersion $version, array $answers, Arriving $arriving): Submission
     {
@@ -79,12 +79,12 @@ final readonly class Receiver
     /**
      * @param list<array{path: string, message: string}> $violations
      *
-     * @throws Problem 422 where there are any
+     * @throws Refusal where there are any
      */
     private static function refuse(array $violations): void
     {
         if ([] !== $violations) {
-            throw new Problem(422, 'Some answers need another look', 'Nothing was sent yet, and nothing you wrote is lost.', $violations);
+            throw new InvalidAnswers($violations);
         }
     }
 
@@ -102,7 +102,7 @@ final readonly class Receiver
         return hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
     }
 
-    /** @throws Problem 409 when the key came before with other answers */
+    /** @throws Refusal when the key came before with other answers */
     private function known(FormVersion $version, ?string $key, string $digest): ?Submission
     {
         if (null === $key) {
@@ -115,7 +115,7 @@ final readonly class Receiver
 
         $known = \is_string($row) ? $this->em->find(Submission::class, $row) : null;
         if (null !== $known && '' !== $known->digest && $known->digest !== $digest) {
-            throw new Problem(409, 'Sent before with other answers', "Something else came under this key before, as {$known->number}. Send this one under a key of its own.");
+            throw new SentBefore("Something else came under this key before, as {$known->number}. Send this one under a key of its own.");
         }
 
         return $known;
@@ -129,7 +129,7 @@ final readonly class Receiver
      *
      * @return array<string, list<Upload>> by question key
      *
-     * @throws Problem 422 when one of them is gone, or does not fit
+     * @throws Refusal when one of them is gone, or does not fit
      */
     private function uploads(FormDefinition $form, array $kept): array
     {
@@ -182,7 +182,7 @@ final readonly class Receiver
     /**
      * @param array<string, mixed> $answers
      *
-     * @throws Problem 410 where the form has had all it takes, 422 for files that are gone
+     * @throws Refusal where the form has had all it takes, 422 for files that are gone
      */
     private function file(FormVersion $version, array $answers, Arriving $arriving, ?string $key, string $digest, \DateTimeImmutable $now): Submission
     {

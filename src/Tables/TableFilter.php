@@ -7,8 +7,9 @@ namespace Telamon\Tables;
 use Symfony\Component\HttpFoundation\Request;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Text\Fold;
-use Telamon\Http\Problem;
 use Telamon\Http\Query;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
 use Telamon\Submissions\SubmissionState;
 
 /** Which submissions of a form are shown, and in what order: read from a request, and checked. */
@@ -28,7 +29,7 @@ final readonly class TableFilter
     /**
      * @param array<string, Question> $columns the questions that may be sorted by, by key
      *
-     * @throws Problem 422 when the state or the order is not known
+     * @throws Refusal when the state or the order is not known
      */
     public static function from(Request $request, array $columns): self
     {
@@ -40,7 +41,7 @@ final readonly class TableFilter
             'number' === $by => AnswerRows::NUMBER,
             'name' === $by => AnswerRows::NAME,
             str_starts_with($by, 'answer:') && isset($columns[substr($by, 7)]) => substr($by, 7),
-            default => throw Problem::invalid('sort', 'Sort by received, number, name, state or a column.'),
+            default => throw new InvalidInput('sort', 'Sort by received, number, name, state or a column.'),
         };
         $typed = preg_split('/[\s,]+/u', mb_substr(mb_scrub($request->query->getString('q')), 0, 100), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
         $words = array_values(array_filter(array_map(Fold::text(...), $typed), static fn (string $word): bool => '' !== $word));

@@ -8,10 +8,10 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Telamon\Http\Problem;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Finishes tasks, once each, and tells of it. */
@@ -24,7 +24,7 @@ final readonly class TaskFinishing
     /**
      * @param int $version of the task that was looked at
      *
-     * @throws Problem 409 when it is finished already
+     * @throws Refusal when it is finished already
      */
     public function finish(Task $task, int $version, Staff $staff): void
     {
@@ -32,7 +32,7 @@ final readonly class TaskFinishing
         $this->changes->carryOut($change, function () use ($task, $version): void {
             $this->em->refresh($task);
             if (null !== $task->finishedAt) {
-                throw new Problem(409, 'Finished already', 'Somebody finished this task before.');
+                throw new FinishedAlready();
             }
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
             $task->finishedAt = $this->clock->now();

@@ -30,7 +30,7 @@ final class Layers
 
     /** @var array<int, list<string>> folders of src, the lowest layer first */
     public const APPLICATION = [
-        1 => ['Database', 'Time', 'Queue', 'StandIn'],
+        1 => ['Database', 'Time', 'Queue', 'StandIn', 'Refusal'],
         2 => ['Http'],
         3 => ['Record'],
         4 => ['Staff'],

@@ -54,4 +54,21 @@ final class Rooms
             ->classes(Selector::inNamespace('Telamon\Demo'))
             ->because('an installation without the demo must not miss it');
     }
+
+    #[TestRule]
+    public function onlyControllersKnowOfHttpProblems(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Telamon'))
+            ->excluding(
+                Selector::inNamespace('Telamon\Http'),
+                Selector::inNamespace('Telamon\Tests'),
+                Selector::classname('/Controller$/', true),
+                // The doors of the session answer the browser themselves.
+                Selector::classname('/^Telamon\\\\Access\\\\(SignInNeeded|SignInFailed|SignedIn|AccessDenied)$/', true),
+            )
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('Telamon\Http\Problem'))
+            ->because('the domain refuses in its own words: Telamon\Refusal');
+    }
 }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Files;
 
+use Telamon\Files\NoRoomForFiles;
 use Telamon\Files\UploadQuota;
-use Telamon\Http\Problem;
+use Telamon\Refusal\Nature;
 use Telamon\Tests\Support\AppTestCase;
 
 /** What was sent up and belongs to no inquiry yet may not fill the disk. */
@@ -26,8 +27,8 @@ final class UploadQuotaTest extends AppTestCase
         try {
             $quota->refuseOverfull(1_048_576 - $size + 1);
             self::fail('it was not refused');
-        } catch (Problem $problem) {
-            self::assertSame(503, $problem->status);
+        } catch (NoRoomForFiles $refusal) {
+            self::assertSame(Nature::Unavailable, $refusal->nature());
         } finally {
             @unlink($photograph);
         }

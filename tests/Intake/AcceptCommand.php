@@ -12,6 +12,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 use Telamon\Http\Problem;
 use Telamon\Planning\Acceptor;
 use Telamon\Planning\PlanMaker;
+use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
 
@@ -30,9 +31,9 @@ final class AcceptCommand extends Command
         $staff = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'NQ']) ?? throw new \LogicException('nobody is there');
         try {
             $this->acceptor->accept($submission, $this->plans->plan($submission)->fingerprint, [], $staff);
-        } catch (Problem $problem) {
+        } catch (Refusal $problem) {
             // Exit codes end at 255.
-            return $problem->status - 400;
+            return Problem::of($problem)->status - 400;
         }
 
         return 0;
