@@ -33,7 +33,7 @@ final readonly class Handling
         $to = '' === $staffId ? null : ($this->em->find(Staff::class, $staffId) ?? throw new InvalidInput('assignee', 'Choose somebody who is here.'));
 
         return $this->carryOut($submission, null === $to ? "gave {$submission->name} to nobody in particular" : "gave {$submission->name} to {$to->name}", $by, static function (Submission $submission) use ($to): void {
-            $submission->assignee = $to;
+            $submission->assignTo($to);
         });
     }
 
@@ -53,7 +53,7 @@ final readonly class Handling
             if (SubmissionState::Waiting !== $submission->state) {
                 throw new DecidedAlready('What is decided cannot be put off.');
             }
-            $submission->remindAt = $when?->setTimezone(new \DateTimeZone('UTC'));
+            $submission->putOff($when);
         });
     }
 
@@ -75,8 +75,7 @@ final readonly class Handling
             if (null !== $submission->answeredAt) {
                 throw new AnsweredAlready(($submission->answeredBy->name ?? 'Somebody').' answered before.');
             }
-            $submission->answeredAt = $this->clock->now();
-            $submission->answeredBy = $by;
+            $submission->answer($by, $this->clock->now());
         });
     }
 

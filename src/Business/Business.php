@@ -14,27 +14,51 @@ class Business
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
-    /** Whether network addresses are kept without their last part. */
+    /**
+     * Whether network addresses are kept without their last part.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => true])]
     public bool $shortensAddresses = true;
 
-    /** Minutes after which somebody who began a short form has not finished the long one. */
+    /**
+     * Minutes after which somebody who began a short form has not finished the long one.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => 30])]
     public int $unfinishedMinutes = 30;
 
-    /** Per cent from which on two records count as one person. */
+    /**
+     * Per cent from which on two records count as one person.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => 90])]
     public int $sameFrom = 90;
 
-    /** Per cent from which on somebody is asked. */
+    /**
+     * Per cent from which on somebody is asked.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => 20])]
     public int $perhapsFrom = 20;
 
-    /** Days within which somebody who writes again may mean the work that is open already. */
+    /**
+     * Days within which somebody who writes again may mean the work that is open already.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => 30])]
     public int $againDays = 30;
 
-    /** @var array<string, array<string, array{m: float, h: float, u: float}>> learned from the records; empty for the usual ones */
+    /**
+     * @var array<string, array<string, array{m: float, h: float, u: float}>> learned from the records; empty for the usual ones
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $matchWeights = [];
 
@@ -44,33 +68,66 @@ class Business
      * @param array<int, list<array{string, string}>> $hours local spans by ISO 8601 day of the week
      */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
         public string $email,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 20)]
         public string $phone,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 300)]
         public string $address,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 2)]
         public string $region,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 60)]
         public string $timeZone,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 3)]
         public string $currency,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 40)]
         public string $assetWord,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 40)]
         public string $drawing,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $hours,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $hoursText,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $coordinator,
     ) {
         $this->id = \Telamon\Database\Ids::next();
+    }
+
+    /** @param array<string, array<string, array{m: float, h: float, u: float}>> $weights learnt shares */
+    public function matchBy(array $weights): void
+    {
+        $this->matchWeights = $weights;
+    }
+
+    /** @param int $unfinishedMinutes how long the longer form may take to come */
+    public function takeIn(bool $shortensAddresses, int $unfinishedMinutes): void
+    {
+        $this->shortensAddresses = $shortensAddresses;
+        $this->unfinishedMinutes = $unfinishedMinutes;
+    }
+
+    /** From which probability on somebody is the same, or perhaps; and within how many days the same answers are one. */
+    public function tellApart(int $sameFrom, int $perhapsFrom, int $againDays): void
+    {
+        $this->sameFrom = $sameFrom;
+        $this->perhapsFrom = $perhapsFrom;
+        $this->againDays = $againDays;
     }
 
     /** The earliest opening of the week, “08:00”. */

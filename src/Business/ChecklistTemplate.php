@@ -20,10 +20,13 @@ class ChecklistTemplate
 
     /** @param list<array{key: string, name: string, position: int, doer: string, days: int, from?: string, after?: list<string>}> $items */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public bool $isBase,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $items,
     ) {

@@ -15,8 +15,10 @@ class Closure
     public readonly string $id;
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'date_immutable', unique: true)]
         public \DateTimeImmutable $day,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
     ) {

@@ -19,7 +19,11 @@ class OwnField implements Journaled
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
-    /** No longer offered; what it holds stays. */
+    /**
+     * No longer offered; what it holds stays.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => false])]
     public bool $retired = false;
 
@@ -32,12 +36,15 @@ class OwnField implements Journaled
         public readonly string $record,
         #[ORM\Column(length: 40)]
         public readonly string $key,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $label,
         #[ORM\Column(length: 10, enumType: CustomKind::class)]
         public readonly CustomKind $kind,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $choices,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public int $position,
     ) {
@@ -53,6 +60,14 @@ class OwnField implements Journaled
     public function toArray(): array
     {
         return ['id' => $this->id, 'record' => $this->record, 'key' => $this->key, 'label' => $this->label, 'kind' => $this->kind->value, 'choices' => $this->choices, 'retired' => $this->retired];
+    }
+
+    /** @param list<string> $choices */
+    public function become(string $label, array $choices, bool $retired): void
+    {
+        $this->label = $label;
+        $this->choices = $choices;
+        $this->retired = $retired;
     }
 
     public function recordKind(): string

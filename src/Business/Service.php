@@ -18,13 +18,17 @@ class Service
     public function __construct(
         #[ORM\Column(name: 'code', length: 40, unique: true)]
         public readonly string $key,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $lead,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $rule,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         public ?ChecklistTemplate $addOn,
     ) {

@@ -15,8 +15,10 @@ class Stage
     public readonly string $id;
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public int $position,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 40, unique: true)]
         public string $name,
     ) {

@@ -15,28 +15,39 @@ class Asset implements Journaled
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $make = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $model = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $serialNumber = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $notes = '';
 
-    /** @var array<string, string> values of custom fields by their keys */
+    /**
+     * @var array<string, string> values of custom fields by their keys
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $custom = [];
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 300)]
         public string $description,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 300)]
         public string $place,
     ) {
@@ -47,6 +58,29 @@ class Asset implements Journaled
     public function toArray(): array
     {
         return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place, 'make' => $this->make, 'model' => $this->model, 'serialNumber' => $this->serialNumber, 'notes' => $this->notes];
+    }
+
+    /** @param array<string, string> $custom own fields by key */
+    public function describe(string $make, string $model, string $serialNumber, string $notes, array $custom): void
+    {
+        $this->make = mb_substr($make, 0, 200);
+        $this->model = mb_substr($model, 0, 200);
+        $this->serialNumber = mb_substr($serialNumber, 0, 200);
+        $this->notes = $notes;
+        $this->custom = $custom;
+    }
+
+    /** @param string $field make, model, serial, place, or custom.… for an own one */
+    public function write(string $field, string $value): void
+    {
+        match (true) {
+            'make' === $field => $this->make = mb_substr($value, 0, 200),
+            'model' === $field => $this->model = mb_substr($value, 0, 200),
+            'serial' === $field => $this->serialNumber = mb_substr($value, 0, 200),
+            'place' === $field => $this->place = mb_substr($value, 0, 300),
+            str_starts_with($field, 'custom.') => $this->custom = [substr($field, 7) => $value] + $this->custom,
+            default => throw new \LogicException("an asset has no field $field"),
+        };
     }
 
     public function recordKind(): string

@@ -23,14 +23,7 @@ final readonly class AssetFields implements FieldWriter
         $asset = $made->find(Asset::class);
         $value = $effect->value;
         if (null !== $asset) {
-            match (true) {
-                'make' === $field => $asset->make = mb_substr($value, 0, 200),
-                'model' === $field => $asset->model = mb_substr($value, 0, 200),
-                'serial' === $field => $asset->serialNumber = mb_substr($value, 0, 200),
-                'place' === $field => $asset->place = mb_substr($value, 0, 300),
-                str_starts_with($field, 'custom.') => $asset->custom = [substr($field, 7) => $value] + $asset->custom,
-                default => throw new \LogicException("an asset has no field $field"),
-            };
+            $asset->write($field, $value);
         }
 
         return [];

@@ -18,9 +18,11 @@ class ClientLink implements PartOf
     public readonly string $id;
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Client $other,

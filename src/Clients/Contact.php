@@ -17,15 +17,20 @@ class Contact implements Journaled
 
     /** @param string $phone E.164 */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $role,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
         public string $email,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 40)]
         public string $phone,
     ) {

@@ -21,18 +21,28 @@ class ContactPoint implements PartOf
      * @param string $matchKey what equal points share
      */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne(inversedBy: 'contactPoints')]
         #[ORM\JoinColumn(nullable: false)]
         public Client $client,
         #[ORM\Column(length: 10, enumType: ContactKind::class)]
         public readonly ContactKind $kind,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
         public string $value,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
         public string $matchKey,
     ) {
         $this->id = Ids::next();
         $client->contactPoints->add($this);
+    }
+
+    /** @param string $matchKey what equal points share */
+    public function become(string $value, string $matchKey): void
+    {
+        $this->value = $value;
+        $this->matchKey = $matchKey;
     }
 
     public function recordKind(): string

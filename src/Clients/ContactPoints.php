@@ -26,8 +26,7 @@ final readonly class ContactPoints
     {
         foreach (null !== $old ? $client->contactPoints : [] as $point) {
             if ($point->kind === $kind && $point->value === $old) {
-                $point->value = $value;
-                $point->matchKey = $this->key($kind, $value);
+                $point->become($value, $this->key($kind, $value));
 
                 return;
             }

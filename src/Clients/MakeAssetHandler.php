@@ -30,11 +30,7 @@ final readonly class MakeAssetHandler implements EffectHandler
     {
         \assert($effect instanceof MakeAsset);
         $asset = new Asset($made->the(Client::class), $effect->description, $effect->place);
-        $asset->make = $effect->make;
-        $asset->model = $effect->model;
-        $asset->serialNumber = $effect->serial;
-        $asset->notes = $effect->notes;
-        $asset->custom = $effect->custom;
+        $asset->describe($effect->make, $effect->model, $effect->serial, $effect->notes, $effect->custom);
         $this->em->persist($asset);
 
         return [$made->first(Asset::class, $asset)];

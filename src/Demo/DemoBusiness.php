@@ -62,7 +62,7 @@ final readonly class DemoBusiness
     private function staff(string $email, string $name, string $initials, Role $role): Staff
     {
         $staff = new Staff($email, $name, $initials, $role);
-        $staff->passwordHash = $this->hasher->hashPassword($staff, self::PASSWORD);
+        $staff->keepPassword($this->hasher->hashPassword($staff, self::PASSWORD));
         $this->em->persist($staff);
 
         return $staff;

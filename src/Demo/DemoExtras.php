@@ -127,6 +127,6 @@ final readonly class DemoExtras
         $this->em->persist($form);
         $this->em->persist($version);
         $this->em->flush();
-        $form->published = $version;
+        $form->publish($version);
     }
 }

@@ -111,6 +111,6 @@ final readonly class DemoForms
         $this->em->persist($form);
         $this->em->persist($version);
         $this->em->flush();
-        $form->published = $version;
+        $form->publish($version);
     }
 }

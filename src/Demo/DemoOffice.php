@@ -19,7 +19,6 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Message;
-use Telamon\Messages\MessageState;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 use Telamon\Planning\Acceptor;
@@ -140,7 +139,7 @@ final readonly class DemoOffice
         $this->failed->send($envelope);
         $message = $this->em->find(Message::class, $command->messageId) ?? throw new \LogicException('it was about to be sent');
         $this->changes->carryOut(new Change(ChangeKind::Send, 'gave up sending '.$message->recordLabel(), null, $this->timeline->now(), $message->submissionId, 'message', $message->id, $message->recordLabel()), static function () use ($message): void {
-            $message->state = MessageState::Failed;
+            $message->fail('The mail server refused it.');
         });
     }
 
@@ -150,7 +149,7 @@ final readonly class DemoOffice
         $now = $this->timeline->now();
         $label = $task->recordLabel();
         $this->changes->carryOut(new Change(ChangeKind::FinishTask, "finished task $label", $task->assignee, $now, null, 'task', $task->id, $label), static function () use ($task, $now): void {
-            $task->finishedAt = $now;
+            $task->finish($now);
         });
         $this->moveOn($task->project, $task->assignee);
     }
@@ -163,7 +162,7 @@ final readonly class DemoOffice
         $stage = DemoBusiness::STAGES[intdiv($done * (\count(DemoBusiness::STAGES) - 1), \count($tasks))];
         if ($stage !== $project->stage) {
             $this->changes->carryOut(new Change(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage", $staff, $this->timeline->now(), null, 'project', $project->id, $project->recordLabel()), static function () use ($project, $stage): void {
-                $project->stage = $stage;
+                $project->moveTo($stage);
             });
         }
     }

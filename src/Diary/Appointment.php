@@ -18,19 +18,26 @@ class Appointment
     public readonly string $id;
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $title,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $place,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         public ?Project $project,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $startsAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $endsAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public bool $confirmed,
     ) {

@@ -21,12 +21,15 @@ class Attachment implements Journaled
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Client $client = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Project $project = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Asset $asset = null;
 
@@ -50,6 +53,14 @@ class Attachment implements Journaled
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+    }
+
+    /** Puts it with records. */
+    public function putWith(?Client $client, ?Project $project, ?Asset $asset): void
+    {
+        $this->client = $client;
+        $this->project = $project;
+        $this->asset = $asset;
     }
 
     public function recordKind(): string

@@ -59,8 +59,6 @@ final readonly class AttachmentShelf
 
     public function putWith(Attachment $attachment, ?Client $client, ?Project $project, ?Asset $asset): void
     {
-        $attachment->client = $client;
-        $attachment->project = $project;
-        $attachment->asset = $asset;
+        $attachment->putWith($client, $project, $asset);
     }
 }

@@ -20,6 +20,7 @@ class Upload
         public readonly StoredFile $file,
         #[ORM\Column(length: 200)]
         public readonly string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $receivedAt,
     ) {

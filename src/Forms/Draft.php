@@ -60,9 +60,7 @@ final readonly class Draft
         $this->em->wrapInTransaction(function () use ($draft, $definition, $version, $staff): void {
             $this->em->refresh($draft);
             $this->em->lock($draft, LockMode::OPTIMISTIC, $version);
-            $draft->definition = $definition;
-            $draft->savedAt = $this->clock->now();
-            $draft->savedBy = $staff;
+            $draft->save($definition, $this->clock->now(), $staff);
         });
     }
 
@@ -86,7 +84,7 @@ final readonly class Draft
             $last = $this->em->createQueryBuilder()->select('MAX(v.number)')->from(FormVersion::class, 'v')->where('v.form = :form')->setParameter('form', $form)->getQuery()->getSingleScalarResult();
             $made = new FormVersion($form, (int) $last + 1, $draft->definition, $this->clock->now());
             $this->em->persist($made);
-            $form->published = $made;
+            $form->publish($made);
 
             return $made;
         });
@@ -98,7 +96,7 @@ final readonly class Draft
         $change = new Change(ChangeKind::Publish, mb_substr("took {$form->title} offline", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title);
         $this->changes->carryOut($change, function () use ($form): void {
             $this->em->refresh($form);
-            $form->published = null;
+            $form->publish(null);
         });
     }
 

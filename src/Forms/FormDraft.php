@@ -23,13 +23,24 @@ class FormDraft
         #[ORM\OneToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Form $form,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $definition,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $savedAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         public ?Staff $savedBy,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @param array<mixed> $definition */
+    public function save(array $definition, \DateTimeImmutable $at, Staff $by): void
+    {
+        $this->definition = $definition;
+        $this->savedAt = $at;
+        $this->savedBy = $by;
     }
 }

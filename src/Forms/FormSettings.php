@@ -47,12 +47,9 @@ final readonly class FormSettings
         $closedText = JsonBody::text($body, 'closedText', 1000);
         $sites = self::sites($body);
         $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr("changed where and when {$form->title} stands", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
-            $form->sites = $sites ?? $form->sites;
-            $form->slug = $slug;
-            $form->opensOn = $opens;
-            $form->closesOn = $closes;
-            $form->limit = $limit;
-            $form->closedText = $closedText;
+            $form->showOn($sites ?? $form->sites);
+            $form->standAt($slug);
+            $form->takeAnswers($opens, $closes, $limit, $closedText);
         });
     }
 

@@ -27,6 +27,7 @@ class FormVersion
         public readonly int $number,
         #[ORM\Column(type: 'json')]
         public readonly array $definition,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $publishedAt,
     ) {

@@ -20,12 +20,20 @@ class TableView
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Form $form,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 80)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $filter,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @param array{q: string, state: string, sort: string, hidden: list<string>} $filter */
+    public function look(array $filter): void
+    {
+        $this->filter = $filter;
     }
 
     /** @return array{id: string, name: string, filter: array{q: string, state: string, sort: string, hidden: list<string>}} as TableView in the contract */

@@ -49,7 +49,7 @@ final readonly class TableViewController
                 }
                 $this->em->persist($view = new TableView($form, $name, $filter));
             }
-            $view->filter = $filter;
+            $view->look($filter);
 
             return $view;
         });

@@ -23,27 +23,43 @@ class ClientImportRun
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 10)]
     public string $state = self::READY;
 
-    /** @var list<string> by column: a ClientField, or empty */
+    /**
+     * @var list<string> by column: a ClientField, or empty
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json')]
     public array $fields = [];
 
-    /** @var array<string, int> by verdict */
+    /**
+     * @var array<string, int> by verdict
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json')]
     public array $counts = [];
 
-    /** @var list<array{line: int, name: string, verdict: string, why: string}> the first of those that are doubtful or wrong */
+    /**
+     * @var list<array{line: int, name: string, verdict: string, why: string}> the first of those that are doubtful or wrong
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json')]
     public array $told = [];
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public int $total = 0;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public int $done = 0;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 36, nullable: true)]
     public ?string $changeId = null;
 
@@ -56,6 +72,7 @@ class ClientImportRun
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
     ) {
@@ -66,6 +83,34 @@ class ClientImportRun
     public function columns(): array
     {
         return array_filter(array_map(ClientField::tryFrom(...), $this->fields), static fn (?ClientField $field): bool => null !== $field);
+    }
+
+    /** @param list<string> $fields where each column goes; empty for nowhere */
+    public function assign(array $fields): void
+    {
+        $this->fields = $fields;
+    }
+
+    public function begin(): void
+    {
+        $this->state = self::RUNNING;
+    }
+
+    public function lookAgain(): void
+    {
+        $this->counts = ['new' => 0, 'matched' => 0, 'doubtful' => 0, 'wrong' => 0];
+        $this->told = [];
+        $this->total = 0;
+    }
+
+    /** @param array{line: int, name: string, verdict: string, why: string}|null $told null where nothing is said of it */
+    public function see(string $verdict, ?array $told): void
+    {
+        ++$this->total;
+        $this->counts[$verdict] = ($this->counts[$verdict] ?? 0) + 1;
+        if (null !== $told) {
+            $this->told[] = $told;
+        }
     }
 
     /** @return array<string, mixed> as ClientImport in the contract */

@@ -37,7 +37,7 @@ final readonly class ImportRuns
         $heads = $file->heads();
         $run = new ClientImportRun(mb_substr($fileName, 0, 200), $heads, $staff, $this->clock->now());
         $guessed = ColumnGuess::fields($heads, $file->sample());
-        $run->fields = array_map(static fn (int $column): string => ($guessed[$column] ?? null)->value ?? '', array_keys($heads));
+        $run->assign(array_map(static fn (int $column): string => ($guessed[$column] ?? null)->value ?? '', array_keys($heads)));
         (new Filesystem())->copy($source, $this->path($run));
         $this->look($run);
         $this->em->persist($run);
@@ -54,7 +54,7 @@ final readonly class ImportRuns
     public function map(ClientImportRun $run, array $fields): void
     {
         $this->refuseBegun($run);
-        $run->fields = $fields;
+        $run->assign($fields);
         $this->look($run);
         $this->em->flush();
     }
@@ -65,7 +65,7 @@ final readonly class ImportRuns
         $this->em->wrapInTransaction(function () use ($run): void {
             $this->em->refresh($run);
             $this->refuseBegun($run);
-            $run->state = ClientImportRun::RUNNING;
+            $run->begin();
             $this->bus->dispatch(new ImportJob($run->id));
         });
     }
@@ -121,18 +121,13 @@ final readonly class ImportRuns
     /** @throws FileNotRead */
     private function look(ClientImportRun $run): void
     {
-        $run->counts = ['new' => 0, 'matched' => 0, 'doubtful' => 0, 'wrong' => 0];
-        $run->told = [];
-        $run->total = 0;
+        $run->lookAgain();
         if ([] === $run->columns()) {
             return;
         }
         foreach ($this->import->rows(ClientFile::open($this->path($run)), $run->columns()) as $row) {
-            ++$run->total;
-            ++$run->counts[$row->verdict];
-            if (\in_array($row->verdict, ['doubtful', 'wrong'], true) && \count($run->told) < self::TOLD) {
-                $run->told[] = ['line' => $row->client->line, 'name' => $row->client->name(), 'verdict' => $row->verdict, 'why' => $row->why];
-            }
+            $tells = \in_array($row->verdict, ['doubtful', 'wrong'], true) && \count($run->told) < self::TOLD;
+            $run->see($row->verdict, $tells ? ['line' => $row->client->line, 'name' => $row->client->name(), 'verdict' => $row->verdict, 'why' => $row->why] : null);
         }
     }
 

@@ -85,7 +85,6 @@ final readonly class ImportWriter
     private function make(ImportedClient $from, \DateTimeImmutable $today): void
     {
         $client = new Client($from->given, $from->family, $from->address, $today);
-        $client->externalId = $from->externalId;
         $this->em->persist($client);
         $this->fill($client, $from);
     }
@@ -97,16 +96,13 @@ final readonly class ImportWriter
         if (null === $client) {
             return;
         }
-        $client->externalId = '' === $client->externalId ? $from->externalId : $client->externalId;
-        $client->address = '' === $client->address ? $from->address : $client->address;
         $this->fill($client, $from);
     }
 
     private function fill(Client $client, ImportedClient $from): void
     {
-        $client->organisation = '' === $client->organisation ? $from->organisation : $client->organisation;
-        $notes = array_filter([$client->notes, $from->notes, [] === $from->left ? '' : 'As imported: '.implode(', ', $from->left).'.'], static fn (string $note): bool => '' !== $note);
-        $client->notes = implode("\n", array_unique($notes));
+        $notes = array_filter([$from->notes, [] === $from->left ? '' : 'As imported: '.implode(', ', $from->left).'.'], static fn (string $note): bool => '' !== $note);
+        $client->complete($from->externalId, $from->address, $from->organisation, implode("\n", $notes));
         $known = array_map(static fn (ContactPoint $point): string => $point->matchKey, $client->contactPoints->toArray());
         foreach ($from->emails as $email) {
             if (!\in_array($this->emails->key($email), $known, true)) {

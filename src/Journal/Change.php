@@ -21,14 +21,23 @@ class Change
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $undoneAt = null;
 
-    /** The change that this one took back. */
+    /**
+     * The change that this one took back.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(length: 36, nullable: true)]
     public ?string $undoes = null;
 
-    /** The order in which changes were written, given by the database: a clock may go back. */
+    /**
+     * The order in which changes were written, given by the database: a clock may go back.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
     public int $seq = 0;
 
@@ -43,6 +52,7 @@ class Change
         public readonly string $words,
         #[ORM\ManyToOne]
         public readonly ?Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
         #[ORM\Column(length: 36, nullable: true)]
@@ -55,6 +65,22 @@ class Change
         public readonly string $recordLabel = '',
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @param string $change id of the one that this takes back */
+    public function takesBack(string $change): void
+    {
+        $this->undoes = $change;
+    }
+
+    public function takenBack(\DateTimeImmutable $at): void
+    {
+        $this->undoneAt ??= $at;
+    }
+
+    public function doneAgain(): void
+    {
+        $this->undoneAt = null;
     }
 
     public function by(): string

@@ -20,7 +20,11 @@ class JournalEntry
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
-    /** The order in which entries were written, given by the database. */
+    /**
+     * The order in which entries were written, given by the database.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
     public int $seq = 0;
 

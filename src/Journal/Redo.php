@@ -42,8 +42,8 @@ final readonly class Redo
             if (\count($entries) > self::MANY) {
                 throw new TooMuchToDoAgain();
             }
-            $change->undoneAt = null;
-            $taking->undoneAt = $this->clock->now();
+            $change->doneAgain();
+            $taking->takenBack($this->clock->now());
             [$done, $kept] = $this->again($entries);
 
             return ['words' => 'Done again: '.$change->words, 'undone' => $done, 'kept' => $kept];

@@ -58,8 +58,8 @@ final readonly class Undo
             if (null !== $change->undoneAt && !$all) {
                 throw new TakenBackAlready('Somebody took this back at '.$change->undoneAt->format('H:i').' UTC.');
             }
-            $change->undoneAt ??= $taking->at;
-            $taking->undoes = $change->id;
+            $change->takenBack($taking->at);
+            $taking->takesBack($change->id);
             $isMany = $this->em->getRepository(JournalEntry::class)->count(['change' => $change, 'action' => Action::Made]) > self::MANY;
             $done = $this->takeBack($this->entries($change, $isMany ? Action::Changed : null), $all);
             if ($isMany && !$now) {

@@ -119,7 +119,7 @@ final class LearnCommand extends Command
     private function keep(array $shares): void
     {
         $this->changes->carryOut(new Change(ChangeKind::Setup, [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records', null, $this->clock->now()), function () use ($shares): void {
-            $this->business->business()->matchWeights = $shares;
+            $this->business->business()->matchBy($shares);
         });
     }
 }

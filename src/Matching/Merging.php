@@ -37,9 +37,9 @@ final readonly class Merging
         $change = new Change(ChangeKind::Merge, mb_substr("made one client of {$into->name()} and {$other->name()}", 0, 300), $staff, $this->clock->now(), null, 'client', $into->id, $into->name());
         $this->changes->carryOut($change, function () use ($into, $other, $take): void {
             $this->refuseMerged($into, $other);
-            $this->fields($into, $other, $take);
+            $into->takeOver($other, $take);
             $this->move($into, $other);
-            $other->mergedInto = $into;
+            $other->mergeInto($into);
         });
 
         return $change;
@@ -67,32 +67,6 @@ final readonly class Merging
         }
     }
 
-    /** @param list<string> $take */
-    private function fields(Client $into, Client $other, array $take): void
-    {
-        if (\in_array('name', $take, true)) {
-            [$into->givenName, $into->familyName] = [$other->givenName, $other->familyName];
-            $into->sortName = $other->sortName;
-        }
-        $addresses = [$into->address, ...$into->otherAddresses, $other->address, ...$other->otherAddresses];
-        foreach (['organisation', 'address', 'externalId'] as $field) {
-            if ('' !== $other->$field && ('' === $into->$field || \in_array($field, $take, true))) {
-                $into->$field = $other->$field;
-            }
-        }
-        $into->notes = implode("\n\n", array_unique(array_filter([$into->notes, $other->notes], static fn (string $note): bool => '' !== $note)));
-        // An address that gave way stays beside the one that was taken.
-        $into->otherAddresses = array_values(array_unique(array_filter($addresses, static fn (string $address): bool => '' !== $address && $address !== $into->address)));
-        $into->owner ??= $other->owner;
-        $into->tags = array_values(array_unique([...$into->tags, ...$other->tags]));
-        foreach ($other->custom as $key => $value) {
-            if (!isset($into->custom[$key]) || \in_array("custom.$key", $take, true)) {
-                $into->custom = [$key => $value] + $into->custom;
-            }
-        }
-        $into->since = min($into->since, $other->since);
-    }
-
     /** Every record that points at the other points at the first; a mail address or number that both have stays behind. */
     private function move(Client $into, Client $other): void
     {
@@ -111,7 +85,7 @@ final readonly class Merging
         }
         // Those merged into the other before.
         foreach ($this->em->getRepository(Client::class)->findBy(['mergedInto' => $other]) as $earlier) {
-            $earlier->mergedInto = $into;
+            $earlier->mergeInto($into);
         }
     }
 }

@@ -19,20 +19,31 @@ class Message implements TakenBack
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 10, enumType: MessageState::class)]
     public MessageState $state = MessageState::Queued;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $sentAt = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 500)]
     public string $failure = '';
 
-    /** What it rests on, as the plan said when it was made. */
+    /**
+     * What it rests on, as the plan said when it was made.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(length: 32, options: ['default' => ''])]
     public string $says = '';
 
-    /** Until then undo can stop it. */
+    /**
+     * Until then undo can stop it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $leavesAt = null;
 
@@ -53,16 +64,48 @@ class Message implements TakenBack
         public readonly string $text,
         #[ORM\Column(length: 40)]
         public readonly string $template,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         public ?Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         public ?Project $project,
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $submissionId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $queuedAt,
     ) {
         $this->id = Ids::next();
+    }
+
+    /**
+     * @param string $says a digest of what it rests on
+     * @param \DateTimeImmutable $leavesAt not before that
+     */
+    public function hold(string $says, \DateTimeImmutable $leavesAt): void
+    {
+        $this->says = $says;
+        $this->leavesAt = $leavesAt;
+    }
+
+    public function sendAgain(): void
+    {
+        $this->state = MessageState::Queued;
+        $this->failure = '';
+    }
+
+    public function fail(string $why): void
+    {
+        $this->becomes(MessageState::Failed, $why, null);
+    }
+
+    /** @param \DateTimeImmutable|null $sentAt null where it has not left */
+    public function becomes(MessageState $state, string $failure, ?\DateTimeImmutable $sentAt): void
+    {
+        $this->state = $state;
+        $this->failure = $failure;
+        $this->sentAt = $sentAt;
     }
 
     public function recordKind(): string

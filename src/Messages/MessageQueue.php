@@ -58,8 +58,7 @@ final readonly class MessageQueue
             $this->clock->now(),
         );
         $this->em->persist($message);
-        $message->says = $says;
-        $message->leavesAt = $held ? $this->clock->now()->modify("+{$this->holdSeconds} seconds") : $this->clock->now();
+        $message->hold($says, $held ? $this->clock->now()->modify("+{$this->holdSeconds} seconds") : $this->clock->now());
         $this->bus->dispatch(new SendMessage($message->id), $held && $this->holdSeconds > 0 ? [new DelayStamp(1000 * $this->holdSeconds)] : []);
 
         return $message;

@@ -17,10 +17,13 @@ class MessageTemplate
     public function __construct(
         #[ORM\Column(name: 'code', length: 40, unique: true)]
         public readonly string $key,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $subject,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'text')]
         public string $body,
     ) {

@@ -44,8 +44,7 @@ final readonly class Resending
                     $this->failures->reject($envelope);
                 }
             }
-            $message->state = MessageState::Queued;
-            $message->failure = '';
+            $message->sendAgain();
             $this->bus->dispatch(new SendMessage($message->id));
         });
     }

@@ -83,9 +83,7 @@ final readonly class SendMessageHandler
         };
         $change = new Change(ChangeKind::Send, mb_substr($words.$message->recordLabel(), 0, 300), null, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($message->recordLabel(), 0, 300));
         $this->changes->carryOut($change, function () use ($message, $state, $failure): void {
-            $message->state = $state;
-            $message->failure = $failure;
-            $message->sentAt = MessageState::Sent === $state ? $this->clock->now() : null;
+            $message->becomes($state, $failure, MessageState::Sent === $state ? $this->clock->now() : null);
         });
     }
 }

@@ -25,7 +25,7 @@ final readonly class AddWishHandler implements EffectHandler
     {
         \assert($effect instanceof AddWish);
         $project = $made->the(Project::class);
-        $project->wishes = [$effect->kind => $effect->text] + $project->wishes;
+        $project->wish($effect->kind, $effect->text);
 
         return [$project];
     }

@@ -15,7 +15,7 @@ final readonly class AssetJoined implements LastTouch
     {
         $project = $made->find(Project::class);
         if (null !== $project) {
-            $project->asset ??= $made->find(Asset::class);
+            $project->isAbout($made->find(Asset::class));
         }
     }
 }

@@ -43,7 +43,7 @@ final readonly class OpenProjectHandler implements EffectHandler
             $effect->notes,
             $made->now,
         );
-        $project->submissionId = $made->occasion?->id;
+        $project->openedBy($made->occasion?->id);
         $this->em->persist($project);
 
         return [$made->add($project)];

@@ -9,6 +9,7 @@ use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Record\Tags;
 use Telamon\Staff\Staff;
 
 /** One piece of work for a client. */
@@ -22,49 +23,119 @@ class Project implements Journaled
     #[ORM\Version, ORM\Column(type: 'integer')]
     public int $version = 1;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Asset $asset = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 36, nullable: true)]
     public ?string $submissionId = null;
 
-    /** What it may cost, as the client wrote it. */
+    /**
+     * What it may cost, as the client wrote it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $budget = '';
 
-    /** @var list<string> */
+    /**
+     * @var list<string>
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $tags = [];
 
-    /** @var array<string, string> values of custom fields by their keys */
+    /**
+     * @var array<string, string> values of custom fields by their keys
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $custom = [];
 
-    /** @var array<string, string> what the client wishes for an appointment and for a quote, in their words */
+    /**
+     * @var array<string, string> what the client wishes for an appointment and for a quote, in their words
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $wishes = [];
 
     public function __construct(
         #[ORM\Column(length: 20, unique: true)]
         public readonly string $number,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $title,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $lead,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 40)]
         public string $stage,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'date_immutable', nullable: true)]
         public ?\DateTimeImmutable $readyBy,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'text')]
         public string $notes,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $openedAt,
     ) {
         $this->id = Ids::next();
+    }
+
+    public function moveTo(string $stage): void
+    {
+        $this->stage = mb_substr($stage, 0, 40);
+    }
+
+    public function leadBy(Staff $lead): void
+    {
+        $this->lead = $lead;
+    }
+
+    /** What it is done on, where that was not known. */
+    public function isAbout(?Asset $asset): void
+    {
+        $this->asset ??= $asset;
+    }
+
+    /** @param string|null $submission id of the one that opened it */
+    public function openedBy(?string $submission): void
+    {
+        $this->submissionId = $submission;
+    }
+
+    /** @param string $field notes (which grow), budget, or custom.… for an own one */
+    public function write(string $field, string $value): void
+    {
+        match (true) {
+            'notes' === $field => $this->notes = trim("{$this->notes}\n\n$value"),
+            'budget' === $field => $this->budget = mb_substr($value, 0, 200),
+            str_starts_with($field, 'custom.') => $this->custom = [substr($field, 7) => $value] + $this->custom,
+            default => throw new \LogicException("a project has no field $field"),
+        };
+    }
+
+    /** @param string $kind appointment or quote */
+    public function wish(string $kind, string $text): void
+    {
+        $this->wishes = [$kind => $text] + $this->wishes;
+    }
+
+    /** @param list<string> $tags those that are there stay */
+    public function tag(array $tags): void
+    {
+        $this->tags = Tags::with($this->tags, $tags);
     }
 
     public function recordKind(): string

@@ -39,7 +39,7 @@ final readonly class StageMoves
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);
             $before = $project->stage;
             if ($before !== $stage) {
-                $project->stage = $stage;
+                $project->moveTo($stage);
                 $this->events->dispatch(new StageChanged($project, $before));
             }
         });

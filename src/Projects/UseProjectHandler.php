@@ -31,7 +31,7 @@ final readonly class UseProjectHandler implements EffectHandler
     {
         \assert($effect instanceof UseProject);
         $project = $this->em->find(Project::class, $effect->id) ?? throw new PlanHasChanged('The project is there no more.');
-        $project->notes = trim("{$project->notes}\n\n{$effect->notes}");
+        $project->write('notes', $effect->notes);
 
         return [$made->add($project)];
     }

@@ -20,16 +20,23 @@ class LookBack
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 10)]
     public string $state = self::RUNNING;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public int $done = 0;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public int $touched = 0;
 
-    /** @var list<array{id: string, label: string, at: string}> the newest of those it would have touched */
+    /**
+     * @var list<array{id: string, label: string, at: string}> the newest of those it would have touched
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json')]
     public array $examples = [];
 
@@ -41,10 +48,29 @@ class LookBack
         public readonly int $days,
         #[ORM\Column]
         public readonly int $total,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @param list<array{id: string, label: string, at: string}> $examples */
+    public function see(int $seen, int $touched, array $examples): void
+    {
+        $this->done += $seen;
+        $this->touched += $touched;
+        $this->examples = $examples;
+    }
+
+    public function end(): void
+    {
+        $this->state = self::DONE;
+    }
+
+    public function cancel(): void
+    {
+        $this->state = self::CANCELLED;
     }
 
     /** @return array<string, mixed> as LookBack in the contract */

@@ -68,11 +68,9 @@ final readonly class LookBacks
             if (LookBack::RUNNING !== $look->state || $look->done !== $from) {
                 return;
             }
-            $look->touched += $touched;
-            $look->examples = \array_slice([...$look->examples, ...$examples], 0, self::EXAMPLES);
-            $look->done += $seen;
+            $look->see($seen, $touched, \array_slice([...$look->examples, ...$examples], 0, self::EXAMPLES));
             if ($seen < self::AT_ONCE) {
-                $look->state = LookBack::DONE;
+                $look->end();
             } else {
                 $this->bus->dispatch($job);
             }

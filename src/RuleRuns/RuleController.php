@@ -137,7 +137,7 @@ final readonly class RuleController
             $look = $this->em->find(LookBack::class, $id) ?? throw Problem::notFound('look-back');
             $this->em->refresh($look);
             if (LookBack::RUNNING === $look->state) {
-                $look->state = LookBack::CANCELLED;
+                $look->cancel();
             }
 
             return $look;

@@ -19,19 +19,25 @@ class HandlingRule implements Journaled
     #[ORM\Version, ORM\Column(type: 'integer')]
     public int $version = 1;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public bool $retired = false;
 
     /** @param array<string, mixed> $definition forms, if, then, from, until, acceptsByItself */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public int $position,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 500)]
         public string $why,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public bool $enabled,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $definition,
     ) {
@@ -48,6 +54,26 @@ class HandlingRule implements Journaled
             'forms' => $d['forms'] ?? [], 'if' => $d['if'] ?? null, 'then' => $d['then'] ?? [], 'from' => $d['from'] ?? '', 'until' => $d['until'] ?? '', 'acceptsByItself' => $d['acceptsByItself'] ?? false,
             'when' => $d['when'] ?? 'received', 'what' => $d['what'] ?? '', 'alsoByHand' => $d['alsoByHand'] ?? false,
         ];
+    }
+
+    /** @param array<string, mixed> $definition */
+    public function become(string $name, string $why, bool $enabled, array $definition): void
+    {
+        $this->name = $name;
+        $this->why = $why;
+        $this->enabled = $enabled;
+        $this->definition = $definition;
+    }
+
+    public function standAt(int $position): void
+    {
+        $this->position = $position;
+    }
+
+    public function retire(): void
+    {
+        $this->retired = true;
+        $this->enabled = false;
     }
 
     public function recordKind(): string

@@ -110,10 +110,7 @@ final readonly class RuleChanges
             if (($body['version'] ?? null) !== $kept->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this rule. Look at it again; nothing was overwritten.');
             }
-            $kept->name = $rule->name;
-            $kept->why = JsonBody::text($body, 'why');
-            $kept->enabled = true === ($body['enabled'] ?? false);
-            $kept->definition = self::definition($body);
+            $kept->become($rule->name, JsonBody::text($body, 'why'), true === ($body['enabled'] ?? false), self::definition($body));
         });
     }
 
@@ -128,7 +125,7 @@ final readonly class RuleChanges
                 [$all[$at], $all[$at + ($up ? -1 : 1)]] = [$other, $kept];
             }
             foreach ($all as $i => $rule) {
-                $rule->position = $i + 1;
+                $rule->standAt($i + 1);
             }
         });
     }
@@ -136,8 +133,7 @@ final readonly class RuleChanges
     public function retire(HandlingRule $kept, Staff $staff): void
     {
         $this->carryOut("took out the rule {$kept->name}", $staff, static function () use ($kept): void {
-            $kept->retired = true;
-            $kept->enabled = false;
+            $kept->retire();
         });
     }
 

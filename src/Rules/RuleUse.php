@@ -25,6 +25,7 @@ class RuleUse
         public readonly string $ruleId,
         #[ORM\Column(length: 36)]
         public readonly string $recordId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
         #[ORM\Column(length: 300)]

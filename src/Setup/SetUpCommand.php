@@ -64,7 +64,7 @@ final class SetUpCommand extends Command
         $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the installation up', null, $this->clock->now()), function () use ($given, $password): void {
             $words = explode(' ', $given('owner'));
             $owner = new Staff($given('email'), $given('owner'), mb_strtoupper(mb_substr($words[0], 0, 1).mb_substr(end($words), 0, 1)), Role::Owner);
-            $owner->passwordHash = $this->hasher->hashPassword($owner, $password);
+            $owner->keepPassword($this->hasher->hashPassword($owner, $password));
             $this->em->persist($owner);
             $day = [['09:00', '17:00']];
             $this->em->persist(new Business($given('name'), $given('email'), '', '', strtoupper($given('region')), $given('time-zone'), strtoupper($given('currency')), 'asset', '', [1 => $day, 2 => $day, 3 => $day, 4 => $day, 5 => $day, 6 => [], 7 => []], 'Mon to Fri, 9 to 5', $owner));
@@ -74,7 +74,7 @@ final class SetUpCommand extends Command
             $this->em->persist($form);
             $this->em->persist($version);
             $this->em->flush();
-            $form->published = $version;
+            $form->publish($version);
         });
         $output->writeln(['', "Sign in as      {$given('email')} / $password   (shown once; keep it)", 'A form to fill  /f/inquiry']);
 

@@ -30,8 +30,7 @@ final readonly class SetupChanges
     {
         $this->carryOut('changed how submissions are taken', $staff, function () use ($shortensAddresses, $unfinishedMinutes): void {
             $business = $this->business->business();
-            $business->shortensAddresses = $shortensAddresses;
-            $business->unfinishedMinutes = $unfinishedMinutes;
+            $business->takeIn($shortensAddresses, $unfinishedMinutes);
         });
     }
 
@@ -39,7 +38,7 @@ final readonly class SetupChanges
     {
         $this->carryOut("matches as one person from $sameFrom %, asks from $perhapsFrom %", $staff, function () use ($sameFrom, $perhapsFrom, $againDays): void {
             $business = $this->business->business();
-            [$business->sameFrom, $business->perhapsFrom, $business->againDays] = [$sameFrom, $perhapsFrom, $againDays];
+            $business->tellApart($sameFrom, $perhapsFrom, $againDays);
         });
     }
 
@@ -82,9 +81,7 @@ final readonly class SetupChanges
         }
         $this->carryOut("changed the field $label", $staff, function () use ($field, $label, $choices, $retired): void {
             $this->refuseTwice($label, $this->em->getRepository(OwnField::class)->findBy(['record' => $field->record]), $field);
-            $field->label = $label;
-            $field->choices = $choices;
-            $field->retired = $retired;
+            $field->become($label, $choices, $retired);
         });
     }
 

@@ -16,23 +16,35 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public string $passwordHash = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column]
     public bool $active = true;
 
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254, unique: true)]
         public string $email,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 3)]
         public string $initials,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(enumType: Role::class)]
         public Role $role,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @param string $hash of the password hasher */
+    public function keepPassword(string $hash): void
+    {
+        $this->passwordHash = $hash;
     }
 
     public function getRoles(): array

@@ -26,6 +26,7 @@ class ArrivalNote implements PartOf
         public readonly Staff $staff,
         #[ORM\Column(length: 2000)]
         public readonly string $text,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
     ) {

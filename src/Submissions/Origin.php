@@ -17,12 +17,16 @@ final class Origin
      * @param \DateTimeImmutable|null $beganAt when filling in began
      */
     public function __construct(
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 500, options: ['default' => ''])]
         public string $page = '',
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json', options: ['default' => '{}'])]
         public array $campaign = [],
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 64, options: ['default' => ''])]
         public string $networkAddress = '',
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(nullable: true)]
         public ?\DateTimeImmutable $beganAt = null,
     ) {

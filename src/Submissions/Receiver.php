@@ -207,12 +207,9 @@ final readonly class Receiver
         );
         $local = $now->setTimezone($this->business->zone())->format('Y-m-d');
         if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
-            $submission->continueBy = $now->modify("+{$this->business->business()->unfinishedMinutes} minutes");
+            $submission->waitForMore($now->modify("+{$this->business->business()->unfinishedMinutes} minutes"));
         }
-        $submission->digest = $digest;
-        $submission->sent = $arriving->sent;
-        $submission->priority = Priority::of($readings, $local)->points();
-        $submission->sameness = $this->twins->sameness($version->form, $readings, $uploads);
+        $submission->keepWith($digest, $arriving->sent, Priority::of($readings, $local)->points(), $this->twins->sameness($version->form, $readings, $uploads));
         $twin = $this->twins->before($submission, $now);
         if (null !== $twin) {
             $submission->setAside('duplicate', "The same answers came before as {$twin->number}.", $now, same: $twin);

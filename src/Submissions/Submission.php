@@ -32,67 +32,115 @@ class Submission implements Journaled, FileSource
     #[ORM\Version, ORM\Column(type: 'integer')]
     public int $version = 1;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 20, enumType: SubmissionState::class)]
     public SubmissionState $state = SubmissionState::Waiting;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 20)]
     public string $asideReason = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 500)]
     public string $asideNote = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $decidedAt = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Staff $decidedBy = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Client $client = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Project $project = null;
 
-    /** When the long form must have come for this short one to count as finished; null where none is to come. */
+    /**
+     * When the long form must have come for this short one to count as finished; null where none is to come.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $continueBy = null;
 
-    /** Who is to decide it; nobody in particular where null. */
+    /**
+     * Who is to decide it; nobody in particular where null.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\ManyToOne]
     public ?Staff $assignee = null;
 
-    /** Put off until then; the promise runs on. */
+    /**
+     * Put off until then; the promise runs on.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $remindAt = null;
 
-    /** When a person first answered: that stops the reply clock. */
+    /**
+     * When a person first answered: that stops the reply clock.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $answeredAt = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Staff $answeredBy = null;
 
-    /** Points that its answers count; of two that are as late, the one with more comes first. */
+    /**
+     * Points that its answers count; of two that are as late, the one with more comes first.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => 0])]
     public int $priority = 0;
 
-    /** What equal answers to one form share; empty where they say too little of who wrote. */
+    /**
+     * What equal answers to one form share; empty where they say too little of who wrote.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(length: 64, options: ['default' => ''])]
     public string $sameness = '';
 
-    /** The one that said the same before. */
+    /**
+     * The one that said the same before.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\ManyToOne(targetEntity: self::class)]
     public ?self $sameAs = null;
 
-    /** Whether another has said the same since; asked for only then, as nearly none has. */
+    /**
+     * Whether another has said the same since; asked for only then, as nearly none has.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(options: ['default' => false])]
     public bool $doubled = false;
 
-    /** SHA-256 of the answers as they came: the same key with other answers is another matter. Empty where none was kept. */
+    /**
+     * SHA-256 of the answers as they came: the same key with other answers is another matter. Empty where none was kept.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(length: 64, options: ['default' => ''])]
     public string $digest = '';
 
-    /** @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand */
+    /**
+     * @var array<string, mixed> what stood in the form when it was sent out, by question key; empty where it was not filled in beforehand
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $sent = [];
 
@@ -123,12 +171,15 @@ class Submission implements Journaled, FileSource
         public readonly int $toDecide,
         #[ORM\Column(length: 20)]
         public readonly string $channel,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $receivedAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $dueAt,
         #[ORM\Column(length: 64, nullable: true)]
         public readonly ?string $idempotencyKey,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Embedded(columnPrefix: false)]
         public Origin $origin = new Origin(),
         #[ORM\ManyToOne(targetEntity: self::class)]
@@ -190,6 +241,44 @@ class Submission implements Journaled, FileSource
         $this->decidedAt = $now;
         $this->decidedBy = $by;
         $this->remindAt = null;
+    }
+
+    public function assignTo(?Staff $to): void
+    {
+        $this->assignee = $to;
+    }
+
+    /** @param \DateTimeImmutable|null $at when it is looked at again; null for at once */
+    public function putOff(?\DateTimeImmutable $at): void
+    {
+        $this->remindAt = $at?->setTimezone(new \DateTimeZone('UTC'));
+    }
+
+    /** A person has answered whoever wrote. */
+    public function answer(Staff $by, \DateTimeImmutable $now): void
+    {
+        $this->answeredAt = $now;
+        $this->answeredBy = $by;
+    }
+
+    /** @param \DateTimeImmutable $by until when the longer form should have come */
+    public function waitForMore(\DateTimeImmutable $by): void
+    {
+        $this->continueBy = $by;
+    }
+
+    /**
+     * What was worked out of it as it came.
+     *
+     * @param string $digest SHA-256 of the answers
+     * @param array<string, mixed> $sent what stood in the form when it was sent out
+     */
+    public function keepWith(string $digest, array $sent, int $priority, string $sameness): void
+    {
+        $this->digest = $digest;
+        $this->sent = $sent;
+        $this->priority = $priority;
+        $this->sameness = $sameness;
     }
 
     public function recordKind(): string

@@ -22,6 +22,7 @@ class Task implements Journaled
     #[ORM\Version, ORM\Column(type: 'integer')]
     public int $version = 1;
 
+    /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $finishedAt = null;
 
@@ -33,21 +34,32 @@ class Task implements Journaled
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Project $project,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public int $position,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
         public string $name,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public Staff $assignee,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'date_immutable')]
         public \DateTimeImmutable $due,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $waitsFor,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $checklist,
     ) {
         $this->id = Ids::next();
+    }
+
+    public function finish(\DateTimeImmutable $now): void
+    {
+        $this->finishedAt = $now;
     }
 
     public function recordKind(): string

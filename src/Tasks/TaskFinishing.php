@@ -35,7 +35,7 @@ final readonly class TaskFinishing
                 throw new FinishedAlready();
             }
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $task->finishedAt = $this->clock->now();
+            $task->finish($this->clock->now());
             $this->events->dispatch(new TaskFinished($task));
         });
     }
