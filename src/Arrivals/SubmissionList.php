@@ -36,7 +36,7 @@ final readonly class SubmissionList
     public function page(Request $request): array
     {
         $asked = Query::oneOf($request, 'state', [...array_column(SubmissionState::cases(), 'value'), self::OWED]) ?? SubmissionState::Waiting->value;
-        [$page, $next] = SubmissionState::Waiting->value === $asked ? $this->waiting($request) : $this->others($request, $asked);
+        [$page, $next] = null === Query::id($request, 'client') && SubmissionState::Waiting->value === $asked ? $this->waiting($request) : $this->others($request, $asked);
 
         return ['items' => array_map($this->view->facts(...), $page), 'next' => $next, 'counts' => $this->arrivals->counts()];
     }
@@ -81,7 +81,12 @@ final readonly class SubmissionList
     /** @return array{list<SubmissionRow>, string|null} */
     private function others(Request $request, string $asked): array
     {
-        $query = $this->query($request, self::OWED === $asked ? SubmissionState::Accepted->value : $asked)->setMaxResults(Page::SIZE + 1);
+        // Of one client, whatever has become of them.
+        $client = Query::id($request, 'client');
+        $query = $this->query($request, null !== $client ? null : (self::OWED === $asked ? SubmissionState::Accepted->value : $asked))->setMaxResults(Page::SIZE + 1);
+        if (null !== $client) {
+            $query->andWhere('s.client = :client')->setParameter('client', $client);
+        }
         [$column, $direction, $beyond] = self::OWED === $asked ? ['dueAt', 'ASC', '>'] : ['receivedAt', 'DESC', '<'];
         if (self::OWED === $asked) {
             $query->andWhere('s.answeredAt IS NULL');
@@ -96,10 +101,13 @@ final readonly class SubmissionList
         return Page::cut($this->told(self::rows($query)), static fn (SubmissionRow $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
     }
 
-    private function query(Request $request, string $state): QueryBuilder
+    /** @param string|null $state null for any */
+    private function query(Request $request, ?string $state): QueryBuilder
     {
-        $query = $this->em->createQueryBuilder()->select(self::COLUMNS)->from(Submission::class, 's')->leftJoin(Staff::class, 'a', 'WITH', 's.assignee = a')
-            ->where('s.state = :state')->setParameter('state', $state);
+        $query = $this->em->createQueryBuilder()->select(self::COLUMNS)->from(Submission::class, 's')->leftJoin(Staff::class, 'a', 'WITH', 's.assignee = a');
+        if (null !== $state) {
+            $query->andWhere('s.state = :state')->setParameter('state', $state);
+        }
         foreach (Query::words($request) as $i => $like) {
             $query->andWhere("LOWER(s.name) LIKE :w$i ESCAPE '\\' OR LOWER(s.number) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
         }

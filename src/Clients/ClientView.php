@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 
-/** Shows a client with all that hangs on it, as Client in the contract. */
+/** Shows a client as Client in the contract; what other rooms keep of them is listed there, by ?client=. */
 final readonly class ClientView
 {
     private const RECENT = 40;
 
-    /** @param iterable<ClientSection> $sections */
     public function __construct(
-        #[AutowireIterator('telamon.client_section')] private iterable $sections,
+        private LinksOfClient $links,
         private EntityManagerInterface $em,
         private OwnFields $fields,
         private Profile $business,
@@ -28,13 +26,10 @@ final readonly class ClientView
     public function whole(Client $client): array
     {
         $phones = $this->business->phoneReader();
-        $lists = [];
-        foreach ($this->sections as $section) {
-            $lists[$section::name()] = $section->ofClient($client);
-        }
 
-        return $lists + [
+        return [
             'id' => $client->id,
+            'links' => $this->links->ofClient($client),
             'mergedInto' => RecordRef::maybe($client->mergedInto),
             'name' => $client->name(),
             'givenName' => $client->givenName,

@@ -9,7 +9,7 @@ use Telamon\Access\Viewer;
 use Telamon\Record\RecordRef;
 
 /** Whom a client has to do with, for their page; from either side. */
-final readonly class LinksOfClient implements ClientSection
+final readonly class LinksOfClient
 {
     private const MOST = 100;
 
@@ -17,11 +17,7 @@ final readonly class LinksOfClient implements ClientSection
     {
     }
 
-    public static function name(): string
-    {
-        return 'links';
-    }
-
+    /** @return list<array<string, mixed>> as links of Client in the contract */
     public function ofClient(Client $client): array
     {
         $links = [];

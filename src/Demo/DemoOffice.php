@@ -139,7 +139,7 @@ final readonly class DemoOffice
         $this->failed->send($envelope);
         $message = $this->em->find(Message::class, $command->messageId) ?? throw new \LogicException('it was about to be sent');
         $this->changes->carryOut(new Change(ChangeKind::Send, 'gave up sending '.$message->recordLabel(), null, $this->timeline->now(), $message->submissionId, 'message', $message->id, $message->recordLabel()), static function () use ($message): void {
-            $message->fail('The mail server refused it.');
+            $message->fail($message->failure);
         });
     }
 

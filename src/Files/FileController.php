@@ -6,6 +6,7 @@ namespace Telamon\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -13,6 +14,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
 use Telamon\Http\Problem;
+use Telamon\Http\Query;
 use Telamon\Staff\Permission;
 
 #[IsGranted(Permission::Work->value)]
@@ -20,8 +22,21 @@ final readonly class FileController
 {
     private const SHOWN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
 
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer, private FilesOfRecords $files)
     {
+    }
+
+    /** Those of one client or one project, as far as whoever looks may read them. */
+    #[Route('/api/files', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        [$client, $project] = [Query::id($request, 'client'), Query::id($request, 'project')];
+
+        return new JsonResponse(['items' => match (true) {
+            null !== $client => $this->files->ofClient($client),
+            null !== $project => $this->files->ofProject($project),
+            default => throw Problem::invalid('client', 'Say whose files: a client’s or a project’s.'),
+        }]);
     }
 
     #[Route('/api/files/{id}', methods: ['GET'])]

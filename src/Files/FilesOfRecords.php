@@ -6,13 +6,9 @@ namespace Telamon\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Access\Viewer;
-use Telamon\Clients\Client;
-use Telamon\Clients\ClientSection;
-use Telamon\Projects\Project;
-use Telamon\Projects\ProjectSection;
 
-/** The files that were put with a client or a project, for its page. */
-final readonly class FilesOfRecords implements ClientSection, ProjectSection
+/** The files that were put with a client or a project. */
+final readonly class FilesOfRecords
 {
     private const RECENT = 40;
     private const OF_PROJECT = 200;
@@ -21,17 +17,14 @@ final readonly class FilesOfRecords implements ClientSection, ProjectSection
     {
     }
 
-    public static function name(): string
-    {
-        return 'files';
-    }
-
-    public function ofClient(Client $client): array
+    /** @return list<array<string, mixed>> the newest first */
+    public function ofClient(string $client): array
     {
         return $this->shown($this->em->getRepository(Attachment::class)->findBy(['client' => $client], ['id' => 'DESC'], self::RECENT));
     }
 
-    public function ofProject(Project $project): array
+    /** @return list<array<string, mixed>> in the order in which they came */
+    public function ofProject(string $project): array
     {
         return $this->shown($this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], self::OF_PROJECT));
     }

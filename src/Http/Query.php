@@ -22,6 +22,14 @@ final class Query
         return array_map(static fn (string $word): string => '%'.addcslashes($word, '\\%_').'%', \array_slice($words, 0, 6));
     }
 
+    /** @return string|null id of a record that the list is of; null for all */
+    public static function id(Request $request, string $key): ?string
+    {
+        $value = $request->query->getString($key);
+
+        return '' === $value ? null : (1 === preg_match('/^[0-9a-f-]{36}$/D', $value) ? $value : throw Problem::invalid($key, 'This is no id.'));
+    }
+
     /**
      * @param list<string> $allowed
      *

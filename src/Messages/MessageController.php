@@ -45,6 +45,12 @@ final readonly class MessageController
         if (null !== $state) {
             $query->andWhere('m.state = :state')->setParameter('state', $state);
         }
+        foreach (['client', 'project'] as $of) {
+            $id = Query::id($request, $of);
+            if (null !== $id) {
+                $query->andWhere("m.$of = :$of")->setParameter($of, $id);
+            }
+        }
         foreach (Query::words($request) as $i => $like) {
             $query->andWhere("LOWER(m.subject) LIKE :w$i ESCAPE '\\' OR LOWER(m.toName) LIKE :w$i ESCAPE '\\' OR LOWER(m.toAddress) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
         }

@@ -30,6 +30,10 @@ final readonly class ProjectList
         if (null !== $stage) {
             $query->andWhere('p.stage = :stage')->setParameter('stage', $stage);
         }
+        $client = Query::id($request, 'client');
+        if (null !== $client) {
+            $query->andWhere('p.client = :client')->setParameter('client', $client);
+        }
         foreach (Query::words($request) as $i => $like) {
             $query->andWhere("LOWER(p.title) LIKE :w$i ESCAPE '\\' OR LOWER(p.number) LIKE :w$i ESCAPE '\\' OR c.sortName LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
         }
@@ -42,7 +46,7 @@ final readonly class ProjectList
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Project $project): Cursor => new Cursor($project->openedAt->format('Y-m-d H:i:s'), $project->id));
 
-        return ['items' => $this->rows->of($page), 'next' => $next, 'stages' => $this->stages()];
+        return ['items' => $this->rows->of($page), 'next' => $next, 'stages' => null === $client ? $this->stages() : []];
     }
 
     /** To those that whoever looks may read. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Access\Viewer;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
@@ -14,12 +13,10 @@ use Telamon\Record\Action;
 use Telamon\Record\Records;
 use Telamon\Staff\Permission;
 
-/** Shows a project with all that hangs on it. */
+/** Shows a project; what other rooms keep of it is listed there, by ?project=. */
 final readonly class ProjectView
 {
-    /** @param iterable<ProjectSection> $sections */
     public function __construct(
-        #[AutowireIterator('telamon.project_section')] private iterable $sections,
         private EntityManagerInterface $em,
         private ProjectRows $rows,
         private Records $records,
@@ -32,12 +29,7 @@ final readonly class ProjectView
     /** @return array<string, mixed> as Project */
     public function whole(Project $project): array
     {
-        $lists = [];
-        foreach ($this->sections as $section) {
-            $lists[$section::name()] = $section->ofProject($project);
-        }
-
-        return $lists + $this->rows->of([$project])[0] + [
+        return $this->rows->of([$project])[0] + [
             'notes' => $project->notes,
             'version' => $project->version,
             'asset' => null === $project->asset ? null : $project->asset->toArray() + ['custom' => $this->fields->shown('asset', $project->asset->custom)],

@@ -5,28 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Access\Viewer;
-use Telamon\Clients\Client;
-use Telamon\Clients\ClientSection;
 use Telamon\Clients\Work;
 
-/** The projects of clients, for their page and their list. */
-final readonly class ProjectsOfClients implements ClientSection, Work
+/** The projects of clients, for their list. */
+final readonly class ProjectsOfClients implements Work
 {
-    private const RECENT = 40;
-
-    public function __construct(private EntityManagerInterface $em, private ProjectRows $rows, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em)
     {
-    }
-
-    public static function name(): string
-    {
-        return 'projects';
-    }
-
-    public function ofClient(Client $client): array
-    {
-        return $this->rows->of($this->em->getRepository(Project::class)->findBy(['client' => $client] + (null === $this->viewer->projects() ? [] : ['id' => $this->viewer->projects()]), ['openedAt' => 'DESC'], self::RECENT));
     }
 
     public function projects(array $clients): array

@@ -81,8 +81,11 @@ final class PermissionsTest extends AppTestCase
             $this->get("/api/$path/{$ids[$kind][1]}")->ok(403);
         }
         $this->get("/api/files/{$ids['file'][2]}")->ok(403);
-        $client = $this->get("/api/clients/{$ids['client'][0]}")->ok();
-        self::assertSame([1, 0, 0, 1], [\count($client->rows('projects')), \count($client->rows('messages')), \count($client->rows('submissions')), \count($client->rows('files'))]);
+        self::assertSame([[1, 1], [0, 0]], array_map(fn (string $id): array => array_map(fn (string $list): int => \count($this->get("/api/$list?client=$id")->ok()->rows('items')), ['projects', 'files']), [$ids['client'][0], $ids['client'][1]]), 'their own client’s, and nobody else’s');
+        foreach (['messages', 'submissions'] as $list) {
+            $this->get("/api/$list?client={$ids['client'][0]}")->ok(403);
+        }
+        self::assertSame([1, 0], array_map(fn (string $id): int => \count($this->get("/api/files?project=$id")->ok()->rows('items')), [$ids['project'][0], $ids['project'][1]]));
         self::assertNull($this->get("/api/projects/{$ids['project'][0]}")->ok()->at('submission'));
 
         self::assertNotSame([], $this->get('/api/search?q=orla')->ok()->rows('items'));

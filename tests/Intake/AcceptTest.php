@@ -55,7 +55,9 @@ final class AcceptTest extends AppTestCase
         self::assertSame('2026-11-25', $client->text('since'));
         self::assertSame('Pell & Thrane upright', $client->text('assets.0.description'));
 
-        $project = $this->get('/api/projects/'.$client->text('projects.0.id'))->ok();
+        $project = $this->get('/api/projects/'.$this->get('/api/projects?client='.$client->text('id'))->ok()->text('items.0.id'))->ok();
+        self::assertSame(['A-0001'], $this->get('/api/submissions?client='.$client->text('id'))->ok()->column('items', 'number'));
+        self::assertCount(2, $this->get('/api/messages?project='.$project->text('id'))->ok()->rows('items'));
         self::assertSame('P-0001', $project->text('number'));
         self::assertSame('Inquiry', $project->text('stage'));
         self::assertSame('Sorcha Vell', $project->text('lead'));
@@ -83,7 +85,9 @@ final class AcceptTest extends AppTestCase
         $row = $this->db()->fetchAssociative('SELECT client_id, project_id, asset_id FROM attachment');
         self::assertIsArray($row);
         self::assertNotContains(null, $row);
-        self::assertSame('keys.png', $this->get('/api/projects/'.$this->get('/api/projects')->ok()->text('items.0.id'))->ok()->text('files.0.name'));
+        self::assertSame('keys.png', $this->get('/api/files?project='.$this->get('/api/projects')->ok()->text('items.0.id'))->ok()->text('items.0.name'));
+        $this->get('/api/files')->ok(422);
+        $this->get('/api/files?client=everybody')->ok(422);
     }
 
     public function testTheSameAddressIsTheSameClient(): void

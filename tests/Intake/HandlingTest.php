@@ -163,8 +163,8 @@ final class HandlingTest extends AppTestCase
         $id = $this->arrive();
         $this->accept($id)->ok();
         $this->work();
-        $project = $this->get('/api/projects/'.$this->get('/api/projects')->ok()->text('items.0.id'))->ok();
-        self::assertSame(['A-0001 as received.pdf', 'application/pdf'], [$project->text('files.0.name'), $project->text('files.0.type')]);
+        $files = $this->get('/api/files?project='.$this->get('/api/projects')->ok()->text('items.0.id'))->ok();
+        self::assertSame(['A-0001 as received.pdf', 'application/pdf'], [$files->text('items.0.name'), $files->text('items.0.type')]);
         $this->post("/api/submissions/$id/undo")->ok();
         self::assertSame([0, 0], [$this->countRows('project'), $this->countRows('attachment')]);
         $this->accept($id)->ok();

@@ -5,6 +5,7 @@ import { ComingRows } from '../shared/Notice';
 import { areas } from './areas';
 import { useSession } from './session';
 import { Broken, BrokenScreen, NotFound, NotYours, Unreached } from './shell/Plain';
+import { AreasContext } from './shell/Sections';
 import { Shell } from './shell/Shell';
 
 const SignIn = lazy(async () => ({ default: (await import('./access/SignIn')).SignIn }));
@@ -34,31 +35,33 @@ function Door() {
   const mine = areas.filter((area) => session.user.may.includes(area.may));
   const home = mine.find((area) => area.may !== 'work')?.word?.to ?? '/projects';
   return (
-    <Routes>
-      <Route element={<Shell areas={mine} />}>
-        <Route index element={<Navigate to={home} replace />} />
-        <Route path="sign-in" element={<Navigate to={home} replace />} />
-        {areas.flatMap((area) =>
-          area.screens.map(({ path, Screen, may = area.may }) => (
-            <Route
-              key={path}
-              path={path}
-              element={
-                session.user.may.includes(may) ? (
-                  <ErrorBoundary key={path} FallbackComponent={BrokenScreen}>
-                    <Suspense fallback={<ComingRows rows={3} />}>
-                      <Screen />
-                    </Suspense>
-                  </ErrorBoundary>
-                ) : (
-                  <NotYours home={home} />
-                )
-              }
-            />
-          )),
-        )}
-        <Route path="*" element={<NotFound />} />
-      </Route>
-    </Routes>
+    <AreasContext value={areas}>
+      <Routes>
+        <Route element={<Shell areas={mine} />}>
+          <Route index element={<Navigate to={home} replace />} />
+          <Route path="sign-in" element={<Navigate to={home} replace />} />
+          {areas.flatMap((area) =>
+            area.screens.map(({ path, Screen, may = area.may }) => (
+              <Route
+                key={path}
+                path={path}
+                element={
+                  session.user.may.includes(may) ? (
+                    <ErrorBoundary key={path} FallbackComponent={BrokenScreen}>
+                      <Suspense fallback={<ComingRows rows={3} />}>
+                        <Screen />
+                      </Suspense>
+                    </ErrorBoundary>
+                  ) : (
+                    <NotYours home={home} />
+                  )
+                }
+              />
+            )),
+          )}
+          <Route path="*" element={<NotFound />} />
+        </Route>
+      </Routes>
+    </AreasContext>
   );
 }

@@ -1,5 +1,6 @@
 import { arrivals } from './arrivals/area';
 import { clients } from './clients/area';
+import { files } from './files/area';
 import { forms } from './forms/area';
 import { messages } from './messages/area';
 import { projects } from './projects/area';
@@ -8,4 +9,4 @@ import { setup } from './setup/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
-export const areas: Area[] = [arrivals, clients, projects, messages, forms, rules, setup];
+export const areas: Area[] = [arrivals, clients, projects, files, messages, forms, rules, setup];

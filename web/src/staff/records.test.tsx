@@ -1,9 +1,13 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../shared/api';
+import type { ReactNode } from 'react';
+import { areas } from './areas';
+import { ClientScreen } from './clients/ClientScreen';
 import { ClientsScreen } from './clients/ClientsScreen';
 import { MessagesScreen } from './messages/MessagesScreen';
 import { ProjectScreen } from './projects/ProjectScreen';
+import { AreasContext } from './shell/Sections';
 import { problem, showScreen, standInForTheBrowser } from './testing/server.test-helper';
 
 const client = {
@@ -85,8 +89,6 @@ const project: Schema<'Project'> = {
     { name: 'Quote', state: 'later' },
   ],
   submission: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick', path: '/arrivals/a1' },
-  files: [{ id: 'f1', name: 'report.pdf', size: 2048, type: 'application/pdf', isImage: false }],
-  messages: [],
   version: 1,
 };
 
@@ -101,6 +103,31 @@ const entry: Schema<'JournalEntry'> = {
   submission: { kind: 'submission', id: 'a1', label: 'the submission', path: '/arrivals/a1' },
   undone: false,
 };
+
+const whole: Schema<'Client'> = {
+  id: 'c1',
+  name: 'Orla Fennick',
+  givenName: 'Orla',
+  familyName: 'Fennick',
+  organisation: '',
+  notes: '',
+  tags: [],
+  custom: [],
+  contacts: [],
+  address: '',
+  otherAddresses: [],
+  owner: null,
+  since: '2024-08-01',
+  contactPoints: [],
+  assets: [],
+  links: [],
+  mergedInto: null,
+};
+
+/** As the application shows it: what other areas keep of a record stands on its page. */
+function withAreas(page: ReactNode) {
+  return <AreasContext value={areas}>{page}</AreasContext>;
+}
 
 describe('records', () => {
   beforeEach(() => standInForTheBrowser());
@@ -153,20 +180,41 @@ describe('records', () => {
   });
 
   it('a project shows its stages, tasks in order, papers and journal', async () => {
-    showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+    showScreen('/projects/p1', '/projects/:id', withAreas(<ProjectScreen />), {
       'GET /api/projects/p1': project,
       'GET /api/tasks': { items: [task(1, 'to-do'), task(2, 'waiting', [1])], next: null },
       'GET /api/journal': { items: [entry], next: null },
+      'GET /api/files?project=p1': {
+        items: [{ id: 'f1', name: 'report.pdf', size: 2048, type: 'application/pdf', isImage: false }],
+      },
+      'GET /api/messages?project=p1': { items: [], next: null },
     });
     expect(await screen.findByText('Task 2')).toBeTruthy();
     expect(screen.getByText('Visit, now')).toBeTruthy();
     expect(screen.getByText('after 1')).toBeTruthy();
     expect(screen.getByText('since 20 Nov')).toBeTruthy();
     expect(screen.getByText('in 30 days', { exact: false })).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'report.pdf' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'report.pdf' }));
     expect(await screen.findByText('report.pdf, 2 kB')).toBeTruthy();
     expect(screen.getByText('Save it')).toBeTruthy();
     expect(await screen.findByText(/accepted the plan for Orla Fennick/)).toBeTruthy();
+  });
+
+  it('a client’s page asks each area for its own list', async () => {
+    showScreen('/clients/c1', '/clients/:id', withAreas(<ClientScreen />), {
+      'GET /api/clients/c1': whole,
+      'GET /api/projects?client=c1': { items: [{ ...project, tasksDone: 1 }], next: null, stages: [] },
+      'GET /api/messages?client=c1': { items: [], next: null },
+      'GET /api/files?client=c1': { items: [] },
+      'GET /api/submissions?client=c1': () => problem(503, 'Not now.'),
+      'GET /api/journal': { items: [], next: null },
+    });
+    expect((await screen.findByRole('link', { name: 'Repair' })).getAttribute('href')).toBe('/projects/p1');
+    expect(screen.getByText('1 under way')).toBeTruthy();
+    expect(await screen.findByText('Nothing has been sent yet.')).toBeTruthy();
+    expect(await screen.findByText('None yet. Photographs sent with a form land here.')).toBeTruthy();
+    expect(await screen.findByText('Not now.')).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Orla Fennick' })).toBeTruthy();
   });
 
   it('a task is finished as it was seen', async () => {

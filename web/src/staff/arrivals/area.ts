@@ -4,6 +4,13 @@ import type { Area } from '../shell/area';
 export const arrivals: Area = {
   may: 'arrivals.decide',
   word: { to: '/arrivals', label: 'Arrivals', key: 'goArrivals' },
+  onClient: [
+    {
+      pillar: 'facts',
+      may: 'arrivals.decide',
+      Body: lazy(async () => ({ default: (await import('./WroteToUs')).WroteToUs })),
+    },
+  ],
   screens: [
     {
       path: 'arrivals/:id?',

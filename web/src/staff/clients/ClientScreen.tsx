@@ -1,20 +1,15 @@
 import { Link, useParams } from 'react-router';
 import { ProblemError, type Schema } from '../../shared/api';
-import { Mark } from '../../shared/Mark';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { ComingRows, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
-import { moment, shortDay, when } from '../../shared/words';
-import { MessageLines } from '../shell/MessageLines';
-import { Bricks } from '../shell/Bricks';
+import { moment } from '../../shared/words';
 import { useSignedIn } from '../session';
-import { useToday } from '../shell/day';
 import { Drawing } from '../../shared/Drawing';
-import { Allowed } from '../shell/Allowed';
 import { CustomFacts } from '../shell/CustomFacts';
-import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { RecordLink } from '../shell/RecordLink';
 import { Pillars } from '../shell/Pillars';
+import { Sections } from '../shell/Sections';
 import { NotFound } from '../shell/Plain';
 import './client.css';
 import { useClient } from './queries';
@@ -47,10 +42,8 @@ export function ClientScreen() {
 }
 
 function ClientPage({ client }: { client: Schema<'Client'> }) {
-  const today = useToday();
   const { business } = useSignedIn();
   const things = `${business.assetWord.charAt(0).toUpperCase()}${business.assetWord.slice(1)}s`;
-  const open = client.projects.filter((project) => project.tasksDone < project.tasks).length;
   return (
     <Pillars
       title={client.name}
@@ -66,8 +59,7 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
           )}
           <p>
             client since <b>{moment(client.since).toFormat('LLLL yyyy')}</b>,{' '}
-            {count(client.assets.length, business.assetWord)}, {count(client.projects.length, 'project')}
-            {client.projects.length > 0 && `, ${open} under way`}
+            {count(client.assets.length, business.assetWord)}
           </p>
         </div>
       }
@@ -150,38 +142,7 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                   </div>
                 )}
               </dl>
-              <Allowed to="arrivals.decide">
-                <div className="section-head">
-                  <h2>Wrote to us</h2>
-                  <small>{count(client.submissions.length, 'form')}</small>
-                </div>
-                {client.submissions.length === 0 && <p className="nothing second">Came on file without a form.</p>}
-                <ul className="rows lines">
-                  {client.submissions.map((submission) => (
-                    <li key={submission.id}>
-                      <span className="line-top">
-                        <Link
-                          to={`/arrivals/${submission.id}${submission.state === 'waiting' ? '' : `?state=${submission.state}`}`}
-                        >
-                          {submission.form.title}
-                        </Link>
-                        <span className="second figures">{submission.number}</span>
-                      </span>
-                      <small>
-                        {when(submission.receivedAt, today)}, {submission.clock.words}
-                      </small>
-                    </li>
-                  ))}
-                </ul>
-              </Allowed>
-              <div className="section-head">
-                <h2>Files</h2>
-                <small>{client.files.length || ''}</small>
-              </div>
-              {client.files.length === 0 && (
-                <p className="nothing second">None yet. Photographs sent with a form land here.</p>
-              )}
-              <FileLines files={client.files} />
+              <Sections of="onClient" pillar="facts" id={client.id} name={client.name} />
             </>
           ),
         },
@@ -206,32 +167,7 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
                   </li>
                 ))}
               </ul>
-              <div className="section-head">
-                <h2>Projects</h2>
-              </div>
-              {client.projects.length === 0 && (
-                <Empty fact="No project yet.">One opens when you accept a plan for {client.name}.</Empty>
-              )}
-              <ul className="rows lines">
-                {client.projects.map((project) => (
-                  <li key={project.id}>
-                    <span className="line-top">
-                      <Link to={`/projects/${project.id}`}>{project.title}</Link>
-                      {project.tasks > 0 && project.tasksDone === project.tasks ? (
-                        <Mark kind="done">done</Mark>
-                      ) : (
-                        <span className="second">
-                          {project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}
-                        </span>
-                      )}
-                    </span>
-                    <small>
-                      {project.number}, {project.stage}, {project.tasksDone} of {project.tasks} tasks
-                    </small>
-                    <Bricks done={project.tasksDone} all={project.tasks} />
-                  </li>
-                ))}
-              </ul>
+              <Sections of="onClient" pillar="work" id={client.id} name={client.name} />
             </>
           ),
         },
@@ -240,14 +176,7 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
           width: '1fr',
           content: (
             <>
-              <Allowed to="messages.see">
-                <div className="section-head">
-                  <h2>Messages</h2>
-                  <small>newest first</small>
-                </div>
-                {client.messages.length === 0 && <p className="nothing second">Nothing has been sent yet.</p>}
-                <MessageLines messages={client.messages.slice(0, 8)} today={today} />
-              </Allowed>
+              <Sections of="onClient" pillar="story" id={client.id} name={client.name} />
               <Journal record={client.id} />
             </>
           ),

@@ -4,6 +4,20 @@ import type { Area } from '../shell/area';
 export const messages: Area = {
   may: 'messages.see',
   word: { to: '/messages', label: 'Messages', key: 'goMessages' },
+  onClient: [
+    {
+      pillar: 'story',
+      may: 'messages.see',
+      Body: lazy(async () => ({ default: (await import('./MessagesOf')).MessagesOfClient })),
+    },
+  ],
+  onProject: [
+    {
+      pillar: 'papers',
+      may: 'messages.see',
+      Body: lazy(async () => ({ default: (await import('./MessagesOf')).MessagesOfProject })),
+    },
+  ],
   screens: [
     {
       path: 'messages/:id?',

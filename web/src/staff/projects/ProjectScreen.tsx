@@ -4,16 +4,14 @@ import { ProblemError, type Schema } from '../../shared/api';
 import { Drawing } from '../../shared/Drawing';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { distance, shortDay } from '../../shared/words';
-import { MessageLines } from '../shell/MessageLines';
 import { useSignedIn } from '../session';
 import { useUndo } from '../shell/changes';
 import { useToday } from '../shell/day';
 import { CustomFacts } from '../shell/CustomFacts';
-import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
+import { Sections } from '../shell/Sections';
 import { NotFound } from '../shell/Plain';
-import { Allowed } from '../shell/Allowed';
 import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
 import { Course } from './Course';
@@ -182,19 +180,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                 <p className="nothing second">None.</p>
               )}
               <Wanted project={project} />
-              <div className="section-head">
-                <h2>Files</h2>
-                <small>{project.files.length || ''}</small>
-              </div>
-              {project.files.length === 0 && <p className="nothing second">None came with the form.</p>}
-              <FileLines files={project.files} />
-              <Allowed to="messages.see">
-                <div className="section-head">
-                  <h2>Messages</h2>
-                </div>
-                {project.messages.length === 0 && <p className="nothing second">None yet.</p>}
-                <MessageLines messages={project.messages} today={today} />
-              </Allowed>
+              <Sections of="onProject" pillar="papers" id={project.id} name={project.title} />
             </>
           ),
         },

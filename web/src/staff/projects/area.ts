@@ -4,6 +4,9 @@ import type { Area } from '../shell/area';
 export const projects: Area = {
   may: 'work',
   word: { to: '/projects', label: 'Projects', key: 'goProjects' },
+  onClient: [
+    { pillar: 'work', Body: lazy(async () => ({ default: (await import('./ProjectsOfClient')).ProjectsOfClient })) },
+  ],
   screens: [
     { path: 'projects', Screen: lazy(async () => ({ default: (await import('./ProjectsScreen')).ProjectsScreen })) },
     { path: 'projects/:id', Screen: lazy(async () => ({ default: (await import('./ProjectScreen')).ProjectScreen })) },

@@ -1,0 +1,49 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, need } from '../../shared/api';
+import { Mark } from '../../shared/Mark';
+import { Empty } from '../../shared/Notice';
+import { shortDay } from '../../shared/words';
+import { queryKeys } from '../queryKeys';
+import { Bricks } from '../shell/Bricks';
+import { useToday } from '../shell/day';
+import { SectionRows } from '../shell/SectionRows';
+
+/** The projects of a client. */
+export function ProjectsOfClient({ id, name }: { id: string; name: string }) {
+  const today = useToday();
+  const list = useQuery({
+    queryKey: queryKeys.projectsOf(id),
+    queryFn: () => need(api.GET('/api/projects', { params: { query: { client: id } } })),
+  });
+  const open = list.data?.items.filter((project) => project.tasksDone < project.tasks).length ?? 0;
+  return (
+    <SectionRows
+      title="Projects"
+      small={open > 0 && `${open} under way`}
+      list={list}
+      empty={<Empty fact="No project yet.">One opens when you accept a plan for {name}.</Empty>}
+    >
+      {(projects) => (
+        <ul className="rows lines">
+          {projects.map((project) => (
+            <li key={project.id}>
+              <span className="line-top">
+                <Link to={`/projects/${project.id}`}>{project.title}</Link>
+                {project.tasks > 0 && project.tasksDone === project.tasks ? (
+                  <Mark kind="done">done</Mark>
+                ) : (
+                  <span className="second">{project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}</span>
+                )}
+              </span>
+              <small>
+                {project.number}, {project.stage}, {project.tasksDone} of {project.tasks} tasks
+              </small>
+              <Bricks done={project.tasksDone} all={project.tasks} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </SectionRows>
+  );
+}
