@@ -29,7 +29,7 @@ final readonly class NoteWish implements RuleAction
 
     public static function fields(): array
     {
-        return [RuleField::oneOf('about', 'About', ['appointment' => 'an appointment', 'quote' => 'a quote']), RuleField::wide('text', 'Wish')->in(': …')];
+        return [RuleField::oneOf('about', 'About', ['appointment' => 'an appointment', 'quote' => 'a quote'])->in('…:'), RuleField::wide('text', 'Wish')];
     }
 
     public static function read(ActionText $given): self
