@@ -60,35 +60,19 @@ class Submission implements Journaled, FileSource
     #[ORM\ManyToOne]
     public ?Project $project = null;
 
-    /**
-     * When the long form must have come for this short one to count as finished; null where none is to come.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation when the long form must have come for this short one to count as finished; null where none is to come. */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $continueBy = null;
 
-    /**
-     * Who is to decide it; nobody in particular where null.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation who is to decide it; nobody in particular where null. */
     #[ORM\ManyToOne]
     public ?Staff $assignee = null;
 
-    /**
-     * Put off until then; the promise runs on.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation put off until then; the promise runs on. */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $remindAt = null;
 
-    /**
-     * When a person first answered: that stops the reply clock.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation when a person first answered: that stops the reply clock. */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $answeredAt = null;
 
@@ -96,35 +80,19 @@ class Submission implements Journaled, FileSource
     #[ORM\ManyToOne]
     public ?Staff $answeredBy = null;
 
-    /**
-     * Points that its answers count; of two that are as late, the one with more comes first.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation points that its answers count; of two that are as late, the one with more comes first. */
     #[ORM\Column(options: ['default' => 0])]
     public int $priority = 0;
 
-    /**
-     * What equal answers to one form share; empty where they say too little of who wrote.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation what equal answers to one form share; empty where they say too little of who wrote. */
     #[ORM\Column(length: 64, options: ['default' => ''])]
     public string $sameness = '';
 
-    /**
-     * The one that said the same before.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation the one that said the same before. */
     #[ORM\ManyToOne(targetEntity: self::class)]
     public ?self $sameAs = null;
 
-    /**
-     * Whether another has said the same since; asked for only then, as nearly none has.
-     *
-     * @phpstan-readonly-allow-private-mutation
-     */
+    /** @phpstan-readonly-allow-private-mutation whether another has said the same since; asked for only then, as nearly none has. */
     #[ORM\Column(options: ['default' => false])]
     public bool $doubled = false;
 

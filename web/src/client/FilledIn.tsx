@@ -1,8 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
-import { Mark } from '../shared/Mark';
-import { asks, besideOthers, collected, isNeeded, shownPages } from '../form/answers';
+import { besideOthers, collected, isNeeded, shownPages } from '../form/answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
@@ -10,10 +9,12 @@ import { textOf } from '../form/held';
 import { kinds } from '../form/kinds';
 import { forgetDraft, keepDraft, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
+import { PageCourse } from './PageCourse';
 import { PublicFoot } from './PublicFoot';
 import { QuestionField } from '../form/QuestionField';
 import type { Answers, PublicForm } from '../form/types';
 import { keptFiles, unfinishedFiles, Uploads, useUploads } from '../form/uploads';
+import { consecutive, under } from './filled';
 import { useSending } from './useSending';
 
 interface Props {
@@ -232,25 +233,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
         onward();
       }}
     >
-      <ol
-        className="public-course"
-        ref={heading}
-        tabIndex={-1}
-        aria-label={checking ? 'Check your answers' : `Page ${at + 1} of ${form.pages.length}`}
-      >
-        {form.pages.map((one, i) => {
-          const done = i < at || checking;
-          return (
-            <li
-              key={one.key}
-              className={done ? 'done' : i === at ? 'now' : 'later'}
-              aria-current={i === at && !checking ? 'step' : undefined}
-            >
-              <Mark kind={done ? 'done' : 'new'}>{done ? `${one.title}, done` : one.title}</Mark>
-            </li>
-          );
-        })}
-      </ol>
+      <PageCourse form={form} at={at} checking={checking} heading={heading} />
       {summed && wrong.length > 0 && (
         <ErrorSum wrong={wrong} onGo={(question) => look(pageOf(question.key), question.key)} />
       )}
@@ -296,25 +279,5 @@ export function FilledIn({ slug, form, onSent }: Props) {
         trouble={trouble}
       />
     </form>
-  );
-}
-
-/** Those that are asked, numbered without gaps: what is hidden takes no number. */
-function consecutive(questions: PublicForm['pages'][number]['questions']) {
-  let number = 0;
-  return new Map(
-    questions.map((question) => [
-      question.key,
-      asks(question) && kinds[question.type].isShown ? { ...question, number: ++number } : question,
-    ]),
-  );
-}
-
-/** What is wrong inside one table, by line and column. */
-function under(lines: Record<string, string>, key: string): Record<string, string> {
-  return Object.fromEntries(
-    Object.entries(lines).flatMap(([path, message]) =>
-      path.startsWith(`${key}.`) ? [[path.slice(key.length + 1), message]] : [],
-    ),
   );
 }

@@ -1,7 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { asPublic, complete } from '../staff/definition/design';
+import { complete } from '../staff/definition/design';
+import { asPublic } from '../staff/definition/asPublic';
 import { problem } from '../staff/testing/server.test-helper';
 import { carryOn } from './carry';
 import { FormApp } from './FormApp';

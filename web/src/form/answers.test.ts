@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { asPublic, complete } from '../staff/definition/design';
+import { complete } from '../staff/definition/design';
+import { asPublic } from '../staff/definition/asPublic';
 import { answerText, besideOthers, collected, given, isNeeded, shownPages } from './answers';
 import { listOf, textOf } from './held';
 import type { Answers, Question } from './types';

@@ -1,7 +1,8 @@
 import { asks } from '../../form/answers';
 import { kinds } from '../../form/kinds';
 import type { Condition } from '../../shared/condition';
-import { numberOf, designed, operatorWords, questionsOf, type Definition, type DraftQuestion } from './design';
+import { designed, questionsOf, type Definition, type DraftQuestion } from './design';
+import { numberOf, operatorWords } from './conditionWords';
 
 interface Props {
   definition: Definition;

@@ -3,10 +3,8 @@ import { describe, expect, it } from 'vitest';
 import {
   addPage,
   addQuestion,
-  asPublic,
   changeQuestion,
   complete,
-  conditionWords,
   type Definition,
   dependents,
   destinationLabel,
@@ -16,13 +14,13 @@ import {
   likelyFor,
   moveQuestion,
   moveTo,
-  numberOf,
   ofKind,
-  operatorWords,
   questionsOf,
   removePage,
   removeQuestion,
 } from './design';
+import { conditionWords, numberOf, operatorWords } from './conditionWords';
+import { asPublic } from './asPublic';
 import { kindGroups, kindsLike } from '../forms/kindWords';
 
 const definition: Definition = complete({

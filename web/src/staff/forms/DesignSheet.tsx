@@ -5,17 +5,16 @@ import { asks } from '../../form/answers';
 import { Trouble } from '../../shared/Notice';
 import { AddLine } from './AddLine';
 import {
-  conditionWords,
   dependents,
   destinationLabel,
   designed,
-  numberOf,
   questionsOf,
   type Definition,
   type DraftQuestion,
   type KnownKinds,
   type Kind,
 } from '../definition/design';
+import { conditionWords, numberOf } from '../definition/conditionWords';
 import type { DesignedForm } from './queries';
 
 interface Props {

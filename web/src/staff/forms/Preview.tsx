@@ -5,7 +5,8 @@ import { QuestionField } from '../../form/QuestionField';
 import type { Answers } from '../../form/types';
 import { Uploads } from '../../form/uploads';
 import '../../form/form.css';
-import { asPublic, type Definition } from '../definition/design';
+import { type Definition } from '../definition/design';
+import { asPublic } from '../definition/asPublic';
 
 const noFiles = new Uploads();
 

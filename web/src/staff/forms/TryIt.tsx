@@ -7,7 +7,8 @@ import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { PlanView } from '../plan/PlanView';
 import { Slab } from '../shell/Slab';
-import { asPublic, type Definition } from '../definition/design';
+import { type Definition } from '../definition/design';
+import { asPublic } from '../definition/asPublic';
 import { useTry } from './queries';
 import { TriedAnswers } from '../definition/TriedAnswers';
 
