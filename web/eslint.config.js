@@ -12,7 +12,16 @@ const layers = [
   ['client', 'staff/testing', 'staff/shell'],
   ['staff/people', 'staff/access'],
   ['staff/plan', 'staff/definition'],
-  ['staff/arrivals', 'staff/clients', 'staff/projects', 'staff/files', 'staff/messages', 'staff/forms', 'staff/rules', 'staff/setup'],
+  [
+    'staff/arrivals',
+    'staff/clients',
+    'staff/projects',
+    'staff/files',
+    'staff/messages',
+    'staff/forms',
+    'staff/rules',
+    'staff/setup',
+  ],
 ];
 
 const directions = layers.flatMap((rooms, layer) =>

@@ -7,6 +7,7 @@ namespace Telamon\Planning;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
+use Telamon\Business\Remembered;
 use Telamon\Core\Planning\Inquiry;
 use Telamon\Core\Planning\Naming;
 use Telamon\Core\Planning\OnFile;
@@ -19,21 +20,21 @@ use Telamon\Messages\MessageQueue;
 /** What the core needs to know of the business to plan anything: put beside what was read. */
 final readonly class PlanContexts
 {
-    public function __construct(private Profile $business, private MessageQueue $messages, private OwnFields $fields, private PhoneReader $phones, private ClockInterface $clock)
+    public function __construct(private Profile $business, private MessageQueue $messages, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ClockInterface $clock)
     {
     }
 
     public function of(Inquiry $inquiry, Ruling $ruling, OnFile $onFile = new OnFile()): PlanContext
     {
-        $desk = new Workplace(
-            $this->business->services(),
-            $this->business->coordinator(),
-            $this->business->baseChecklist(),
-            $this->business->workingDays(),
-            $this->messages->templateNames(),
-            new Naming($this->business->business()->assetWord, $this->fields->byName()),
-            $this->phones,
-        );
+        $known = $this->remembered->get('workplace', fn (): array => [
+            'services' => $this->business->services(),
+            'coordinator' => $this->business->coordinator(),
+            'base' => $this->business->baseChecklist(),
+            'calendar' => $this->business->workingDays(),
+            'templates' => $this->messages->templateNames(),
+            'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName()),
+        ]);
+        $desk = new Workplace($known['services'], $known['coordinator'], $known['base'], $known['calendar'], $known['templates'], $known['naming'], $this->phones);
 
         return new PlanContext($inquiry, $onFile, $desk, $this->clock->now()->setTimezone($this->business->zone()), $ruling);
     }

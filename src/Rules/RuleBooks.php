@@ -7,64 +7,87 @@ namespace Telamon\Rules;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Profile;
+use Telamon\Business\Remembered;
+use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Rules\Trigger;
-use Telamon\Core\Rules\Triggers\Received;
+use Telamon\Core\Rules\Turns;
 use Telamon\Messages\MessageQueue;
 use Telamon\Staff\Staff;
 
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private TurnsTaken $turns)
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private TurnsTaken $turns, private Remembered $remembered)
     {
     }
 
     /** @param Rule|null $also a rule that is being tried: in the place of the kept one with its id, or last */
     public function book(?Rule $also = null, bool $without = false): RuleBook
     {
+        $known = $this->known();
         $rules = [];
         $placed = false;
-        foreach ($this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']) as $kept) {
-            if ($kept->id === $also?->id) {
+        foreach ($known['rules'] as $id => [$enabled, $rule]) {
+            if ($id === $also?->id) {
                 $placed = true;
-                if (!$without) {
-                    $rules[] = $also;
-                }
-            } elseif ($kept->enabled) {
-                $rule = $this->read($kept);
-                if (null !== $rule) {
-                    $rules[] = $rule;
-                }
+                $rule = $without ? null : $also;
+            } elseif (!$enabled) {
+                $rule = null;
+            }
+            if (null !== $rule) {
+                $rules[] = $rule;
             }
         }
         if (null !== $also && !$placed && !$without) {
             $rules[] = $also;
         }
-        if ([] === $rules) {
-            return new RuleBook([], $this->staff(), [], $this->business->stages());
-        }
 
-        return new RuleBook($rules, $this->staff(), $this->checklists(), $this->business->stages(), array_keys($this->messages->templateNames()), $this->turns->of($rules));
+        return $this->of($rules, $known);
     }
 
-    /** Whether any rule that is on waits for this: most of what happens sets nothing off, and then nothing else is read. */
+    /** Whether any rule that is on waits for this: most of what happens sets nothing off. */
     public function waitsFor(Trigger $event): bool
     {
-        /** @var list<array{definition: array<mixed>}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('r.definition')->from(HandlingRule::class, 'r')->where('r.enabled = true AND r.retired = false')->getQuery()->getResult();
-
-        return [] !== array_filter($rows, static fn (array $row): bool => $event::name() === ($row['definition']['when'] ?? Received::name()));
+        return [] !== array_filter($this->known()['rules'], static fn (array $kept): bool => $kept[0] && null !== $kept[1] && $kept[1]->when instanceof $event);
     }
 
     /** A book of one rule, with all that it may name. */
     public function only(Rule $rule): RuleBook
     {
-        return new RuleBook([$rule], $this->staff(), $this->checklists(), $this->business->stages(), array_keys($this->messages->templateNames()), $this->turns->of([$rule]));
+        return $this->of([$rule], $this->known());
+    }
+
+    /** @return list<Rule> all that are kept, on or off, as far as they can be read */
+    public function kept(): array
+    {
+        return array_values(array_filter(array_map($this->read(...), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']))));
+    }
+
+    /**
+     * @param list<Rule> $rules
+     * @param array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, rules: array<string, array{bool, Rule|null}>} $known
+     */
+    private function of(array $rules, array $known): RuleBook
+    {
+        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules));
+    }
+
+    /** @return array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, rules: array<string, array{bool, Rule|null}>} */
+    private function known(): array
+    {
+        return $this->remembered->get('rules', function (): array {
+            $rules = [];
+            foreach ($this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']) as $kept) {
+                $rules[$kept->id] = [$kept->enabled, $this->read($kept)];
+            }
+
+            return ['rules' => $rules, 'staff' => $this->staff(), 'checklists' => $this->checklists(), 'stages' => $this->business->stages(), 'templates' => array_keys($this->messages->templateNames())];
+        });
     }
 
     private function read(HandlingRule $kept): ?Rule
@@ -75,12 +98,6 @@ final readonly class RuleBooks
             // A rule that was kept by an older version and cannot be read any more does nothing.
             return null;
         }
-    }
-
-    /** @return list<Rule> all that are kept, on or off, as far as they can be read */
-    public function kept(): array
-    {
-        return array_values(array_filter(array_map($this->read(...), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']))));
     }
 
     /** @return array<string, StaffMember> */
@@ -94,7 +111,7 @@ final readonly class RuleBooks
         return $staff;
     }
 
-    /** @return array<string, \Telamon\Core\Checklists\Checklist> */
+    /** @return array<string, Checklist> */
     private function checklists(): array
     {
         $checklists = [];

@@ -1,5 +1,8 @@
-import { FilesField } from '../FilesField';
+import { lazy, Suspense } from 'react';
 import { one, type QuestionKind } from './kind';
+
+/** Fetched where files are asked for; the public page has it from the beginning. */
+const FilesField = lazy(async () => ({ default: (await import('../FilesField')).FilesField }));
 
 export const files: QuestionKind = {
   designed: {
@@ -18,5 +21,9 @@ export const files: QuestionKind = {
     const count = Array.isArray(answer) ? answer.length : 0;
     return count === 0 ? '' : count === 1 ? '1 file' : `${count} files`;
   },
-  Field: ({ question, uploads }) => <FilesField question={question} uploads={uploads} />,
+  Field: ({ question, uploads }) => (
+    <Suspense fallback={null}>
+      <FilesField question={question} uploads={uploads} />
+    </Suspense>
+  ),
 };

@@ -1,7 +1,10 @@
+import { lazy, Suspense } from 'react';
 import { linesOf } from '../held';
-import { LinesField } from '../LinesField';
 import type { Answers, Question } from '../types';
 import type { QuestionKind } from './kind';
+
+/** Fetched where a table is asked for; the public page has it from the beginning. */
+const LinesField = lazy(async () => ({ default: (await import('../LinesField')).LinesField }));
 
 type Of = (type: Question['type']) => QuestionKind;
 
@@ -57,14 +60,16 @@ export function lines(of: Of): QuestionKind {
         .join('\n')
         .trim(),
     Field: ({ question, fields, lineErrors }) => (
-      <LinesField
-        question={question}
-        control={fields.control}
-        register={fields.register}
-        errors={lineErrors}
-        offered={(column) => of(column.type).offered(column)}
-        isLong={(column) => of(column.type).isLong === true}
-      />
+      <Suspense fallback={null}>
+        <LinesField
+          question={question}
+          control={fields.control}
+          register={fields.register}
+          errors={lineErrors}
+          offered={(column) => of(column.type).offered(column)}
+          isLong={(column) => of(column.type).isLong === true}
+        />
+      </Suspense>
     ),
   };
 }

@@ -1,21 +1,26 @@
+import { lazy, Suspense } from 'react';
 import { partOf } from '../held';
-import { SignatureField } from '../SignatureField';
 import { inParts } from './inParts';
 import { one, type FieldProps } from './kind';
+
+/** Fetched where one is asked for; the public page has it from the beginning. */
+const SignatureField = lazy(async () => ({ default: (await import('../SignatureField')).SignatureField }));
 
 function Field({ question, fields, error, onGoing }: FieldProps) {
   const answers = fields.getValues();
   return (
-    <SignatureField
-      question={question}
-      register={fields.register}
-      setValue={fields.setValue}
-      how={partOf(answers, question.key, 'how')}
-      kept={partOf(answers, question.key, 'image') !== ''}
-      strokes={partOf(answers, question.key, 'strokes')}
-      onGoing={onGoing}
-      wrong={error !== null}
-    />
+    <Suspense fallback={null}>
+      <SignatureField
+        question={question}
+        register={fields.register}
+        setValue={fields.setValue}
+        how={partOf(answers, question.key, 'how')}
+        kept={partOf(answers, question.key, 'image') !== ''}
+        strokes={partOf(answers, question.key, 'strokes')}
+        onGoing={onGoing}
+        wrong={error !== null}
+      />
+    </Suspense>
   );
 }
 
