@@ -132,7 +132,7 @@ final readonly class FieldChange
 
     private function effect(string $value, string $mode, string $old): SetField
     {
-        return new SetField($this->record, $this->field, $value, $mode, $old);
+        return 'replace' === $mode ? SetField::instead($this->record, $this->field, $value, $old) : SetField::to($this->record, $this->field, $value);
     }
 
     private static function plain(string $text): string

@@ -20,13 +20,24 @@ final readonly class SetField implements Changeable
      * @param string $mode “replace” where it stands for another
      * @param string $old the value that it stands for
      */
-    public function __construct(
+    private function __construct(
         public string $record,
         public string $field,
         public string $value,
-        public string $mode = 'add',
-        public string $old = '',
+        public string $mode,
+        public string $old,
     ) {
+    }
+
+    /** Where nothing stands, or beside what stands there. */
+    public static function to(string $record, string $field, string $value): self
+    {
+        return new self($record, $field, $value, 'add', '');
+    }
+
+    public static function instead(string $record, string $field, string $value, string $old): self
+    {
+        return new self($record, $field, $value, 'replace', $old);
     }
 
     public static function name(): string

@@ -68,9 +68,9 @@ final readonly class Amender
             }
             $effect = match ($one['kind']) {
                 'task' => $this->task($key, $values, $now, ++$tasks),
-                'note' => new SetField('project', 'notes', $text),
+                'note' => SetField::to('project', 'notes', $text),
                 'tag' => new AddTags('project', [mb_substr($text, 0, 60)]),
-                'owner' => new SetField('client', 'owner', TypedValues::staff("$key.staff", $text, $now)->id),
+                'owner' => SetField::to('client', 'owner', TypedValues::staff("$key.staff", $text, $now)->id),
                 'notice' => QueueMessage::toStaff(MessageLines::TOLD, TypedValues::staff("$key.staff", $text, $now), 'You were asked to look at this.'),
                 default => throw new InvalidDecision($key, 'Add a task, a note, a tag, a notice or an owner.'),
             };

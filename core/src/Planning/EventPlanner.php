@@ -32,10 +32,10 @@ final readonly class EventPlanner
         $newLead = $outcome->lead();
         $lines = [];
         if (null !== $newLead && $newLead->id !== $lead->id) {
-            $lines[] = PlanLine::of('lead', 'Project', new SetField('project', 'lead', $newLead->id), $now->telling)->because(RuleOutcome::why($outcome->leads));
+            $lines[] = PlanLine::of('lead', 'Project', SetField::to('project', 'lead', $newLead->id), $now->telling)->because(RuleOutcome::why($outcome->leads));
         }
         if ('' !== $outcome->stage()) {
-            $lines[] = PlanLine::of('stage', 'Project', new SetField('project', 'stage', $outcome->stage()), $now->telling)->because(RuleOutcome::why($outcome->stages));
+            $lines[] = PlanLine::of('stage', 'Project', SetField::to('project', 'stage', $outcome->stage()), $now->telling)->because(RuleOutcome::why($outcome->stages));
         }
         $lead = $newLead ?? $lead;
         $lines = [...$lines, ...$this->tasks->ruled($now, $lead, $readyBy)];

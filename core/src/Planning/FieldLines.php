@@ -130,7 +130,7 @@ final readonly class FieldLines
             if (CustomKind::Day === $field->kind) {
                 $key = "field.{$reading->question->key}";
                 $day = DayChoice::of($reading, $key, $decisions, $now->today);
-                $effect = null === $day->day ? null : new SetField($record, "custom.{$field->key}", $day->day->format('Y-m-d'));
+                $effect = null === $day->day ? null : SetField::to($record, "custom.{$field->key}", $day->day->format('Y-m-d'));
                 $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $now->today, $effect);
             } else {
                 $value = CustomKind::Text === $field->kind ? $reading->text : $reading->string();

@@ -57,9 +57,9 @@ final class LineFieldTest extends TestCase
         yield 'tags' => [new AddTags('client', ['a', 'b']), ['tags' => 'text']];
         yield 'a wish' => [new AddWish('quote', 'hammers'), ['text' => 'text']];
         yield 'a message' => [QueueMessage::toClient('confirmation', 'o@example.com'), ['to' => 'text']];
-        yield 'a field' => [new SetField('client', 'organisation', 'Hall'), ['value' => 'text']];
-        yield 'a day' => [new SetField('client', 'custom.since', '2026-11-25'), ['value' => 'day']];
-        yield 'an owner' => [new SetField('client', 'owner', 's'), ['value' => 'staff']];
+        yield 'a field' => [SetField::to('client', 'organisation', 'Hall'), ['value' => 'text']];
+        yield 'a day' => [SetField::to('client', 'custom.since', '2026-11-25'), ['value' => 'day']];
+        yield 'an owner' => [SetField::to('client', 'owner', 's'), ['value' => 'staff']];
         yield 'somebody on file' => [new UseClient('c1'), []];
         yield 'files' => [new AttachFiles('photos'), []];
         yield 'the sheet' => [new KeepSheet(), []];
@@ -87,8 +87,8 @@ final class LineFieldTest extends TestCase
     /** @return iterable<string, array{Changeable, array<string, int>, array<string, string>, string}> */
     public static function changes(): iterable
     {
-        yield 'a value in its place' => [new SetField('project', 'budget', '500'), ['value' => 3], ['value' => '600'], 'Budget: 600'];
-        yield 'a day in words' => [new SetField('client', 'custom.since', '2026-11-26'), ['value' => 2], ['value' => '2026-12-24'], 'Custom.since: Thu 24 December'];
+        yield 'a value in its place' => [SetField::to('project', 'budget', '500'), ['value' => 3], ['value' => '600'], 'Budget: 600'];
+        yield 'a day in words' => [SetField::to('client', 'custom.since', '2026-11-26'), ['value' => 2], ['value' => '2026-12-24'], 'Custom.since: Thu 24 December'];
         yield 'a number as people write it' => [new AddContact('Tadg', phone: '+353209143327'), ['name' => 1, 'phone' => 2], ['phone' => '020 915 0000'], 'Add the contact Tadg[1], +353 20 915 0000'];
         yield 'one that the sentence did not say' => [new AddContact('Tadg'), ['name' => 1], ['role' => 'caretaker'], 'Add the contact Tadg[1], caretaker'];
         yield 'tags' => [new AddTags('project', ['stairs']), [], ['tags' => 'stairs, narrow'], 'Tag the project stairs, narrow'];
@@ -113,8 +113,8 @@ final class LineFieldTest extends TestCase
     public static function impossible(): iterable
     {
         yield 'an address that is none' => [QueueMessage::toClient('confirmation', 'o@example.com'), ['to' => 'nowhere'], 'An email address has an @ in it, like name@example.com.'];
-        yield 'a day that is none, in a field that holds days' => [new SetField('client', 'custom.since', '2026-11-26'), ['value' => 'soon'], 'Write the day like 2027-06-12.'];
-        yield 'nobody who is here' => [new SetField('client', 'owner', 's1'), ['value' => 'zed'], 'Choose somebody who is here.'];
+        yield 'a day that is none, in a field that holds days' => [SetField::to('client', 'custom.since', '2026-11-26'), ['value' => 'soon'], 'Write the day like 2027-06-12.'];
+        yield 'nobody who is here' => [SetField::to('client', 'owner', 's1'), ['value' => 'zed'], 'Choose somebody who is here.'];
     }
 
     /** @param array<string, string> $values */

@@ -34,6 +34,6 @@ final readonly class FieldLine implements ActionLines
             return $at->says('Project', "{$at->rule->name} sets a field of the {$at->now->desk->naming->asset}, and none is named: nothing is done for it");
         }
 
-        return $at->does('client' === $action->record ? 'Client' : 'Project', new SetField($action->record, $action->field, $value));
+        return $at->does('client' === $action->record ? 'Client' : 'Project', SetField::to($action->record, $action->field, $value));
     }
 }

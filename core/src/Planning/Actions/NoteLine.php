@@ -23,6 +23,6 @@ final readonly class NoteLine implements ActionLines
     {
         \assert($action instanceof WriteNote);
 
-        return $at->does('Project', new SetField('project', 'notes', $at->filled($action->text)));
+        return $at->does('Project', SetField::to('project', 'notes', $at->filled($action->text)));
     }
 }

@@ -24,6 +24,6 @@ final readonly class OwnerLine implements ActionLines
         \assert($action instanceof SetOwner);
         $staff = $at->now->ruling->book->staff[$action->staff] ?? null;
 
-        return null === $staff ? null : $at->does('Client', new SetField('client', 'owner', $staff->id), $action);
+        return null === $staff ? null : $at->does('Client', SetField::to('client', 'owner', $staff->id), $action);
     }
 }
