@@ -124,6 +124,21 @@ class Client implements Journaled
         $this->sortName = self::sorted($given, $family);
     }
 
+    /**
+     * As somebody writes it by hand.
+     *
+     * @param list<string> $otherAddresses
+     * @param list<string> $tags
+     */
+    public function become(string $organisation, string $address, array $otherAddresses, string $notes, array $tags): void
+    {
+        $this->organisation = $organisation;
+        $this->address = $address;
+        $this->otherAddresses = $otherAddresses;
+        $this->notes = $notes;
+        $this->tags = $tags;
+    }
+
     public function giveTo(?Staff $owner): void
     {
         $this->owner = $owner;

@@ -29,6 +29,7 @@ final readonly class ClientView
 
         return [
             'id' => $client->id,
+            'version' => $client->version,
             'links' => $this->links->ofClient($client),
             'mergedInto' => RecordRef::maybe($client->mergedInto),
             'name' => $client->name(),
@@ -42,8 +43,10 @@ final readonly class ClientView
             'address' => $client->address,
             'otherAddresses' => $client->otherAddresses,
             'owner' => $client->owner?->name,
+            'ownerId' => $client->owner?->id,
             'since' => $client->since->format('Y-m-d'),
             'contactPoints' => array_values(array_map(static fn (ContactPoint $point): array => [
+                'id' => $point->id,
                 'kind' => $point->kind->value,
                 'value' => $point->value,
                 'text' => ContactKind::Phone === $point->kind ? $phones->format($point->value) : $point->value,

@@ -20,12 +20,14 @@ enum ChangeKind: string
     case Merge = 'merge';
     case TellApart = 'tell-apart';
     case Handle = 'handle';
+    /** Something on file, by hand. */
+    case Edit = 'edit';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit => true,
             default => false,
         };
     }

@@ -15,6 +15,7 @@ enum Permission: string
     case Message = 'messages.see';
     case Merge = 'clients.merge';
     case Import = 'clients.import';
+    case EditClients = 'clients.edit';
     case LeadAny = 'projects.lead-any';
     case UndoAny = 'changes.undo-any';
     case Design = 'forms.design';

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Clients;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\Profile;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Record\ChangedMeanwhile;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** Writes clients down by hand: new ones, and what is on file about those that are there. */
+final readonly class ClientEditing
+{
+    private const MOST_TAGS = 40;
+    private const MOST_ADDRESSES = 10;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ContactPoints $points, private EmailReader $emails, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /** @throws Refusal where something cannot be */
+    public function make(ClientEdit $edit, Staff $staff): Client
+    {
+        $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $client = new Client('', '', '', $today);
+        $this->write($client, $edit);
+        $this->changes->carryOut($this->change("put {$client->recordLabel()} on file", $client, $staff), function () use ($client, $edit): void {
+            $this->em->persist($client);
+            $this->reach($client, $edit);
+        });
+
+        return $client;
+    }
+
+    /** @throws Refusal where something cannot be, or was changed meanwhile */
+    public function edit(Client $client, ClientEdit $edit, Staff $staff): void
+    {
+        $version = $edit->version();
+        $this->changes->carryOut($this->change("edited {$client->recordLabel()}", $client, $staff), function () use ($client, $edit, $version): void {
+            // As it is now, under the write lock: what was looked at may be old.
+            $this->em->refresh($client);
+            $this->em->lock($client, LockMode::OPTIMISTIC, $version);
+            if (null !== $client->mergedInto) {
+                throw new ChangedMeanwhile("{$client->name()} is one client with {$client->mergedInto->name()} now.");
+            }
+            $this->write($client, $edit);
+            $this->reach($client, $edit);
+        });
+    }
+
+    private function write(Client $client, ClientEdit $edit): void
+    {
+        [$given, $family] = [$edit->text('givenName') ?? $client->givenName, $edit->text('familyName') ?? $client->familyName];
+        $organisation = $edit->text('organisation') ?? $client->organisation;
+        if ('' === $given.$family.$organisation) {
+            throw new InvalidInput('familyName', 'A client has a name, or is an organisation.');
+        }
+        // An organisation without a person goes by its own name.
+        $client->rename($given, '' === $given.$family ? $organisation : $family);
+        $client->become(
+            $organisation,
+            $edit->text('address') ?? $client->address,
+            $edit->texts('otherAddresses', self::MOST_ADDRESSES, 300) ?? $client->otherAddresses,
+            $edit->text('notes') ?? $client->notes,
+            $edit->texts('tags', self::MOST_TAGS, 60) ?? $client->tags,
+        );
+        $owner = $edit->owner();
+        if (null !== $owner) {
+            $client->giveTo('' === $owner ? null : ($this->em->find(Staff::class, $owner) ?? throw new InvalidInput('owner', 'Choose somebody who is here.')));
+        }
+    }
+
+    /** How they are reached: what is new is added, what is there becomes another. */
+    private function reach(Client $client, ClientEdit $edit): void
+    {
+        foreach ($edit->contactPoints() as $i => $point) {
+            $value = $this->read("contactPoints.$i.value", $point['kind'], $point['value']);
+            if (null === $point['id']) {
+                $this->refuseTwice("contactPoints.$i.value", $client, $point['kind'], $value);
+                $this->points->add($client, $point['kind'], $value);
+                continue;
+            }
+            $there = $this->em->find(ContactPoint::class, $point['id']);
+            if (null === $there || $there->client !== $client || $there->kind !== $point['kind']) {
+                throw new InvalidInput("contactPoints.$i.value", 'This is not on file any more.');
+            }
+            $this->em->refresh($there);
+            if ($there->value !== ($point['was'] ?? $there->value)) {
+                throw new ChangedMeanwhile("Somebody has made it {$there->value} meanwhile. Look again; nothing was overwritten.");
+            }
+            $this->points->set($client, $point['kind'], $value, $there->value);
+        }
+    }
+
+    private function read(string $path, ContactKind $kind, string $text): string
+    {
+        $reader = ContactKind::Email === $kind ? $this->emails : $this->business->phoneReader();
+
+        return $reader->read($text) ?? throw new InvalidInput($path, $reader->fault($text) ?? 'This cannot be read.');
+    }
+
+    private function refuseTwice(string $path, Client $client, ContactKind $kind, string $value): void
+    {
+        foreach ($client->contactPoints as $point) {
+            if ($point->kind === $kind && $point->value === $value) {
+                throw new InvalidInput($path, 'This is on file already.');
+            }
+        }
+    }
+
+    private function change(string $words, Client $client, Staff $staff): Change
+    {
+        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, $client->recordLabel());
+    }
+}
