@@ -9,6 +9,7 @@ export const queryKeys = {
   clients: (q: string) => ['clients', 'list', q],
   clientImport: (id: string) => ['clients', 'import', id],
   duplicates: ['clients', 'duplicates'],
+  alike: (said: object) => ['clients', 'alike', said],
   client: (id: string) => ['clients', 'one', id],
   submissionsOf: (client: string) => ['submissions', 'of', client],
   projectsOf: (client: string) => ['projects', 'of', client],

@@ -106,6 +106,8 @@ const entry: Schema<'JournalEntry'> = {
 
 const whole: Schema<'Client'> = {
   id: 'c1',
+  version: 1,
+  ownerId: null,
   name: 'Orla Fennick',
   givenName: 'Orla',
   familyName: 'Fennick',

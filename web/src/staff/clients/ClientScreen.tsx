@@ -5,13 +5,12 @@ import { count } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { useSignedIn } from '../session';
 import { Drawing } from '../../shared/Drawing';
-import { CustomFacts } from '../shell/CustomFacts';
 import { Journal } from '../shell/Journal';
-import { RecordLink } from '../shell/RecordLink';
 import { Pillars } from '../shell/Pillars';
 import { Sections } from '../shell/Sections';
 import { NotFound } from '../shell/Plain';
 import './client.css';
+import { Facts } from './Facts';
 import { useClient } from './queries';
 
 export function ClientScreen() {
@@ -70,78 +69,7 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
           middling: '300px',
           content: (
             <>
-              <div className="section-head">
-                <h2>Facts</h2>
-              </div>
-              <dl className="facts">
-                {client.contactPoints.map((point) => (
-                  <div key={point.value}>
-                    <dt>{point.kind === 'email' ? 'Email' : 'Phone'}</dt>
-                    <dd>
-                      <a
-                        className="figures"
-                        href={
-                          point.kind === 'email'
-                            ? `mailto:${encodeURIComponent(point.value).replaceAll('%40', '@')}`
-                            : `tel:${point.value}`
-                        }
-                      >
-                        {point.text}
-                      </a>
-                    </dd>
-                  </div>
-                ))}
-                {client.organisation && (
-                  <div>
-                    <dt>Organisation</dt>
-                    <dd>{client.organisation}</dd>
-                  </div>
-                )}
-                <div>
-                  <dt>Address</dt>
-                  <dd>
-                    {client.address || <span className="second">not known</span>}
-                    {client.otherAddresses.map((address) => (
-                      <span key={address} className="also">
-                        also {address}
-                      </span>
-                    ))}
-                  </dd>
-                </div>
-                {client.owner && (
-                  <div>
-                    <dt>Looked after</dt>
-                    <dd>by {client.owner}</dd>
-                  </div>
-                )}
-                {client.contacts.map((contact) => (
-                  <div key={contact.id}>
-                    <dt>{contact.role || 'Contact'}</dt>
-                    <dd>{[contact.name, contact.phone, contact.email].filter(Boolean).join(', ')}</dd>
-                  </div>
-                ))}
-                {client.links.map((link) => (
-                  <div key={link.id}>
-                    <dt>Knows</dt>
-                    <dd>
-                      {link.words} <RecordLink record={link.client} />
-                    </dd>
-                  </div>
-                ))}
-                <CustomFacts values={client.custom} />
-                {client.tags.length > 0 && (
-                  <div>
-                    <dt>Tags</dt>
-                    <dd>{client.tags.join(', ')}</dd>
-                  </div>
-                )}
-                {client.notes && (
-                  <div>
-                    <dt>Notes</dt>
-                    <dd className="written">{client.notes}</dd>
-                  </div>
-                )}
-              </dl>
+              <Facts key={client.id} client={client} />
               <Sections of="onClient" pillar="facts" id={client.id} name={client.name} />
             </>
           ),

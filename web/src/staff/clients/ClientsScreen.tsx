@@ -51,6 +51,11 @@ export function ClientsScreen() {
                 <p className="second" role="status">
                   {list.isSuccess ? (q ? `${count(total, 'client')} found` : `${count(total, 'client')} on file`) : ''}
                 </p>
+                <Allowed to="clients.edit">
+                  <p>
+                    <Link to="/clients/new">New client</Link>
+                  </p>
+                </Allowed>
                 <Allowed to="clients.merge">
                   <p>
                     <Link to="/clients/duplicates">Duplicates</Link>
@@ -80,7 +85,7 @@ export function ClientsScreen() {
                 fact: q ? 'Nobody by that name.' : 'No clients yet.',
                 next: q
                   ? 'Try fewer letters, or a part of the address.'
-                  : 'A client comes on file when you accept the first plan.',
+                  : 'A client comes on file when you accept the first plan, or when you write one down.',
               }}
             />
           ),

@@ -16,6 +16,11 @@ export const clients: Area = {
       may: 'clients.merge',
       Screen: lazy(async () => ({ default: (await import('./DuplicatesScreen')).DuplicatesScreen })),
     },
+    {
+      path: 'clients/new',
+      may: 'clients.edit',
+      Screen: lazy(async () => ({ default: (await import('./NewClientScreen')).NewClientScreen })),
+    },
     { path: 'clients/:id', Screen: lazy(async () => ({ default: (await import('./ClientScreen')).ClientScreen })) },
   ],
 };

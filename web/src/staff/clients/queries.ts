@@ -1,5 +1,5 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, need } from '../../shared/api';
+import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
 export function useClients(q: string) {
@@ -21,6 +21,47 @@ export function useClient(id: string) {
   return useQuery({
     queryKey: queryKeys.client(id),
     queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id } } })),
+  });
+}
+
+export type ClientEdit = Schema<'ClientEdit'>;
+
+/** Saves what was written about a client; what is not sent stays. */
+export function useEditClient(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: ClientEdit) => need(api.PUT('/api/clients/{id}', { params: { path: { id } }, body })),
+    onSuccess: (client) => queries.setQueryData(queryKeys.client(id), client),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
+export function useMakeClient() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: ClientEdit) => need(api.POST('/api/clients', { body })),
+    onSuccess: (client) => queries.setQueryData(queryKeys.client(client.id), client),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
+export interface Written {
+  givenName: string;
+  familyName: string;
+  organisation: string;
+  email: string;
+  phone: string;
+  address: string;
+}
+
+/** Who on file may be the same as somebody who is being written down. */
+export function useAlike({ givenName, familyName, email, phone, address }: Written) {
+  const said = { givenName, familyName, email, phone, address };
+  return useQuery({
+    queryKey: queryKeys.alike(said),
+    queryFn: () => need(api.GET('/api/alike', { params: { query: said } })),
+    enabled: Object.values(said).some((text) => text.trim().length > 2),
+    placeholderData: keepPreviousData,
   });
 }
 

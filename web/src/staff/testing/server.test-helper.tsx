@@ -23,6 +23,7 @@ const everything: Session['user']['may'] = [
   'messages.see',
   'clients.merge',
   'clients.import',
+  'clients.edit',
   'projects.lead-any',
   'changes.undo-any',
   'forms.design',

@@ -1,0 +1,157 @@
+import Button from '@mui/material/Button';
+import { useId, useRef, type KeyboardEvent, type ReactNode, type SyntheticEvent } from 'react';
+import { ProblemError } from '../../shared/api';
+import { MarkShape } from '../../shared/Mark';
+import { useUnsaved } from '../shell/useUnsaved';
+import './fact.css';
+
+export interface FactField {
+  key: string;
+  label: string;
+  value: string;
+  kind?: 'text' | 'long' | 'email' | 'tel';
+  options?: { value: string; label: string }[];
+}
+
+interface Props {
+  /** Under which what is typed is kept until it is saved. */
+  name: string;
+  label: string;
+  /** What is on file; nothing where nothing is. */
+  shown: ReactNode;
+  fields: FactField[];
+  canEdit: boolean;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  onSave: (values: Record<string, string>) => Promise<unknown>;
+  busy: boolean;
+  error: Error | null;
+}
+
+/** What is wrong with one of the fields: the server names it by its path. */
+function faultOf(error: Error | null, key: string): string | null {
+  if (!(error instanceof ProblemError)) return null;
+  return error.violations.find(({ path }) => path === key || path.endsWith(`.${key}`))?.message ?? null;
+}
+
+/** One fact about a client: pressed, it is edited where it stands. What is typed is kept until it is saved or cancelled. */
+export function FactRow(props: Props) {
+  const { label, shown, canEdit, open, onOpen } = props;
+  const value = useRef<HTMLButtonElement>(null);
+  if (open)
+    return (
+      <FactEdit
+        {...props}
+        onOpen={(is) => {
+          onOpen(is);
+          // Whoever goes by key stands where they were.
+          if (!is) setTimeout(() => value.current?.focus());
+        }}
+      />
+    );
+  return (
+    <div>
+      <dt>{label}</dt>
+      <dd>
+        {canEdit ? (
+          <button ref={value} type="button" className="fact-value" data-fact={label} onClick={() => onOpen(true)}>
+            <span className="unseen">Edit {label}: </span>
+            {shown || <span className="second">not filled in</span>}
+          </button>
+        ) : (
+          shown || <span className="second">not known</span>
+        )}
+      </dd>
+    </div>
+  );
+}
+
+function FactEdit({ name, label, fields, onOpen, onSave, busy, error }: Props) {
+  const begun = Object.fromEntries(fields.map((field) => [field.key, field.value]));
+  const [typed, setTyped, forget] = useUnsaved(name, begun);
+  const id = useId();
+  const saving = useRef(false);
+  const general = error && !fields.some((field) => faultOf(error, field.key)) ? error.message : null;
+  const cancel = () => {
+    forget();
+    onOpen(false);
+  };
+  const save = async (event?: SyntheticEvent) => {
+    event?.preventDefault();
+    if (busy || saving.current) return;
+    saving.current = true;
+    try {
+      await onSave({ ...begun, ...typed });
+      forget();
+      onOpen(false);
+    } catch {
+      // It stays as it was typed, with what is wrong beside it.
+    } finally {
+      saving.current = false;
+    }
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      cancel();
+    }
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void save();
+  };
+  return (
+    <div className="fact-edit">
+      <dt className={fields.length === 1 ? 'unseen' : undefined}>{label}</dt>
+      <dd>
+        <form onSubmit={(event) => void save(event)} onKeyDown={onKey} aria-label={`Edit ${label}`}>
+          {fields.map((field, i) => {
+            const fault = faultOf(error, field.key);
+            const shared = {
+              id: `${id}-${field.key}`,
+              value: typed[field.key] ?? field.value,
+              autoFocus: i === 0,
+              'aria-invalid': fault ? true : undefined,
+              'aria-describedby': fault ? `${id}-${field.key}-error` : undefined,
+              onChange: (event: { target: { value: string } }) =>
+                setTyped({ ...begun, ...typed, [field.key]: event.target.value }),
+            };
+            return (
+              <div key={field.key} className={fault ? 'staff-field wrong' : 'staff-field'}>
+                <label htmlFor={shared.id}>{field.label}</label>
+                {field.options ? (
+                  <select {...shared}>
+                    {field.options.map((option) => (
+                      <option key={option.value} value={option.value}>
+                        {option.label}
+                      </option>
+                    ))}
+                  </select>
+                ) : field.kind === 'long' ? (
+                  <textarea {...shared} rows={4} />
+                ) : (
+                  <input {...shared} type={field.kind ?? 'text'} autoComplete="off" />
+                )}
+                {fault && (
+                  <p id={`${id}-${field.key}-error`} className="staff-field-error">
+                    <MarkShape kind="choose" /> {fault}
+                  </p>
+                )}
+              </div>
+            );
+          })}
+          {general && (
+            <p role="alert" className="staff-field-error">
+              <MarkShape kind="choose" /> {general}
+            </p>
+          )}
+          <p className="fact-does">
+            <Button type="submit" size="small" variant="outlined" disabled={busy}>
+              Save
+            </Button>
+            <Button size="small" variant="outlined" onClick={cancel}>
+              Cancel
+            </Button>
+          </p>
+        </form>
+      </dd>
+    </div>
+  );
+}
