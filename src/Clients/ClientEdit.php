@@ -78,7 +78,7 @@ final readonly class ClientEdit
     }
 
     /**
-     * @return array<int, array{id: string|null, was: string|null, kind: ContactKind, value: string}> by their place in what was sent
+     * @return array<int, array{id: string|null, was: string|null, kind: ContactKind, value: string, remove: bool}> by their place in what was sent
      *
      * @throws InvalidInput
      */
@@ -96,7 +96,7 @@ final readonly class ClientEdit
             if (null === $kind) {
                 throw new InvalidInput("contactPoints.$i.kind", 'Choose email or phone.');
             }
-            $points[$i] = ['id' => \is_string($one['id'] ?? null) ? $one['id'] : null, 'was' => \is_string($one['was'] ?? null) ? $one['was'] : null, 'kind' => $kind, 'value' => $value];
+            $points[$i] = ['id' => \is_string($one['id'] ?? null) ? $one['id'] : null, 'was' => \is_string($one['was'] ?? null) ? $one['was'] : null, 'kind' => $kind, 'value' => $value, 'remove' => true === ($one['remove'] ?? false)];
         }
 
         return $points;

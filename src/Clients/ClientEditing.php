@@ -83,8 +83,8 @@ final readonly class ClientEditing
     private function reach(Client $client, ClientEdit $edit): void
     {
         foreach ($edit->contactPoints() as $i => $point) {
-            $value = $this->read("contactPoints.$i.value", $point['kind'], $point['value']);
             if (null === $point['id']) {
+                $value = $this->read("contactPoints.$i.value", $point['kind'], $point['value']);
                 $this->refuseTwice("contactPoints.$i.value", $client, $point['kind'], $value);
                 $this->points->add($client, $point['kind'], $value);
                 continue;
@@ -96,6 +96,14 @@ final readonly class ClientEditing
             $this->em->refresh($there);
             if ($there->value !== ($point['was'] ?? $there->value)) {
                 throw new ChangedMeanwhile("Somebody has made it {$there->value} meanwhile. Look again; nothing was overwritten.");
+            }
+            if ($point['remove']) {
+                $this->points->remove($there);
+                continue;
+            }
+            $value = $this->read("contactPoints.$i.value", $point['kind'], $point['value']);
+            if ($value !== $there->value) {
+                $this->refuseTwice("contactPoints.$i.value", $client, $point['kind'], $value);
             }
             $this->points->set($client, $point['kind'], $value, $there->value);
         }

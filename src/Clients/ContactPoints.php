@@ -34,6 +34,12 @@ final readonly class ContactPoints
         $this->add($client, $kind, $value);
     }
 
+    public function remove(ContactPoint $point): void
+    {
+        $point->client->contactPoints->removeElement($point);
+        $this->em->remove($point);
+    }
+
     private function key(ContactKind $kind, string $value): string
     {
         return ContactKind::Email === $kind ? $this->emails->key($value) : $value;

@@ -18,7 +18,8 @@ final readonly class Redo
 {
     private const MANY = 1000;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ColumnValues $values, private MessageBusInterface $bus, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ColumnValues $values,
+        private BroughtBack $back, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -58,23 +59,12 @@ final readonly class Redo
     private function again(array $entries): array
     {
         $kept = [];
-        $done = 0;
-        /** @var array<string, object> $made */
-        $made = [];
+        $done = $this->back->of($entries);
         foreach ($entries as $entry) {
-            if (Action::Removed === $entry->action && null === $this->em->find($entry->recordClass, $entry->recordId)) {
-                $meta = $this->em->getClassMetadata($entry->recordClass);
-                $record = $meta->newInstance();
-                $meta->setFieldValue($record, 'id', $entry->recordId);
-                $made[$entry->recordId] = $record;
-            }
-        }
-        foreach ($entries as $entry) {
-            if (isset($made[$entry->recordId]) && Action::Removed === $entry->action) {
-                foreach ($entry->before as $name => $value) {
-                    $this->values->restore($this->em, $made[$entry->recordId], $name, $value, $made);
-                }
-                $this->em->persist($made[$entry->recordId]);
+            // What the taking back made again goes again.
+            $record = Action::Made === $entry->action ? $this->em->find($entry->recordClass, $entry->recordId) : null;
+            if (null !== $record) {
+                $this->em->remove($record);
                 ++$done;
             }
         }

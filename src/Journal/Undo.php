@@ -29,6 +29,7 @@ final readonly class Undo
         private Changes $changes,
         private References $references,
         private ColumnValues $values,
+        private BroughtBack $back,
         private BulkRemoval $bulk,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
@@ -113,7 +114,8 @@ final readonly class Undo
      */
     private function takeBack(array $entries, bool $all = false): array
     {
-        $undone = 0;
+        // What it removed is there again, for the rest to point at.
+        $undone = $this->back->of($entries);
         $kept = [];
         $made = [];
         $seen = [];

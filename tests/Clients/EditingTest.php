@@ -66,6 +66,25 @@ final class EditingTest extends AppTestCase
         self::assertSame(['contactPoints.0.value'], array_keys($this->edit(['contactPoints' => [['kind' => 'phone', 'value' => '+353 20 915 0148']]])->ok(422)->violations()), 'it is there already');
     }
 
+    public function testAWayThatIsWrongIsRemovedAndComesBackWithOneUndo(): void
+    {
+        $phone = $this->get("/api/clients/{$this->id}")->ok()->text('contactPoints.1.id');
+        $this->edit(['contactPoints' => [['id' => $phone, 'was' => '+353209150184', 'kind' => 'phone', 'value' => '', 'remove' => true]]])->ok();
+        self::assertSame(['Bryony@tesk.example'], $this->get("/api/clients/{$this->id}")->ok()->column('contactPoints', 'value'));
+        self::assertSame([], $this->get('/api/search?q=0184')->ok()->rows('items'), 'nor found by it');
+        self::assertSame([], $this->get('/api/alike?phone=020+915+0184')->ok()->rows('items'), 'nor known by it');
+
+        $change = $this->get('/api/changes/last')->ok()->text('change.id');
+        $this->post("/api/changes/$change/undo")->ok();
+        $client = $this->get("/api/clients/{$this->id}")->ok();
+        self::assertSame([['Bryony@tesk.example', '+353209150184'], $phone], [$client->column('contactPoints', 'value'), $client->text('contactPoints.1.id')]);
+        self::assertSame(['Bryony Tesk'], $this->get('/api/search?q=0184')->ok()->column('items', 'label'));
+        self::assertCount(1, $this->get('/api/alike?phone=020+915+0184&familyName=Tesk')->ok()->rows('items'));
+
+        $this->post("/api/changes/$change/redo")->ok();
+        self::assertSame(['Bryony@tesk.example'], $this->get("/api/clients/{$this->id}")->ok()->column('contactPoints', 'value'), 'and goes again');
+    }
+
     public function testTwoWhoEditAtOnceDoNotOverwriteEachOther(): void
     {
         $version = $this->get("/api/clients/{$this->id}")->ok()->number('version');

@@ -24,6 +24,8 @@ interface Props {
   open: boolean;
   onOpen: (open: boolean) => void;
   onSave: (values: Record<string, string>) => Promise<unknown>;
+  /** Takes the fact away altogether; nothing where it can only be emptied. */
+  onRemove?: (() => Promise<unknown>) | undefined;
   busy: boolean;
   error: Error | null;
 }
@@ -66,7 +68,7 @@ export function FactRow(props: Props) {
   );
 }
 
-function FactEdit({ name, label, fields, onOpen, onSave, busy, error }: Props) {
+function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }: Props) {
   const begun = Object.fromEntries(fields.map((field) => [field.key, field.value]));
   const [typed, setTyped, forget] = useUnsaved(name, begun);
   const id = useId();
@@ -76,12 +78,12 @@ function FactEdit({ name, label, fields, onOpen, onSave, busy, error }: Props) {
     forget();
     onOpen(false);
   };
-  const save = async (event?: SyntheticEvent) => {
-    event?.preventDefault();
+  const carryOut = async (work: () => Promise<unknown>) => {
+    // Two keys within one breath are one change.
     if (busy || saving.current) return;
     saving.current = true;
     try {
-      await onSave({ ...begun, ...typed });
+      await work();
       forget();
       onOpen(false);
     } catch {
@@ -90,18 +92,22 @@ function FactEdit({ name, label, fields, onOpen, onSave, busy, error }: Props) {
       saving.current = false;
     }
   };
+  const save = (event?: SyntheticEvent) => {
+    event?.preventDefault();
+    void carryOut(() => onSave({ ...begun, ...typed }));
+  };
   const onKey = (event: KeyboardEvent) => {
     if (event.key === 'Escape') {
       event.stopPropagation();
       cancel();
     }
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void save();
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) save();
   };
   return (
     <div className="fact-edit">
       <dt className={fields.length === 1 ? 'unseen' : undefined}>{label}</dt>
       <dd>
-        <form onSubmit={(event) => void save(event)} onKeyDown={onKey} aria-label={`Edit ${label}`}>
+        <form onSubmit={save} onKeyDown={onKey} aria-label={`Edit ${label}`}>
           {fields.map((field, i) => {
             const fault = faultOf(error, field.key);
             const shared = {
@@ -149,6 +155,11 @@ function FactEdit({ name, label, fields, onOpen, onSave, busy, error }: Props) {
             <Button size="small" variant="outlined" onClick={cancel}>
               Cancel
             </Button>
+            {onRemove && (
+              <Button size="small" variant="outlined" disabled={busy} onClick={() => void carryOut(onRemove)}>
+                Remove
+              </Button>
+            )}
           </p>
         </form>
       </dd>

@@ -89,6 +89,17 @@ describe('facts about a client', () => {
     expect(localStorage).toHaveLength(0);
   });
 
+  it('are removed, where they are a way to reach somebody', async () => {
+    const calls = show({ 'PUT /api/clients/c1': { ...client, contactPoints: [] } });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Phone/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove' }));
+    expect(await screen.findByText(/915 0184 removed/)).toBeTruthy();
+    expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
+      version: 4,
+      contactPoints: [{ id: 'p1', was: '+353209150184', kind: 'phone', value: '', remove: true }],
+    });
+  });
+
   it('are added: another mail address', async () => {
     const calls = show({ 'PUT /api/clients/c1': client });
     fireEvent.click(await screen.findByRole('button', { name: 'Add email' }));

@@ -18,6 +18,7 @@ interface Fact {
   shown: string;
   fields: FactField[];
   edit: (values: Record<string, string>) => ClientEdit;
+  remove?: ClientEdit;
 }
 
 const lines = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
@@ -31,6 +32,7 @@ function pointFact(point: Point): Fact {
     shown: point.text,
     fields: [{ key: 'value', label: reach[point.kind], value: point.text, kind }],
     edit: ({ value = '' }) => ({ contactPoints: [{ id: point.id, was: point.value, kind: point.kind, value }] }),
+    remove: { contactPoints: [{ id: point.id, was: point.value, kind: point.kind, value: '', remove: true }] },
   };
 }
 
@@ -152,6 +154,13 @@ export function Facts({ client }: { client: Client }) {
             onOpen={(is) => turn(is ? fact.key : null)}
             busy={edit.isPending}
             error={open === fact.key ? edit.error : null}
+            onRemove={
+              fact.remove &&
+              (async () => {
+                await edit.mutateAsync({ version: client.version, ...fact.remove });
+                toast({ words: `${fact.shown} removed. U takes it back.` });
+              })
+            }
             onSave={async (values) => {
               await edit.mutateAsync({ version: client.version, ...fact.edit(values) });
               toast({ words: `${fact.label} saved. U takes it back.` });
