@@ -86,7 +86,7 @@ final class Pictures extends BrowserTestCase
 
     private function take(string $name): void
     {
-        $this->until(fn (): bool => true === $this->driver->executeScript('return document.fonts.status === "loaded" && [...document.images].every((i) => i.complete)'), 'fonts and pictures are there');
+        $this->until(fn (): bool => true === $this->driver->executeScript('return document.fonts.status === "loaded" && [...document.images].every((i) => i.complete) && document.querySelector(".coming") === null'), 'fonts, pictures and lists are there');
         $this->driver->executeScript('document.activeElement?.blur()');
         $this->driver->takeScreenshot(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");
         self::assertFileExists(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");
