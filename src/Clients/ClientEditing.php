@@ -59,8 +59,8 @@ final readonly class ClientEditing
 
     private function write(Client $client, ClientEdit $edit): void
     {
-        [$given, $family] = [$edit->text('givenName') ?? $client->givenName, $edit->text('familyName') ?? $client->familyName];
-        $organisation = $edit->text('organisation') ?? $client->organisation;
+        [$given, $family] = [$edit->text('givenName', 200) ?? $client->givenName, $edit->text('familyName', 200) ?? $client->familyName];
+        $organisation = $edit->text('organisation', 200) ?? $client->organisation;
         if ('' === $given.$family.$organisation) {
             throw new InvalidInput('familyName', 'A client has a name, or is an organisation.');
         }
@@ -68,12 +68,12 @@ final readonly class ClientEditing
         $client->rename($given, '' === $given.$family ? $organisation : $family);
         $client->become(
             $organisation,
-            $edit->text('address') ?? $client->address,
+            $edit->text('address', 300) ?? $client->address,
             $edit->texts('otherAddresses', self::MOST_ADDRESSES, 300) ?? $client->otherAddresses,
-            $edit->text('notes') ?? $client->notes,
+            $edit->text('notes', 10_000) ?? $client->notes,
             $edit->texts('tags', self::MOST_TAGS, 60) ?? $client->tags,
         );
-        $owner = $edit->owner();
+        $owner = $edit->text('owner', 36);
         if (null !== $owner) {
             $client->giveTo('' === $owner ? null : ($this->em->find(Staff::class, $owner) ?? throw new InvalidInput('owner', 'Choose somebody who is here.')));
         }

@@ -98,6 +98,20 @@ class Project implements Journaled
         $this->stage = mb_substr($stage, 0, 40);
     }
 
+    /**
+     * As somebody writes it by hand.
+     *
+     * @param list<string> $tags
+     */
+    public function become(string $title, ?\DateTimeImmutable $readyBy, string $budget, string $notes, array $tags): void
+    {
+        $this->title = $title;
+        $this->readyBy = $readyBy;
+        $this->budget = $budget;
+        $this->notes = $notes;
+        $this->tags = $tags;
+    }
+
     public function leadBy(Staff $lead): void
     {
         $this->lead = $lead;

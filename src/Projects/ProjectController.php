@@ -14,6 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
+use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
@@ -21,7 +22,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ProjectController
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private ProjectEditing $editing, private Viewer $viewer)
     {
     }
 
@@ -37,17 +38,31 @@ final readonly class ProjectController
         return new JsonResponse($this->view->whole($this->viewer->read($this->em->find(Project::class, $id) ?? throw Problem::notFound('project'))));
     }
 
+    #[Route('/{id}', methods: ['PUT'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $project = $this->led($id, $staff);
+        $this->editing->edit($project, new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->whole($project));
+    }
+
     #[Route('/{id}/stage', methods: ['POST'])]
     public function move(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
-        $project = $this->em->find(Project::class, $id) ?? throw Problem::notFound('project');
-        if ($project->lead !== $staff && !$this->viewer->may(Permission::LeadAny)) {
-            throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
-        }
+        $project = $this->led($id, $staff);
         $body = JsonBody::read($request);
         $version = $body['version'] ?? null;
         $this->moves->move($project, JsonBody::text($body, 'stage', 40), \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'), $staff);
 
         return new JsonResponse($this->view->whole($project));
+    }
+
+    /** One that whoever asks may change: their own, or any. */
+    private function led(string $id, Staff $staff): Project
+    {
+        $project = $this->em->find(Project::class, $id) ?? throw Problem::notFound('project');
+
+        return $project->lead === $staff || $this->viewer->may(Permission::LeadAny) ? $project : throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
     }
 }

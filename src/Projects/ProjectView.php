@@ -32,6 +32,7 @@ final readonly class ProjectView
         return $this->rows->of([$project])[0] + [
             'notes' => $project->notes,
             'version' => $project->version,
+            'leadId' => $project->lead->id,
             'asset' => null === $project->asset ? null : $project->asset->toArray() + ['custom' => $this->fields->shown('asset', $project->asset->custom)],
             'budget' => $project->budget,
             'tags' => $project->tags,

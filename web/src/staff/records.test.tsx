@@ -90,6 +90,7 @@ const project: Schema<'Project'> = {
   ],
   submission: { kind: 'submission', id: 'a1', label: 'A-0001 Orla Fennick', path: '/arrivals/a1' },
   version: 1,
+  leadId: 's2',
 };
 
 const entry: Schema<'JournalEntry'> = {
@@ -249,6 +250,37 @@ describe('records', () => {
       'GET /api/projects/zz': () => problem(404, 'No.'),
     });
     await waitFor(() => expect(screen.getByText('There is no such project')).toBeTruthy());
+  });
+
+  it('a project’s facts are edited where they stand', async () => {
+    const calls = showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [], next: null },
+      'GET /api/journal': { items: [], next: null },
+      'GET /api/rules': { items: [], offers: { staff: [{ value: 's3', label: 'Teo Ashbrand' }] } },
+      'PUT /api/projects/p1': { ...project, version: 2, lead: 'Teo Ashbrand', leadId: 's3' },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Led by/ }));
+    expect(await screen.findByRole('option', { name: 'Teo Ashbrand' })).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Led by'), { target: { value: 's3' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Led by' }));
+    expect(await screen.findByText(/Led by saved/)).toBeTruthy();
+    expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ version: 1, lead: 's3' });
+  });
+
+  it('a fact that is open has the main key to itself', async () => {
+    const calls = showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+      'GET /api/projects/p1': project,
+      'GET /api/tasks': { items: [task(1, 'to-do')], next: null },
+      'GET /api/journal': { items: [], next: null },
+      'PUT /api/projects/p1': project,
+      'POST /api/tasks/t1/finish': task(1, 'done'),
+    });
+    await screen.findByText('Finish task 1');
+    fireEvent.click(screen.getByRole('button', { name: /^Edit Notes/ }));
+    fireEvent.keyDown(screen.getByLabelText('Notes'), { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText(/Notes saved/)).toBeTruthy();
+    expect(calls.filter((call) => call.method === 'POST')).toEqual([]);
   });
 
   it('a project is moved to another stage, as it was seen', async () => {

@@ -1,30 +1,20 @@
-import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
 import { CustomFacts } from '../shell/CustomFacts';
+import { FactList, type Fact } from '../shell/FactList';
 import { RecordLink } from '../shell/RecordLink';
-import { useToast } from '../shell/Toast';
-import { isUnsaved } from '../shell/useUnsaved';
-import { FactRow, type FactField } from './FactRow';
 import { useEditClient, type ClientEdit } from './queries';
 
 type Client = Schema<'Client'>;
 type Point = Client['contactPoints'][number];
 
-interface Fact {
-  key: string;
-  label: string;
-  shown: string;
-  fields: FactField[];
-  edit: (values: Record<string, string>) => ClientEdit;
-  remove?: ClientEdit;
-}
+type ClientFact = Fact<ClientEdit>;
 
 const lines = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
 const reach = { email: 'Email', phone: 'Phone' } as const;
 
-function pointFact(point: Point): Fact {
+function pointFact(point: Point): ClientFact {
   const kind = point.kind === 'email' ? 'email' : 'tel';
   return {
     key: point.id,
@@ -37,7 +27,7 @@ function pointFact(point: Point): Fact {
 }
 
 /** A mail address or a number that is not there yet. */
-function newPoint(kind: Point['kind']): Fact {
+function newPoint(kind: Point['kind']): ClientFact {
   return {
     key: `new-${kind}`,
     label: reach[kind],
@@ -47,7 +37,7 @@ function newPoint(kind: Point['kind']): Fact {
   };
 }
 
-function factsOf(client: Client, staff: Schema<'Offer'>[]): Fact[] {
+function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
   return [
     {
       key: 'name',
@@ -114,59 +104,17 @@ export function Facts({ client }: { client: Client }) {
   const canEdit = user.may.includes('clients.edit') && client.mergedInto === null;
   const staff = useOffers(canEdit).data?.staff ?? [];
   const edit = useEditClient(client.id);
-  const toast = useToast();
-  const kept = (fact: Fact) => `client.${client.id}.${fact.key}`;
-  const adding = (['email', 'phone'] as const).map(newPoint);
-  const [open, setOpen] = useState<string | null>(
-    () => [...factsOf(client, []), ...adding].find((fact) => isUnsaved(kept(fact)))?.key ?? null,
-  );
-  const shown = [...factsOf(client, staff), ...adding.filter((fact) => fact.key === open)].filter(
-    (fact) => canEdit || fact.shown !== '' || fact.key === 'address',
-  );
-  const turn = (key: string | null) => {
-    edit.reset();
-    setOpen(key);
-  };
   return (
     <>
-      <div className="section-head">
-        <h2>Facts</h2>
-        {canEdit && (
-          <small>
-            {adding.map((fact) => (
-              <button key={fact.key} type="button" className="link-button" onClick={() => turn(fact.key)}>
-                Add {fact.label.toLowerCase()}
-              </button>
-            ))}
-          </small>
-        )}
-      </div>
-      <dl className="facts">
-        {shown.map((fact) => (
-          <FactRow
-            key={fact.key}
-            name={kept(fact)}
-            label={fact.label}
-            shown={fact.shown}
-            fields={fact.fields}
-            canEdit={canEdit}
-            open={canEdit && open === fact.key}
-            onOpen={(is) => turn(is ? fact.key : null)}
-            busy={edit.isPending}
-            error={open === fact.key ? edit.error : null}
-            onRemove={
-              fact.remove &&
-              (async () => {
-                await edit.mutateAsync({ version: client.version, ...fact.remove });
-                toast({ words: `${fact.shown} removed. U takes it back.` });
-              })
-            }
-            onSave={async (values) => {
-              await edit.mutateAsync({ version: client.version, ...fact.edit(values) });
-              toast({ words: `${fact.label} saved. U takes it back.` });
-            }}
-          />
-        ))}
+      <FactList
+        name={`client.${client.id}`}
+        title="Facts"
+        facts={factsOf(client, staff)}
+        adding={(['email', 'phone'] as const).map(newPoint)}
+        canEdit={canEdit}
+        saving={edit}
+        save={(part) => edit.mutateAsync({ version: client.version, ...part })}
+      >
         {client.contacts.map((contact) => (
           <div key={contact.id}>
             <dt>{contact.role || 'Contact'}</dt>
@@ -182,7 +130,7 @@ export function Facts({ client }: { client: Client }) {
           </div>
         ))}
         <CustomFacts values={client.custom} />
-      </dl>
+      </FactList>
       <ReachLinks client={client} />
     </>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { ProblemError, type Schema } from '../../shared/api';
 import { Drawing } from '../../shared/Drawing';
 import { ComingRows, Trouble } from '../../shared/Notice';
@@ -15,6 +15,7 @@ import { NotFound } from '../shell/Plain';
 import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
 import { Course } from './Course';
+import { ProjectFacts } from './ProjectFacts';
 import './projects.css';
 import { useFinishTask, useMoveStage, useProject, useTasks } from './queries';
 import { TaskList } from './TaskList';
@@ -165,20 +166,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
           middling: '300px',
           content: (
             <>
-              <div className="section-head">
-                <h2>Notes</h2>
-                {project.submission && (
-                  <Link to={`/arrivals/${project.submission.id}?state=accepted`}>
-                    As written
-                    <span className="unseen">, {project.submission.label}</span>
-                  </Link>
-                )}
-              </div>
-              {project.notes ? (
-                <p className="letter serif notes">{project.notes}</p>
-              ) : (
-                <p className="nothing second">None.</p>
-              )}
+              <ProjectFacts project={project} />
               <Wanted project={project} />
               <Sections of="onProject" pillar="papers" id={project.id} name={project.title} />
             </>
@@ -192,11 +180,11 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
 
 const wished = { appointment: 'Appointment', quote: 'Quote' } as const;
 
-/** What the client wishes and may spend, and the business's own fields. */
+/** What the client wishes, and the business's own fields. */
 function Wanted({ project }: { project: Schema<'Project'> }) {
   const asset = project.asset;
-  const known = project.wishes.length + project.custom.length + project.tags.length + (asset?.custom.length ?? 0);
-  if (known === 0 && !project.budget && !asset?.serialNumber) return null;
+  const known = project.wishes.length + project.custom.length + (asset?.custom.length ?? 0);
+  if (known === 0 && !asset?.serialNumber) return null;
   return (
     <>
       <div className="section-head">
@@ -209,12 +197,6 @@ function Wanted({ project }: { project: Schema<'Project'> }) {
             <dd className="written">{wish.text}</dd>
           </div>
         ))}
-        {project.budget && (
-          <div>
-            <dt>Budget</dt>
-            <dd className="figures">{project.budget}</dd>
-          </div>
-        )}
         {asset?.serialNumber && (
           <div>
             <dt>Number on it</dt>
@@ -222,12 +204,6 @@ function Wanted({ project }: { project: Schema<'Project'> }) {
           </div>
         )}
         <CustomFacts values={[...(asset?.custom ?? []), ...project.custom]} />
-        {project.tags.length > 0 && (
-          <div>
-            <dt>Tags</dt>
-            <dd>{project.tags.join(', ')}</dd>
-          </div>
-        )}
       </dl>
     </>
   );

@@ -26,6 +26,19 @@ export function useProject(id: string) {
   });
 }
 
+export type ProjectEdit = Omit<Schema<'ProjectEdit'>, 'version'>;
+
+/** Saves what was written about a project; what is not sent stays. */
+export function useEditProject(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schema<'ProjectEdit'>) =>
+      need(api.PUT('/api/projects/{id}', { params: { path: { id } }, body })),
+    onSuccess: (project) => queries.setQueryData(queryKeys.project(id), project),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
 /** All tasks of a project in their order. */
 export function useTasks(project: string) {
   return useQuery({

@@ -2,14 +2,14 @@ import Button from '@mui/material/Button';
 import { useId, useRef, type KeyboardEvent, type ReactNode, type SyntheticEvent } from 'react';
 import { ProblemError } from '../../shared/api';
 import { MarkShape } from '../../shared/Mark';
-import { useUnsaved } from '../shell/useUnsaved';
+import { useUnsaved } from './useUnsaved';
 import './fact.css';
 
 export interface FactField {
   key: string;
   label: string;
   value: string;
-  kind?: 'text' | 'long' | 'email' | 'tel';
+  kind?: 'text' | 'long' | 'email' | 'tel' | 'date';
   options?: { value: string; label: string }[];
 }
 
@@ -36,7 +36,7 @@ function faultOf(error: Error | null, key: string): string | null {
   return error.violations.find(({ path }) => path === key || path.endsWith(`.${key}`))?.message ?? null;
 }
 
-/** One fact about a client: pressed, it is edited where it stands. What is typed is kept until it is saved or cancelled. */
+/** One fact about a record: pressed, it is edited where it stands. What is typed is kept until it is saved or cancelled. */
 export function FactRow(props: Props) {
   const { label, shown, canEdit, open, onOpen } = props;
   const value = useRef<HTMLButtonElement>(null);
@@ -101,7 +101,11 @@ function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }
       event.stopPropagation();
       cancel();
     }
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) save();
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+      // The fact that is open has the key: nothing else is done with it.
+      event.stopPropagation();
+      save();
+    }
   };
   return (
     <div className="fact-edit">

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Record;
+
+use Telamon\Refusal\InvalidInput;
+
+/** What somebody writes about a record by hand, checked; null for what was not written. */
+class Edit
+{
+    /** @param array<array-key, mixed> $body as sent */
+    public function __construct(protected readonly array $body)
+    {
+    }
+
+    /**
+     * @param int $longest in characters
+     *
+     * @throws InvalidInput
+     */
+    public function text(string $field, int $longest): ?string
+    {
+        $value = $this->body[$field] ?? null;
+        if (null === $value) {
+            return null;
+        }
+        if (!\is_string($value)) {
+            throw new InvalidInput($field, 'Write this as text.');
+        }
+        $value = trim($value);
+
+        return mb_strlen($value) > $longest ? throw new InvalidInput($field, 'Shorten this to '.number_format($longest).' characters.') : $value;
+    }
+
+    /**
+     * @return list<string>|null each once, none empty
+     *
+     * @throws InvalidInput
+     */
+    public function texts(string $field, int $most, int $longest): ?array
+    {
+        $values = $this->body[$field] ?? null;
+        if (null === $values) {
+            return null;
+        }
+        if (!\is_array($values) || \count($values) > $most) {
+            throw new InvalidInput($field, "Send at most $most.");
+        }
+        $texts = [];
+        foreach ($values as $value) {
+            if (!\is_string($value) || mb_strlen(trim($value)) > $longest) {
+                throw new InvalidInput($field, "Each has at most $longest characters.");
+            }
+            $texts[] = trim($value);
+        }
+
+        return array_values(array_unique(array_filter($texts, static fn (string $text): bool => '' !== $text)));
+    }
+
+    /** @throws InvalidInput where the version that was looked at does not come with it */
+    public function version(): int
+    {
+        $version = $this->body['version'] ?? null;
+
+        return \is_int($version) ? $version : throw new InvalidInput('version', 'Send the version that was looked at.');
+    }
+}

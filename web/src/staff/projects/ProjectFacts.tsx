@@ -1,0 +1,87 @@
+import { Link } from 'react-router';
+import type { Schema } from '../../shared/api';
+import { shortDay } from '../../shared/words';
+import { useOffers } from '../people/queries';
+import { useSignedIn } from '../session';
+import { useToday } from '../shell/day';
+import { FactList, type Fact } from '../shell/FactList';
+import { useEditProject, type ProjectEdit } from './queries';
+
+type Project = Schema<'Project'>;
+
+function factsOf(project: Project, staff: Schema<'Offer'>[], today: string): Fact<ProjectEdit>[] {
+  const leads = staff.some((one) => one.value === project.leadId)
+    ? staff
+    : [{ value: project.leadId, label: project.lead }, ...staff];
+  return [
+    {
+      key: 'title',
+      label: 'Title',
+      shown: project.title,
+      fields: [{ key: 'title', label: 'Title', value: project.title }],
+      edit: ({ title = '' }) => ({ title }),
+    },
+    {
+      key: 'lead',
+      label: 'Led by',
+      shown: project.lead,
+      fields: [{ key: 'lead', label: 'Led by', value: project.leadId, options: leads }],
+      edit: ({ lead = '' }) => ({ lead }),
+    },
+    {
+      key: 'readyBy',
+      label: 'Ready by',
+      shown: project.readyBy ? shortDay(project.readyBy, today) : '',
+      fields: [{ key: 'readyBy', label: 'Ready by', value: project.readyBy ?? '', kind: 'date' }],
+      edit: ({ readyBy = '' }) => ({ readyBy }),
+    },
+    {
+      key: 'budget',
+      label: 'Budget',
+      shown: project.budget,
+      fields: [{ key: 'budget', label: 'Budget', value: project.budget }],
+      edit: ({ budget = '' }) => ({ budget }),
+    },
+    {
+      key: 'tags',
+      label: 'Tags',
+      shown: project.tags.join(', '),
+      fields: [{ key: 'tags', label: 'Tags, parted by commas', value: project.tags.join(', ') }],
+      edit: ({ tags = '' }) => ({ tags: tags.split(',') }),
+    },
+    {
+      key: 'notes',
+      label: 'Notes',
+      shown: project.notes,
+      fields: [{ key: 'notes', label: 'Notes', value: project.notes, kind: 'long' }],
+      edit: ({ notes = '' }) => ({ notes }),
+    },
+  ];
+}
+
+/** What is on file about a project, edited where it stands by whoever leads it, or any project. */
+export function ProjectFacts({ project }: { project: Project }) {
+  const { user } = useSignedIn();
+  const today = useToday();
+  const any = user.may.includes('projects.lead-any');
+  const staff = useOffers(any).data?.staff ?? [];
+  const edit = useEditProject(project.id);
+  return (
+    <FactList
+      name={`project.${project.id}`}
+      title="Facts"
+      facts={factsOf(project, staff, today)}
+      canEdit={any || project.leadId === user.id}
+      saving={edit}
+      save={(part) => edit.mutateAsync({ version: project.version, ...part })}
+      beside={
+        project.submission && (
+          <Link to={`/arrivals/${project.submission.id}?state=accepted`}>
+            As written
+            <span className="unseen">, {project.submission.label}</span>
+          </Link>
+        )
+      }
+    />
+  );
+}
