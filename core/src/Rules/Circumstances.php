@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Condition\Facts;
-use Telamon\Core\Rules\Triggers\Received;
 use Telamon\Core\Time\DayOrder;
 
 /** What a rule may ask about: the answers, and what is known beside them. */
@@ -16,18 +15,15 @@ final readonly class Circumstances
      * @param array<array-key, mixed> $answers by question key
      * @param array<string, string|list<string>> $beside what rooms declare: @client new, known or household;
      * @hours inside or outside; @finished yes or no
-     * @param list<Trigger> $events what has happened
-     * @param list<string> $what to what: stages, names of tasks, fields
-     * @param bool $byHand whether to something that somebody added by hand
      */
-    public function __construct(public string $form, private array $answers, private string $today, private DayOrder $order = DayOrder::Unstated, private array $beside = [], private array $events = [new Received()], private array $what = [], private bool $byHand = false)
+    public function __construct(public string $form, private array $answers, private string $today, private DayOrder $order = DayOrder::Unstated, private array $beside = [], private Happening $happening = new Happening())
     {
     }
 
     /** @param array<string, string|list<string>> $beside over those known before */
     public function with(array $beside): self
     {
-        return new self($this->form, $this->answers, $this->today, $this->order, $beside + $this->beside, $this->events, $this->what, $this->byHand);
+        return new self($this->form, $this->answers, $this->today, $this->order, $beside + $this->beside, $this->happening);
     }
 
     /**
@@ -38,13 +34,13 @@ final readonly class Circumstances
      */
     public function after(array $events, array $what = [], bool $byHand = false): self
     {
-        return new self($this->form, $this->answers, $this->today, $this->order, $this->beside, $events, $what, $byHand);
+        return new self($this->form, $this->answers, $this->today, $this->order, $this->beside, new Happening($events, $what, $byHand));
     }
 
     /** @param string $what any where empty */
     public function happened(Trigger $event, string $what, bool $alsoByHand): bool
     {
-        return [] !== array_filter($this->events, static fn (Trigger $one): bool => $one instanceof $event) && ('' === $what || \in_array(mb_strtolower($what), array_map(mb_strtolower(...), $this->what), true)) && ($alsoByHand || !$this->byHand);
+        return $this->happening->is($event, $what, $alsoByHand);
     }
 
     /** ISO 8601 day at the business. */
