@@ -17,6 +17,11 @@ final class AssetSearch implements Searched
         return 'asset';
     }
 
+    public static function words(): string
+    {
+        return '{asset}s';
+    }
+
     public static function select(): string
     {
         return <<<'SQL'

@@ -17,6 +17,11 @@ final class ClientSearch implements Searched
         return 'client';
     }
 
+    public static function words(): string
+    {
+        return 'Clients';
+    }
+
     public static function select(): string
     {
         return <<<'SQL'

@@ -17,6 +17,11 @@ final class ContactSearch implements Searched
         return 'contact';
     }
 
+    public static function words(): string
+    {
+        return 'Contacts';
+    }
+
     public static function select(): string
     {
         return <<<'SQL'

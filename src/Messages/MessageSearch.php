@@ -17,6 +17,11 @@ final class MessageSearch implements Searched
         return 'message';
     }
 
+    public static function words(): string
+    {
+        return 'Messages';
+    }
+
     public static function select(): string
     {
         return "SELECT m.id, m.subject AS title, m.to_name AS second, m.to_name || ' ' || m.to_address AS text, '/messages/' || m.id AS path FROM message m WHERE 1 {which}";

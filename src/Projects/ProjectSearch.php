@@ -17,6 +17,11 @@ final class ProjectSearch implements Searched
         return 'project';
     }
 
+    public static function words(): string
+    {
+        return 'Projects';
+    }
+
     public static function select(): string
     {
         return <<<'SQL'

@@ -10,6 +10,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Business\Profile;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
 
@@ -18,7 +19,7 @@ final readonly class SearchController
 {
     private const LONGEST = 100;
 
-    public function __construct(private Search $search, private SearchRows $rows, private Viewer $viewer)
+    public function __construct(private Search $search, private SearchRows $rows, private Viewer $viewer, private Profile $business)
     {
     }
 
@@ -30,7 +31,10 @@ final readonly class SearchController
             throw Problem::invalid('q', 'Shorten this to '.self::LONGEST.' characters.');
         }
 
-        return new JsonResponse(['items' => $this->search->find($q, $this->rows->kinds($this->viewer->may(...)), $this->paths())]);
+        $found = $this->search->find($q, $this->rows->kinds($this->viewer->may(...)), $this->paths());
+        $words = array_map(fn (string $words): string => ucfirst(str_replace('{asset}', $this->business->business()->assetWord, $words)), $this->rows->words());
+
+        return new JsonResponse(['items' => array_map(static fn (array $item): array => ['group' => $words[$item['kind']] ?? ''] + $item, $found)]);
     }
 
     /** @return list<string>|null where what may be read is shown; null for everywhere */

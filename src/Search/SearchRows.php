@@ -61,6 +61,17 @@ final readonly class SearchRows
         return $kinds;
     }
 
+    /** @return array<string, string> what each kind is called, where it is found */
+    public function words(): array
+    {
+        $words = [];
+        foreach ($this->searched as $one) {
+            $words[$one::kind()] = $one::words();
+        }
+
+        return $words;
+    }
+
     /**
      * The records that are to be filed anew when one is written.
      *

@@ -14,6 +14,9 @@ interface Searched
     /** The kind of record, as the contract names it. */
     public static function kind(): string;
 
+    /** What they are called together, where they are found; “{asset}s” where the business has its own word. */
+    public static function words(): string;
+
     /**
      * A row a record: its id, what it is called (title), what stands beside that (second), what else it is found by
      * (text), and the address of its screen (path).

@@ -17,6 +17,11 @@ final class SubmissionSearch implements Searched
         return 'submission';
     }
 
+    public static function words(): string
+    {
+        return 'Arrivals';
+    }
+
     public static function select(): string
     {
         return <<<'SQL'

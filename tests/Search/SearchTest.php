@@ -24,6 +24,8 @@ final class SearchTest extends AppTestCase
         self::assertContains('client Órla Fennick', $this->find('orla'), 'without the accent');
         self::assertContains('client Órla Fennick', $this->find('ÓRLA fe'), 'with a short word');
         self::assertContains('asset Pell & Thrane upright', $this->find('thrane'));
+        self::assertSame(['Arrivals', 'Clients', 'Projects', 'Messages', 'Messages'], $this->get('/api/search?q=fenn')->ok()->column('items', 'group'));
+        self::assertContains('Pianos', $this->get('/api/search?q=thrane')->ok()->column('items', 'group'), 'as the business calls them');
         self::assertContains('client Órla Fennick', $this->find('020 914'), 'by phone as it is typed here');
         self::assertContains('client Órla Fennick', $this->find('orla.fennick@'));
         self::assertSame(['project P-0001 Repair', 'message P-0001: Repair for Órla Fennick'], $this->find('P-0001'));

@@ -152,8 +152,22 @@ describe('the shell', () => {
     const calls = showScreen('/x', '/x', <Lintel areas={[]} onKeys={() => undefined} />, {
       'GET /api/search': {
         items: [
-          { kind: 'client', id: 'c1', label: 'Orla Fennick', second: 'orla@example.com', path: '/clients/c1' },
-          { kind: 'asset', id: 'p1', label: 'Pell upright', second: 'Orla Fennick', path: '/clients/c1' },
+          {
+            kind: 'client',
+            group: 'Clients',
+            id: 'c1',
+            label: 'Orla Fennick',
+            second: 'orla@example.com',
+            path: '/clients/c1',
+          },
+          {
+            kind: 'asset',
+            group: 'Pianos',
+            id: 'p1',
+            label: 'Pell upright',
+            second: 'Orla Fennick',
+            path: '/clients/c1',
+          },
         ],
       },
     });
