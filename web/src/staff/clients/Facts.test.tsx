@@ -89,6 +89,25 @@ describe('facts about a client', () => {
     expect(localStorage).toHaveLength(0);
   });
 
+  it('send what was touched, and the rest as it is by then', async () => {
+    show();
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Name/ }));
+    fireEvent.change(screen.getByLabelText('Given name'), { target: { value: 'Briony' } });
+    cleanup();
+    const theirs = { ...client, version: 5, name: 'Bryony Quill', familyName: 'Quill' };
+    const calls = show({ 'GET /api/clients/c1': theirs, 'PUT /api/clients/c1': theirs });
+    expect(await screen.findByLabelText('Given name')).toHaveProperty('value', 'Briony');
+    expect(screen.getByLabelText('Family name')).toHaveProperty('value', 'Quill');
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Name' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
+        version: 5,
+        givenName: 'Briony',
+        familyName: 'Quill',
+      }),
+    );
+  });
+
   it('are removed, where they are a way to reach somebody', async () => {
     const calls = show({ 'PUT /api/clients/c1': { ...client, contactPoints: [] } });
     fireEvent.click(await screen.findByRole('button', { name: /^Edit Phone/ }));

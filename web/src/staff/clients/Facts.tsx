@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
@@ -76,7 +77,13 @@ function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
           key: 'owner',
           label: 'Looked after by',
           value: client.ownerId ?? '',
-          options: [{ value: '', label: 'nobody in particular' }, ...staff],
+          options: [
+            { value: '', label: 'nobody in particular' },
+            ...(client.ownerId && !staff.some((one) => one.value === client.ownerId)
+              ? [{ value: client.ownerId, label: client.owner ?? '' }]
+              : []),
+            ...staff,
+          ],
         },
       ],
       edit: ({ owner = '' }) => ({ owner }),
@@ -102,7 +109,8 @@ function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
 export function Facts({ client }: { client: Client }) {
   const { user } = useSignedIn();
   const canEdit = user.may.includes('clients.edit') && client.mergedInto === null;
-  const staff = useOffers(canEdit).data?.staff ?? [];
+  const [open, setOpen] = useState<string | null>(null);
+  const staff = useOffers(open === 'owner').data?.staff ?? [];
   const edit = useEditClient(client.id);
   return (
     <>
@@ -112,6 +120,7 @@ export function Facts({ client }: { client: Client }) {
         facts={factsOf(client, staff)}
         adding={(['email', 'phone'] as const).map(newPoint)}
         canEdit={canEdit}
+        onTurn={setOpen}
         saving={edit}
         save={(part) => edit.mutateAsync({ version: client.version, ...part })}
       >

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { shortDay } from '../../shared/words';
@@ -64,7 +65,8 @@ export function ProjectFacts({ project }: { project: Project }) {
   const { user } = useSignedIn();
   const today = useToday();
   const any = user.may.includes('projects.lead-any');
-  const staff = useOffers(any).data?.staff ?? [];
+  const [open, setOpen] = useState<string | null>(null);
+  const staff = useOffers(any && open === 'lead').data?.staff ?? [];
   const edit = useEditProject(project.id);
   return (
     <FactList
@@ -72,6 +74,7 @@ export function ProjectFacts({ project }: { project: Project }) {
       title="Facts"
       facts={factsOf(project, staff, today)}
       canEdit={any || project.leadId === user.id}
+      onTurn={setOpen}
       saving={edit}
       save={(part) => edit.mutateAsync({ version: project.version, ...part })}
       beside={

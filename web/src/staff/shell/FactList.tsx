@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { FactRow, type FactField } from './FactRow';
 import { useToast } from './Toast';
 import { isUnsaved } from './useUnsaved';
@@ -26,6 +26,8 @@ interface Props<Edit> {
   canEdit: boolean;
   saving: { isPending: boolean; error: Error | null; reset: () => void };
   save: (edit: Edit) => Promise<unknown>;
+  /** Told which fact is open: what only that one offers is fetched then. */
+  onTurn?: (key: string | null) => void;
   /** What stands below and is not edited here. */
   children?: ReactNode;
 }
@@ -40,6 +42,7 @@ export function FactList<Edit>({
   canEdit,
   saving,
   save,
+  onTurn,
   children,
 }: Props<Edit>) {
   const toast = useToast();
@@ -47,6 +50,7 @@ export function FactList<Edit>({
   const [open, setOpen] = useState<string | null>(
     () => [...facts, ...adding].find((fact) => isUnsaved(kept(fact)))?.key ?? null,
   );
+  useEffect(() => onTurn?.(open), [open, onTurn]);
   const shown = [...facts, ...adding.filter((fact) => fact.key === open)].filter(
     (fact) => canEdit || fact.shown !== '',
   );

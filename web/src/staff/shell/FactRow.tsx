@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
-import { useId, useRef, type KeyboardEvent, type ReactNode, type SyntheticEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent, type ReactNode, type SyntheticEvent } from 'react';
 import { ProblemError } from '../../shared/api';
 import { MarkShape } from '../../shared/Mark';
-import { useUnsaved } from './useUnsaved';
+import { isUnsaved, useUnsaved } from './useUnsaved';
 import './fact.css';
+import './staff-field.css';
 
 export interface FactField {
   key: string;
@@ -36,9 +37,14 @@ function faultOf(error: Error | null, key: string): string | null {
   return error.violations.find(({ path }) => path === key || path.endsWith(`.${key}`))?.message ?? null;
 }
 
+/** What the field says on file, as it is shown. */
+function onFile({ value, options }: FactField): string {
+  return options?.find((option) => option.value === value)?.label ?? (value || 'nothing');
+}
+
 /** One fact about a record: pressed, it is edited where it stands. What is typed is kept until it is saved or cancelled. */
 export function FactRow(props: Props) {
-  const { label, shown, canEdit, open, onOpen } = props;
+  const { name, label, shown, canEdit, open, onOpen } = props;
   const value = useRef<HTMLButtonElement>(null);
   if (open)
     return (
@@ -59,6 +65,7 @@ export function FactRow(props: Props) {
           <button ref={value} type="button" className="fact-value" data-fact={label} onClick={() => onOpen(true)}>
             <span className="unseen">Edit {label}: </span>
             {shown || <span className="second">not filled in</span>}
+            {isUnsaved(name) && <span className="second"> (typed, not saved)</span>}
           </button>
         ) : (
           shown || <span className="second">not known</span>
@@ -70,7 +77,9 @@ export function FactRow(props: Props) {
 
 function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }: Props) {
   const begun = Object.fromEntries(fields.map((field) => [field.key, field.value]));
-  const [typed, setTyped, forget] = useUnsaved(name, begun);
+  // Only what was touched: the others are saved as they are by then, whoever changed them.
+  const [typed, setTyped, forget] = useUnsaved<Record<string, string>>(name, {});
+  const [seen] = useState(begun);
   const id = useId();
   const saving = useRef(false);
   const general = error && !fields.some((field) => faultOf(error, field.key)) ? error.message : null;
@@ -121,7 +130,7 @@ function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }
               'aria-invalid': fault ? true : undefined,
               'aria-describedby': fault ? `${id}-${field.key}-error` : undefined,
               onChange: (event: { target: { value: string } }) =>
-                setTyped({ ...begun, ...typed, [field.key]: event.target.value }),
+                setTyped({ ...typed, [field.key]: event.target.value }),
             };
             return (
               <div key={field.key} className={fault ? 'staff-field wrong' : 'staff-field'}>
@@ -139,6 +148,7 @@ function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }
                 ) : (
                   <input {...shared} type={field.kind ?? 'text'} autoComplete="off" />
                 )}
+                {field.value !== seen[field.key] && <p className="second">On file now: {onFile(field)}</p>}
                 {fault && (
                   <p id={`${id}-${field.key}-error`} className="staff-field-error">
                     <MarkShape kind="choose" /> {fault}
