@@ -111,8 +111,9 @@ class Client implements Journaled
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'date_immutable')]
         public \DateTimeImmutable $since,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
         $this->contactPoints = new ArrayCollection();
         $this->sortName = self::sorted($givenName, $familyName);
     }

@@ -12,6 +12,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Database\Ids;
+use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
@@ -35,7 +37,11 @@ final readonly class ClientController
     #[IsGranted(Permission::EditClients->value)]
     public function make(Request $request, #[CurrentUser] Staff $staff): Response
     {
-        return new JsonResponse($this->view->whole($this->editing->make(new ClientEdit(JsonBody::read($request)), $staff)), 201);
+        $key = IdempotencyKey::of($request);
+        $id = null === $key ? Ids::next() : Ids::named($staff->id, $key, $request->getContent());
+        $client = $this->em->find(Client::class, $id) ?? $this->editing->make($id, new ClientEdit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->whole($client), 201);
     }
 
     #[Route('/{id}', methods: ['PUT'])]

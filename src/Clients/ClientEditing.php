@@ -27,13 +27,17 @@ final readonly class ClientEditing
     {
     }
 
-    /** @throws Refusal where something cannot be */
-    public function make(ClientEdit $edit, Staff $staff): Client
+    /** @throws Refusal where something cannot be, or the id is on file by then */
+    public function make(string $id, ClientEdit $edit, Staff $staff): Client
     {
         $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
-        $client = new Client('', '', '', $today);
+        $client = new Client('', '', '', $today, $id);
         $this->write($client, $edit);
         $this->changes->carryOut($this->change("put {$client->recordLabel()} on file", $client, $staff), function () use ($client, $edit): void {
+            // Under the write lock: the same sending may have come twice within one breath.
+            if (null !== $this->em->find(Client::class, $client->id)) {
+                throw new ChangedMeanwhile("{$client->name()} is on file already.");
+            }
             $this->em->persist($client);
             $this->reach($client, $edit);
         });

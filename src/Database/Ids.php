@@ -13,4 +13,10 @@ final class Ids
     {
         return Uuid::v7()->toRfc4122();
     }
+
+    /** The same id for the same words, however often it is asked for: UUID version 5 (RFC 9562). */
+    public static function named(string ...$words): string
+    {
+        return Uuid::v5(Uuid::fromString(Uuid::NAMESPACE_OID), implode("\0", $words))->toRfc4122();
+    }
 }

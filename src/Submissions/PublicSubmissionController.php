@@ -19,6 +19,7 @@ use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Core\Text\UnreadableTemplate;
 use Telamon\Forms\FormVersion;
 use Telamon\Forms\PublishedForms;
+use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Http\ProofOfWork;
@@ -52,10 +53,7 @@ final readonly class PublicSubmissionController
             throw Problem::invalid('answers', 'Send the answers by question key.');
         }
         $answers = self::withUploads($version, $answers, $body['uploads'] ?? []);
-        $key = $request->headers->get('Idempotency-Key');
-        if (null !== $key && \strlen($key) > 200) {
-            throw Problem::invalid('Idempotency-Key', 'Shorten this to 200 characters.');
-        }
+        $key = IdempotencyKey::of($request);
         $submission = $this->receiver->receive($version, $answers, new Arriving(
             'embed' === JsonBody::text($body, 'channel', 20) ? 'embed' : 'page',
             $key,

@@ -128,6 +128,17 @@ final class EditingTest extends AppTestCase
         $this->post('/api/clients', [])->ok(422);
     }
 
+    public function testTheSameSendingTwiceIsOneClient(): void
+    {
+        $send = fn (string $name, string $key): Answer => $this->call('POST', '/api/clients', ['familyName' => $name], ['HTTP_IDEMPOTENCY_KEY' => $key]);
+        $first = $send('Quill', 'k1')->ok(201)->text('id');
+        self::assertSame($first, $send('Quill', 'k1')->ok(201)->text('id'));
+        self::assertNotSame($first, $send('Quill', 'k2')->ok(201)->text('id'), 'Two people may have one name.');
+        self::assertNotSame($first, $send('Quilter', 'k1')->ok(201)->text('id'));
+        self::assertCount(2, $this->get('/api/clients?q=Quill')->ok()->rows('items'));
+        $send('Quill', str_repeat('k', 201))->ok(422);
+    }
+
     public function testWhoMayBeTheSameIsSaidWhileOneWrites(): void
     {
         self::assertSame(['Bryony Tesk'], array_map(static fn (array $one): mixed => \is_array($one['client']) ? $one['client']['label'] : null, $this->get('/api/alike?givenName=Bryony&familyName=Tesk&email=bryony@tesk.example')->ok()->rows('items')));

@@ -1,5 +1,6 @@
 import type { Answers } from '../form/types';
 import type { KeptFile } from '../form/upload';
+import { newKey } from '../shared/newKey';
 
 /** What somebody has typed and not sent: kept in the browser until it is. */
 export interface Draft {
@@ -12,10 +13,6 @@ export interface Draft {
 }
 
 const name = (slug: string) => `telamon.form.${slug}`;
-
-export function newKey(): string {
-  return [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-}
 
 export function emptyDraft(): Draft {
   return { answers: {}, files: {}, unfinished: {}, key: newKey() };

@@ -1,7 +1,7 @@
 import { useCallback, useRef } from 'react';
 import { ProblemError, type Schema } from '../shared/api';
 import type { Answer } from '../shared/condition';
-import { newKey } from './draft';
+import { newKey } from '../shared/newKey';
 import { useSend } from './queries';
 import type { PublicForm } from '../form/types';
 

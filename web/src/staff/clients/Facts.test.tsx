@@ -172,6 +172,30 @@ describe('somebody new', () => {
     await waitFor(() => expect(localStorage).toHaveLength(0));
   });
 
+  it('is sent under the same name again, where the answer was lost on the way, also after a reload', async () => {
+    const lost = {
+      'GET /api/alike': { items: [] },
+      'POST /api/clients': () => {
+        throw new TypeError('network');
+      },
+    };
+    const first = showScreen('/clients/new', '/clients/:id', <NewClientScreen />, lost);
+    fireEvent.change(screen.getByLabelText('Family name'), { target: { value: 'Tesk' } });
+    fireEvent.click(screen.getByRole('button', { name: /Save the client/ }));
+    expect(await screen.findByText(/The server cannot be reached/)).toBeTruthy();
+    cleanup();
+    const again = showScreen('/clients/new', '/clients/:id', <NewClientScreen />, {
+      ...lost,
+      'POST /api/clients': client,
+    });
+    expect(screen.getByLabelText('Family name')).toHaveProperty('value', 'Tesk');
+    fireEvent.click(screen.getByRole('button', { name: /Save the client/ }));
+    await waitFor(() => expect(localStorage).toHaveLength(0));
+    const [one, two] = [first, again].map((calls) => calls.find((call) => call.method === 'POST'));
+    expect(one?.key).toMatch(/^[0-9a-f]{32}$/);
+    expect(two).toMatchObject({ key: one?.key, body: one?.body });
+  });
+
   it('keeps what was typed when it cannot be', async () => {
     showScreen('/clients/new', '/clients/:id', <NewClientScreen />, {
       'GET /api/alike': { items: [] },

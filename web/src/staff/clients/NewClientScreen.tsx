@@ -1,6 +1,7 @@
-import { useDeferredValue, useRef } from 'react';
+import { useDeferredValue, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ProblemError } from '../../shared/api';
+import { newKey } from '../../shared/newKey';
 import { Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
 import { RecordLink } from '../shell/RecordLink';
@@ -30,7 +31,9 @@ function pointsOf({ email, phone }: Written): NonNullable<ClientEdit['contactPoi
 
 /** Somebody who rang, or stood at the counter: put on file, once it is seen that they are not there. */
 export function NewClientScreen() {
-  const [typed, setTyped, forget] = useUnsaved<Written>('client.new', nobody);
+  // Kept with what is typed: saved again after an answer that was lost on the way, it is the same client.
+  const [begun] = useState(() => ({ ...nobody, key: newKey() }));
+  const [typed, setTyped, forget] = useUnsaved('client.new', begun);
   const alike = useAlike(useDeferredValue(typed));
   const make = useMakeClient();
   const sending = useRef(false);
@@ -49,7 +52,7 @@ export function NewClientScreen() {
     sending.current = true;
     const { givenName, familyName, organisation, address } = typed;
     make.mutate(
-      { givenName, familyName, organisation, address, contactPoints: points },
+      { key: typed.key, body: { givenName, familyName, organisation, address, contactPoints: points } },
       {
         onSettled: () => {
           sending.current = false;

@@ -39,7 +39,8 @@ export function useEditClient(id: string) {
 export function useMakeClient() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: ClientEdit) => need(api.POST('/api/clients', { body })),
+    mutationFn: ({ key, body }: { key: string; body: ClientEdit }) =>
+      need(api.POST('/api/clients', { params: { header: { 'Idempotency-Key': key } }, body })),
     onSuccess: (client) => queries.setQueryData(queryKeys.client(client.id), client),
     onSettled: () => void queries.invalidateQueries(),
   });

@@ -14,6 +14,8 @@ export interface Call {
   path: string;
   query: URLSearchParams;
   body: unknown;
+  /** The name the sending goes by, where it has one. */
+  key: string | null;
 }
 
 const everything: Session['user']['may'] = [
@@ -75,7 +77,8 @@ export function showScreen(path: string, route: string, screen: ReactNode, repli
     const text = await request.text();
     const body: unknown = /^[[{]/.test(text) ? JSON.parse(text) : null;
     const name = `${request.method} ${url.pathname}`;
-    calls.push({ method: request.method, path: url.pathname + url.search, query: url.searchParams, body });
+    const key = request.headers.get('Idempotency-Key');
+    calls.push({ method: request.method, path: url.pathname + url.search, query: url.searchParams, body, key });
     const reply = replies[`${name}${url.search}`] ?? replies[name] ?? usual[name];
     if (!reply) return problem(404, `The test has no answer to ${name}${url.search}.`);
     const given =
