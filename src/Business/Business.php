@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Record\Journaled;
+use Telamon\Record\Setting;
 use Telamon\Staff\Staff;
 
 /** The business that this installation serves. There is one. */
 #[ORM\Entity]
-class Business
+class Business implements Journaled
 {
+    use Setting;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -21,6 +25,30 @@ class Business
      */
     #[ORM\Column(options: ['default' => true])]
     public bool $shortensAddresses = true;
+
+    /**
+     * As it stands on papers, with its letters; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 20, options: ['default' => ''])]
+    public string $vatNumber = '';
+
+    /**
+     * @var list<string> where work comes from, as offered
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $sources = [];
+
+    /**
+     * @var list<string> why work is lost, as offered
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $lostReasons = [];
 
     /**
      * Minutes after which somebody who began a short form has not finished the long one.
@@ -107,6 +135,58 @@ class Business
         public Staff $coordinator,
     ) {
         $this->id = \Telamon\Database\Ids::next();
+    }
+
+    public function become(string $name, string $email, string $phone, string $address, string $assetWord, string $vatNumber): void
+    {
+        $this->name = $name;
+        $this->email = $email;
+        $this->phone = $phone;
+        $this->address = $address;
+        $this->assetWord = $assetWord;
+        $this->vatNumber = $vatNumber;
+    }
+
+    /**
+     * @param string $region ISO 3166-1
+     * @param string $timeZone IANA
+     * @param string $currency ISO 4217
+     */
+    public function countIn(string $region, string $timeZone, string $currency): void
+    {
+        $this->region = $region;
+        $this->timeZone = $timeZone;
+        $this->currency = $currency;
+    }
+
+    /**
+     * @param array<int, list<array{string, string}>> $hours local spans by ISO 8601 day of the week
+     * @param string $text the same in words
+     */
+    public function keepHours(array $hours, string $text): void
+    {
+        $this->hours = $hours;
+        $this->hoursText = $text;
+    }
+
+    /**
+     * @param list<string> $sources
+     * @param list<string> $lostReasons
+     */
+    public function offer(array $sources, array $lostReasons): void
+    {
+        $this->sources = $sources;
+        $this->lostReasons = $lostReasons;
+    }
+
+    public function coordinateBy(Staff $coordinator): void
+    {
+        $this->coordinator = $coordinator;
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name;
     }
 
     /** @param array<string, array<string, array{m: float, h: float, u: float}>> $weights learnt shares */

@@ -6,11 +6,15 @@ namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\PartOf;
+use Telamon\Record\Setting;
 
 /** A day on which the business does not work. */
 #[ORM\Entity]
-class Closure
+class Closure implements PartOf
 {
+    use Setting;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -23,5 +27,21 @@ class Closure
         public string $name,
     ) {
         $this->id = Ids::next();
+    }
+
+    public function become(\DateTimeImmutable $day, string $name): void
+    {
+        $this->day = $day;
+        $this->name = $name;
+    }
+
+    public static function partKind(): string
+    {
+        return 'closure';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->name}, {$this->day->format('j F Y')}";
     }
 }

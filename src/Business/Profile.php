@@ -76,7 +76,7 @@ final class Profile implements ResetInterface
         $services = [];
         // With whoever leads and the checklist that joins, in one query.
         /** @var list<Service> $found */
-        $found = $this->em->createQueryBuilder()->select('s', 'l', 'c')->from(Service::class, 's')->join('s.lead', 'l')->leftJoin('s.addOn', 'c')->orderBy('s.key')->getQuery()->getResult();
+        $found = $this->em->createQueryBuilder()->select('s', 'l', 'c')->from(Service::class, 's')->join('s.lead', 'l')->leftJoin('s.addOn', 'c')->where('s.retired = false')->orderBy('s.key')->getQuery()->getResult();
         foreach ($found as $service) {
             $services[$service->key] = new OfferedService($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist());
         }

@@ -6,13 +6,33 @@ namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\PartOf;
+use Telamon\Record\Setting;
 
 /** A step of the way from inquiry to done. */
 #[ORM\Entity]
-class Stage
+class Stage implements PartOf
 {
+    use Setting;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
+
+    /**
+     * What a project in it is.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 4, enumType: StageEnd::class, options: ['default' => 'open'])]
+    public StageEnd $ends = StageEnd::Open;
+
+    /**
+     * Days after which a project should have moved on.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?int $days = null;
 
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
@@ -23,5 +43,27 @@ class Stage
         public string $name,
     ) {
         $this->id = Ids::next();
+    }
+
+    public function become(string $name, StageEnd $ends, ?int $days): void
+    {
+        $this->name = $name;
+        $this->ends = $ends;
+        $this->days = $days;
+    }
+
+    public function standAt(int $position): void
+    {
+        $this->position = $position;
+    }
+
+    public static function partKind(): string
+    {
+        return 'stage';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name;
     }
 }

@@ -32,7 +32,9 @@ final readonly class DemoBusiness
         $pim = $this->staff('pim@marrowby.example', 'Pim Tarrow', 'PT', Role::Field);
         $teo = $this->staff('teo@marrowby.example', 'Teo Ashbrand', 'TA', Role::Field);
         $weekday = [['08:00', '18:00']];
-        $this->em->persist(new Business('Marrowby Piano Workshop', 'hello@marrowby.example', '+353209172204', '4 Quarry Steps, Marrowby', 'IE', 'Europe/Dublin', 'EUR', 'piano', 'piano', [1 => $weekday, 2 => $weekday, 3 => $weekday, 4 => $weekday, 5 => $weekday, 6 => [], 7 => []], 'Mon to Fri, 8 to 6', $nessa));
+        $business = new Business('Marrowby Piano Workshop', 'hello@marrowby.example', '+353209172204', '4 Quarry Steps, Marrowby', 'IE', 'Europe/Dublin', 'EUR', 'piano', 'piano', [1 => $weekday, 2 => $weekday, 3 => $weekday, 4 => $weekday, 5 => $weekday, 6 => [], 7 => []], 'Mon to Fri, 8 to 6', $nessa);
+        $business->offer(['Recommended', 'Our page', 'Sign at the steps', 'Was here before'], ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it']);
+        $this->em->persist($business);
         $this->closures($today);
         $this->service('tuning', 'Tuning', $teo, 'Tunings go to Teo', 'Tuning', [
             ['key' => 'tuning_day', 'name' => 'Agree a day for the tuning', 'position' => 20, 'doer' => 'coordinator', 'days' => 2, 'after' => ['first_talk']],

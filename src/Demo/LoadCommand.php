@@ -63,7 +63,7 @@ final class LoadCommand extends Command
         $this->em->getConnection()->transactional(function () use ($drafts, $setupOnly): void {
             $now = $this->clock->now();
             $today = new \DateTimeImmutable($now->setTimezone(new \DateTimeZone('Europe/Dublin'))->format('Y-m-d'), new \DateTimeZone('UTC'));
-            $this->business->load($today);
+            $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the business up', null, $now->modify('-121 days')), fn () => $this->business->load($today));
             $this->forms->load($now->modify('-120 days'));
             if ($setupOnly) {
                 return;

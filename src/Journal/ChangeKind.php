@@ -22,12 +22,14 @@ enum ChangeKind: string
     case Handle = 'handle';
     /** Something on file, by hand. */
     case Edit = 'edit';
+    /** How the business is set up. */
+    case Settings = 'settings';
 
     /** Whether a person can take such a change back. */
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit, self::Settings => true,
             default => false,
         };
     }

@@ -6,11 +6,15 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ClassMetadata;
+use Telamon\Record\Untold;
 
 /** The mapped properties of a record as plain values, and back. References become ids. */
 final class ColumnValues
 {
     private const LEFT_OUT = ['id', 'version'];
+
+    /** @var array<class-string, array<string>> names of the properties that the journal never holds */
+    private array $untold = [];
 
     /** @return array<string, mixed> */
     public function all(EntityManagerInterface $em, object $record): array
@@ -18,7 +22,7 @@ final class ColumnValues
         $meta = $em->getClassMetadata($record::class);
         $values = [];
         foreach ([...$meta->getFieldNames(), ...$meta->getAssociationNames()] as $name) {
-            if (!\in_array($name, self::LEFT_OUT, true) && !$meta->isCollectionValuedAssociation($name)) {
+            if ($this->isTold($meta, $name)) {
                 $values[$name] = $this->plain($em, $meta, $name, $meta->getFieldValue($record, $name));
             }
         }
@@ -33,7 +37,7 @@ final class ColumnValues
         $before = [];
         $after = [];
         foreach ($em->getUnitOfWork()->getEntityChangeSet($record) as $name => $pair) {
-            if (\in_array($name, self::LEFT_OUT, true) || !\is_array($pair) || $meta->isCollectionValuedAssociation($name)) {
+            if (!\is_array($pair) || !$this->isTold($meta, $name)) {
                 continue;
             }
             $from = $this->plain($em, $meta, $name, $pair[0]);
@@ -65,6 +69,17 @@ final class ColumnValues
             }
         }
         $meta->setFieldValue($record, $name, $value);
+    }
+
+    /** @param ClassMetadata<object> $meta */
+    private function isTold(ClassMetadata $meta, string $name): bool
+    {
+        $this->untold[$meta->getName()] ??= array_map(
+            static fn (\ReflectionProperty $property): string => $property->getName(),
+            array_filter($meta->getReflectionClass()->getProperties(), static fn (\ReflectionProperty $property): bool => [] !== $property->getAttributes(Untold::class)),
+        );
+
+        return !\in_array($name, [...self::LEFT_OUT, ...$this->untold[$meta->getName()]], true) && !$meta->isCollectionValuedAssociation($name);
     }
 
     /** @param ClassMetadata<object> $meta */

@@ -6,11 +6,24 @@ namespace Telamon\Messages;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\PartOf;
+use Telamon\Record\Setting;
 
 /** A message with merge fields. */
 #[ORM\Entity]
-class MessageTemplate
+class MessageTemplate implements PartOf
 {
+    use Setting;
+
+    /** What each text may name; all may name the business and its phone. */
+    private const FIELDS = [
+        'confirmation' => ['first_name', 'service', 'reference', 'lead', 'ready_by', 'coordinator'],
+        'copy' => ['first_name', 'reference', 'answers'],
+        'added' => ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'],
+        'told' => ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'],
+        'notice' => ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'],
+    ];
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -28,5 +41,28 @@ class MessageTemplate
         public string $body,
     ) {
         $this->id = Ids::next();
+    }
+
+    /** @return list<string> names of the merge fields that it may hold */
+    public function fields(): array
+    {
+        return [...self::FIELDS[$this->key] ?? ['first_name'], 'business', 'business_phone'];
+    }
+
+    public function become(string $name, string $subject, string $body): void
+    {
+        $this->name = $name;
+        $this->subject = $subject;
+        $this->body = $body;
+    }
+
+    public static function partKind(): string
+    {
+        return 'text';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name;
     }
 }

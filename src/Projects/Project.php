@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Business\StageEnd;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
@@ -63,6 +64,30 @@ class Project implements Journaled
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $wishes = [];
 
+    /**
+     * Whether it is open, or closed as won or lost.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 4, enumType: StageEnd::class, options: ['default' => 'open'])]
+    public StageEnd $outcome = StageEnd::Open;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 300, options: ['default' => ''])]
+    public string $closeReason = '';
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $closedAt = null;
+
+    /**
+     * Where the work comes from.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 60, options: ['default' => ''])]
+    public string $source = '';
+
     public function __construct(
         #[ORM\Column(length: 20, unique: true)]
         public readonly string $number,
@@ -110,6 +135,38 @@ class Project implements Journaled
         $this->budget = $budget;
         $this->notes = $notes;
         $this->tags = $tags;
+    }
+
+    public function close(StageEnd $as, string $reason, \DateTimeImmutable $now): void
+    {
+        $this->outcome = $as;
+        $this->closeReason = mb_substr($reason, 0, 300);
+        $this->closedAt = $now;
+    }
+
+    public function openAgain(): void
+    {
+        $this->outcome = StageEnd::Open;
+        $this->closeReason = '';
+        $this->closedAt = null;
+    }
+
+    public function comesFrom(string $source): void
+    {
+        $this->source = $source;
+    }
+
+    /** @param array<string, string> $custom by key */
+    public function keepCustom(array $custom): void
+    {
+        $this->custom = $custom;
+    }
+
+    /** What it is for and on, changed by hand. */
+    public function belongTo(Client $client, ?Asset $asset): void
+    {
+        $this->client = $client;
+        $this->asset = $asset;
     }
 
     public function leadBy(Staff $lead): void

@@ -34,10 +34,9 @@ final readonly class ProjectEditing
             $this->em->refresh($project);
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);
             $title = $edit->text('title', 200) ?? $project->title;
-            $readyBy = $edit->text('readyBy', 10);
             $project->become(
                 '' === $title ? throw new InvalidInput('title', 'A project has a title.') : $title,
-                null === $readyBy ? $project->readyBy : self::day($readyBy),
+                $edit->has('readyBy') ? $edit->day('readyBy') : $project->readyBy,
                 $edit->text('budget', 200) ?? $project->budget,
                 $edit->text('notes', 10_000) ?? $project->notes,
                 $edit->texts('tags', self::MOST_TAGS, 60) ?? $project->tags,
@@ -47,16 +46,5 @@ final readonly class ProjectEditing
                 $project->leadBy($this->em->find(Staff::class, $lead) ?? throw new InvalidInput('lead', 'Choose somebody who is here.'));
             }
         });
-    }
-
-    /** @return \DateTimeImmutable|null null where it is taken away */
-    private static function day(string $text): ?\DateTimeImmutable
-    {
-        if ('' === $text) {
-            return null;
-        }
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
-
-        return false !== $day && $day->format('Y-m-d') === $text ? $day : throw new InvalidInput('readyBy', 'There is no such day. Write it like 2027-06-12.');
     }
 }

@@ -58,6 +58,44 @@ class Edit
         return array_values(array_unique(array_filter($texts, static fn (string $text): bool => '' !== $text)));
     }
 
+    /**
+     * @return \DateTimeImmutable|null midnight UTC of an ISO 8601 day; null where it was not written, or emptied
+     *
+     * @throws InvalidInput
+     */
+    public function day(string $field): ?\DateTimeImmutable
+    {
+        $text = $this->text($field, 10) ?? '';
+        if ('' === $text) {
+            return null;
+        }
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+
+        return false !== $day && $day->format('Y-m-d') === $text ? $day : throw new InvalidInput($field, 'There is no such day. Write it like 2027-06-12.');
+    }
+
+    /** @throws InvalidInput */
+    public function yes(string $field): ?bool
+    {
+        $value = $this->body[$field] ?? null;
+
+        return null === $value || \is_bool($value) ? $value : throw new InvalidInput($field, 'Say yes or no.');
+    }
+
+    /** @throws InvalidInput */
+    public function whole(string $field, int $least, int $most): ?int
+    {
+        $value = $this->body[$field] ?? null;
+
+        return null === $value || (\is_int($value) && $value >= $least && $value <= $most) ? $value : throw new InvalidInput($field, "Write a whole number, from $least to $most.");
+    }
+
+    /** Whether it was written at all. */
+    public function has(string $field): bool
+    {
+        return null !== ($this->body[$field] ?? null);
+    }
+
     /** @throws InvalidInput where the version that was looked at does not come with it */
     public function version(): int
     {

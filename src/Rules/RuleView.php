@@ -40,7 +40,7 @@ final readonly class RuleView
         return [
             'items' => array_map(fn (HandlingRule $kept): array => $this->shown($kept, $uses), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC'])),
             'offers' => [
-                'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy([], ['name' => 'ASC'])),
+                'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
                 'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false], ['name' => 'ASC'])),
                 'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
                 'questions' => self::questions($forms),

@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\OwnField;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Http\JsonBody;
-use Telamon\Journal\Change;
-use Telamon\Journal\ChangeKind;
-use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -22,13 +18,13 @@ final readonly class SetupChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private Profile $business)
     {
     }
 
     public function intake(bool $shortensAddresses, int $unfinishedMinutes, Staff $staff): void
     {
-        $this->carryOut('changed how submissions are taken', $staff, function () use ($shortensAddresses, $unfinishedMinutes): void {
+        $this->acts->carryOut('changed how submissions are taken', $staff, function () use ($shortensAddresses, $unfinishedMinutes): void {
             $business = $this->business->business();
             $business->takeIn($shortensAddresses, $unfinishedMinutes);
         });
@@ -36,7 +32,7 @@ final readonly class SetupChanges
 
     public function matching(int $sameFrom, int $perhapsFrom, int $againDays, Staff $staff): void
     {
-        $this->carryOut("matches as one person from $sameFrom %, asks from $perhapsFrom %", $staff, function () use ($sameFrom, $perhapsFrom, $againDays): void {
+        $this->acts->carryOut("matches as one person from $sameFrom %, asks from $perhapsFrom %", $staff, function () use ($sameFrom, $perhapsFrom, $againDays): void {
             $business = $this->business->business();
             $business->tellApart($sameFrom, $perhapsFrom, $againDays);
         });
@@ -56,13 +52,13 @@ final readonly class SetupChanges
         $kind = CustomKind::tryFrom(JsonBody::text($body, 'kind', 10)) ?? throw new InvalidInput('kind', 'Choose text, number, day, choice or yes-no.');
         $label = self::label($body);
         $choices = self::choices($body, $kind);
-        $this->carryOut("added the field $label", $staff, function () use ($record, $kind, $label, $choices): void {
+        $this->acts->carryOut("added the field $label", $staff, function () use ($record, $kind, $label, $choices): void {
             $fields = $this->em->getRepository(OwnField::class)->findBy(['record' => $record]);
             if (\count($fields) >= self::MOST) {
                 throw new InvalidInput('label', 'There are '.self::MOST.' fields already. Retire some first.');
             }
             $this->refuseTwice($label, $fields, null);
-            $this->em->persist(new OwnField($record, self::freeKey($label, $fields), $label, $kind, $choices, \count($fields) + 1));
+            $this->em->persist(new OwnField($record, FreeKey::of($label, array_map(static fn (OwnField $one): string => $one->key, $fields)), $label, $kind, $choices, \count($fields) + 1));
         });
     }
 
@@ -79,16 +75,10 @@ final readonly class SetupChanges
         if (!\is_bool($retired)) {
             throw new InvalidInput('retired', 'Say yes or no.');
         }
-        $this->carryOut("changed the field $label", $staff, function () use ($field, $label, $choices, $retired): void {
+        $this->acts->carryOut("changed the field $label", $staff, function () use ($field, $label, $choices, $retired): void {
             $this->refuseTwice($label, $this->em->getRepository(OwnField::class)->findBy(['record' => $field->record]), $field);
             $field->become($label, $choices, $retired);
         });
-    }
-
-    /** @param \Closure(): void $do */
-    private function carryOut(string $words, Staff $staff, \Closure $do): void
-    {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr($words, 0, 300), $staff, $this->clock->now()), $do);
     }
 
     /** @param array<array-key, mixed> $body */
@@ -123,19 +113,5 @@ final readonly class SetupChanges
                 throw new InvalidInput('label', "There is a field “{$field->label}” already".($field->retired ? ', retired. Bring it back instead.' : '.'));
             }
         }
-    }
-
-    /** @param list<OwnField> $fields */
-    private static function freeKey(string $label, array $fields): string
-    {
-        $plain = trim((string) preg_replace('/[^a-z0-9]+/', '_', strtolower((string) transliterator_transliterate('Any-Latin; Latin-ASCII', $label))), '_');
-        $base = substr(1 === preg_match('/^[a-z]/', $plain) ? $plain : "field_$plain", 0, 36);
-        $taken = array_map(static fn (OwnField $field): string => $field->key, $fields);
-        $key = $base;
-        for ($i = 2; \in_array($key, $taken, true); ++$i) {
-            $key = "{$base}_$i";
-        }
-
-        return $key;
     }
 }

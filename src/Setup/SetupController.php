@@ -12,8 +12,6 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Business\OwnField;
-use Telamon\Business\OwnFields;
-use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
@@ -23,14 +21,14 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class SetupController
 {
-    public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private OwnFields $fields, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private SetupChanges $changes, private SetupView $view)
     {
     }
 
     #[Route('', methods: ['GET'])]
-    public function show(): Response
+    public function show(#[CurrentUser] Staff $staff): Response
     {
-        return $this->answer();
+        return $this->answer($staff);
     }
 
     #[Route('/intake', methods: ['PUT'])]
@@ -46,7 +44,7 @@ final readonly class SetupController
         }
         $this->changes->intake($shortens, $minutes, $staff);
 
-        return $this->answer();
+        return $this->answer($staff);
     }
 
     #[Route('/matching', methods: ['PUT'])]
@@ -64,7 +62,7 @@ final readonly class SetupController
         }
         $this->changes->matching($same, $perhaps, $days, $staff);
 
-        return $this->answer();
+        return $this->answer($staff);
     }
 
     #[Route('/custom-fields', methods: ['POST'])]
@@ -72,7 +70,7 @@ final readonly class SetupController
     {
         $this->changes->add(JsonBody::read($request), $staff);
 
-        return $this->answer(201);
+        return $this->answer($staff, 201);
     }
 
     #[Route('/custom-fields/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]
@@ -80,20 +78,11 @@ final readonly class SetupController
     {
         $this->changes->change($this->em->find(OwnField::class, $id) ?? throw Problem::notFound('custom field'), JsonBody::read($request), $staff);
 
-        return $this->answer();
+        return $this->answer($staff);
     }
 
-    private function answer(int $status = 200): Response
+    private function answer(Staff $staff, int $status = 200): Response
     {
-        $business = $this->business->business();
-
-        return new JsonResponse([
-            'shortensAddresses' => $business->shortensAddresses,
-            'unfinishedMinutes' => $business->unfinishedMinutes,
-            'sameFrom' => $business->sameFrom,
-            'perhapsFrom' => $business->perhapsFrom,
-            'againDays' => $business->againDays,
-            'customFields' => array_map(static fn (OwnField $field): array => $field->toArray(), $this->fields->all()),
-        ], $status);
+        return new JsonResponse($this->view->show($staff), $status);
     }
 }

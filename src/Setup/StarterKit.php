@@ -7,6 +7,7 @@ namespace Telamon\Setup;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Stage;
+use Telamon\Business\StageEnd;
 use Telamon\Messages\MessageTemplate;
 
 /** What every installation begins with, and may change: stages, the base checklist, the two first messages. */
@@ -20,7 +21,10 @@ final readonly class StarterKit
     public function add(array $stages = ['Inquiry', 'Agreed', 'Under way', 'Done']): void
     {
         foreach ($stages as $i => $name) {
-            $this->em->persist(new Stage($i + 1, $name));
+            $stage = new Stage($i + 1, $name);
+            // The last one is where work ends well.
+            $stage->become($name, 'Done' === $name ? StageEnd::Won : StageEnd::Open, null);
+            $this->em->persist($stage);
         }
         $this->em->persist(new ChecklistTemplate('Onboarding', true, [
             ['key' => 'first_talk', 'name' => 'First talk', 'position' => 10, 'doer' => 'coordinator', 'days' => 1],

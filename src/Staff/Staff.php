@@ -8,16 +8,21 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Telamon\Database\Ids;
+use Telamon\Record\PartOf;
+use Telamon\Record\Setting;
+use Telamon\Record\Untold;
 
 /** A member of staff who can sign in. */
 #[ORM\Entity]
-class Staff implements UserInterface, PasswordAuthenticatedUserInterface
+class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
 {
+    use Setting;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
     /** @phpstan-readonly-allow-private-mutation */
-    #[ORM\Column]
+    #[ORM\Column, Untold]
     public string $passwordHash = '';
 
     /** @phpstan-readonly-allow-private-mutation */
@@ -45,6 +50,20 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
     public function keepPassword(string $hash): void
     {
         $this->passwordHash = $hash;
+    }
+
+    public function become(string $name, string $email, string $initials, Role $role): void
+    {
+        $this->name = $name;
+        $this->email = $email;
+        $this->initials = $initials;
+        $this->role = $role;
+    }
+
+    /** Whether they can sign in; whoever is signed in when it ends no longer is. */
+    public function beHere(bool $active): void
+    {
+        $this->active = $active;
     }
 
     public function getRoles(): array
@@ -76,5 +95,15 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
     #[\Deprecated]
     public function eraseCredentials(): void
     {
+    }
+
+    public static function partKind(): string
+    {
+        return 'member of staff';
+    }
+
+    public function recordLabel(): string
+    {
+        return $this->name;
     }
 }

@@ -57,6 +57,25 @@ class Task implements Journaled
         $this->id = Ids::next();
     }
 
+    public function giveTo(Staff $assignee): void
+    {
+        $this->assignee = $assignee;
+    }
+
+    /** As somebody writes it by hand. */
+    public function become(string $name, \DateTimeImmutable $due): void
+    {
+        $this->name = $name;
+        $this->due = $due;
+    }
+
+    /** @param list<int> $waitsFor positions of the tasks that come first */
+    public function standAt(int $position, array $waitsFor): void
+    {
+        $this->position = $position;
+        $this->waitsFor = $waitsFor;
+    }
+
     public function finish(\DateTimeImmutable $now): void
     {
         $this->finishedAt = $now;

@@ -24,12 +24,12 @@ export function CustomFields({ fields }: { fields: CustomField[] }) {
   const word = (record: CustomField['record']) => (record === 'asset' ? business.assetWord : record);
   return (
     <>
-      <div className="pillar-head">
-        <h2>Own fields</h2>
+      <div className="section-head">
+        <h2>Custom fields</h2>
         <small>answers can go to them</small>
       </div>
       {fields.length === 0 && (
-        <Empty fact="No own fields yet.">
+        <Empty fact="No custom fields yet.">
           Add what your records need, such as a floor, a key number or a next visit.
         </Empty>
       )}
@@ -84,8 +84,8 @@ function Line({ field, onEdit }: { field: CustomField; onEdit: () => void }) {
         {field.retired && <Mark kind="stopped">retired</Mark>}
       </span>
       <span>
-        <button type="button" className="link-button" onClick={onEdit} aria-label={`Change ${field.label}`}>
-          change
+        <button type="button" className="link-button" onClick={onEdit} aria-label={`Edit ${field.label}`}>
+          Edit
         </button>{' '}
         <button
           type="button"
@@ -94,7 +94,7 @@ function Line({ field, onEdit }: { field: CustomField; onEdit: () => void }) {
           aria-label={`${field.retired ? 'Bring back' : 'Retire'} ${field.label}`}
           onClick={() => turn(!field.retired)}
         >
-          {field.retired ? 'bring back' : 'retire'}
+          {field.retired ? 'Bring back' : 'Retire'}
         </button>
       </span>
     </div>
@@ -128,10 +128,10 @@ function EditField({ field, onDone }: { field: CustomField; onDone: () => void }
       )}
       <p>
         <Button type="submit" variant="outlined" size="small" disabled={change.isPending}>
-          Keep
+          Save
         </Button>{' '}
         <button type="button" className="link-button" onClick={onDone}>
-          Leave
+          Cancel
         </button>
       </p>
     </form>
@@ -200,7 +200,7 @@ function AddField({ word }: { word: (record: CustomField['record']) => string })
       )}
       <p>
         <Button type="submit" variant="outlined" size="small" disabled={add.isPending}>
-          Add it
+          Add
         </Button>
       </p>
     </form>

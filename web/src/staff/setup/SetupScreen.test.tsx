@@ -5,6 +5,65 @@ import type { Setup } from './queries';
 import { SetupScreen } from './SetupScreen';
 
 const setup: Setup = {
+  business: {
+    name: 'Curl & Comb',
+    email: 'hello@curl.example',
+    phone: '',
+    address: '',
+    region: 'IE',
+    timeZone: 'Europe/Dublin',
+    currency: 'EUR',
+    assetWord: 'chair',
+    vatNumber: '',
+    projects: 3,
+  },
+  hours: [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, spans: day < 6 ? [{ from: '09:00', to: '17:00' }] : [] })),
+  hoursText: 'Mon to Fri, 9 to 5',
+  closures: [{ id: 'c1', day: '2026-12-25', name: 'Christmas' }],
+  staff: [
+    {
+      id: 's1',
+      name: 'Nessa Quarle',
+      email: 'nessa@curl.example',
+      initials: 'NQ',
+      role: 'owner',
+      active: true,
+      you: true,
+      holds: [],
+    },
+    {
+      id: 's2',
+      name: 'Una Merrow',
+      email: 'una@curl.example',
+      initials: 'UM',
+      role: 'field',
+      active: true,
+      you: false,
+      holds: [{ what: '4 open tasks', count: 4 }],
+    },
+  ],
+  services: [
+    {
+      id: 'v1',
+      key: 'cut',
+      name: 'Cut',
+      leadId: 's2',
+      lead: 'Una Merrow',
+      checklistId: null,
+      checklist: null,
+      retired: false,
+    },
+  ],
+  checklists: [{ value: 'l1', label: 'Colour' }],
+  stages: [
+    { id: 'g1', name: 'Asked', position: 1, ends: 'open', days: 3, projects: 2 },
+    { id: 'g2', name: 'Done', position: 2, ends: 'won', days: null, projects: 0 },
+  ],
+  sources: [],
+  lostReasons: [],
+  texts: [
+    { id: 't1', key: 'confirmation', name: 'We have it', subject: 'Thanks', body: 'Hello', fields: ['first_name'] },
+  ],
   shortensAddresses: true,
   sameFrom: 90,
   perhapsFrom: 20,
@@ -17,6 +76,8 @@ const setup: Setup = {
 };
 const show = (replies: Parameters<typeof showScreen>[3] = {}) =>
   showScreen('/setup', '/setup', <SetupScreen />, { 'GET /api/setup': setup, ...replies });
+
+const lastPut = (calls: { method: string; body: unknown }[]) => calls.findLast((call) => call.method === 'PUT')?.body;
 
 describe('setup', () => {
   beforeEach(() => standInForTheBrowser());
@@ -44,11 +105,11 @@ describe('setup', () => {
     fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Floor' } });
     fireEvent.change(screen.getByLabelText('What it holds'), { target: { value: 'choice' } });
     fireEvent.change(screen.getByLabelText(/What it offers/), { target: { value: 'One\nTwo' } });
-    fireEvent.click(screen.getByText('Add it'));
+    fireEvent.click(screen.getByText('Add'));
     expect(await screen.findByText('There is a field “Floor” already.')).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Floor');
     refuse = false;
-    fireEvent.click(screen.getByText('Add it'));
+    fireEvent.click(screen.getByText('Add'));
     await waitFor(() => expect(screen.queryByText('Of a client')).toBeNull());
     expect(calls.filter((call) => call.method === 'POST')[1]?.body).toEqual({
       record: 'client',
@@ -61,22 +122,36 @@ describe('setup', () => {
   it('retires a field, brings it back, and renames it', async () => {
     const calls = show({ 'PUT /api/setup/custom-fields/f1': setup, 'PUT /api/setup/custom-fields/f2': setup });
     fireEvent.click(await screen.findByRole('button', { name: 'Retire Floor' }));
-    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ label: 'Floor', choices: [], retired: true }));
+    await waitFor(() => expect(lastPut(calls)).toEqual({ label: 'Floor', choices: [], retired: true }));
     fireEvent.click(screen.getByRole('button', { name: 'Bring back Room' }));
-    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ label: 'Room', choices: ['Hall'], retired: false }));
-    fireEvent.click(screen.getByRole('button', { name: 'Change Floor' }));
+    await waitFor(() => expect(lastPut(calls)).toEqual({ label: 'Room', choices: ['Hall'], retired: false }));
+    fireEvent.click(screen.getByRole('button', { name: 'Edit Floor' }));
     const name = screen.getAllByLabelText('Name')[0];
     if (name) fireEvent.change(name, { target: { value: 'Storey' } });
-    fireEvent.click(screen.getByText('Keep'));
-    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ label: 'Storey', choices: [''], retired: false }));
+    fireEvent.click(screen.getByText('Save'));
+    await waitFor(() => expect(lastPut(calls)).toEqual({ label: 'Storey', choices: [''], retired: false }));
+  });
+
+  it('saves one fact of the business alone', async () => {
+    const calls = show({ 'PUT /api/setup/business': { ...setup, business: { ...setup.business, name: 'Comb' } } });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Name/ }));
+    fireEvent.change(screen.getByLabelText('Name', { selector: '.fact-edit input' }), { target: { value: 'Comb' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Name' }));
+    expect(await screen.findByText(/Name saved/)).toBeTruthy();
+    expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ name: 'Comb' });
   });
 
   it('keeps how submissions are taken', async () => {
     const calls = show({ 'PUT /api/setup/intake': { ...setup, unfinishedMinutes: 45 } });
-    fireEvent.change(await screen.findByLabelText(/Did not finish/), { target: { value: '45' } });
-    fireEvent.click(screen.getByLabelText(/without their last part/));
-    fireEvent.click(screen.getAllByText('Keep these')[0] as HTMLElement);
-    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ shortensAddresses: false, unfinishedMinutes: 45 }));
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Did not finish/ }));
+    fireEvent.change(screen.getByLabelText(/so many minutes/), { target: { value: '45' } });
+    fireEvent.submit(screen.getByRole('form', { name: /Did not finish/ }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
+        shortensAddresses: true,
+        unfinishedMinutes: 45,
+      }),
+    );
   });
 
   it('keeps how people are matched, and says what cannot be beside its field', async () => {
@@ -84,9 +159,81 @@ describe('setup', () => {
       'PUT /api/setup/matching': () =>
         problem(422, 'Wrong', [{ path: 'perhapsFrom', message: 'This lies below the other.' }]),
     });
-    fireEvent.change(await screen.findByLabelText(/Ask from/), { target: { value: '95' } });
-    fireEvent.click(screen.getAllByText('Keep these')[1] as HTMLElement);
-    await waitFor(() => expect(calls.at(-1)?.body).toEqual({ sameFrom: 90, perhapsFrom: 95, againDays: 30 }));
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Ask/ }));
+    fireEvent.change(screen.getByLabelText(/Ask at so many/), { target: { value: '95' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Ask' }));
     expect(await screen.findByText('This lies below the other.')).toBeTruthy();
+    expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ sameFrom: 90, perhapsFrom: 95, againDays: 30 });
+  });
+
+  it('joins equal days, and takes one of them apart', async () => {
+    const calls = show({ 'PUT /api/setup/hours': setup });
+    fireEvent.click(await screen.findByRole('button', { name: /Edit hours,\s*Mon to Fri/ }));
+    fireEvent.change(screen.getByLabelText('From'), { target: { value: '5' } });
+    fireEvent.change(screen.getByLabelText('Open', { selector: 'input' }), { target: { value: 'whenever' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Hours' }));
+    expect(await screen.findByText('Write it like 09:00 to 17:30.')).toBeTruthy();
+    expect(calls.some((call) => call.method === 'PUT')).toBe(false);
+    fireEvent.change(screen.getByLabelText('Open', { selector: 'input' }), {
+      target: { value: '9 to 12:30, 13.30-20' },
+    });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Hours' }));
+    await waitFor(() => expect(calls.some((call) => call.method === 'PUT')).toBe(true));
+    const sent = calls.find((call) => call.method === 'PUT')?.body as { hours: Setup['hours'] };
+    expect(sent.hours[3]?.spans).toEqual([{ from: '09:00', to: '17:00' }]);
+    expect(sent.hours[4]?.spans).toEqual([
+      { from: '09:00', to: '12:30' },
+      { from: '13:30', to: '20:00' },
+    ]);
+  });
+
+  it('shows a password once, to whoever added somebody', async () => {
+    const calls = show({
+      'POST /api/setup/staff': { setup, password: 'abcde-fghij', email: 'ida@curl.example' },
+    });
+    fireEvent.click(await screen.findByText('Add person'));
+    fireEvent.change(screen.getByLabelText('Name', { selector: '.fact-edit input' }), {
+      target: { value: 'Ida Tesk' },
+    });
+    fireEvent.change(screen.getByLabelText(/to sign in with/), { target: { value: 'ida@curl.example' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Add person' }));
+    expect(await screen.findByText('abcde-fghij')).toBeTruthy();
+    expect(calls.find((call) => call.method === 'POST')?.body).toEqual({
+      name: 'Ida Tesk',
+      email: 'ida@curl.example',
+      role: 'field',
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(screen.queryByText('abcde-fghij')).toBeNull();
+  });
+
+  it('asks who takes over before somebody leaves', async () => {
+    const calls = show({ 'POST /api/setup/staff/s2/leaving': setup });
+    fireEvent.click(await screen.findByRole('button', { name: /^Una Merrow/ }));
+    expect(screen.getByText('4 open tasks', { selector: 'b' })).toBeTruthy();
+    fireEvent.click(screen.getByText('Una Merrow leaves…'));
+    fireEvent.click(screen.getByText('Hand over'));
+    await waitFor(() => expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ handTo: 's1' }));
+  });
+
+  it('asks where the projects of a stage go before it is removed', async () => {
+    const calls = show({ 'DELETE /api/setup/stages/g1': setup });
+    fireEvent.click(await screen.findByRole('button', { name: /^Asked/ }));
+    expect(screen.getByText('2 projects stand in it.')).toBeTruthy();
+    fireEvent.click(screen.getByText('Remove…'));
+    expect(screen.getByLabelText<HTMLSelectElement>('Its 2 projects go to').value).toBe('g2');
+    fireEvent.submit(screen.getByRole('form', { name: /Remove this stage/ }));
+    await waitFor(() => expect(calls.some((call) => call.path === '/api/setup/stages/g1?to=g2')).toBe(true));
+  });
+
+  it('counts where a word stands, and leaves every row in its place', async () => {
+    vi.stubGlobal('Highlight', Set);
+    show();
+    await screen.findByText('Of a client');
+    fireEvent.change(screen.getByLabelText('Find a setting'), { target: { value: 'una' } });
+    expect(await screen.findByText(/2 in 2 sections/)).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: /Business/ }).length).toBeGreaterThan(0);
+    fireEvent.keyDown(screen.getByLabelText('Find a setting'), { key: 'Escape' });
+    expect(screen.queryByText(/in 2 sections/)).toBeNull();
   });
 });

@@ -4,38 +4,100 @@ import { queryKeys } from '../queryKeys';
 
 export type Setup = Schema<'Setup'>;
 export type CustomField = Schema<'CustomField'>;
+export type SetupStaff = Schema<'SetupStaff'>;
+type Part<T> = T & { id: string };
 
 export function useSetup() {
   return useQuery({ queryKey: queryKeys.setup, queryFn: () => need(api.GET('/api/setup')) });
 }
 
-function useSetupChange<T>(mutationFn: (input: T) => Promise<Setup>) {
+/** A change of the settings: everything that was made of them is fetched anew. */
+function useSetupChange<T, R extends Setup | Schema<'SetupWithPassword'> = Setup>(
+  mutationFn: (input: T) => Promise<R>,
+) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn,
-    onSuccess: (setup) => {
-      queries.setQueryData(queryKeys.setup, setup);
-      void queries.invalidateQueries({ queryKey: queryKeys.kinds });
+    onSuccess: (answer) => {
+      queries.setQueryData(queryKeys.setup, 'setup' in answer ? answer.setup : answer);
+      for (const queryKey of [
+        queryKeys.kinds,
+        queryKeys.rules,
+        queryKeys.session,
+        queryKeys.lastChange,
+        ['project'],
+        ['submission'],
+        ['day'],
+      ]) {
+        void queries.invalidateQueries({ queryKey });
+      }
     },
   });
 }
+
+const by = (id: string) => ({ params: { path: { id } } });
 
 export const useIntake = () =>
   useSetupChange((body: { shortensAddresses: boolean; unfinishedMinutes: number }) =>
     need(api.PUT('/api/setup/intake', { body })),
   );
-
 export const useMatching = () =>
   useSetupChange((body: Pick<Setup, 'sameFrom' | 'perhapsFrom' | 'againDays'>) =>
     need(api.PUT('/api/setup/matching', { body })),
   );
-
 export const useAddField = () =>
   useSetupChange((body: Pick<CustomField, 'record' | 'label' | 'kind' | 'choices'>) =>
     need(api.POST('/api/setup/custom-fields', { body })),
   );
-
 export const useChangeField = () =>
   useSetupChange(({ id, ...body }: Pick<CustomField, 'id' | 'label' | 'choices' | 'retired'>) =>
-    need(api.PUT('/api/setup/custom-fields/{id}', { params: { path: { id } }, body })),
+    need(api.PUT('/api/setup/custom-fields/{id}', { ...by(id), body })),
+  );
+export const useBusiness = () =>
+  useSetupChange((body: Schema<'BusinessEdit'>) => need(api.PUT('/api/setup/business', { body })));
+export const useHours = () =>
+  useSetupChange((hours: Setup['hours']) => need(api.PUT('/api/setup/hours', { body: { hours } })));
+export const useLists = () =>
+  useSetupChange((body: Schema<'ListsEdit'>) => need(api.PUT('/api/setup/lists', { body })));
+export const useClosures = () =>
+  useSetupChange(({ id, remove, ...body }: Schema<'ClosureEdit'> & { id: string | null; remove?: true }) =>
+    need(
+      id === null
+        ? api.POST('/api/setup/closures', { body })
+        : remove
+          ? api.DELETE('/api/setup/closures/{id}', by(id))
+          : api.PUT('/api/setup/closures/{id}', { ...by(id), body }),
+    ),
+  );
+export const useAddStaff = () =>
+  useSetupChange((body: Schema<'StaffEdit'>) => need(api.POST('/api/setup/staff', { body })));
+export const useChangeStaff = () =>
+  useSetupChange(({ id, ...body }: Part<Schema<'StaffEdit'>>) =>
+    need(api.PUT('/api/setup/staff/{id}', { ...by(id), body })),
+  );
+export const useNewPassword = () =>
+  useSetupChange((id: string) => need(api.POST('/api/setup/staff/{id}/password', by(id))));
+export const useLeaving = () =>
+  useSetupChange(({ id, handTo }: Part<{ handTo: string }>) =>
+    need(api.POST('/api/setup/staff/{id}/leaving', { ...by(id), body: { handTo } })),
+  );
+export const useAddService = () =>
+  useSetupChange((body: Schema<'ServiceEdit'>) => need(api.POST('/api/setup/services', { body })));
+export const useChangeService = () =>
+  useSetupChange(({ id, ...body }: Part<Schema<'ServiceEdit'>>) =>
+    need(api.PUT('/api/setup/services/{id}', { ...by(id), body })),
+  );
+export const useAddStage = () =>
+  useSetupChange((body: Schema<'StageEdit'>) => need(api.POST('/api/setup/stages', { body })));
+export const useChangeStage = () =>
+  useSetupChange(({ id, ...body }: Part<Schema<'StageEdit'>>) =>
+    need(api.PUT('/api/setup/stages/{id}', { ...by(id), body })),
+  );
+export const useRemoveStage = () =>
+  useSetupChange(({ id, to }: Part<{ to: string }>) =>
+    need(api.DELETE('/api/setup/stages/{id}', { params: { path: { id }, query: to ? { to } : {} } })),
+  );
+export const useChangeText = () =>
+  useSetupChange(({ id, ...body }: Part<Schema<'TextEdit'>>) =>
+    need(api.PUT('/api/setup/texts/{id}', { ...by(id), body })),
   );

@@ -10,6 +10,7 @@ export interface Fact<Edit> {
   shown: string;
   fields: FactField[];
   edit: (values: Record<string, string>) => Edit;
+  saveWord?: string;
   /** What is sent to take it away; nothing where it can only be emptied. */
   remove?: Edit;
 }
@@ -28,6 +29,7 @@ interface Props<Edit> {
   save: (edit: Edit) => Promise<unknown>;
   /** Told which fact is open: what only that one offers is fetched then. */
   onTurn?: (key: string | null) => void;
+  level?: 'h2' | 'h3';
   /** What stands below and is not edited here. */
   children?: ReactNode;
 }
@@ -44,6 +46,7 @@ export function FactList<Edit>({
   save,
   onTurn,
   children,
+  level: Heading = 'h2',
 }: Props<Edit>) {
   const toast = useToast();
   const kept = (fact: Fact<Edit>) => `${name}.${fact.key}`;
@@ -61,7 +64,7 @@ export function FactList<Edit>({
   return (
     <>
       <div className="section-head">
-        <h2>{title}</h2>
+        <Heading>{title}</Heading>
         {canEdit && adding.length > 0 && (
           <small>
             {adding.map((fact) => (
@@ -81,6 +84,7 @@ export function FactList<Edit>({
             label={fact.label}
             shown={fact.shown}
             fields={fact.fields}
+            saveWord={fact.saveWord}
             canEdit={canEdit}
             open={canEdit && open === fact.key}
             onOpen={(is) => turn(is ? fact.key : null)}

@@ -10,7 +10,9 @@ export interface FactField {
   key: string;
   label: string;
   value: string;
-  kind?: 'text' | 'long' | 'email' | 'tel' | 'date';
+  kind?: 'text' | 'long' | 'email' | 'tel' | 'date' | 'password';
+  /** What it is filled in like, or what it does. */
+  hint?: string;
   options?: { value: string; label: string }[];
 }
 
@@ -22,6 +24,8 @@ interface Props {
   shown: ReactNode;
   fields: FactField[];
   canEdit: boolean;
+  /** What saving it is called, where it is not that. */
+  saveWord?: string | undefined;
   open: boolean;
   onOpen: (open: boolean) => void;
   onSave: (values: Record<string, string>) => Promise<unknown>;
@@ -75,7 +79,7 @@ export function FactRow(props: Props) {
   );
 }
 
-function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }: Props) {
+function FactEdit({ name, label, fields, saveWord = 'Save', onOpen, onSave, onRemove, busy, error }: Props) {
   const begun = Object.fromEntries(fields.map((field) => [field.key, field.value]));
   // Only what was touched: the others are saved as they are by then, whoever changed them.
   const [typed, setTyped, forget] = useUnsaved<Record<string, string>>(name, {});
@@ -148,6 +152,7 @@ function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }
                 ) : (
                   <input {...shared} type={field.kind ?? 'text'} autoComplete="off" />
                 )}
+                {field.hint && <p className="second">{field.hint}</p>}
                 {field.value !== seen[field.key] && <p className="second">On file now: {onFile(field)}</p>}
                 {fault && (
                   <p id={`${id}-${field.key}-error`} className="staff-field-error">
@@ -164,7 +169,7 @@ function FactEdit({ name, label, fields, onOpen, onSave, onRemove, busy, error }
           )}
           <p className="fact-does">
             <Button type="submit" size="small" variant="outlined" disabled={busy}>
-              Save
+              {saveWord}
             </Button>
             <Button size="small" variant="outlined" onClick={cancel}>
               Cancel

@@ -18,6 +18,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
   const signOut = useSignOut();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const navigate = useNavigate();
+  const location = useLocation();
   return (
     <header className="lintel">
       <NavLink to="/" className="wordmark" aria-label="Telamon">
@@ -41,7 +42,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
       </nav>
       <FindField />
       <ButtonBase
-        className="initials"
+        className={location.pathname.startsWith('/setup') ? 'initials here' : 'initials'}
         aria-label={`${user.initials}, ${user.name}: setup, keys, sign out`}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}

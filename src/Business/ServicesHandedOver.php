@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Business;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Staff\HandsOver;
+use Telamon\Staff\Staff;
+
+/** The services that somebody leads, and what falls to the coordinator. */
+final readonly class ServicesHandedOver implements HandsOver
+{
+    public function __construct(private EntityManagerInterface $em, private Profile $business)
+    {
+    }
+
+    public function what(int $count): string
+    {
+        return 1 === $count ? '1 service' : "$count services";
+    }
+
+    public function count(Staff $from): int
+    {
+        return $this->em->getRepository(Service::class)->count(['lead' => $from]);
+    }
+
+    public function hand(Staff $from, Staff $to): void
+    {
+        foreach ($this->em->getRepository(Service::class)->findBy(['lead' => $from]) as $service) {
+            $service->leadBy($to, mb_substr("{$service->name} goes to {$to->name}", 0, 100));
+        }
+        $business = $this->business->business();
+        if ($business->coordinator === $from) {
+            $business->coordinateBy($to);
+        }
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Telamon\Business\Profile;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Time\HoursInWords;
+use Telamon\Record\Edit;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** Changes what the business is called, how it is reached, what it counts in, and when it is open. */
+final readonly class BusinessChanges
+{
+    public function __construct(private SetupActs $acts, private Profile $business, private EmailReader $emails)
+    {
+    }
+
+    /** @throws Refusal where something cannot be */
+    public function business(Edit $edit, Staff $staff): void
+    {
+        $business = $this->business->business();
+        [$region, $zone, $currency] = [self::region($edit) ?? $business->region, self::zone($edit) ?? $business->timeZone, self::currency($edit) ?? $business->currency];
+        $email = $edit->text('email', 254);
+        $phone = $edit->text('phone', 40);
+        $vat = $edit->text('vatNumber', 20);
+        $values = [
+            self::filled($edit, 'name', 200, 'A business has a name.') ?? $business->name,
+            null === $email ? $business->email : ($this->emails->read($email) ?? throw new InvalidInput('email', $this->emails->fault($email) ?? 'This is no mail address.')),
+            null === $phone ? $business->phone : self::phone($phone, $region),
+            $edit->text('address', 300) ?? $business->address,
+            self::filled($edit, 'assetWord', 40, 'Say what you work on, such as piano, garden or client.') ?? $business->assetWord,
+            null === $vat ? $business->vatNumber : self::vat($vat),
+        ];
+        $this->acts->carryOut("changed {$this->of($edit)}", $staff, static function () use ($business, $values, $region, $zone, $currency): void {
+            $business->become(...$values);
+            $business->countIn($region, $zone, $currency);
+        });
+    }
+
+    /**
+     * @param mixed $hours as OpenDays in the contract
+     *
+     * @throws Refusal
+     */
+    public function hours(mixed $hours, Staff $staff): void
+    {
+        $read = HoursReader::read($hours);
+        $words = HoursInWords::of($read);
+        $this->acts->carryOut("open $words", $staff, function () use ($read, $words): void {
+            $this->business->business()->keepHours($read, mb_substr($words, 0, 100));
+        });
+    }
+
+    /** @throws Refusal */
+    public function lists(Edit $edit, Staff $staff): void
+    {
+        $business = $this->business->business();
+        [$sources, $reasons] = [$edit->texts('sources', 40, 60) ?? $business->sources, $edit->texts('lostReasons', 40, 100) ?? $business->lostReasons];
+        $this->acts->carryOut($sources !== $business->sources ? 'changed the sources' : 'changed the reasons', $staff, static function () use ($business, $sources, $reasons): void {
+            $business->offer($sources, $reasons);
+        });
+    }
+
+    /** What of it is changed, in words. */
+    private function of(Edit $edit): string
+    {
+        $words = ['name' => 'the name of the business', 'email' => 'the business’s mail address', 'phone' => 'the business’s phone', 'address' => 'the business’s address', 'region' => 'the country', 'timeZone' => 'the time zone', 'currency' => 'the currency', 'assetWord' => 'what the business works on', 'vatNumber' => 'the VAT number'];
+        $changed = array_filter($words, static fn (string $field): bool => null !== $edit->text($field, 300), \ARRAY_FILTER_USE_KEY);
+
+        return 1 === \count($changed) ? reset($changed) : 'the business';
+    }
+
+    private static function filled(Edit $edit, string $field, int $longest, string $else): ?string
+    {
+        $text = $edit->text($field, $longest);
+
+        return '' === $text ? throw new InvalidInput($field, $else) : $text;
+    }
+
+    private static function region(Edit $edit): ?string
+    {
+        $region = $edit->text('region', 2);
+
+        return null === $region || \Symfony\Component\Intl\Countries::exists(strtoupper($region)) ? (null === $region ? null : strtoupper($region)) : throw new InvalidInput('region', 'Choose a country.');
+    }
+
+    private static function zone(Edit $edit): ?string
+    {
+        $zone = $edit->text('timeZone', 60);
+
+        return null === $zone || \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : throw new InvalidInput('timeZone', 'Choose a time zone, such as Europe/Dublin.');
+    }
+
+    private static function currency(Edit $edit): ?string
+    {
+        $currency = $edit->text('currency', 3);
+        if (null === $currency) {
+            return null;
+        }
+
+        return \Symfony\Component\Intl\Currencies::exists(strtoupper($currency)) ? strtoupper($currency) : throw new InvalidInput('currency', 'Write the three letters of a currency, such as EUR.');
+    }
+
+    /** @return string as E.164, or empty */
+    private static function phone(string $text, string $region): string
+    {
+        $reader = new PhoneReader(static fn (): string => $region);
+
+        return '' === $text ? '' : ($reader->read($text) ?? throw new InvalidInput('phone', $reader->fault($text) ?? 'This is no phone number.'));
+    }
+
+    private static function vat(string $text): string
+    {
+        $plain = strtoupper((string) preg_replace('/[\s.-]+/', '', $text));
+
+        // Two letters of a country, then 2 to 13 letters, digits, + or *: Council Directive 2006/112/EC, article 215, and the structures that the Commission publishes. Some countries outside the Union have none: then it is kept as written.
+        return '' === $plain || 1 === preg_match('/^[A-Z]{0,3}[0-9A-Z+*]{2,15}$/', $plain) ? $plain : throw new InvalidInput('vatNumber', 'Write it as it stands on your papers, such as IE1234567A.');
+    }
+}

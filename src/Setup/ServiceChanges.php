@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\Service;
+use Telamon\Record\Edit;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** Adds services, says who leads them and which checklist joins, retires them and brings them back. */
+final readonly class ServiceChanges
+{
+    private const MOST = 100;
+
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts)
+    {
+    }
+
+    /** @throws Refusal */
+    public function add(Edit $edit, Staff $staff): void
+    {
+        $name = $this->named($edit, null) ?? throw new InvalidInput('name', 'A service has a name.');
+        $lead = $this->lead($edit) ?? throw new InvalidInput('lead', 'Choose who leads it.');
+        $this->acts->carryOut("added the service $name", $staff, function () use ($edit, $name, $lead): void {
+            $services = $this->em->getRepository(Service::class)->findAll();
+            if (\count($services) >= self::MOST) {
+                throw new InvalidInput('name', 'There are '.self::MOST.' services already.');
+            }
+            $this->named($edit, null);
+            $key = FreeKey::of($name, array_map(static fn (Service $one): string => $one->key, $services));
+            $this->em->persist(new Service($key, $name, $lead, self::why($name, $lead), $this->checklist($edit, null)));
+        });
+    }
+
+    /** @throws Refusal */
+    public function change(Service $service, Edit $edit, Staff $staff): void
+    {
+        $retired = $edit->yes('retired') ?? $service->retired;
+        $words = $retired === $service->retired ? "changed the service {$service->name}" : ($retired ? "retired the service {$service->name}" : "offers {$service->name} again");
+        $this->acts->carryOut($words, $staff, function () use ($service, $edit, $retired): void {
+            $name = $this->named($edit, $service) ?? $service->name;
+            $service->become($name, $this->checklist($edit, $service->addOn), $retired);
+            $lead = $this->lead($edit);
+            if (null !== $lead && $lead !== $service->lead) {
+                $service->leadBy($lead, self::why($name, $lead));
+            }
+        }, $service->id);
+    }
+
+    /** Why somebody leads, as plans say it. */
+    public static function why(string $service, Staff $lead): string
+    {
+        return mb_substr("$service goes to {$lead->name}", 0, 100);
+    }
+
+    private function named(Edit $edit, ?Service $self): ?string
+    {
+        $name = $edit->text('name', 100);
+        if ('' === $name) {
+            throw new InvalidInput('name', 'A service has a name.');
+        }
+        foreach ($this->em->getRepository(Service::class)->findAll() as $one) {
+            if (null !== $name && $one !== $self && mb_strtolower($one->name) === mb_strtolower($name)) {
+                throw new InvalidInput('name', "There is a service “{$one->name}” already".($one->retired ? ', retired. Bring it back instead.' : '.'));
+            }
+        }
+
+        return $name;
+    }
+
+    private function lead(Edit $edit): ?Staff
+    {
+        $id = $edit->text('lead', 36);
+        $lead = null === $id ? null : $this->em->find(Staff::class, $id);
+
+        return null === $id || (null !== $lead && $lead->active) ? $lead : throw new InvalidInput('lead', 'Choose somebody who is here.');
+    }
+
+    private function checklist(Edit $edit, ?ChecklistTemplate $now): ?ChecklistTemplate
+    {
+        $id = $edit->text('checklist', 36);
+        if (null === $id || '' === $id) {
+            return null === $id ? $now : null;
+        }
+        $list = $this->em->find(ChecklistTemplate::class, $id);
+
+        return null === $list || $list->isBase ? throw new InvalidInput('checklist', 'Choose a checklist that is there.') : $list;
+    }
+}

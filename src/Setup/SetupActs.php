@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Psr\Clock\ClockInterface;
+use Telamon\Business\Profile;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Staff\Staff;
+
+/** Every change of the settings: one act, journaled, taken back by one undo. */
+final readonly class SetupActs
+{
+    public function __construct(private Changes $changes, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param \Closure(): void $do
+     * @param string|null $about id of the setting, where it is not the business itself
+     */
+    public function carryOut(string $words, Staff $staff, \Closure $do, ?string $about = null): void
+    {
+        $business = $this->business->business();
+        $this->changes->carryOut(new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $about ?? $business->id, $business->name), $do);
+        // What was read of the settings before is old now.
+        $this->business->reset();
+    }
+
+    /** Something that was done and that undo cannot reach: it stands in the journal by its words alone. */
+    public function noting(string $words, Staff $staff, string $about): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $about, $this->business->business()->name), static fn (): null => null);
+    }
+}

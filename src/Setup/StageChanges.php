@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Setup;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\Stage;
+use Telamon\Business\StageEnd;
+use Telamon\Projects\Project;
+use Telamon\Record\Edit;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Rules\StageInRules;
+use Telamon\Staff\Staff;
+
+/** Adds, names, orders and removes the stages. Projects follow the name of their stage by themselves (the database does it), rules by StageInRules. */
+final readonly class StageChanges
+{
+    private const MOST = 20;
+
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private StageInRules $rules)
+    {
+    }
+
+    /** @throws Refusal */
+    public function add(Edit $edit, Staff $staff): void
+    {
+        $name = $this->named($edit, null) ?? throw new InvalidInput('name', 'A stage has a name.');
+        $this->acts->carryOut("added the stage $name", $staff, function () use ($edit, $name): void {
+            $stages = $this->all();
+            if (\count($stages) >= self::MOST) {
+                throw new InvalidInput('name', 'There are '.self::MOST.' stages already.');
+            }
+            $this->named($edit, null);
+            $stage = new Stage(1 + max([0, ...array_map(static fn (Stage $one): int => $one->position, $stages)]), $name);
+            $stage->become($name, self::ends($edit) ?? StageEnd::Open, self::days($edit, null));
+            $this->em->persist($stage);
+        });
+    }
+
+    /** @throws Refusal */
+    public function change(Stage $stage, Edit $edit, Staff $staff): void
+    {
+        $place = $edit->whole('position', 1, self::MOST);
+        $this->acts->carryOut(null === $place ? "changed the stage {$stage->name}" : "moved the stage {$stage->name}", $staff, function () use ($stage, $edit, $place): void {
+            $name = $this->named($edit, $stage) ?? $stage->name;
+            if ($name !== $stage->name) {
+                $this->rules->rename($stage->name, $name);
+            }
+            $stage->become($name, self::ends($edit) ?? $stage->ends, self::days($edit, $stage->days));
+            $this->refuseAllClosed($stage);
+            if (null !== $place) {
+                $others = array_values(array_filter($this->all(), static fn (Stage $one): bool => $one !== $stage));
+                array_splice($others, $place - 1, 0, [$stage]);
+                foreach ($others as $i => $one) {
+                    $one->standAt($i + 1);
+                }
+            }
+        }, $stage->id);
+    }
+
+    /**
+     * @param string $to id of the stage that its projects go to; may be empty where there are none
+     *
+     * @throws Refusal
+     */
+    public function remove(Stage $stage, string $to, Staff $staff): void
+    {
+        $this->acts->carryOut("removed the stage {$stage->name}", $staff, function () use ($stage, $to): void {
+            if (\count($this->all()) <= 1) {
+                throw new InvalidInput('to', 'One stage has to stay.');
+            }
+            $projects = $this->em->getRepository(Project::class)->findBy(['stage' => $stage->name]);
+            $target = '' === $to ? null : $this->em->find(Stage::class, $to);
+            if ([] !== $projects && (null === $target || $target === $stage)) {
+                throw new InvalidInput('to', 'Choose where its '.\count($projects).' projects go.');
+            }
+            foreach ($projects as $project) {
+                $project->moveTo($target->name ?? $project->stage);
+            }
+            $this->em->remove($stage);
+            $this->refuseAllClosed($stage);
+        }, $stage->id);
+    }
+
+    /** @return list<Stage> */
+    private function all(): array
+    {
+        return $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC']);
+    }
+
+    /** A project has to begin somewhere. */
+    private function refuseAllClosed(Stage $changed): void
+    {
+        foreach ($this->all() as $one) {
+            if (StageEnd::Open === $one->ends && ($one !== $changed || $this->em->contains($one))) {
+                return;
+            }
+        }
+        throw new InvalidInput('ends', 'One stage has to stay open: projects begin there.');
+    }
+
+    private function named(Edit $edit, ?Stage $self): ?string
+    {
+        $name = $edit->text('name', 40);
+        if ('' === $name) {
+            throw new InvalidInput('name', 'A stage has a name.');
+        }
+        foreach ($this->all() as $one) {
+            if (null !== $name && $one !== $self && mb_strtolower($one->name) === mb_strtolower($name)) {
+                throw new InvalidInput('name', "There is a stage “{$one->name}” already.");
+            }
+        }
+
+        return $name;
+    }
+
+    private static function ends(Edit $edit): ?StageEnd
+    {
+        $text = $edit->text('ends', 4);
+
+        return null === $text ? null : StageEnd::tryFrom($text) ?? throw new InvalidInput('ends', 'Choose open, won or lost.');
+    }
+
+    private static function days(Edit $edit, ?int $now): ?int
+    {
+        $text = $edit->text('days', 5);
+        if (null === $text || '' === $text) {
+            return null === $text ? $now : null;
+        }
+
+        return ctype_digit($text) && (int) $text >= 1 && (int) $text <= 999 ? (int) $text : throw new InvalidInput('days', 'Write whole days, from 1 to 999, or nothing.');
+    }
+}

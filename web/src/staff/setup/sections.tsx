@@ -1,0 +1,89 @@
+import type { ReactNode } from 'react';
+import { BusinessSection } from './BusinessSection';
+import { CustomFields } from './CustomFields';
+import { ClosureList, HoursSection } from './HoursSection';
+import { IntakeSection, MatchingSection } from './IntakeSection';
+import { ListsSection } from './ListsSection';
+import { ServicesSection, StaffSection, TextsSection } from './PeopleSection';
+import type { Setup } from './queries';
+import { StagesSection } from './StagesSection';
+
+export interface Section {
+  key: string;
+  title: string;
+  /** What it holds now, in a line. */
+  holds: (setup: Setup) => string;
+  show: (setup: Setup) => ReactNode;
+}
+
+const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`;
+
+/** The parts of the settings, in their order. */
+export const sections: Section[] = [
+  {
+    key: 'business',
+    title: 'Business',
+    holds: ({ business }) => `${business.name}, ${business.timeZone}`,
+    show: ({ business }) => <BusinessSection business={business} />,
+  },
+  {
+    key: 'hours',
+    title: 'Hours and closures',
+    holds: ({ hoursText, closures }) => `${hoursText}; ${many(closures.length, 'closure')}`,
+    show: ({ hours, closures }) => (
+      <>
+        <HoursSection hours={hours} />
+        <ClosureList closures={closures} />
+      </>
+    ),
+  },
+  {
+    key: 'staff',
+    title: 'Staff and roles',
+    holds: ({ staff }) => many(staff.filter((one) => one.active).length, 'person', 'people'),
+    show: ({ staff }) => <StaffSection staff={staff} />,
+  },
+  {
+    key: 'services',
+    title: 'Services',
+    holds: ({ services }) => `${services.filter((one) => !one.retired).length}, each with its lead`,
+    show: ({ services }) => <ServicesSection services={services} />,
+  },
+  {
+    key: 'stages',
+    title: 'Stages',
+    holds: ({ stages }) => `${stages.length}, ${stages[0]?.name ?? ''} to ${stages.at(-1)?.name ?? ''}`,
+    show: ({ stages }) => <StagesSection stages={stages} />,
+  },
+  {
+    key: 'lists',
+    title: 'Sources and reasons',
+    holds: ({ sources, lostReasons }) =>
+      `${many(sources.length, 'source')}, ${many(lostReasons.length, 'reason')} for lost`,
+    show: (setup) => <ListsSection setup={setup} />,
+  },
+  {
+    key: 'fields',
+    title: 'Custom fields',
+    holds: ({ customFields }) => `${customFields.filter((one) => !one.retired).length}, of client, project and more`,
+    show: ({ customFields }) => <CustomFields fields={customFields} />,
+  },
+  {
+    key: 'texts',
+    title: 'Mail texts',
+    holds: ({ texts, business }) => `${texts.length}, from ${business.email}`,
+    show: ({ texts }) => <TextsSection texts={texts} />,
+  },
+  {
+    key: 'intake',
+    title: 'Taking submissions',
+    holds: ({ unfinishedMinutes }) => `did not finish after ${unfinishedMinutes} min`,
+    show: (setup) => <IntakeSection setup={setup} />,
+  },
+  {
+    key: 'matching',
+    title: 'Matching people',
+    holds: ({ sameFrom, perhapsFrom }) => `same from ${sameFrom} %, ask from ${perhapsFrom} %`,
+    show: (setup) => <MatchingSection setup={setup} />,
+  },
+];
