@@ -11,7 +11,7 @@ use Telamon\Tests\Support\AppTestCase;
 /** Every route is closed unless it is named here, and no state changes from another site. */
 final class GuardsTest extends AppTestCase
 {
-    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/forms/{slug}/challenge', '/api/public/uploads', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/{path}'];
+    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/forms/{slug}/challenge', '/api/public/uploads', '/api/public/password-links', '/api/public/password', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/{path}'];
 
     public function testEveryOtherRouteNeedsSomebodySignedIn(): void
     {

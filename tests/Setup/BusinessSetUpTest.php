@@ -78,7 +78,7 @@ final class BusinessSetUpTest extends AppTestCase
 
     public function testSeveralDaysAreClosedAtOnceAndTakenBackAtOnce(): void
     {
-        $closures = fn (): array => array_map(static fn (array $one): string => "{$one['day']} {$one['name']}", $this->get('/api/setup')->rows('closures'));
+        $closures = fn (): array => array_map(static fn (array $one): string => implode(' ', array_filter([$one['day'], $one['name']], is_string(...))), $this->get('/api/setup')->rows('closures'));
         $before = $closures();
         $answer = $this->post('/api/setup/closures', ['day' => '2026-12-24', 'until' => '2026-12-28', 'name' => 'Between the years'])->ok(201);
         self::assertContains('2026-12-27 Between the years', $closures());
@@ -160,7 +160,7 @@ final class BusinessSetUpTest extends AppTestCase
         self::assertSame([422, 'ends'], [$refused->status, $refused->text('violations.0.path')]);
         $refused = $this->call('DELETE', "/api/setup/stages/{$this->stage('Inquiry')['id']}?to={$this->stage('Quote')['id']}");
         self::assertSame(422, $refused->status);
-        self::assertNotNull($this->stage('Inquiry')['id']);
+        self::assertSame('Inquiry', $this->get('/api/setup')->text('stages.0.name'));
     }
 
     public function testStagesAreMoved(): void

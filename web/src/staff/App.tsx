@@ -9,6 +9,7 @@ import { AreasContext } from './shell/Sections';
 import { Shell } from './shell/Shell';
 
 const SignIn = lazy(async () => ({ default: (await import('./access/SignIn')).SignIn }));
+const NewPassword = lazy(async () => ({ default: (await import('./access/NewPassword')).NewPassword }));
 
 export function App() {
   return (
@@ -25,6 +26,14 @@ function Door() {
   const { data: session, error, isPending, refetch } = useSession();
   if (isPending) return <ComingRows rows={3} />;
   if (error) return <Unreached error={error} again={() => void refetch()} />;
+  // Whoever comes by a link that was mailed chooses a password, signed in or not.
+  if (window.location.pathname === '/new-password') {
+    return (
+      <Suspense fallback={<ComingRows rows={3} />}>
+        <NewPassword />
+      </Suspense>
+    );
+  }
   if (!session) {
     return (
       <Suspense fallback={<ComingRows rows={3} />}>

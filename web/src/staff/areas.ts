@@ -1,3 +1,4 @@
+import { account } from './account/area';
 import { arrivals } from './arrivals/area';
 import { clients } from './clients/area';
 import { files } from './files/area';
@@ -9,4 +10,4 @@ import { setup } from './setup/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
-export const areas: Area[] = [arrivals, clients, projects, files, messages, forms, rules, setup];
+export const areas: Area[] = [arrivals, clients, projects, files, messages, forms, rules, setup, account];

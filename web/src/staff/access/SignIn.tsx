@@ -52,6 +52,9 @@ export function SignIn() {
           <Button type="submit" variant="contained" disabled={signIn.isPending}>
             Sign in
           </Button>
+          <p className="second">
+            <a href="/new-password">Lost your password?</a>
+          </p>
         </form>
       </main>
     </div>

@@ -24,6 +24,8 @@ interface Props {
   shown: ReactNode;
   fields: FactField[];
   canEdit: boolean;
+  /** Whether what is typed survives leaving the page: not where it is a secret. */
+  keeps?: boolean;
   /** What saving it is called, where it is not that. */
   saveWord?: string | undefined;
   open: boolean;
@@ -79,10 +81,21 @@ export function FactRow(props: Props) {
   );
 }
 
-function FactEdit({ name, label, fields, saveWord = 'Save', onOpen, onSave, onRemove, busy, error }: Props) {
+function FactEdit({
+  name,
+  label,
+  fields,
+  saveWord = 'Save',
+  keeps = true,
+  onOpen,
+  onSave,
+  onRemove,
+  busy,
+  error,
+}: Props) {
   const begun = Object.fromEntries(fields.map((field) => [field.key, field.value]));
   // Only what was touched: the others are saved as they are by then, whoever changed them.
-  const [typed, setTyped, forget] = useUnsaved<Record<string, string>>(name, {});
+  const [typed, setTyped, forget] = useUnsaved<Record<string, string>>(name, {}, keeps);
   const [seen] = useState(begun);
   const id = useId();
   const saving = useRef(false);

@@ -43,7 +43,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
       <FindField />
       <ButtonBase
         className={location.pathname.startsWith('/setup') ? 'initials here' : 'initials'}
-        aria-label={`${user.initials}, ${user.name}: setup, keys, sign out`}
+        aria-label={`${user.initials}, ${user.name}: setup, account, keys, sign out`}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         onClick={(event) => setAnchor(event.currentTarget)}
@@ -70,6 +70,14 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
             Setup
           </MenuItem>
         )}
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            void navigate('/account');
+          }}
+        >
+          Your account
+        </MenuItem>
         <MenuItem
           onClick={() => {
             setAnchor(null);

@@ -28,20 +28,21 @@ export function forgetUnsaved(name: string): void {
  * What is typed and not saved yet, kept in this browser under a name: going to another record, reloading or closing
  * loses nothing. The third value forgets it.
  */
-export function useUnsaved<T>(name: string, initial: T): [T, (value: T) => void, () => void] {
+export function useUnsaved<T>(name: string, initial: T, keeps = true): [T, (value: T) => void, () => void] {
   const [value, setValue] = useState<T>(() => (read(name) as T | null) ?? initial);
   const [changed, setChanged] = useState(() => isUnsaved(name));
   const set = useCallback(
     (next: T) => {
       setValue(next);
       setChanged(true);
+      if (!keeps) return;
       try {
         localStorage.setItem(named(name), JSON.stringify(next));
       } catch {
         // A full or forbidden store must not stop anybody from typing.
       }
     },
-    [name],
+    [name, keeps],
   );
   const forget = useCallback(() => {
     setChanged(false);
