@@ -21,6 +21,7 @@ const layers = [
     'staff/forms',
     'staff/rules',
     'staff/setup',
+    'staff/inquiry',
     'staff/account',
   ],
 ];

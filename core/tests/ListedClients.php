@@ -8,6 +8,7 @@ use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Person;
 use Telamon\Core\Matching\ShortForms;
 
 /** A handful of clients, found by the same keys as on file. */
@@ -18,11 +19,23 @@ final readonly class ListedClients implements Directory
     {
     }
 
+    public function person(string $id): ?Person
+    {
+        $client = array_column($this->clients, null, 'id')[$id] ?? null;
+
+        return null === $client ? null : self::read($client);
+    }
+
+    private static function read(KnownClient $client): Person
+    {
+        return Fixtures::people()->of($client->givenName, $client->familyName, $client->fields['organisation'] ?? '', $client->emails, $client->phones, $client->address);
+    }
+
     public function people(array $keys): array
     {
         $people = [];
         foreach ($this->clients as $client) {
-            $person = Fixtures::people()->of($client->givenName, $client->familyName, $client->fields['organisation'] ?? '', $client->emails, $client->phones, $client->address);
+            $person = self::read($client);
             if ([] !== array_intersect($keys, (new BlockingKeys(new ShortForms()))->of($person))) {
                 $people[$client->id] = $person;
             }

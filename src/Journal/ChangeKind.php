@@ -22,6 +22,8 @@ enum ChangeKind: string
     case Handle = 'handle';
     /** Something on file, by hand. */
     case Edit = 'edit';
+    /** An inquiry that came by phone, at the desk or by mail, by hand. */
+    case WriteDown = 'write-down';
     /** How the business is set up. */
     case Settings = 'settings';
 
@@ -29,7 +31,7 @@ enum ChangeKind: string
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit, self::Settings => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit, self::Settings, self::WriteDown => true,
             default => false,
         };
     }

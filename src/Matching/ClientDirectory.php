@@ -16,6 +16,7 @@ use Telamon\Clients\ContactPoint;
 use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Person;
 use Telamon\Core\Matching\ShortForms;
 
 /** The clients on file, for the core's matching. */
@@ -37,6 +38,11 @@ final readonly class ClientDirectory implements Directory
     public function people(array $keys): array
     {
         return $this->people->some($this->keys->find($keys));
+    }
+
+    public function person(string $id): ?Person
+    {
+        return $this->people->some([$id])[$id] ?? null;
     }
 
     public function judge(): Judge

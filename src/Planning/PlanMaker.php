@@ -92,9 +92,9 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
-        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose);
+        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '');
 
-        return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), $chosen, $decided->choices);
+        return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), self::named($chosen, $context), self::named($decided->choices, $context));
     }
 
     /**
@@ -125,21 +125,38 @@ final readonly class PlanMaker
      * @param array<array-key, mixed> $answers
      * @param array<array-key, mixed> $sent what stood in the form when it was sent out
      * @param RuleBook|null $book other rules than those kept
+     * @param string $client id of whom it is known to be from; empty where matching has to find out
      */
-    public function dryRun(FormDefinition $form, array $answers, string $slug = '', array $sent = [], ?RuleBook $book = null): Plan
+    public function dryRun(FormDefinition $form, array $answers, string $slug = '', array $sent = [], ?RuleBook $book = null, string $channel = 'page', string $client = ''): Plan
     {
         $kept = [];
         foreach ($form->shown($answers, $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), true) as $question) {
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        return $this->planner->plan($this->context($this->reader->read($form, $kept), null, new Circumstances($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => 'page', '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose));
+        $context = $this->context($this->reader->read($form, $kept), null, new Circumstances($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => $channel, '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose, $client);
+
+        return $this->planner->plan($context, [], self::named('' === $client ? [] : ['client' => $client], $context));
     }
 
-    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null): PlanContext
+    /**
+     * Where only one client is offered, whoever names them says that it is the same.
+     *
+     * @param array<string, string> $choices
+     *
+     * @return array<string, string>
+     */
+    private static function named(array $choices, PlanContext $context): array
+    {
+        $candidates = $context->onFile->candidates;
+
+        return 1 === \count($candidates) && ($choices['client'] ?? '') === $candidates[0]->client->id ? ['client' => 'same'] + $choices : $choices;
+    }
+
+    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = ''): PlanContext
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->candidates($readings, $this->directory), $alreadySent));
+        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
     }
 }

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Telamon\Submissions;
 
+use Telamon\Staff\Staff;
+
 /** What is known of a submission beside its answers, as it arrives. */
 final readonly class Arriving
 {
     /**
-     * @param string $channel “page” or “embed”
+     * @param string $channel “page” or “embed”; “phone”, “desk” or “mail” where staff wrote it down
      * @param string|null $key the same key again gives the same submission
      * @param string|null $suspicion why it is set aside at once, as what looks unwanted
      * @param Submission|null $continues the short form that this one carries on
+     * @param Staff|null $by who wrote it down; null where the client sent it
+     * @param bool $answered whether whoever asked was answered at once
      * @param array<string, mixed> $sent what stood in the form when it was sent out, by question key
      */
     public function __construct(
@@ -21,6 +25,8 @@ final readonly class Arriving
         public Origin $origin = new Origin(),
         public ?Submission $continues = null,
         public array $sent = [],
+        public ?Staff $by = null,
+        public bool $answered = false,
     ) {
     }
 }

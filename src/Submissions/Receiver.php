@@ -64,13 +64,17 @@ final readonly class Receiver
         $form = $version->definition();
         $violations = array_map(
             static fn ($violation): array => ['path' => $violation->path, 'message' => $violation->message],
-            $this->check->check($form, $answers, $now->setTimezone($this->business->zone())),
+            // On the phone not everything is asked, and what only staff are asked is.
+            $this->check->check($form, $answers, $now->setTimezone($this->business->zone()), null !== $arriving->by, null === $arriving->by),
         );
         self::refuse($violations);
-        $kept = self::kept($form, $answers, $now->setTimezone($this->business->zone())->format('Y-m-d'));
+        $kept = self::kept($form, $answers, $now->setTimezone($this->business->zone())->format('Y-m-d'), null !== $arriving->by);
+        if (null !== $arriving->by && [] === $kept) {
+            throw new InvalidAnswers([['path' => 'answers', 'message' => 'Write something down first.']]);
+        }
 
         return $this->changes->carryOut(
-            new Change(ChangeKind::Receive, 'received a form', null, $now),
+            null === $arriving->by ? new Change(ChangeKind::Receive, 'received a form', null, $now) : new Change(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by, $now),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
             fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
         );
@@ -187,7 +191,7 @@ final readonly class Receiver
     private function file(FormVersion $version, array $answers, Arriving $arriving, ?string $key, string $digest, \DateTimeImmutable $now): Submission
     {
         $form = $version->definition();
-        if (null === $arriving->suspicion) {
+        if (null === $arriving->suspicion && null === $arriving->by) {
             $this->forms->refuseClosed($version->form, $now);
         }
         $uploads = $this->uploads($form, $answers);
@@ -210,7 +214,11 @@ final readonly class Receiver
             $submission->waitForMore($now->modify("+{$this->business->business()->unfinishedMinutes} minutes"));
         }
         $submission->keepWith($digest, $arriving->sent, Priority::of($readings, $local)->points(), $this->twins->sameness($version->form, $readings, $uploads));
-        $twin = $this->twins->before($submission, $now);
+        if ($arriving->answered && null !== $arriving->by) {
+            $submission->answer($arriving->by, $now);
+        }
+        // What a person wrote down knowingly is no slip of a finger.
+        $twin = null === $arriving->by ? $this->twins->before($submission, $now) : null;
         if (null !== $twin) {
             $submission->setAside('duplicate', "The same answers came before as {$twin->number}.", $now, same: $twin);
         }
@@ -230,7 +238,7 @@ final readonly class Receiver
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);
         }
-        if (null === $arriving->suspicion) {
+        if (null === $arriving->suspicion && null === $arriving->by) {
             $this->copy->send($submission, $readings, $form, $now);
         }
 
@@ -256,10 +264,10 @@ final readonly class Receiver
      *
      * @return array<string, mixed>
      */
-    private static function kept(FormDefinition $form, array $answers, string $today): array
+    private static function kept(FormDefinition $form, array $answers, string $today, bool $staff): array
     {
         $kept = [];
-        foreach ($form->shown($answers, $today) as $question) {
+        foreach ($form->shown($answers, $today, $staff) as $question) {
             $answer = $answers[$question->key] ?? null;
             if (\is_string($answer) && '' !== trim($answer)) {
                 $kept[$question->key] = $answer;

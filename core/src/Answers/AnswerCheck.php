@@ -23,9 +23,12 @@ final readonly class AnswerCheck
      * @param array<array-key, mixed> $answers by question key; files are a list of upload ids
      * @param \DateTimeImmutable $today the day of sending, in the business's time zone
      *
+     * @param bool $staff whether what only staff are asked may be answered
+     * @param bool $whole whether what is needed has to be there
+     *
      * @return list<Violation> empty when everything can be kept
      */
-    public function check(FormDefinition $form, array $answers, \DateTimeImmutable $today, bool $staff = false): array
+    public function check(FormDefinition $form, array $answers, \DateTimeImmutable $today, bool $staff = false, bool $whole = true): array
     {
         $violations = [];
         foreach ($answers as $key => $answer) {
@@ -38,7 +41,7 @@ final readonly class AnswerCheck
         $at = new Asking($this->readers, $form->dayOrder, $today);
         $seen = [];
         foreach ($form->shown($answers, $day, $staff) as $question) {
-            $needed = $question->required || true === $question->requiredIf?->holds(new Facts($seen, $day, $form->dayOrder));
+            $needed = $whole && ($question->required || true === $question->requiredIf?->holds(new Facts($seen, $day, $form->dayOrder)));
             $answer = $answers[$question->key] ?? null;
             $fault = $question->type->fault($question, $answer, $needed, $at);
             array_push($violations, ...(null === $fault ? $this->lines($question, $answer, $at) : [new Violation($question->key, $fault)]));

@@ -49,6 +49,25 @@ final readonly class ClientMatcher
         return $candidates;
     }
 
+    /**
+     * The candidates, and the client whom somebody chose though matching did not offer them.
+     *
+     * @param string $id of that client; anything that is nobody's is left alone
+     * @param list<Candidate> $candidates
+     *
+     * @return list<Candidate>
+     */
+    public function with(string $id, array $candidates, Readings $readings, Directory $directory): array
+    {
+        if (1 !== preg_match('/^[0-9a-f-]{36}$/', $id) || [] !== array_filter($candidates, static fn (Candidate $one): bool => $one->client->id === $id)) {
+            return $candidates;
+        }
+        $client = $directory->clients([$id])[$id] ?? null;
+        $other = null === $client ? null : $directory->person($id);
+
+        return null === $client || null === $other ? $candidates : [...$candidates, new Candidate($client, $directory->judge()->judge($this->people->ofReadings($readings), $other))];
+    }
+
     /** @return list<ComparedField> the fields that the submission answers, beside those on file */
     public function compare(Readings $readings, Candidate $candidate): array
     {

@@ -21,6 +21,9 @@ interface Directory
      */
     public function clients(array $ids): array;
 
+    /** @return Person|null one of them; null where there is none, or no more */
+    public function person(string $id): ?Person;
+
     /** With the business's weights and thresholds, and how common names are here. */
     public function judge(): Judge;
 }

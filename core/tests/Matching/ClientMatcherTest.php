@@ -12,6 +12,7 @@ use Telamon\Core\Matching\Directory;
 use Telamon\Core\Matching\FieldWords;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
+use Telamon\Core\Matching\Person;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Tests\Fixtures;
 
@@ -26,6 +27,11 @@ final class ClientMatcherTest extends TestCase
             }
 
             public function clients(array $ids): array
+            {
+                throw new \LogicException('nobody is to be asked');
+            }
+
+            public function person(string $id): ?Person
             {
                 throw new \LogicException('nobody is to be asked');
             }

@@ -3,6 +3,7 @@ import { arrivals } from './arrivals/area';
 import { clients } from './clients/area';
 import { files } from './files/area';
 import { forms } from './forms/area';
+import { inquiry } from './inquiry/area';
 import { messages } from './messages/area';
 import { projects } from './projects/area';
 import { rules } from './rules/area';
@@ -10,4 +11,4 @@ import { setup } from './setup/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
-export const areas: Area[] = [arrivals, clients, projects, files, messages, forms, rules, setup, account];
+export const areas: Area[] = [arrivals, inquiry, clients, projects, files, messages, forms, rules, setup, account];

@@ -33,6 +33,7 @@ export const keys = {
   merge: { binding: 'm', shown: 'M', words: 'make one client of two' },
   apart: { binding: 'n', shown: 'N', words: 'say that two clients are not the same' },
   download: { binding: 'd', shown: 'D', words: 'download' },
+  inquiry: { binding: 'i', shown: 'I', words: 'write down an inquiry that came by phone or at the desk' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   goArrivals: { binding: 'g a', shown: 'G A', words: 'go to Arrivals' },
   goClients: { binding: 'g c', shown: 'G C', words: 'go to Clients' },

@@ -233,6 +233,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                 onAsk={ask}
               />
             ),
+            blocks: [{ label: 'Write down', shown: 'I', act: () => void navigate('/inquiry') }],
           },
           {
             name: 'Sheet',

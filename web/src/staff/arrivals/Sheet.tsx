@@ -11,7 +11,13 @@ import { nowhere, useLooking } from '../plan/looking';
 import type { Submission } from './queries';
 import '../shell/sheet.css';
 
-const channels: Record<string, string> = { page: 'from its page', embed: 'from a page that holds it' };
+const channels: Record<string, string> = {
+  page: 'from its page',
+  embed: 'from a page that holds it',
+  phone: 'by phone',
+  desk: 'at the desk',
+  mail: 'by mail',
+};
 
 interface Props {
   submission: Submission;

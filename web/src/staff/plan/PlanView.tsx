@@ -14,6 +14,8 @@ import './plan.css';
 interface Props {
   plan: Plan;
   onDecide: (key: string, value: string) => void;
+  /** What stands above it, where nothing of it can be accepted yet. */
+  heading?: string;
   /** So many seconds mail waits after acceptance. */
   hold?: number;
   /** What may be changed beside the choices; nothing where the plan is only shown. */
@@ -21,7 +23,7 @@ interface Props {
 }
 
 /** The plan line by line: what will happen, where each value came from, and what needs a choice. */
-export function PlanView({ plan, hold = 0, onDecide, deciding }: Props) {
+export function PlanView({ plan, heading, hold = 0, onDecide, deciding }: Props) {
   const choices = plan.lines.flatMap((line) => (line.choice ? [line.choice] : []));
   // An open choice is asked before one that only could be changed.
   const inOrder = [...choices.filter((choice) => choice.open), ...choices.filter((choice) => !choice.open)];
@@ -40,7 +42,7 @@ export function PlanView({ plan, hold = 0, onDecide, deciding }: Props) {
   return (
     <>
       <div className="pillar-head strong">
-        <h2>The plan</h2>
+        <h2>{heading ?? 'The plan'}</h2>
         <small className="plan-hint">
           {plan.lines.length} lines. Small numbers point to the answer a value came from.
         </small>
@@ -57,10 +59,12 @@ export function PlanView({ plan, hold = 0, onDecide, deciding }: Props) {
         ))}
       </ol>
       {deciding && <AddLines id={deciding.id} onAdd={deciding.add} />}
-      <p className="plan-foot second">
-        Nothing is saved or sent until you accept.{' '}
-        {hold > 0 ? `Mail leaves ${hold} seconds after that; until then Undo stops it.` : 'Mail leaves at once.'}
-      </p>
+      {!heading && (
+        <p className="plan-foot second">
+          Nothing is saved or sent until you accept.{' '}
+          {hold > 0 ? `Mail leaves ${hold} seconds after that; until then Undo stops it.` : 'Mail leaves at once.'}
+        </p>
+      )}
     </>
   );
 }

@@ -25,9 +25,9 @@ function useSetupChange<T, R extends Setup | Schema<'SetupWithPassword'> = Setup
         queryKeys.rules,
         queryKeys.session,
         queryKeys.lastChange,
-        ['project'],
-        ['submission'],
-        ['day'],
+        queryKeys.day,
+        queryKeys.allSubmissions,
+        ['projects'],
       ]) {
         void queries.invalidateQueries({ queryKey });
       }

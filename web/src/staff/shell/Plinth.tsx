@@ -9,6 +9,8 @@ import { useLastAct, type UndoBlock } from './changes';
 export interface PlinthBlock {
   label: string;
   keyName?: KeyName;
+  /** A key that is listened to elsewhere. */
+  shown?: string;
   act: () => void;
   main?: boolean;
   disabled?: boolean;
@@ -47,7 +49,7 @@ function KeyedBlock({ block }: { block: PlinthBlock }) {
       act={block.act}
       main={block.main}
       disabled={block.disabled}
-      {...(block.keyName ? { shown: keys[block.keyName].shown } : {})}
+      {...(block.keyName ? { shown: keys[block.keyName].shown } : block.shown ? { shown: block.shown } : {})}
     />
   );
 }

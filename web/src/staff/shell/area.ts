@@ -18,6 +18,8 @@ export interface Area {
   may: Permission;
   /** Its word in the lintel, and the key that leads there; none where it is reached otherwise. */
   word?: { to: string; label: string; key: KeyName };
+  /** Another key that leads somewhere in it. */
+  way?: { to: string; key: KeyName };
   /** On a client's page, in the order of the areas. */
   onClient?: Section[];
   onProject?: Section[];
