@@ -6,6 +6,7 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\Effects\LinkClient;
 use Telamon\Core\Effects\MakeClient;
+use Telamon\Core\Effects\TellApart;
 use Telamon\Core\Effects\UseClient;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Kinds\Organisation;
@@ -37,7 +38,7 @@ final readonly class ClientLines
         }
         $choice = $this->choice($now->onFile->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
-            return new ClientOutcome([$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now)], null);
+            return new ClientOutcome([$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now), ...self::apart($now, isset($decisions[self::CHOICE]))], null);
         }
         foreach ($now->onFile->candidates as $candidate) {
             if ($choice->chosen === (1 === \count($now->onFile->candidates) ? 'same' : $candidate->client->id)) {
@@ -97,6 +98,18 @@ final readonly class ClientLines
     private static function link(PlanContext $now): array
     {
         return self::isHousehold($now->onFile->candidates) ? [PlanLine::of('client.link', 'Client', new LinkClient($now->onFile->candidates[0]->client->id, 'household'), $now->telling)] : [];
+    }
+
+    /** @return list<PlanLine> somebody said that it is none of those who might be meant: nobody is asked again */
+    private static function apart(PlanContext $now, bool $decided): array
+    {
+        $others = array_filter($now->onFile->candidates, static fn (Candidate $candidate): bool => \in_array($candidate->judgement->verdict, [Verdict::Same, Verdict::Perhaps], true));
+        if (!$decided || [] === $others) {
+            return [];
+        }
+        $ids = array_values(array_map(static fn (Candidate $candidate): string => $candidate->client->id, $others));
+
+        return [PlanLine::of('client.apart', 'Client', new TellApart($ids), $now->telling)->because('your choice')];
     }
 
     private function newClient(PlanContext $now, ?Choice $choice, bool $decided = false): PlanLine

@@ -134,6 +134,14 @@ final class PlannerTest extends TestCase
         self::assertSame('client.create', Fixtures::name(self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client')->effect));
     }
 
+    public function testSomebodyNewWhoMightBeTheSameIsRememberedAsToldApart(): void
+    {
+        $two = Fixtures::input([], [Fixtures::known('c1'), Fixtures::known('c2')]);
+        self::assertSame(['c1', 'c2'], Fixtures::value(self::line(Fixtures::planner()->plan($two, ['client' => 'new']), 'client.apart')->effect, 'from'));
+        $household = Fixtures::input([], [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
+        self::assertNotContains('client.apart', array_column(Fixtures::planner()->plan($household, ['client' => 'new'])->lines, 'key'), 'of a household nobody takes one for the other');
+    }
+
     public function testWhoMayBeTheSameIsAskedAbout(): void
     {
         $input = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);

@@ -9,6 +9,7 @@ import type { Answers } from '../../form/types';
 import { keptFiles, unfinishedFiles, Uploads, useUploads } from '../../form/uploads';
 import { ProblemError, type Schema } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
+import { newKey } from '../../shared/newKey';
 import { clockTime } from '../../shared/words';
 import { PlanView } from '../plan/PlanView';
 import { Pillars } from '../shell/Pillars';
@@ -98,6 +99,8 @@ export function Inquiry({ forms, from, opened }: Props) {
           void navigate(`/arrivals/${id}`);
         },
         onError: (error) => {
+          // What was saved before its answer was lost is there; this is something else by now.
+          if (error instanceof ProblemError && error.status === 409) change({ key: newKey() });
           const path = error instanceof ProblemError ? error.violations[0]?.path.split('.')[0] : undefined;
           setPart(1);
           if (path) setTimeout(() => document.getElementById(`q-${path}`)?.focus());

@@ -5,6 +5,7 @@ import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useLetters } from '../keys';
 import { isUnsaved } from '../shell/useUnsaved';
 import { AddLines } from './AddLines';
+import { AnotherClient } from './AnotherClient';
 import type { Deciding, Plan, PlanLine } from './deciding';
 import { difference } from './difference';
 import { LineEditor } from './LineEditor';
@@ -152,6 +153,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
           {deciding && !editing && <LineActs line={line} deciding={deciding} onEdit={() => setEditing(true)} />}
         </span>
       )}
+      {line.key === 'client' && deciding && <AnotherClient onChoose={(id) => onDecide('client', id)} />}
       {(line.choice ?? line.compared.length > 0) && (
         <div className={line.compared.length > 0 ? 'line-more wider' : 'line-more'}>
           {line.choice && (

@@ -1,0 +1,26 @@
+import { useState } from 'react';
+import { ClientFinder } from '../people/ClientFinder';
+
+/** Whoever it is from may be somebody whom matching did not offer: found by typing. */
+export function AnotherClient({ onChoose }: { onChoose: (id: string) => void }) {
+  const [finding, setFinding] = useState(false);
+  return (
+    <div className="line-more another-client">
+      {finding ? (
+        <ClientFinder
+          label="Another client on file"
+          autoFocus
+          onClose={() => setFinding(false)}
+          onChoose={(client) => {
+            setFinding(false);
+            onChoose(client.id);
+          }}
+        />
+      ) : (
+        <button type="button" className="link-button" onClick={() => setFinding(true)}>
+          Another client…
+        </button>
+      )}
+    </div>
+  );
+}
