@@ -90,6 +90,18 @@ final class Profile implements ResetInterface
         return array_map(static fn (Stage $stage): string => $stage->name, $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC']));
     }
 
+    /** What a project in such a stage is; open where there is none. */
+    public function stageEnd(string $name): StageEnd
+    {
+        return $this->em->getRepository(Stage::class)->findOneBy(['name' => $name])->ends ?? StageEnd::Open;
+    }
+
+    /** The first stage that means this; null where none does. */
+    public function firstStage(StageEnd $end): ?string
+    {
+        return $this->em->getRepository(Stage::class)->findOneBy(['ends' => $end], ['position' => 'ASC'])?->name;
+    }
+
     public function reset(): void
     {
         $this->business = null;

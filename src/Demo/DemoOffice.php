@@ -12,6 +12,7 @@ use Symfony\Component\Messenger\Envelope;
 use Symfony\Component\Messenger\Transport\Receiver\ReceiverInterface;
 use Symfony\Component\Messenger\Transport\Sender\SenderInterface;
 use Telamon\Arrivals\Handling;
+use Telamon\Business\StageEnd;
 use Telamon\Files\FileStore;
 use Telamon\Files\Upload;
 use Telamon\Forms\PublishedForms;
@@ -161,8 +162,8 @@ final readonly class DemoOffice
         $done = \count(array_filter($tasks, static fn (Task $task): bool => null !== $task->finishedAt));
         $stage = DemoBusiness::STAGES[intdiv($done * (\count(DemoBusiness::STAGES) - 1), \count($tasks))];
         if ($stage !== $project->stage) {
-            $this->changes->carryOut(new Change(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage", $staff, $this->timeline->now(), null, 'project', $project->id, $project->recordLabel()), static function () use ($project, $stage): void {
-                $project->moveTo($stage);
+            $this->changes->carryOut(new Change(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage", $staff, $this->timeline->now(), null, 'project', $project->id, $project->recordLabel()), function () use ($project, $stage): void {
+                $project->moveTo($stage, StageEnd::Open, $this->timeline->now());
             });
         }
     }

@@ -79,7 +79,7 @@ final readonly class ClientDirectory implements Directory
     {
         $since = $this->clock->now()->modify("-{$this->business->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $open = [];
-        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at FROM project p WHERE p.client_id = ? AND p.opened_at >= ? AND EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) ORDER BY p.opened_at DESC, p.id DESC LIMIT 3', [$client->id, $since]) as $row) {
+        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at FROM project p WHERE p.client_id = ? AND p.opened_at >= ? AND p.closed_at IS NULL AND EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) ORDER BY p.opened_at DESC, p.id DESC LIMIT 3', [$client->id, $since]) as $row) {
             $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
             $open[] = ['id' => $text('id'), 'number' => $text('number'), 'title' => $text('title'), 'lead' => $text('lead_id'), 'opened' => substr($text('opened_at'), 0, 10)];
         }

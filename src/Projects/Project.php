@@ -114,13 +114,22 @@ class Project implements Journaled
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $openedAt,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
     }
 
-    public function moveTo(string $stage): void
+    /**
+     * A stage that means won or lost closes it, one that is open opens it again.
+     *
+     * @param StageEnd $end what a project in that stage is
+     */
+    public function moveTo(string $stage, StageEnd $end, \DateTimeImmutable $now): void
     {
         $this->stage = mb_substr($stage, 0, 40);
+        if ($end !== $this->outcome) {
+            StageEnd::Open === $end ? $this->openAgain() : $this->close($end, $this->closeReason, $now);
+        }
     }
 
     /**

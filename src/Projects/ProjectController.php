@@ -58,6 +58,24 @@ final readonly class ProjectController
         return new JsonResponse($this->view->whole($project));
     }
 
+    #[Route('/{id}/close', methods: ['POST'])]
+    public function close(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $project = $this->led($id, $staff);
+        $this->moves->close($project, new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->whole($project));
+    }
+
+    #[Route('/{id}/reopen', methods: ['POST'])]
+    public function reopen(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $project = $this->led($id, $staff);
+        $this->moves->reopen($project, new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->whole($project));
+    }
+
     /** One that whoever asks may change: their own, or any. */
     private function led(string $id, Staff $staff): Project
     {

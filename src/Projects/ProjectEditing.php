@@ -7,6 +7,10 @@ namespace Telamon\Projects;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Business\OwnFields;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -15,12 +19,12 @@ use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
-/** Edits what is on file about a project by hand; its tasks stay as they are. */
+/** Edits what is on file about a project by hand. */
 final readonly class ProjectEditing
 {
     private const MOST_TAGS = 40;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
     }
 
@@ -33,6 +37,7 @@ final readonly class ProjectEditing
             // As it is now, under the write lock: what was looked at may be old.
             $this->em->refresh($project);
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);
+            $readyBy = $project->readyBy;
             $title = $edit->text('title', 200) ?? $project->title;
             $project->become(
                 '' === $title ? throw new InvalidInput('title', 'A project has a title.') : $title,
@@ -41,10 +46,33 @@ final readonly class ProjectEditing
                 $edit->text('notes', 10_000) ?? $project->notes,
                 $edit->texts('tags', self::MOST_TAGS, 60) ?? $project->tags,
             );
+            $project->comesFrom($edit->text('source', 60) ?? $project->source);
+            $project->keepCustom($this->fields->written('project', $edit->any('custom'), $project->custom));
+            $this->belong($project, $edit);
+            if ($readyBy?->format('Y-m-d') !== $project->readyBy?->format('Y-m-d')) {
+                $this->events->dispatch(new ReadyByMoved($project, $readyBy));
+            }
             $lead = $edit->text('lead', 36);
             if (null !== $lead) {
                 $project->leadBy($this->em->find(Staff::class, $lead) ?? throw new InvalidInput('lead', 'Choose somebody who is here.'));
             }
         });
+    }
+
+    /** Another client, and what of theirs it is done on. */
+    private function belong(Project $project, Edit $edit): void
+    {
+        $client = $edit->text('client', 36);
+        $asset = $edit->text('asset', 36);
+        if (null === $client && null === $asset) {
+            return;
+        }
+        $to = null === $client ? $project->client : $this->em->find(Client::class, $client) ?? throw new InvalidInput('client', 'Choose a client who is on file.');
+        $to = $to->mergedInto ?? $to;
+        $on = null === $asset ? ($to === $project->client ? $project->asset : null) : ('' === $asset ? null : $this->em->find(Asset::class, $asset));
+        if ((null === $on && null !== $asset && '' !== $asset) || (null !== $on && $on->client !== $to)) {
+            throw new InvalidInput('asset', 'Choose one that is theirs.');
+        }
+        $project->belongTo($to, $on);
     }
 }

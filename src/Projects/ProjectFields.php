@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\Profile;
 use Telamon\Core\Effects\SetField;
 use Telamon\Effects\FieldWriter;
 use Telamon\Effects\Making;
@@ -13,7 +14,7 @@ use Telamon\Staff\Staff;
 /** Writes single fields of a project. */
 final readonly class ProjectFields implements FieldWriter
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Profile $business)
     {
     }
 
@@ -28,7 +29,7 @@ final readonly class ProjectFields implements FieldWriter
         $project = $made->the(Project::class);
         $value = $effect->value;
         match (true) {
-            'stage' === $field => $project->moveTo($value),
+            'stage' === $field => $project->moveTo($value, $this->business->stageEnd($value), $made->now),
             'lead' === $field => $project->leadBy($this->em->find(Staff::class, $value) ?? throw new \LogicException('the plan names staff who are not on file')),
             default => $project->write($field, $value),
         };

@@ -30,6 +30,10 @@ final readonly class ProjectList
         if (null !== $stage) {
             $query->andWhere('p.stage = :stage')->setParameter('stage', $stage);
         }
+        $outcome = Query::oneOf($request, 'outcome', ['open', 'won', 'lost']);
+        if (null !== $outcome) {
+            $query->andWhere('p.outcome = :outcome')->setParameter('outcome', $outcome);
+        }
         $client = Query::id($request, 'client');
         if (null !== $client) {
             $query->andWhere('p.client = :client')->setParameter('client', $client);

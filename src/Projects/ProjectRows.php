@@ -30,6 +30,7 @@ final readonly class ProjectRows
             'title' => $project->title,
             'client' => RecordRef::of($project->client),
             'stage' => $project->stage,
+            'outcome' => $project->outcome->value,
             'lead' => $project->lead->name,
             'readyBy' => $project->readyBy?->format('Y-m-d'),
             'openedOn' => $project->openedAt->setTimezone($zone)->format('Y-m-d'),

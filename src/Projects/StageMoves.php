@@ -9,9 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
+use Telamon\Business\StageEnd;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Record\ChangedMeanwhile;
+use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -39,9 +42,66 @@ final readonly class StageMoves
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);
             $before = $project->stage;
             if ($before !== $stage) {
-                $project->moveTo($stage);
+                $project->moveTo($stage, $this->business->stageEnd($stage), $this->clock->now());
                 $this->events->dispatch(new StageChanged($project, $before));
             }
+        });
+    }
+
+    /**
+     * Closes a project as won or lost, and moves it to the first stage that means that, where there is one.
+     *
+     * @throws Refusal where it is closed already, or was changed meanwhile
+     */
+    public function close(Project $project, Edit $edit, Staff $staff): void
+    {
+        $outcome = StageEnd::tryFrom($edit->text('outcome', 4) ?? '');
+        if (null === $outcome || StageEnd::Open === $outcome) {
+            throw new InvalidInput('outcome', 'Say whether it is won or lost.');
+        }
+        $reason = $edit->text('reason', 300) ?? '';
+        if (StageEnd::Lost === $outcome && '' === $reason) {
+            throw new InvalidInput('reason', 'Say why, in a word or two: it is what you can learn from.');
+        }
+        $this->turn($project, "closed {$project->recordLabel()} as {$outcome->value}", $edit->version(), $staff, function () use ($project, $outcome, $reason): void {
+            if (StageEnd::Open !== $project->outcome) {
+                throw new ChangedMeanwhile("It is closed already, as {$project->outcome->value}.");
+            }
+            $before = $project->stage;
+            $project->close($outcome, $reason, $this->clock->now());
+            $this->moveOn($project, $before, $this->business->stageEnd($before) === $outcome ? null : $this->business->firstStage($outcome));
+        });
+    }
+
+    /** @throws Refusal where it is open, or was changed meanwhile */
+    public function reopen(Project $project, Edit $edit, Staff $staff): void
+    {
+        $this->turn($project, "opened {$project->recordLabel()} again", $edit->version(), $staff, function () use ($project): void {
+            if (StageEnd::Open === $project->outcome) {
+                throw new ChangedMeanwhile('It is open already.');
+            }
+            $before = $project->stage;
+            $project->openAgain();
+            $this->moveOn($project, $before, StageEnd::Open === $this->business->stageEnd($before) ? null : $this->business->firstStage(StageEnd::Open));
+        });
+    }
+
+    private function moveOn(Project $project, string $before, ?string $to): void
+    {
+        if (null !== $to && $to !== $before) {
+            $project->moveTo($to, $project->outcome, $this->clock->now());
+            $this->events->dispatch(new StageChanged($project, $before));
+        }
+    }
+
+    /** @param \Closure(): void $do */
+    private function turn(Project $project, string $words, int $version, Staff $staff, \Closure $do): void
+    {
+        $change = new Change(ChangeKind::MoveStage, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
+        $this->changes->carryOut($change, function () use ($project, $version, $do): void {
+            $this->em->refresh($project);
+            $this->em->lock($project, LockMode::OPTIMISTIC, $version);
+            $do();
         });
     }
 }

@@ -96,6 +96,12 @@ class Edit
         return null !== ($this->body[$field] ?? null);
     }
 
+    /** As sent, unchecked: whoever knows what may stand in it checks it. */
+    public function any(string $field): mixed
+    {
+        return $this->body[$field] ?? null;
+    }
+
     /** @throws InvalidInput where the version that was looked at does not come with it */
     public function version(): int
     {

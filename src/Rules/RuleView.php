@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
+use Telamon\Core\Planning\OfferedService;
 use Telamon\Core\Rules\Actions;
 use Telamon\Core\Rules\Asked;
 use Telamon\Core\Rules\Trigger;
@@ -52,6 +53,9 @@ final readonly class RuleView
                 'actions' => Actions::offered(),
                 'facts' => array_map(static fn (Asked $asked): array => $asked->toArray(), iterator_to_array($this->asked->asked(), false)),
                 'turns' => array_map(static fn (string $how, string $words): array => ['value' => $how, 'label' => $words], array_keys(Turns::WORDS), Turns::WORDS),
+                'sources' => $this->business->business()->sources,
+                'lostReasons' => $this->business->business()->lostReasons,
+                'services' => array_map(static fn (OfferedService $service): array => ['value' => $service->key, 'label' => $service->name], array_values($this->business->services())),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
             ],
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
 use Telamon\Projects\Project;
@@ -19,7 +20,7 @@ final readonly class StageChanges
 {
     private const MOST = 20;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private StageInRules $rules)
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private StageInRules $rules, private ClockInterface $clock)
     {
     }
 
@@ -77,7 +78,7 @@ final readonly class StageChanges
                 throw new InvalidInput('to', 'Choose where its '.\count($projects).' projects go.');
             }
             foreach ($projects as $project) {
-                $project->moveTo($target->name ?? $project->stage);
+                $project->moveTo($target->name ?? $project->stage, $target->ends ?? StageEnd::Open, $this->clock->now());
             }
             $this->em->remove($stage);
             $this->refuseAllClosed($stage);

@@ -53,8 +53,9 @@ class Task implements Journaled
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $checklist,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
     }
 
     public function giveTo(Staff $assignee): void
@@ -74,6 +75,11 @@ class Task implements Journaled
     {
         $this->position = $position;
         $this->waitsFor = $waitsFor;
+    }
+
+    public function beOpen(): void
+    {
+        $this->finishedAt = null;
     }
 
     public function finish(\DateTimeImmutable $now): void

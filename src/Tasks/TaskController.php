@@ -12,10 +12,14 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Database\Ids;
 use Telamon\Http\Cursor;
+use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
+use Telamon\Projects\Project;
+use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
@@ -27,6 +31,7 @@ final readonly class TaskController
         private EntityManagerInterface $em,
         private TaskView $view,
         private TaskFinishing $finishing,
+        private TaskEditing $editing,
         private Viewer $viewer,
     ) {
     }
@@ -59,6 +64,47 @@ final readonly class TaskController
         [$page, $next] = Page::cut($found, static fn (Task $task): Cursor => new Cursor('' !== $project ? (string) $task->position : $task->due->format('Y-m-d'), $task->id));
 
         return new JsonResponse(['items' => $this->view->rows($page), 'next' => $next]);
+    }
+
+    #[Route('', methods: ['POST'])]
+    public function add(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        $project = $this->em->find(Project::class, JsonBody::text($body, 'project', 36)) ?? throw Problem::notFound('project');
+        $this->refuseOthers($project, $staff);
+        $key = IdempotencyKey::of($request);
+        $task = $this->editing->add($project, null === $key ? Ids::next() : Ids::named($staff->id, $key, $request->getContent()), new Edit($body), $staff);
+
+        return new JsonResponse($this->view->rows([$task])[0], 201);
+    }
+
+    #[Route('/{id}', methods: ['PUT'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $task = $this->em->find(Task::class, $id) ?? throw Problem::notFound('task');
+        $this->refuseOthers($task->project, $staff);
+        $this->editing->edit($task, new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->rows([$task])[0]);
+    }
+
+    #[Route('/{id}', methods: ['DELETE'])]
+    public function remove(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $task = $this->em->find(Task::class, $id) ?? throw Problem::notFound('task');
+        $this->refuseOthers($task->project, $staff);
+        $this->editing->remove($task, $request->query->getInt('version'), $staff);
+
+        return new Response('', 204);
+    }
+
+    /** Tasks are changed by whoever leads the project, or any. */
+    private function refuseOthers(Project $project, Staff $staff): void
+    {
+        $this->viewer->read($project);
+        if ($project->lead !== $staff && !$this->viewer->may(Permission::LeadAny)) {
+            throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
+        }
     }
 
     #[Route('/{id}/finish', methods: ['POST'])]

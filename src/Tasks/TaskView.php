@@ -40,6 +40,7 @@ final readonly class TaskView
                 'name' => $task->name,
                 'state' => $state->value,
                 'assignee' => $task->assignee->name,
+                'assigneeId' => $task->assignee->id,
                 'due' => $task->due->format('Y-m-d'),
                 'late' => TaskState::Done !== $state && $task->due->format('Y-m-d') < $today,
                 'waitsFor' => $task->waitsFor,

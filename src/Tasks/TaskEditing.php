@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tasks;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\Profile;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Projects\Project;
+use Telamon\Record\Edit;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** Tasks by hand: added, edited, moved up and down, and removed. Numbers say the order; what waits for a task keeps waiting for it. */
+final readonly class TaskEditing
+{
+    private const MOST = 200;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TaskCounts $counts, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /** @throws Refusal */
+    public function add(Project $project, string $id, Edit $edit, Staff $staff): Task
+    {
+        $name = self::named($edit) ?? throw new InvalidInput('name', 'Say what is to be done.');
+        $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+        $due = $edit->day('due') ?? $this->business->workingDays()->add($today, 1);
+        $assignee = $this->assignee($edit) ?? $project->lead;
+
+        return $this->changes->carryOut($this->change("added the task $name", $project, $staff), function () use ($project, $id, $edit, $name, $due, $assignee): Task {
+            // The same sending may have come twice within one breath.
+            $there = $this->em->find(Task::class, $id);
+            if (null !== $there) {
+                return $there;
+            }
+            $last = $this->counts->last($project);
+            if ($last >= self::MOST) {
+                throw new InvalidInput('name', 'A project takes '.self::MOST.' tasks at most.');
+            }
+            $task = new Task($project, $last + 1, $name, $assignee, $due, [], '', $id);
+            $task->standAt($last + 1, $this->waiting($task, $edit) ?? []);
+            $this->em->persist($task);
+
+            return $task;
+        });
+    }
+
+    /** @throws Refusal */
+    public function edit(Task $task, Edit $edit, Staff $staff): void
+    {
+        $version = $edit->version();
+        $this->changes->carryOut($this->change("edited task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $edit, $version): void {
+            $this->em->refresh($task);
+            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
+            $task->become(self::named($edit) ?? $task->name, $edit->day('due') ?? $task->due);
+            $task->giveTo($this->assignee($edit) ?? $task->assignee);
+            $waits = $this->waiting($task, $edit);
+            if (null !== $waits) {
+                $task->standAt($task->position, $waits);
+            }
+            if (true === $edit->yes('open') && null !== $task->finishedAt) {
+                $task->beOpen();
+            }
+            $to = $edit->whole('position', 1, 10_000);
+            if (null !== $to) {
+                $this->move($task, $to);
+            }
+        });
+    }
+
+    /** @throws Refusal */
+    public function remove(Task $task, int $version, Staff $staff): void
+    {
+        $this->changes->carryOut($this->change("removed task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $version): void {
+            $this->em->refresh($task);
+            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
+            foreach ($this->all($task->project) as $other) {
+                if (\in_array($task->position, $other->waitsFor, true)) {
+                    // What waited for it waits for what it waited for.
+                    $other->standAt($other->position, array_values(array_unique([...array_diff($other->waitsFor, [$task->position]), ...$task->waitsFor])));
+                }
+            }
+            $this->em->remove($task);
+        });
+    }
+
+    /** To the place of the task that has this number now; those between close up. */
+    private function move(Task $task, int $to): void
+    {
+        $all = $this->all($task->project);
+        $places = array_map(static fn (Task $one): int => $one->position, $all);
+        $others = array_values(array_filter($all, static fn (Task $one): bool => $one !== $task));
+        $at = array_search($to, $places, true);
+        array_splice($others, false === $at ? \count($others) : $at, 0, [$task]);
+        $new = [];
+        foreach ($others as $i => $one) {
+            $new[$one->position] = $places[$i];
+        }
+        foreach ($all as $one) {
+            $one->standAt($new[$one->position], array_map(static fn (int $number): int => $new[$number] ?? $number, $one->waitsFor));
+        }
+        foreach ($all as $one) {
+            if ([] !== array_filter($one->waitsFor, static fn (int $number): bool => $number >= $one->position)) {
+                throw new InvalidInput('position', "“{$one->name}” waits for a task that would come after it. Change what it waits for first.");
+            }
+        }
+    }
+
+    /** @return list<Task> in their order */
+    private function all(Project $project): array
+    {
+        return $this->em->getRepository(Task::class)->findBy(['project' => $project], ['position' => 'ASC', 'id' => 'ASC']);
+    }
+
+    /** @return list<int>|null numbers of the tasks that come first; null where nothing is said of it */
+    private function waiting(Task $task, Edit $edit): ?array
+    {
+        $given = $edit->any('waitsFor');
+        if (null === $given) {
+            return null;
+        }
+        $known = array_map(static fn (Task $one): int => $one->position, $this->all($task->project));
+        $waits = [];
+        foreach (\is_array($given) ? $given : [] as $number) {
+            if (!\is_int($number) || $number >= $task->position || !\in_array($number, $known, true)) {
+                throw new InvalidInput('waitsFor', 'Choose tasks that come before it.');
+            }
+            $waits[] = $number;
+        }
+        sort($waits);
+
+        return array_values(array_unique($waits));
+    }
+
+    private function assignee(Edit $edit): ?Staff
+    {
+        $id = $edit->text('assignee', 36);
+        $staff = null === $id ? null : $this->em->find(Staff::class, $id);
+
+        return null === $id || (null !== $staff && $staff->active) ? $staff : throw new InvalidInput('assignee', 'Choose somebody who is here.');
+    }
+
+    private static function named(Edit $edit): ?string
+    {
+        $name = $edit->text('name', 200);
+
+        return '' === $name ? throw new InvalidInput('name', 'Say what is to be done.') : $name;
+    }
+
+    private function change(string $words, Project $project, Staff $staff): Change
+    {
+        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
+    }
+}
