@@ -60,6 +60,12 @@ class Asset implements Journaled
         return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place, 'make' => $this->make, 'model' => $this->model, 'serialNumber' => $this->serialNumber, 'notes' => $this->notes];
     }
 
+    public function isCalled(string $description, string $place): void
+    {
+        $this->description = $description;
+        $this->place = $place;
+    }
+
     /** @param array<string, string> $custom own fields by key */
     public function describe(string $make, string $model, string $serialNumber, string $notes, array $custom): void
     {

@@ -81,6 +81,22 @@ class Client implements Journaled
     public string $externalId = '';
 
     /**
+     * What they read: a language tag (BCP 47); empty where nobody asked.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 12, options: ['default' => ''])]
+    public string $language = '';
+
+    /**
+     * Since when they are out of the way; found and matched all the same.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $archivedAt = null;
+
+    /**
      * The client that took over all that hung on this one.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -138,6 +154,23 @@ class Client implements Journaled
         $this->otherAddresses = $otherAddresses;
         $this->notes = $notes;
         $this->tags = $tags;
+    }
+
+    public function archive(?\DateTimeImmutable $at): void
+    {
+        $this->archivedAt = $at;
+    }
+
+    /** @param string $language tag, or empty */
+    public function reads(string $language): void
+    {
+        $this->language = $language;
+    }
+
+    /** @param array<string, string> $custom by key */
+    public function keepCustom(array $custom): void
+    {
+        $this->custom = $custom;
     }
 
     public function giveTo(?Staff $owner): void

@@ -11,7 +11,7 @@ use Telamon\Refusal\InvalidInput;
 final class ClientEdit extends Edit
 {
     /**
-     * @return array<int, array{id: string|null, was: string|null, kind: ContactKind, value: string, remove: bool}> by their place in what was sent
+     * @return array<int, array{id: string|null, was: string|null, kind: ContactKind, value: string, purpose: string|null, remove: bool}> by their place in what was sent
      *
      * @throws InvalidInput
      */
@@ -29,7 +29,7 @@ final class ClientEdit extends Edit
             if (null === $kind) {
                 throw new InvalidInput("contactPoints.$i.kind", 'Choose email or phone.');
             }
-            $points[$i] = ['id' => \is_string($one['id'] ?? null) ? $one['id'] : null, 'was' => \is_string($one['was'] ?? null) ? $one['was'] : null, 'kind' => $kind, 'value' => $value, 'remove' => true === ($one['remove'] ?? false)];
+            $points[$i] = ['id' => \is_string($one['id'] ?? null) ? $one['id'] : null, 'was' => \is_string($one['was'] ?? null) ? $one['was'] : null, 'kind' => $kind, 'value' => $value, 'purpose' => \is_string($one['purpose'] ?? null) ? mb_substr(trim($one['purpose']), 0, 100) : null, 'remove' => true === ($one['remove'] ?? false)];
         }
 
         return $points;

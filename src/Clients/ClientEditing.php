@@ -7,12 +7,15 @@ namespace Telamon\Clients;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Intl\Languages;
+use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
+use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -23,7 +26,7 @@ final readonly class ClientEditing
     private const MOST_TAGS = 40;
     private const MOST_ADDRESSES = 10;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ContactPoints $points, private EmailReader $emails, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ContactPoints $points, private ClientParts $parts, private OwnFields $fields, private EmailReader $emails, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -33,13 +36,14 @@ final readonly class ClientEditing
         $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
         $client = new Client('', '', '', $today, $id);
         $this->write($client, $edit);
-        $this->changes->carryOut($this->change("put {$client->recordLabel()} on file", $client, $staff), function () use ($client, $edit): void {
+        $this->changes->carryOut($this->change("put {$client->recordLabel()} on file", $client, $staff), function () use ($client, $edit, $staff): void {
             // Under the write lock: the same sending may have come twice within one breath.
             if (null !== $this->em->find(Client::class, $client->id)) {
                 throw new ChangedMeanwhile("{$client->name()} is on file already.");
             }
             $this->em->persist($client);
             $this->reach($client, $edit);
+            $this->parts->write($client, $edit, $staff);
         });
 
         return $client;
@@ -49,7 +53,7 @@ final readonly class ClientEditing
     public function edit(Client $client, ClientEdit $edit, Staff $staff): void
     {
         $version = $edit->version();
-        $this->changes->carryOut($this->change("edited {$client->recordLabel()}", $client, $staff), function () use ($client, $edit, $version): void {
+        $this->changes->carryOut($this->change("edited {$client->recordLabel()}", $client, $staff), function () use ($client, $edit, $version, $staff): void {
             // As it is now, under the write lock: what was looked at may be old.
             $this->em->refresh($client);
             $this->em->lock($client, LockMode::OPTIMISTIC, $version);
@@ -58,6 +62,7 @@ final readonly class ClientEditing
             }
             $this->write($client, $edit);
             $this->reach($client, $edit);
+            $this->parts->write($client, $edit, $staff);
         });
     }
 
@@ -77,6 +82,8 @@ final readonly class ClientEditing
             $edit->text('notes', 10_000) ?? $client->notes,
             $edit->texts('tags', self::MOST_TAGS, 60) ?? $client->tags,
         );
+        $client->reads(self::language($edit) ?? $client->language);
+        $client->keepCustom($this->fields->written('client', $edit->any('custom'), $client->custom));
         $owner = $edit->text('owner', 36);
         if (null !== $owner) {
             $client->giveTo('' === $owner ? null : ($this->em->find(Staff::class, $owner) ?? throw new InvalidInput('owner', 'Choose somebody who is here.')));
@@ -90,7 +97,7 @@ final readonly class ClientEditing
             if (null === $point['id']) {
                 $value = $this->read("contactPoints.$i.value", $point['kind'], $point['value']);
                 $this->refuseTwice("contactPoints.$i.value", $client, $point['kind'], $value);
-                $this->points->add($client, $point['kind'], $value);
+                $this->points->add($client, $point['kind'], $value)?->isFor($point['purpose'] ?? '');
                 continue;
             }
             $there = $this->em->find(ContactPoint::class, $point['id']);
@@ -110,7 +117,15 @@ final readonly class ClientEditing
                 $this->refuseTwice("contactPoints.$i.value", $client, $point['kind'], $value);
             }
             $this->points->set($client, $point['kind'], $value, $there->value);
+            $there->isFor($point['purpose'] ?? $there->purpose);
         }
+    }
+
+    private static function language(Edit $edit): ?string
+    {
+        $language = $edit->text('language', 12);
+
+        return null === $language || '' === $language || Languages::exists($language) ? $language : throw new InvalidInput('language', 'Choose a language.');
     }
 
     private function read(string $path, ContactKind $kind, string $text): string

@@ -13,7 +13,7 @@ use Telamon\Http\Cursor;
 use Telamon\Http\Page;
 use Telamon\Http\Query;
 
-/** Pages through clients by name; each word looked for must be in the name, a mail address or a phone number. */
+/** Pages through clients; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList
 {
     public function __construct(private EntityManagerInterface $em, private Work $work, private Viewer $viewer, private Profile $business)
@@ -23,15 +23,17 @@ final readonly class ClientList
     /** @return array{items: list<array<string, mixed>>, next: string|null, total: int} as ClientPage in the contract */
     public function page(Request $request): array
     {
-        $query = $this->search($request)->select('c')->orderBy('c.sortName')->addOrderBy('c.id')->setMaxResults(Page::SIZE + 1);
+        $newest = 'newest' === Query::oneOf($request, 'sort', ['name', 'newest']);
+        [$sort, $way, $beyond] = $newest ? ['c.since', 'DESC', '<'] : ['c.sortName', 'ASC', '>'];
+        $query = $this->search($request)->select('c')->orderBy($sort, $way)->addOrderBy('c.id', $way)->setMaxResults(Page::SIZE + 1);
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
-            $query->andWhere('c.sortName > :value OR (c.sortName = :value AND c.id > :id)')
+            $query->andWhere("$sort $beyond :value OR ($sort = :value AND c.id $beyond :id)")
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
         /** @var list<Client> $found */
         $found = $query->getQuery()->getResult();
-        [$page, $next] = Page::cut($found, static fn (Client $client): Cursor => new Cursor($client->sortName, $client->id));
+        [$page, $next] = Page::cut($found, static fn (Client $client): Cursor => new Cursor($newest ? $client->since->format('Y-m-d') : $client->sortName, $client->id));
         $projects = $this->work->projects($page);
         $phones = $this->business->phoneReader();
         $this->loadContactPoints($page);
@@ -48,6 +50,9 @@ final readonly class ClientList
                     'locality' => $client->locality(),
                     'since' => $client->since->format('Y-m-d'),
                     'projects' => $projects[$client->id] ?? 0,
+                    'tags' => $client->tags,
+                    'owner' => $client->owner?->name,
+                    'archived' => null !== $client->archivedAt,
                 ];
             }, $page),
             'next' => $next,
@@ -55,9 +60,26 @@ final readonly class ClientList
         ];
     }
 
-    private function search(Request $request): QueryBuilder
+    /** @return QueryBuilder of clients called c, as a request narrows them: words, tag, owner, open work, archived or not */
+    public function search(Request $request): QueryBuilder
     {
         $query = $this->em->createQueryBuilder()->from(Client::class, 'c')->where('c.mergedInto IS NULL');
+        match (Query::oneOf($request, 'state', ['current', 'archived', 'all', 'open-work'])) {
+            'archived' => $query->andWhere('c.archivedAt IS NOT NULL'),
+            'all' => null,
+            'open-work' => $this->work->narrow($query),
+            // Found by typing, whoever is archived is found too.
+            default => [] === Query::words($request) ? $query->andWhere('c.archivedAt IS NULL') : null,
+        };
+        $tag = $request->query->getString('tag');
+        if ('' !== $tag) {
+            // As the column holds it (see the database's JSON type).
+            $query->andWhere("c.tags LIKE :tag ESCAPE '!'")->setParameter('tag', '%'.strtr(json_encode($tag, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), ['!' => '!!', '%' => '!%', '_' => '!_']).'%');
+        }
+        $owner = Query::id($request, 'owner');
+        if (null !== $owner) {
+            $query->andWhere('c.owner = :owner')->setParameter('owner', $owner);
+        }
         if (null !== $this->viewer->clients()) {
             $query->andWhere('c.id IN (:own)')->setParameter('own', $this->viewer->clients());
         }
@@ -70,7 +92,7 @@ final readonly class ClientList
     }
 
     /** @param list<Client> $clients */
-    private function loadContactPoints(array $clients): void
+    public function loadContactPoints(array $clients): void
     {
         $this->em->createQueryBuilder()->select('c', 'p')->from(Client::class, 'c')->leftJoin('c.contactPoints', 'p')
             ->where('c IN (:clients)')->setParameter('clients', $clients)->getQuery()->getResult();

@@ -37,6 +37,14 @@ class Contact implements Journaled
         $this->id = Ids::next();
     }
 
+    public function become(string $name, string $role, string $email, string $phone): void
+    {
+        $this->name = $name;
+        $this->role = $role;
+        $this->email = $email;
+        $this->phone = $phone;
+    }
+
     public function recordKind(): string
     {
         return 'contact';

@@ -17,6 +17,14 @@ class ContactPoint implements PartOf
     public readonly string $id;
 
     /**
+     * What it is for, in words: “texts are fine”.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 100, options: ['default' => ''])]
+    public string $purpose = '';
+
+    /**
      * @param string $value a mail address as written, or E.164
      * @param string $matchKey what equal points share
      */
@@ -43,6 +51,11 @@ class ContactPoint implements PartOf
     {
         $this->value = $value;
         $this->matchKey = $matchKey;
+    }
+
+    public function isFor(string $purpose): void
+    {
+        $this->purpose = $purpose;
     }
 
     public function recordKind(): string

@@ -14,11 +14,15 @@ final readonly class ContactPoints
     {
     }
 
-    public function add(Client $client, ContactKind $kind, string $value): void
+    /** @return ContactPoint|null null for an empty one */
+    public function add(Client $client, ContactKind $kind, string $value): ?ContactPoint
     {
-        if ('' !== $value) {
-            $this->em->persist(new ContactPoint($client, $kind, $value, $this->key($kind, $value)));
+        if ('' === $value) {
+            return null;
         }
+        $this->em->persist($point = new ContactPoint($client, $kind, $value, $this->key($kind, $value)));
+
+        return $point;
     }
 
     /** @param string|null $old the one that it takes the place of; null for one more */

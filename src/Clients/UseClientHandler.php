@@ -32,6 +32,10 @@ final readonly class UseClientHandler implements EffectHandler
         \assert($effect instanceof UseClient);
         $client = $this->em->find(Client::class, $effect->id) ?? throw new PlanHasChanged('The client is no longer on file.');
 
-        return [$made->add($client->mergedInto ?? $client)];
+        $client = $client->mergedInto ?? $client;
+        // Whoever writes again is not out of the way any more.
+        $client->archive(null);
+
+        return [$made->add($client)];
     }
 }

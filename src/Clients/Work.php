@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
+use Doctrine\ORM\QueryBuilder;
+
 /** How much is done for clients. */
 interface Work
 {
@@ -13,4 +15,7 @@ interface Work
      * @return array<string, int> projects, by id of the client; those without any are left out
      */
     public function projects(array $clients): array;
+
+    /** Narrows a query to clients with open work; they are called c in it. */
+    public function narrow(QueryBuilder $query): void;
 }

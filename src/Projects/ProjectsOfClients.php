@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Projects;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\QueryBuilder;
 use Telamon\Clients\Work;
 
 /** The projects of clients, for their list. */
@@ -21,5 +22,10 @@ final readonly class ProjectsOfClients implements Work
             ->where('p.client IN (:clients)')->setParameter('clients', $clients)->groupBy('p.client')->getQuery()->getResult();
 
         return array_map(intval(...), array_column($rows, 'n', 'id'));
+    }
+
+    public function narrow(QueryBuilder $query): void
+    {
+        $query->andWhere('EXISTS (SELECT w.id FROM '.Project::class.' w WHERE w.client = c AND w.closedAt IS NULL)');
     }
 }

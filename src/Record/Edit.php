@@ -96,6 +96,23 @@ class Edit
         return null !== ($this->body[$field] ?? null);
     }
 
+    /**
+     * Parts of the record, each written like the record itself.
+     *
+     * @return list<self> at most 50; none where they were not written
+     *
+     * @throws InvalidInput
+     */
+    public function parts(string $field): array
+    {
+        $given = $this->body[$field] ?? [];
+        if (!\is_array($given) || \count($given) > 50) {
+            throw new InvalidInput($field, 'Send at most 50.');
+        }
+
+        return array_values(array_map(static fn (mixed $one): self => new self(\is_array($one) ? $one : []), $given));
+    }
+
     /** As sent, unchecked: whoever knows what may stand in it checks it. */
     public function any(string $field): mixed
     {

@@ -62,7 +62,7 @@ export function ClientFinder({ label, onChoose, onClose, autoFocus = false }: Pr
         }}
         onKeyDown={onKey}
       />
-      <ul id="client-finder-found" role="listbox" aria-label={label}>
+      <ul id="client-finder-found" role="listbox" aria-label="Found">
         {rows.map((row, i) => (
           <li
             key={row.id}

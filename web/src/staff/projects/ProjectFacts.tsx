@@ -4,13 +4,14 @@ import type { Schema } from '../../shared/api';
 import { shortDay } from '../../shared/words';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
+import { customFacts } from '../shell/CustomFacts';
 import { useToday } from '../shell/day';
 import { FactList, type Fact } from '../shell/FactList';
 import { useEditProject, type ProjectEdit } from './queries';
 
 type Project = Schema<'Project'>;
 
-function factsOf(project: Project, staff: Schema<'Offer'>[], today: string): Fact<ProjectEdit>[] {
+function factsOf(project: Project, staff: Schema<'Offer'>[], sources: string[], today: string): Fact<ProjectEdit>[] {
   const leads = staff.some((one) => one.value === project.leadId)
     ? staff
     : [{ value: project.leadId, label: project.lead }, ...staff];
@@ -33,7 +34,15 @@ function factsOf(project: Project, staff: Schema<'Offer'>[], today: string): Fac
       key: 'readyBy',
       label: 'Ready by',
       shown: project.readyBy ? shortDay(project.readyBy, today) : '',
-      fields: [{ key: 'readyBy', label: 'Ready by', value: project.readyBy ?? '', kind: 'date' }],
+      fields: [
+        {
+          key: 'readyBy',
+          label: 'Ready by',
+          value: project.readyBy ?? '',
+          kind: 'date',
+          hint: 'Open tasks that are counted from this day move with it.',
+        },
+      ],
       edit: ({ readyBy = '' }) => ({ readyBy }),
     },
     {
@@ -42,6 +51,23 @@ function factsOf(project: Project, staff: Schema<'Offer'>[], today: string): Fac
       shown: project.budget,
       fields: [{ key: 'budget', label: 'Budget', value: project.budget }],
       edit: ({ budget = '' }) => ({ budget }),
+    },
+    {
+      key: 'source',
+      label: 'Comes from',
+      shown: project.source,
+      fields: [
+        {
+          key: 'source',
+          label: 'Where the work comes from',
+          value: project.source,
+          options: [...new Set(['', project.source, ...sources])].map((one) => ({
+            value: one,
+            label: one || 'not known',
+          })),
+        },
+      ],
+      edit: ({ source = '' }) => ({ source }),
     },
     {
       key: 'tags',
@@ -57,6 +83,7 @@ function factsOf(project: Project, staff: Schema<'Offer'>[], today: string): Fac
       fields: [{ key: 'notes', label: 'Notes', value: project.notes, kind: 'long' }],
       edit: ({ notes = '' }) => ({ notes }),
     },
+    ...customFacts(project.custom, today),
   ];
 }
 
@@ -66,13 +93,14 @@ export function ProjectFacts({ project }: { project: Project }) {
   const today = useToday();
   const any = user.may.includes('projects.lead-any');
   const [open, setOpen] = useState<string | null>(null);
-  const staff = useOffers(any && open === 'lead').data?.staff ?? [];
+  const offers = useOffers(any && (open === 'lead' || open === 'source')).data;
+  const staff = offers?.staff ?? [];
   const edit = useEditProject(project.id);
   return (
     <FactList
       name={`project.${project.id}`}
       title="Facts"
-      facts={factsOf(project, staff, today)}
+      facts={factsOf(project, staff, offers?.sources ?? [], today)}
       canEdit={any || project.leadId === user.id}
       onTurn={setOpen}
       saving={edit}

@@ -10,14 +10,18 @@ import { useToday } from '../shell/day';
 import { CustomFacts } from '../shell/CustomFacts';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
+import type { PlinthBlock } from '../shell/Plinth';
 import { Sections } from '../shell/Sections';
 import { NotFound } from '../shell/Plain';
 import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
+import { isUnsaved } from '../shell/useUnsaved';
+import { ClosedMark, CloseProject, useProjectBlocks } from './Closing';
 import { Course } from './Course';
 import { ProjectFacts } from './ProjectFacts';
 import './projects.css';
 import { useFinishTask, useMoveStage, useProject, useTasks } from './queries';
+import { NewTask, newTaskName, TaskFacts } from './TaskFacts';
 import { TaskList } from './TaskList';
 
 export function ProjectScreen() {
@@ -49,7 +53,7 @@ export function ProjectScreen() {
 
 function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const today = useToday();
-  const { business } = useSignedIn();
+  const { business, user } = useSignedIn();
   const tasks = useTasks(project.id);
   const finish = useFinishTask();
   const move = useMoveStage();
@@ -61,6 +65,10 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
     tasks.data?.find((task) => task.state === 'to-do') ??
     tasks.data?.[0];
   const [sure, setSure] = useState<string | null>(null);
+  const [closing, setClosing] = useState<'won' | 'lost' | null>(null);
+  const mine = user.may.includes('projects.lead-any') || project.leadId === user.id;
+  const [adding, setAdding] = useState(() => isUnsaved(newTaskName(project.id)));
+  const [part, setPart] = useState(0);
   const moveTo = (stage: string) =>
     move.mutate(
       { id: project.id, version: project.version, stage },
@@ -86,9 +94,15 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
       onError: (error) => toast({ words: error.message }),
     });
   };
+  const projectBlocks = useProjectBlocks(project, (outcome) => {
+    setPart(1);
+    setClosing(outcome);
+  });
   return (
     <Pillars
       title={`${project.title}, ${project.client.label}`}
+      shown={part}
+      onShow={setPart}
       head={
         <div className="project-head">
           <div className="project-asset">
@@ -112,6 +126,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                 <p className="second">
                   {project.number}, led by {project.lead}
                 </p>
+                <ClosedMark project={project} today={today} />
               </div>
               {project.readyBy && (
                 <p>
@@ -142,23 +157,39 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                   {tasks.error.message}
                 </Trouble>
               )}
+              {adding && <NewTask project={project} tasks={tasks.data ?? []} onDone={() => setAdding(false)} />}
               {tasks.data?.length === 0 && <p className="nothing second">This project has no tasks.</p>}
               {tasks.data && (
                 <TaskList tasks={tasks.data} chosen={chosen?.id ?? null} onChoose={setChosenId} today={today} />
               )}
             </>
           ),
-          blocks: chosen
-            ? [
-                {
-                  label: chosen.state === 'done' ? `Task ${chosen.position} is done` : `Finish task ${chosen.position}`,
-                  keyName: 'main',
-                  main: true,
-                  act: finishChosen,
-                  disabled: chosen.state === 'done' || finish.isPending || undo.isPending,
-                },
-              ]
-            : [],
+          blocks: [
+            ...(chosen
+              ? ([
+                  {
+                    label:
+                      chosen.state === 'done' ? `Task ${chosen.position} is done` : `Finish task ${chosen.position}`,
+                    keyName: 'main',
+                    main: true,
+                    act: finishChosen,
+                    disabled: chosen.state === 'done' || finish.isPending || undo.isPending,
+                  },
+                ] satisfies PlinthBlock[])
+              : []),
+            ...(mine
+              ? ([
+                  {
+                    label: 'Add task',
+                    keyName: 'newTask',
+                    act: () => {
+                      setPart(0);
+                      setAdding(true);
+                    },
+                  },
+                ] satisfies PlinthBlock[])
+              : []),
+          ],
         },
         {
           name: 'Papers',
@@ -166,11 +197,14 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
           middling: '300px',
           content: (
             <>
+              {closing && <CloseProject project={project} outcome={closing} onDone={() => setClosing(null)} />}
+              {chosen && <TaskFacts key={chosen.id} task={chosen} tasks={tasks.data ?? []} canEdit={mine} />}
               <ProjectFacts project={project} />
               <Wanted project={project} />
               <Sections of="onProject" pillar="papers" id={project.id} name={project.title} />
             </>
           ),
+          blocks: mine ? projectBlocks : [],
         },
         { name: 'Journal', width: '1fr', middling: '260px', content: <Journal record={project.id} /> },
       ]}
@@ -180,10 +214,10 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
 
 const wished = { appointment: 'Appointment', quote: 'Quote' } as const;
 
-/** What the client wishes, and the business's own fields. */
+/** What the client wishes, and what is known of the thing itself. */
 function Wanted({ project }: { project: Schema<'Project'> }) {
   const asset = project.asset;
-  const known = project.wishes.length + project.custom.length + (asset?.custom.length ?? 0);
+  const known = project.wishes.length + (asset?.custom.filter((one) => one.value !== '').length ?? 0);
   if (known === 0 && !asset?.serialNumber) return null;
   return (
     <>
@@ -203,7 +237,7 @@ function Wanted({ project }: { project: Schema<'Project'> }) {
             <dd className="figures">{asset.serialNumber}</dd>
           </div>
         )}
-        <CustomFacts values={[...(asset?.custom ?? []), ...project.custom]} />
+        <CustomFacts values={asset?.custom ?? []} />
       </dl>
     </>
   );

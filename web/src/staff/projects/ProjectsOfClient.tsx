@@ -20,7 +20,12 @@ export function ProjectsOfClient({ id, name }: { id: string; name: string }) {
   return (
     <SectionRows
       title="Projects"
-      small={open > 0 && `${open} under way`}
+      small={
+        <>
+          {open > 0 && `${open} under way `}
+          <Link to={`/projects/new?client=${id}`}>Add project</Link>
+        </>
+      }
       list={list}
       empty={<Empty fact="No project yet.">One opens when you accept a plan for {name}.</Empty>}
     >
@@ -30,7 +35,9 @@ export function ProjectsOfClient({ id, name }: { id: string; name: string }) {
             <li key={project.id}>
               <span className="line-top">
                 <Link to={`/projects/${project.id}`}>{project.title}</Link>
-                {project.tasks > 0 && project.tasksDone === project.tasks ? (
+                {project.outcome !== 'open' ? (
+                  <Mark kind={project.outcome === 'won' ? 'done' : 'stopped'}>{project.outcome}</Mark>
+                ) : project.tasks > 0 && project.tasksDone === project.tasks ? (
                   <Mark kind="done">done</Mark>
                 ) : (
                   <span className="second">{project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}</span>

@@ -7,6 +7,8 @@ import { ListBody } from '../shell/ListBody';
 import type { Column } from '../shell/RowTable';
 import { StaffField } from '../shell/StaffField';
 import { useTyped } from '../shell/useTyped';
+import { Views } from '../shell/Views';
+import { useSignedIn } from '../session';
 import { Bricks } from '../shell/Bricks';
 import './projects.css';
 import { useProjects } from './queries';
@@ -26,17 +28,34 @@ function columns(today: string): Column<Row>[] {
   ];
 }
 
+const views = [
+  { state: 'open', label: 'Open' },
+  { state: 'won', label: 'Won' },
+  { state: 'lost', label: 'Lost' },
+  { state: 'all', label: 'All' },
+] as const;
+
 export function ProjectsScreen() {
   const [search, setSearch] = useSearchParams();
   const today = useToday();
   const q = search.get('q') ?? '';
   const stage = search.get('stage') ?? '';
-  const list = useProjects(q.trim(), stage);
+  const given = search.get('outcome');
+  const outcome = given === 'won' || given === 'lost' || given === 'all' ? given : 'open';
+  const { user } = useSignedIn();
+  const list = useProjects(q.trim(), stage, outcome);
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const stages = list.data?.pages[0]?.stages ?? [];
-  const choose = (next: { q?: string; stage?: string }) => {
-    const to = { q, stage, ...next };
-    setSearch({ ...(to.q ? { q: to.q } : {}), ...(to.stage ? { stage: to.stage } : {}) }, { replace: true });
+  const choose = (next: { q?: string; stage?: string; outcome?: string }) => {
+    const to = { q, stage, outcome, ...next };
+    setSearch(
+      {
+        ...(to.q ? { q: to.q } : {}),
+        ...(to.stage ? { stage: to.stage } : {}),
+        ...(to.outcome !== 'open' ? { outcome: to.outcome } : {}),
+      },
+      { replace: true },
+    );
   };
   const [typed, setTyped] = useTyped(q, (text) => choose({ q: text }));
   return (
@@ -52,6 +71,18 @@ export function ProjectsScreen() {
                 <h1>Projects</h1>
                 <small>newest first</small>
               </div>
+              <Views
+                label="Which projects"
+                views={views}
+                state={outcome}
+                onState={(next) => choose({ outcome: next })}
+              />
+              {user.may.includes('projects.lead-any') && (
+                <p>
+                  <Link to="/projects/new">New project</Link>
+                </p>
+              )}
+              <div></div>
               <div className="filter">
                 <StaffField
                   label="Project, number or client"
@@ -88,7 +119,9 @@ export function ProjectsScreen() {
               empty={{
                 fact: q || stage ? 'No project fits.' : 'No projects yet.',
                 next:
-                  q || stage ? 'Try fewer letters, or all stages.' : 'The first opens when you accept the first plan.',
+                  q || stage
+                    ? 'Try fewer letters, all stages, or those that are closed.'
+                    : 'The first opens when you accept the first plan.',
               }}
             />
           ),

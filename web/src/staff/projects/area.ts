@@ -9,6 +9,11 @@ export const projects: Area = {
   ],
   screens: [
     { path: 'projects', Screen: lazy(async () => ({ default: (await import('./ProjectsScreen')).ProjectsScreen })) },
+    {
+      path: 'projects/new',
+      may: 'projects.lead-any',
+      Screen: lazy(async () => ({ default: (await import('./NewProjectScreen')).NewProjectScreen })),
+    },
     { path: 'projects/:id', Screen: lazy(async () => ({ default: (await import('./ProjectScreen')).ProjectScreen })) },
   ],
 };

@@ -2,14 +2,19 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClie
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
-export function useProjects(q: string, stage: string) {
+export function useProjects(q: string, stage: string, outcome: 'open' | 'won' | 'lost' | 'all') {
   return useInfiniteQuery({
-    queryKey: queryKeys.projects(q, stage),
+    queryKey: queryKeys.projects(q, stage, outcome),
     queryFn: ({ pageParam }) =>
       need(
         api.GET('/api/projects', {
           params: {
-            query: { ...(q ? { q } : {}), ...(stage ? { stage } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
+            query: {
+              ...(q ? { q } : {}),
+              ...(outcome !== 'all' ? { outcome } : {}),
+              ...(stage ? { stage } : {}),
+              ...(pageParam ? { cursor: pageParam } : {}),
+            },
           },
         }),
       ),
@@ -66,6 +71,45 @@ export function useFinishTask() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+type Project = Schema<'Project'>;
+type TaskEdit = Schema<'TaskEdit'>;
+
+/** Something done to a project or its tasks: whatever rests on it is fetched anew. */
+function useProjectChange<T, R>(mutationFn: (input: T) => Promise<R>) {
+  const queries = useQueryClient();
+  return useMutation({ mutationFn, onSettled: () => void queries.invalidateQueries() });
+}
+
+export const useOpenProject = () =>
+  useProjectChange(({ key, body }: { key: string; body: Schema<'ProjectOpen'> }) =>
+    need(api.POST('/api/projects', { body, params: { header: { 'Idempotency-Key': key } } })),
+  );
+export const useCopyProject = () =>
+  useProjectChange(({ id, key }: { id: string; key: string }) =>
+    need(api.POST('/api/projects/{id}/copy', { params: { path: { id }, header: { 'Idempotency-Key': key } } })),
+  );
+export const useCloseProject = () =>
+  useProjectChange(
+    ({ id, version, outcome, reason }: Pick<Project, 'id' | 'version'> & { outcome: 'won' | 'lost'; reason: string }) =>
+      need(api.POST('/api/projects/{id}/close', { params: { path: { id } }, body: { version, outcome, reason } })),
+  );
+export const useReopenProject = () =>
+  useProjectChange(({ id, version }: Pick<Project, 'id' | 'version'>) =>
+    need(api.POST('/api/projects/{id}/reopen', { params: { path: { id } }, body: { version } })),
+  );
+export const useAddTask = () =>
+  useProjectChange(({ key, ...body }: TaskEdit & { key: string }) =>
+    need(api.POST('/api/tasks', { body, params: { header: { 'Idempotency-Key': key } } })),
+  );
+export const useEditTask = () =>
+  useProjectChange(({ id, ...body }: TaskEdit & { id: string }) =>
+    need(api.PUT('/api/tasks/{id}', { params: { path: { id } }, body })),
+  );
+export const useRemoveTask = () =>
+  useProjectChange(({ id, version }: Pick<Schema<'Task'>, 'id' | 'version'>) =>
+    need(api.DELETE('/api/tasks/{id}', { params: { path: { id }, query: { version } } })),
+  );
 
 /** Moves a project to another stage; rules that wait for that do their part. */
 export function useMoveStage() {

@@ -14,6 +14,8 @@ export interface FactField {
   /** What it is filled in like, or what it does. */
   hint?: string;
   options?: { value: string; label: string }[];
+  /** Offered while typing; anything else may be written too. */
+  suggestions?: string[];
 }
 
 interface Props {
@@ -163,7 +165,21 @@ function FactEdit({
                 ) : field.kind === 'long' ? (
                   <textarea {...shared} rows={4} />
                 ) : (
-                  <input {...shared} type={field.kind ?? 'text'} autoComplete="off" />
+                  <>
+                    <input
+                      {...shared}
+                      type={field.kind ?? 'text'}
+                      autoComplete={field.kind === 'password' ? undefined : 'off'}
+                      list={field.suggestions && `${shared.id}-offered`}
+                    />
+                    {field.suggestions && (
+                      <datalist id={`${shared.id}-offered`}>
+                        {field.suggestions.map((one) => (
+                          <option key={one} value={one} />
+                        ))}
+                      </datalist>
+                    )}
+                  </>
                 )}
                 {field.hint && <p className="second">{field.hint}</p>}
                 {field.value !== seen[field.key] && <p className="second">On file now: {onFile(field)}</p>}

@@ -1,0 +1,155 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schema } from '../../shared/api';
+import { problem, showScreen, standInForTheBrowser, type Call } from '../testing/server.test-helper';
+import { NewProjectScreen } from './NewProjectScreen';
+import { ProjectScreen } from './ProjectScreen';
+
+const record = { kind: 'project', id: 'p1', label: 'P-0001 Repair', path: '/projects/p1' } as const;
+const task = (position: number, waitsFor: number[] = []): Schema<'Task'> => ({
+  id: `t${position}`,
+  position,
+  name: `Task ${position}`,
+  state: 'to-do',
+  assignee: 'Nessa Quarle',
+  assigneeId: 's1',
+  due: '2026-11-27',
+  late: false,
+  waitsFor,
+  project: record,
+  version: 3,
+  finishedAt: null,
+  reason: '',
+});
+const project: Schema<'Project'> = {
+  id: 'p1',
+  number: 'P-0001',
+  title: 'Repair',
+  client: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
+  stage: 'Visit',
+  outcome: 'open',
+  lead: 'Sorcha Vell',
+  leadId: 's2',
+  readyBy: null,
+  tasksDone: 0,
+  tasks: 2,
+  openedOn: '2026-11-20',
+  notes: '',
+  budget: '',
+  source: '',
+  closeReason: '',
+  closedOn: null,
+  tags: [],
+  custom: [{ key: 'loan', label: 'Loan', kind: 'choice', value: '', choices: ['upright', 'none'] }],
+  wishes: [],
+  asset: null,
+  stages: [{ name: 'Visit', state: 'now' }],
+  submission: null,
+  version: 7,
+};
+const offers = {
+  items: [],
+  offers: {
+    staff: [{ value: 's2', label: 'Sorcha Vell' }],
+    services: [{ value: 'repair', label: 'Repair' }],
+    sources: ['Recommended'],
+    lostReasons: ['Too dear'],
+  },
+};
+
+function show(replies: Parameters<typeof showScreen>[3] = {}) {
+  return showScreen('/projects/p1', '/projects/:id', <ProjectScreen />, {
+    'GET /api/projects/p1': project,
+    'GET /api/tasks': { items: [task(1), task(2, [1])], next: null },
+    'GET /api/rules': offers,
+    'GET /api/journal': { items: [], next: null },
+    ...replies,
+  });
+}
+const sent = (calls: Call[], method: string) => calls.findLast((call) => call.method === method);
+
+describe('a project by hand', () => {
+  beforeEach(() => standInForTheBrowser());
+  afterEach(() => {
+    cleanup();
+    localStorage.clear();
+    vi.unstubAllGlobals();
+  });
+
+  it('is closed as lost with a reason, and keeps what was typed where that is refused', async () => {
+    let refuse = true;
+    const calls = show({
+      'POST /api/projects/p1/close': () =>
+        refuse
+          ? problem(422, 'Wrong', [{ path: 'reason', message: 'Say why.' }])
+          : { ...project, outcome: 'lost', closeReason: 'Too dear', closedOn: '2026-11-25' },
+    });
+    fireEvent.click(await screen.findByText('Lost', { selector: '.block span' }));
+    const reason = screen.getByLabelText<HTMLInputElement>('Because');
+    await waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Too dear'));
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Close as lost' }));
+    expect(await screen.findByText('Say why.')).toBeTruthy();
+    refuse = false;
+    fireEvent.change(reason, { target: { value: 'Too dear' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Close as lost' }));
+    expect(await screen.findByText(/closed as lost/)).toBeTruthy();
+    expect(sent(calls, 'POST')?.body).toEqual({ version: 7, outcome: 'lost', reason: 'Too dear' });
+  });
+
+  it('gets a task under a name of its own, kept while it is typed', async () => {
+    const calls = show({ 'POST /api/tasks': task(3) });
+    fireEvent.click(await screen.findByRole('button', { name: 'Add task', hidden: false }));
+    fireEvent.change(screen.getByLabelText('What is to be done'), { target: { value: 'Ring her' } });
+    expect(localStorage.getItem('telamon.unsaved.project.p1.new-task')).toContain('Ring her');
+    fireEvent.change(screen.getByLabelText('After'), { target: { value: '2' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Add task' }));
+    expect(await screen.findByText(/Task 3 added/)).toBeTruthy();
+    const add = calls.find((call) => call.method === 'POST');
+    expect(add?.body).toEqual({ project: 'p1', name: 'Ring her', assignee: 's2', due: '', waitsFor: [2] });
+    expect(add?.key).toMatch(/^[0-9a-f]{32}$/);
+  });
+
+  it('has its tasks edited, moved and removed', async () => {
+    const calls = show({
+      'PUT /api/tasks/t1': task(1),
+      'DELETE /api/tasks/t1': () => new Response(null, { status: 204 }),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Due/ }));
+    fireEvent.change(screen.getByLabelText('Due'), { target: { value: '2026-12-01' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Due' }));
+    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, due: '2026-12-01' }));
+    fireEvent.click(screen.getByText('Down'));
+    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, position: 2 }));
+    fireEvent.click(screen.getByText('Remove'));
+    await waitFor(() => expect(sent(calls, 'DELETE')?.path).toBe('/api/tasks/t1?version=3'));
+  });
+
+  it('has its custom fields filled in, offered though they are empty', async () => {
+    const calls = show({ 'PUT /api/projects/p1': project });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Loan/ }));
+    fireEvent.change(screen.getByLabelText('Loan'), { target: { value: 'upright' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Loan' }));
+    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 7, custom: { loan: 'upright' } }));
+  });
+
+  it('is opened for a client that is found by typing', async () => {
+    const calls = showScreen('/projects/new', '/projects/new', <NewProjectScreen />, {
+      'GET /api/rules': offers,
+      'GET /api/clients': {
+        items: [
+          { id: 'c1', name: 'Orla Fennick', email: null, phone: null, locality: '', since: '2026-01-01', projects: 0 },
+        ],
+        next: null,
+        total: 1,
+      },
+      'GET /api/clients/c1': { id: 'c1', name: 'Orla Fennick', assets: [] },
+      'POST /api/projects': { ...project, number: 'P-0009' },
+    });
+    fireEvent.change(screen.getByLabelText('For whom'), { target: { value: 'orla' } });
+    fireEvent.click(await screen.findByRole('option', { name: /Orla Fennick/ }));
+    fireEvent.change(await screen.findByLabelText('Service'), { target: { value: 'repair' } });
+    fireEvent.click(screen.getByText('Open it'));
+    expect(await screen.findByText(/P-0009 is open/)).toBeTruthy();
+    expect(sent(calls, 'POST')?.body).toMatchObject({ client: 'c1', service: 'repair' });
+  });
+});
