@@ -42,7 +42,7 @@ final class ClientsListTest extends AppTestCase
         self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names(''));
         self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names('sort=newest'));
         $this->post('/api/clients', ['givenName' => 'Zed', 'familyName' => 'Zimmer'])->ok(201);
-        self::assertSame(['Zed Zimmer', 'Wilf Ambry'], \array_slice($this->names('sort=newest'), 0, 2));
+        self::assertSame('Zed Zimmer', $this->get('/api/clients?sort=newest')->ok()->text('items.0.name'));
     }
 
     public function testSeveralAreTaggedAtOnceAndOneUndoTakesItBack(): void

@@ -18,6 +18,9 @@ const client = {
   locality: 'Marrowby',
   since: '2024-08-01',
   projects: 1,
+  tags: [],
+  owner: null,
+  archived: false,
 };
 
 const message: Schema<'Message'> = {
@@ -129,6 +132,9 @@ const whole: Schema<'Client'> = {
   contactPoints: [],
   assets: [],
   links: [],
+  language: '',
+  archivedOn: null,
+  consents: [],
   mergedInto: null,
 };
 
@@ -152,7 +158,7 @@ describe('records', () => {
     expect((await screen.findByRole('link', { name: 'Orla Fennick' })).getAttribute('href')).toBe('/clients/c1');
     expect(screen.getByText('1 client on file')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Name, email or phone'), { target: { value: 'zz' } });
-    expect(await screen.findByText('Nobody by that name.')).toBeTruthy();
+    expect(await screen.findByText('Nobody fits.')).toBeTruthy();
     expect(calls.some((call) => call.path === '/api/clients?q=zz')).toBe(true);
   });
 

@@ -4,12 +4,15 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
 import { moment } from '../../shared/words';
 import { useSignedIn } from '../session';
-import { Drawing } from '../../shared/Drawing';
+import { Mark } from '../../shared/Mark';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { Sections } from '../shell/Sections';
 import { NotFound } from '../shell/Plain';
+import { Assets } from './Assets';
+import { useClientBlocks } from './clientBlocks';
 import './client.css';
+import { Consents } from './Consents';
 import { Facts } from './Facts';
 import { useClient } from './queries';
 
@@ -42,7 +45,7 @@ export function ClientScreen() {
 
 function ClientPage({ client }: { client: Schema<'Client'> }) {
   const { business } = useSignedIn();
-  const things = `${business.assetWord.charAt(0).toUpperCase()}${business.assetWord.slice(1)}s`;
+  const clientBlocks = useClientBlocks(client);
   return (
     <Pillars
       title={client.name}
@@ -54,6 +57,11 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
             <p>
               one client with <Link to={`/clients/${client.mergedInto.id}`}>{client.mergedInto.label}</Link>, where all
               is kept now
+            </p>
+          )}
+          {client.archivedOn && (
+            <p>
+              <Mark kind="stopped">archived</Mark>
             </p>
           )}
           <p>
@@ -80,24 +88,12 @@ function ClientPage({ client }: { client: Schema<'Client'> }) {
           middling: '1fr',
           content: (
             <>
-              <div className="section-head">
-                <h2>{things}</h2>
-              </div>
-              {client.assets.length === 0 && <p className="nothing second">None on file.</p>}
-              <ul className="rows">
-                {client.assets.map((asset) => (
-                  <li key={asset.id} className="asset">
-                    <Drawing name={business.drawing} width={40} />
-                    <div>
-                      <b className="serif">{asset.description}</b>
-                      {asset.place && <small>at {asset.place}</small>}
-                    </div>
-                  </li>
-                ))}
-              </ul>
+              <Assets key={client.id} client={client} />
               <Sections of="onClient" pillar="work" id={client.id} name={client.name} />
+              <Consents key={`consents.${client.id}`} client={client} />
             </>
           ),
+          blocks: clientBlocks,
         },
         {
           name: 'Story',

@@ -21,10 +21,13 @@ const client: Schema<'Client'> = {
   owner: null,
   ownerId: null,
   since: '2021-03-01',
-  contactPoints: [{ id: 'p1', kind: 'phone', value: '+353209150184', text: '+353 20 915 0184' }],
+  contactPoints: [{ id: 'p1', kind: 'phone', value: '+353209150184', text: '+353 20 915 0184', purpose: '' }],
   assets: [],
   links: [],
   mergedInto: null,
+  language: '',
+  archivedOn: null,
+  consents: [],
 };
 const offers = { items: [], offers: { staff: [{ value: 's2', label: 'Sorcha Vell' }] } };
 
@@ -127,7 +130,7 @@ describe('facts about a client', () => {
     await waitFor(() =>
       expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
         version: 4,
-        contactPoints: [{ id: null, kind: 'email', value: 'b@tesk.example' }],
+        contactPoints: [{ id: null, kind: 'email', value: 'b@tesk.example', purpose: '' }],
       }),
     );
   });

@@ -2,7 +2,10 @@ import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
-import { CustomFacts } from '../shell/CustomFacts';
+import { useToday } from '../shell/day';
+import { customFacts } from '../shell/CustomFacts';
+import { AddLink } from './AddLink';
+import { languageName, languages } from './languages';
 import { FactList, type Fact } from '../shell/FactList';
 import { RecordLink } from '../shell/RecordLink';
 import { useEditClient, type ClientEdit } from './queries';
@@ -13,6 +16,7 @@ type Point = Client['contactPoints'][number];
 type ClientFact = Fact<ClientEdit>;
 
 const lines = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
+const purposes = ['first choice', 'texts are fine', 'no texts', 'work', 'invoices', 'evenings only'];
 const reach = { email: 'Email', phone: 'Phone' } as const;
 
 function pointFact(point: Point): ClientFact {
@@ -20,10 +24,38 @@ function pointFact(point: Point): ClientFact {
   return {
     key: point.id,
     label: reach[point.kind],
-    shown: point.text,
-    fields: [{ key: 'value', label: reach[point.kind], value: point.text, kind }],
-    edit: ({ value = '' }) => ({ contactPoints: [{ id: point.id, was: point.value, kind: point.kind, value }] }),
+    shown: point.purpose ? `${point.text}\n${point.purpose}` : point.text,
+    fields: [
+      { key: 'value', label: reach[point.kind], value: point.text, kind },
+      { key: 'purpose', label: 'What it is for', value: point.purpose, suggestions: purposes },
+    ],
+    edit: ({ value = '', purpose = '' }) => ({
+      contactPoints: [{ id: point.id, was: point.value, kind: point.kind, value, purpose }],
+    }),
     remove: { contactPoints: [{ id: point.id, was: point.value, kind: point.kind, value: '', remove: true }] },
+  };
+}
+
+/** Somebody at an organisation, or whoever else is to be reached. */
+function contactFact(contact?: Client['contacts'][number]): ClientFact {
+  const at = contact ? { id: contact.id } : {};
+  return {
+    key: contact?.id ?? 'new-contact',
+    label: contact ? contact.role || 'Contact' : 'Contact',
+    shown: contact ? [contact.name, contact.phone, contact.email].filter(Boolean).join(', ') : '',
+    fields: [
+      { key: 'name', label: 'Name', value: contact?.name ?? '' },
+      {
+        key: 'role',
+        label: 'Who they are',
+        value: contact?.role ?? '',
+        suggestions: ['caretaker', 'accounts', 'partner', 'parent'],
+      },
+      { key: 'phone', label: 'Phone', value: contact?.phone ?? '', kind: 'tel' },
+      { key: 'email', label: 'Email', value: contact?.email ?? '', kind: 'email' },
+    ],
+    edit: ({ name = '', role = '', phone = '', email = '' }) => ({ contacts: [{ ...at, name, role, phone, email }] }),
+    ...(contact ? { remove: { contacts: [{ id: contact.id, remove: true }] } } : {}),
   };
 }
 
@@ -33,12 +65,15 @@ function newPoint(kind: Point['kind']): ClientFact {
     key: `new-${kind}`,
     label: reach[kind],
     shown: '',
-    fields: [{ key: 'value', label: `Another ${kind}`, value: '', kind: kind === 'email' ? 'email' : 'tel' }],
-    edit: ({ value = '' }) => ({ contactPoints: [{ id: null, kind, value }] }),
+    fields: [
+      { key: 'value', label: `Another ${kind}`, value: '', kind: kind === 'email' ? 'email' : 'tel' },
+      { key: 'purpose', label: 'What it is for', value: '', suggestions: purposes },
+    ],
+    edit: ({ value = '', purpose = '' }) => ({ contactPoints: [{ id: null, kind, value, purpose }] }),
   };
 }
 
-function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
+function factsOf(client: Client, staff: Schema<'Offer'>[], today: string): ClientFact[] {
   return [
     {
       key: 'name',
@@ -67,6 +102,24 @@ function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
         { key: 'otherAddresses', label: 'Others, one a line', value: client.otherAddresses.join('\n'), kind: 'long' },
       ],
       edit: ({ address = '', otherAddresses = '' }) => ({ address, otherAddresses: lines(otherAddresses) }),
+    },
+    ...client.contacts.map((contact) => contactFact(contact)),
+    {
+      key: 'language',
+      label: 'Reads',
+      shown: languageName(client.language),
+      fields: [
+        {
+          key: 'language',
+          label: 'Language',
+          value: client.language,
+          options: [
+            { value: '', label: 'not asked' },
+            ...languages.map((one) => ({ value: one, label: languageName(one) })),
+          ],
+        },
+      ],
+      edit: ({ language = '' }) => ({ language }),
     },
     {
       key: 'owner',
@@ -102,12 +155,14 @@ function factsOf(client: Client, staff: Schema<'Offer'>[]): ClientFact[] {
       fields: [{ key: 'notes', label: 'Notes', value: client.notes, kind: 'long' }],
       edit: ({ notes = '' }) => ({ notes }),
     },
+    ...customFacts(client.custom, today),
   ];
 }
 
 /** What is on file about a client, edited where it stands. */
 export function Facts({ client }: { client: Client }) {
   const { user } = useSignedIn();
+  const today = useToday();
   const canEdit = user.may.includes('clients.edit') && client.mergedInto === null;
   const [open, setOpen] = useState<string | null>(null);
   const staff = useOffers(open === 'owner').data?.staff ?? [];
@@ -117,29 +172,34 @@ export function Facts({ client }: { client: Client }) {
       <FactList
         name={`client.${client.id}`}
         title="Facts"
-        facts={factsOf(client, staff)}
-        adding={(['email', 'phone'] as const).map(newPoint)}
+        facts={factsOf(client, staff, today)}
+        adding={[...(['email', 'phone'] as const).map(newPoint), contactFact()]}
         canEdit={canEdit}
         onTurn={setOpen}
         saving={edit}
         save={(part) => edit.mutateAsync({ version: client.version, ...part })}
       >
-        {client.contacts.map((contact) => (
-          <div key={contact.id}>
-            <dt>{contact.role || 'Contact'}</dt>
-            <dd>{[contact.name, contact.phone, contact.email].filter(Boolean).join(', ')}</dd>
-          </div>
-        ))}
         {client.links.map((link) => (
           <div key={link.id}>
             <dt>Knows</dt>
             <dd>
-              {link.words} <RecordLink record={link.client} />
+              {link.words} <RecordLink record={link.client} />{' '}
+              {canEdit && (
+                <button
+                  type="button"
+                  className="link-button"
+                  aria-label={`Remove: ${link.words} ${link.client.label}`}
+                  disabled={edit.isPending}
+                  onClick={() => edit.mutate({ version: client.version, links: [{ id: link.id, remove: true }] })}
+                >
+                  Remove
+                </button>
+              )}
             </dd>
           </div>
         ))}
-        <CustomFacts values={client.custom} />
       </FactList>
+      {canEdit && <AddLink client={client} />}
       <ReachLinks client={client} />
     </>
   );

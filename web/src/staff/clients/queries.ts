@@ -2,15 +2,29 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClie
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
-export function useClients(q: string) {
+export interface Narrowed {
+  q: string;
+  state: 'current' | 'open-work' | 'archived' | 'all';
+  tag: string;
+  owner: string;
+}
+
+/** As the server is asked: nothing said of what is as usual. */
+export function narrowedBy({ q, state, tag, owner }: Narrowed) {
+  return {
+    ...(q ? { q } : {}),
+    ...(state !== 'current' ? { state } : {}),
+    ...(tag ? { tag } : {}),
+    ...(owner ? { owner } : {}),
+  };
+}
+
+export function useClients(by: Narrowed, sort: 'name' | 'newest') {
+  const query = { ...narrowedBy(by), ...(sort === 'newest' ? { sort } : {}) };
   return useInfiniteQuery({
-    queryKey: queryKeys.clients(q),
+    queryKey: queryKeys.clients(query),
     queryFn: ({ pageParam }) =>
-      need(
-        api.GET('/api/clients', {
-          params: { query: { ...(q ? { q } : {}), ...(pageParam ? { cursor: pageParam } : {}) } },
-        }),
-      ),
+      need(api.GET('/api/clients', { params: { query: { ...query, ...(pageParam ? { cursor: pageParam } : {}) } } })),
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
@@ -21,6 +35,42 @@ export function useClient(id: string) {
   return useQuery({
     queryKey: queryKeys.client(id),
     queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id } } })),
+  });
+}
+
+export function useTags() {
+  return useQuery({
+    queryKey: queryKeys.clientTags,
+    queryFn: async () => (await need(api.GET('/api/clients/tags'))).items,
+  });
+}
+
+/** Tags several clients at once, or gives them to somebody. */
+export function useSeveral() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { ids: string[]; tag?: string; owner?: string }) =>
+      need(api.POST('/api/clients/several', { body })),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
+export function useArchive() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, version, archived }: { id: string; version: number; archived: boolean }) =>
+      need(api.POST('/api/clients/{id}/archive', { params: { path: { id } }, body: { version, archived } })),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
+export function useDeleteClient() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      need(api.DELETE('/api/clients/{id}', { params: { path: { id }, query: { version } } })),
+    onSuccess: (_, { id }) => queries.removeQueries({ queryKey: queryKeys.client(id) }),
+    onSettled: () => void queries.invalidateQueries(),
   });
 }
 
