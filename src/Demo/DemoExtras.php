@@ -91,7 +91,7 @@ final readonly class DemoExtras
                         ['key' => 'pitch', 'type' => 'number', 'wording' => 'Pitch', 'hint' => 'in Hz, if you know', 'min' => '400', 'max' => '470', 'destination' => 'custom.asset.pitch'],
                     ]],
                     ['key' => 'when', 'type' => 'day-span', 'wording' => 'When is the hall free?', 'min' => 'today+1', 'destination' => 'appointment.wish'],
-                    ['key' => 'budget', 'type' => 'money', 'wording' => 'What may it cost?', 'hint' => 'if there is a limit', 'half' => true, 'destination' => 'project.budget'],
+                    ['key' => 'budget', 'type' => 'money', 'wording' => 'Do you have a budget in mind?', 'hint' => 'if there is a limit', 'half' => true, 'destination' => 'project.budget'],
                     ['key' => 'bring', 'type' => 'short-text', 'wording' => 'What must we bring?', 'example' => 'a long ladder', 'half' => true, 'destination' => 'task'],
                     ['key' => 'agreed', 'type' => 'signature', 'wording' => 'You may enter the hall for this work.', 'required' => true],
                 ]],
@@ -111,7 +111,7 @@ final readonly class DemoExtras
             'promiseMinutes' => 120,
             'dayOrder' => 'day-first',
             'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']],
-            'pages' => [['key' => 'you', 'title' => 'You', 'next' => 'On', 'questions' => [
+            'pages' => [['key' => 'you', 'title' => 'You', 'next' => 'Next', 'questions' => [
                 ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
                 ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
                 ['key' => 'reason', 'type' => 'short-text', 'wording' => 'What is it about?', 'required' => true, 'destination' => 'project.notes'],

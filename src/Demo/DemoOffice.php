@@ -95,7 +95,11 @@ final readonly class DemoOffice
 
     public function setAside(string $submissionId, string $reason, string $note, string $email): void
     {
-        $this->acceptor->setAside($this->em->find(Submission::class, $submissionId) ?? throw new \LogicException('received before'), $reason, $note, $this->staff($email));
+        $submission = $this->em->find(Submission::class, $submissionId) ?? throw new \LogicException('received before');
+        // Of two that happened to say the same, the second is set aside already.
+        if (SubmissionState::Waiting === $submission->state) {
+            $this->acceptor->setAside($submission, $reason, $note, $this->staff($email));
+        }
     }
 
     /** The worker's part: sends what is queued. */

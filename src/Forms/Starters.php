@@ -38,7 +38,7 @@ final class Starters
     {
         return match ($key) {
             'inquiry' => self::frame('A person reads this and answers.', 240, [
-                self::page('you', 'You', 'On', self::YOU),
+                self::page('you', 'You', 'Next', self::YOU),
                 self::page('wish', 'Your wish', 'Send', [
                     ['key' => 'matter', 'type' => 'long-text', 'wording' => 'What can we do for you?', 'required' => true, 'destination' => 'project.notes'],
                     ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'Must it be ready for a day?', 'hint' => 'leave empty if not', 'example' => '12 June 2027', 'destination' => 'project.ready_by'],
@@ -51,7 +51,7 @@ final class Starters
                 self::page('you', 'You', 'Send', [self::YOU[0], self::YOU[1], ['key' => 'matter', 'type' => 'short-text', 'wording' => 'What is it about?', 'required' => true, 'destination' => 'project.notes']]),
             ]),
             'booking' => self::frame('We answer with a day and a time.', 240, [
-                self::page('you', 'You', 'On', self::YOU),
+                self::page('you', 'You', 'Next', self::YOU),
                 self::page('when', 'When', 'Ask for a day', [
                     ['key' => 'what', 'type' => 'short-text', 'wording' => 'What shall we do?', 'required' => true, 'destination' => 'project.service'],
                     ['key' => 'by', 'type' => 'day', 'wording' => 'By which day?', 'example' => '12 June 2027', 'min' => 'today+1', 'destination' => 'project.ready_by', 'half' => true],
@@ -62,8 +62,8 @@ final class Starters
                 ]),
             ]),
             'intake' => self::frame('So that we come prepared.', 480, [
-                self::page('you', 'You', 'On', self::YOU),
-                self::page('thing', 'The work', 'On', [
+                self::page('you', 'You', 'Next', self::YOU),
+                self::page('thing', 'The work', 'Next', [
                     ['key' => 'thing', 'type' => 'short-text', 'wording' => 'What is it?', 'hint' => 'maker, age, number, whatever you know', 'required' => true, 'destination' => 'asset.description'],
                     ['key' => 'place', 'type' => 'address', 'wording' => 'Where does it stand?', 'destination' => 'asset.place'],
                     ['key' => 'history', 'type' => 'any-of', 'wording' => 'What was done to it before?', 'options' => self::options(['service' => 'Regular service', 'repair' => 'Repairs', 'nothing' => 'Nothing that I know of'])],
@@ -71,14 +71,14 @@ final class Starters
                     ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'destination' => 'files'],
                 ]),
                 self::page('agree', 'Before we begin', 'Send', [
-                    ['key' => 'budget', 'type' => 'money', 'wording' => 'What may it cost?', 'hint' => 'if you have a sum in mind', 'min' => '0', 'destination' => 'project.budget'],
-                    ['key' => 'decides', 'type' => 'yes-no', 'wording' => 'Do you decide alone?'],
+                    ['key' => 'budget', 'type' => 'money', 'wording' => 'Do you have a budget in mind?', 'hint' => 'if you have a sum in mind', 'min' => '0', 'destination' => 'project.budget'],
+                    ['key' => 'decides', 'type' => 'yes-no', 'wording' => 'Will you be deciding on your own?'],
                     ['key' => 'who_decides', 'type' => 'short-text', 'wording' => 'Who decides with you?', 'showIf' => ['question' => 'decides', 'op' => 'is', 'value' => 'no']],
                     ['key' => 'consent', 'type' => 'consent', 'wording' => 'You may keep these answers to do the work.', 'required' => true],
                 ]),
             ]),
             'feedback' => self::frame('Two minutes, and we learn from it.', 480, [
-                self::page('you', 'You', 'On', [self::YOU[0], self::YOU[1]]),
+                self::page('you', 'You', 'Next', [self::YOU[0], self::YOU[1]]),
                 self::page('how', 'How it was', 'Send', [
                     ['key' => 'recommend', 'type' => 'scale', 'wording' => 'Would you recommend us?', 'hint' => '0 is never, 10 is gladly', 'required' => true],
                     ['key' => 'better', 'type' => 'long-text', 'wording' => 'What should have been better?', 'showIf' => ['question' => 'recommend', 'op' => 'at-most', 'value' => '6']],
@@ -89,7 +89,7 @@ final class Starters
                 ]),
             ], 'file'),
             'visit-report' => self::frame('For whoever was there.', 480, [
-                self::page('visit', 'The visit', 'On', [
+                self::page('visit', 'The visit', 'Next', [
                     ['key' => 'name', 'type' => 'person-name', 'wording' => 'Client', 'required' => true, 'destination' => 'client.name'],
                     ['key' => 'email', 'type' => 'email', 'wording' => 'Client’s email', 'required' => true, 'destination' => 'client.email'],
                     ['key' => 'thing', 'type' => 'short-text', 'wording' => 'What was worked on?', 'destination' => 'asset.description'],

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Journal;
 
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Telamon\Access\Viewer;
 use Telamon\Business\Profile;
+use Telamon\Core\Time\DayWords;
 use Telamon\Record\Action;
+use Telamon\Record\Journaled;
 use Telamon\Record\PartOf;
 use Telamon\Record\Records;
 use Telamon\Staff\Permission;
@@ -17,7 +21,7 @@ final readonly class EntryView
     /** Columns that repeat others or only serve the machine. */
     private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash'];
 
-    public function __construct(private Profile $business, private Records $records, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private Records $records, private Viewer $viewer, private ClockInterface $clock)
     {
     }
 
@@ -37,7 +41,7 @@ final readonly class EntryView
             }.self::kind($entry)." {$entry->recordLabel}",
             'record' => ['id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId] + $entry->record(),
             'change' => ['id' => $change->id, 'words' => $change->words],
-            'changes' => Action::Changed === $entry->action ? self::fields($entry) : [],
+            'changes' => Action::Changed === $entry->action ? $this->fields($entry) : [],
             'submission' => null === $change->submissionId || !$this->viewer->may(Permission::Decide) ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
             'undone' => null !== $change->undoneAt,
         ];
@@ -50,15 +54,15 @@ final readonly class EntryView
     }
 
     /** @return list<array{field: string, from: string, to: string}> */
-    private static function fields(JournalEntry $entry): array
+    private function fields(JournalEntry $entry): array
     {
         $fields = [];
         foreach ($entry->after as $name => $to) {
             if (!\in_array($name, self::UNTOLD, true)) {
                 $fields[] = [
                     'field' => strtolower((string) preg_replace('/(?<=[a-z])[A-Z]/', ' $0', $name)),
-                    'from' => self::text($entry->before[$name] ?? null),
-                    'to' => self::text($to),
+                    'from' => $this->text($entry, $name, $entry->before[$name] ?? null),
+                    'to' => $this->text($entry, $name, $to),
                 ];
             }
         }
@@ -66,12 +70,47 @@ final readonly class EntryView
         return $fields;
     }
 
-    private static function text(mixed $value): string
+    /** A value as people read it: another record by its name, a moment in the business's time zone, a list with commas. */
+    private function text(JournalEntry $entry, string $name, mixed $value): string
     {
+        if (null === $value || '' === $value || [] === $value) {
+            return '';
+        }
+        $meta = $this->em->getClassMetadata($entry->recordClass);
+        if ($meta->hasAssociation($name)) {
+            $record = $this->em->find($meta->getAssociationTargetClass($name), $value);
+
+            return $record instanceof Journaled ? $record->recordLabel() : 'one that is gone';
+        }
+        if (\is_array($value)) {
+            return array_is_list($value) && [] === array_filter($value, static fn (mixed $one): bool => !\is_scalar($one)) ? implode(', ', array_map(strval(...), $value)) : json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        }
+        $type = $meta->hasField($name) ? $meta->getFieldMapping($name)->type : '';
+
         return match (true) {
-            null === $value => '',
-            \is_scalar($value) => 1 === preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-7/', (string) $value) ? 'linked' : (string) $value,
-            default => json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
+            'boolean' === $type => 1 === (int) (is_numeric($value) ? $value : 0) || true === $value ? 'yes' : 'no',
+            'date_immutable' === $type && \is_string($value) => $this->day($value),
+            'datetime_immutable' === $type && \is_string($value) => $this->moment($value),
+            \is_scalar($value) => (string) $value,
+            default => '',
         };
+    }
+
+    private function day(string $iso): string
+    {
+        return DayWords::short(new \DateTimeImmutable($iso, new \DateTimeZone('UTC')), $this->today());
+    }
+
+    /** @param string $utc as the database has it */
+    private function moment(string $utc): string
+    {
+        $at = (new \DateTimeImmutable($utc, new \DateTimeZone('UTC')))->setTimezone($this->business->zone());
+
+        return DayWords::short($at, $this->today()).', '.$at->format('H:i');
+    }
+
+    private function today(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTimezone($this->business->zone());
     }
 }

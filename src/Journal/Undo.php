@@ -50,7 +50,7 @@ final readonly class Undo
         if (!$change->kind->canBeUndone()) {
             throw new CannotBeTakenBack();
         }
-        $taking = new Change(ChangeKind::Undo, 'took back: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
+        $taking = new Change(ChangeKind::Undo, 'undid: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
         $isMany = false;
         $done = $this->changes->carryOut($taking, function () use ($change, $taking, $all, $now, &$isMany): array {
@@ -68,7 +68,7 @@ final readonly class Undo
                 $this->bus->dispatch(new UndoJob($change->id, $taking->id));
             }
 
-            return ['words' => ($isMany && !$now ? 'Being undone, and goes on by itself: ' : 'Took back: ').$change->words, 'undone' => $done['undone'], 'kept' => $done['kept']];
+            return ['words' => ($isMany && !$now ? 'Being undone, and goes on by itself: ' : 'Undone: ').self::called($change), 'undone' => $done['undone'], 'kept' => $done['kept']];
         });
         if ($isMany && $now) {
             $removed = $this->bulk->remove($change, $taking);
@@ -234,6 +234,12 @@ final readonly class Undo
             ->setMaxResults(1)->getQuery()->getOneOrNullResult();
 
         return $later instanceof JournalEntry ? $later->change->by() : null;
+    }
+
+    /** What was undone, in words: of a plan, whose it was. */
+    private static function called(Change $change): string
+    {
+        return ChangeKind::Accept === $change->kind ? preg_replace('/^accepted the plan for (.+)$/', '$1’s plan', $change->words) ?? $change->words : $change->words;
     }
 
     /** @return array{record: array{kind: string, id: string, label: string, path: string|null}, why: string} */

@@ -87,7 +87,7 @@ final readonly class RuleController
         return new JsonResponse($this->trials->run(JsonBody::read($request)));
     }
 
-    /** What it was before. */
+    /** Versions before. */
     #[Route('/{id}/versions', requirements: ['id' => self::ID], methods: ['GET'])]
     public function versions(string $id): Response
     {

@@ -106,7 +106,7 @@ final class SetUpCommand extends Command
             'promiseMinutes' => 240,
             'dayOrder' => 'day-first',
             'pages' => [
-                ['key' => 'you', 'title' => 'You', 'next' => 'On', 'questions' => [
+                ['key' => 'you', 'title' => 'You', 'next' => 'Next', 'questions' => [
                     ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
                     ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
                     ['key' => 'phone', 'type' => 'phone', 'wording' => 'Phone', 'hint' => 'if you would like a call', 'destination' => 'client.phone'],

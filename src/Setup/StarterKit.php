@@ -35,7 +35,7 @@ final readonly class StarterKit
         $this->em->persist(new MessageTemplate('confirmation', 'We have your inquiry', '{{business}}: we have your inquiry, {{reference}}', <<<'TEXT'
             Hello {{first_name}},
 
-            thank you for writing to us about {{service}}. Your inquiry is on file as {{reference}}, and {{lead}} will look after it.
+            thank you for writing to us. Your inquiry is on file as {{reference}}, and {{lead}} will look after it.
             {{#ready_by}}
 
             We have noted that it should be ready by {{ready_by}}.

@@ -33,7 +33,7 @@ final class ClientsTest extends BrowserTestCase
         $this->find('.fact-edit input')->sendKeys(WebDriverKeys::ESCAPE);
         $this->until(fn (): bool => [] === $this->all('.fact-edit'), 'Escape leaves it as it was');
         $this->press('u');
-        $this->see('Took back: edited Wilf Ambry');
+        $this->see('Undone: edited Wilf Ambry');
         $this->until(fn (): bool => !str_contains($this->find('.facts')->getText(), 'The dog bites'), 'one key takes it back');
     }
 

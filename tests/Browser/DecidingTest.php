@@ -76,8 +76,8 @@ final class DecidingTest extends BrowserTestCase
         $this->findWith('.line', 'Tag the project call first');
         $this->go('/rules');
         $this->findWith('.rule-row', 'Hugh gets a call')->click();
-        $this->findWith('.rule-acts button', 'take out')->click();
-        $this->see('taken out; U brings it back');
+        $this->findWith('.rule-acts button', 'remove')->click();
+        $this->see('removed. U takes it back.');
         self::assertSame([], $this->complaints());
     }
 

@@ -41,7 +41,7 @@ final class FormsTest extends BrowserTestCase
         $this->find('.try #q-matter')->sendKeys('A harp');
         $this->findWith('.try', 'How many strings?');
         $this->findWith('.slab-plinth button', 'Show the plan')->click();
-        $this->findWith('.try', 'Make a client of Trial Person');
+        $this->findWith('.try', 'New client: Trial Person');
         $this->press(WebDriverKeys::ESCAPE);
         $this->until(fn (): bool => [] === $this->all('[role=dialog]'), 'it closes');
 
@@ -104,14 +104,14 @@ final class FormsTest extends BrowserTestCase
         $this->find('.begin input')->sendKeys('Our intake');
         $this->findWith('.begin option', 'Intake')->click();
         $this->findWith('.begin button', 'Begin')->click();
-        $this->findWith('.design-line button', 'Do you decide alone?')->click();
-        $this->findWith('.plinth button', 'Take out')->click();
+        $this->findWith('.design-line button', 'Will you be deciding on your own?')->click();
+        $this->findWith('.plinth button', 'Remove')->click();
         $this->findWith('.design-line .trouble', 'Who decides with you?');
-        $this->findWith('.design-line .trouble button', 'Take out both')->click();
-        $this->until(fn (): bool => !str_contains($this->find('.design')->getText(), 'Do you decide alone?'), 'it goes');
+        $this->findWith('.design-line .trouble button', 'Delete both')->click();
+        $this->until(fn (): bool => !str_contains($this->find('.design')->getText(), 'Will you be deciding on your own?'), 'it goes');
         self::assertStringContainsString('Who decides with you?', $this->find('.design')->getText());
         $this->findWith('.design-tools button', 'Undo')->click();
-        $this->findWith('.design', 'Do you decide alone?');
+        $this->findWith('.design', 'Will you be deciding on your own?');
         $this->findWith('.pillar-head', 'saved');
     }
 }

@@ -24,7 +24,7 @@ final class HandlingTest extends BrowserTestCase
         $this->findWith('.handling', 'Given to Sorcha Vell');
         $this->findWith('.arrival.active', 'SV');
         $this->press('h');
-        $this->findWith('.aside-panel', 'When does Bryony Tesk come back?');
+        $this->findWith('.aside-panel', 'Remind me of Bryony Tesk');
         $this->press('2');
         $this->findWith('.handling', 'put off');
         $this->until(fn (): bool => str_contains($this->lastGroup(), 'Bryony Tesk'), 'it stands among those put off, at the end');
@@ -39,7 +39,7 @@ final class HandlingTest extends BrowserTestCase
         foreach (['Gable Lane School', 'Conor Thornlea'] as $name) {
             $this->findWith('.arrival', $name)->click();
             $this->findWith('.sheet-head', $name);
-            $this->press('x');
+            $this->press(' ');
         }
         $this->findWith('.chosen-bar', '2 chosen');
         $this->findWith('.block.main', 'Accept 2 plans');

@@ -25,16 +25,16 @@ final class KeyboardTest extends BrowserTestCase
         $this->find('.plan .line');
         $names = array_map(static fn ($row): string => explode("\n", $row->getText())[0], $this->all('.arrival'));
         $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[0], 'the first is chosen');
-        $this->press('j');
-        $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[1], 'J goes on');
-        $this->press('k');
-        $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[0], 'K goes back');
+        $this->press(WebDriverKeys::ARROW_DOWN);
+        $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[1], 'the arrow goes on');
+        $this->press(WebDriverKeys::ARROW_UP);
+        $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[0], 'the arrow goes back');
         $this->findWith('.arrival', 'Maeve')->click();
         $this->find('.line.decide');
         $this->press('n');
-        $this->see('Make a client of Maeve Ó Garrow');
+        $this->see('New client: Maeve Ó Garrow');
         $this->driver->navigate()->refresh();
-        $this->see('Make a client of Maeve Ó Garrow');
+        $this->see('New client: Maeve Ó Garrow');
         $this->press('s');
         $this->see('Same person as Maeve Ó Garrow');
     }
@@ -79,7 +79,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->press(WebDriverKeys::ESCAPE);
         $this->until(fn (): bool => [] === $this->all('[role=dialog]'), 'Escape closes');
         $first = $this->find('.sheet-head h2')->getText();
-        $this->press('j');
+        $this->press(WebDriverKeys::ARROW_DOWN);
         $this->findWith('.plinth', 'Undo last');
         self::assertSame($first, $this->find('.sheet-head h2')->getText());
     }

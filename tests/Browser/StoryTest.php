@@ -24,7 +24,7 @@ final class StoryTest extends BrowserTestCase
         // It comes by itself.
         $this->findWith('.arrival', 'Perpetua Quill')->click();
         $this->see("Number $number");
-        $this->see('Make a client of Perpetua Quill');
+        $this->see('New client: Perpetua Quill');
         self::assertStringContainsString('keys.png', (string) $this->find('.thumbs img')->getAttribute('alt'));
 
         $this->pressMain();

@@ -193,7 +193,7 @@ final class TableTest extends AppTestCase
     public function testAmountsAndDaysAreSortedByWhatTheySayAndChoicesFoundByWhatPeopleSee(): void
     {
         $this->design('Sorting', [
-            ['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'], ['key' => 'money', 'type' => 'money', 'wording' => 'What may it cost?'], ['key' => 'day', 'type' => 'day', 'wording' => 'When?'],
+            ['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'], ['key' => 'money', 'type' => 'money', 'wording' => 'Do you have a budget in mind?'], ['key' => 'day', 'type' => 'day', 'wording' => 'When?'],
             ['key' => 'what', 'type' => 'one-of', 'wording' => 'What?', 'options' => [['value' => 'c_1', 'label' => 'Zither'], ['value' => 'c_2', 'label' => 'Accordéon']]],
         ]);
         foreach ([['Séamus', '1.250,50', '12 June 2027', 'c_1'], ['b', '€200', '2027-01-02', 'c_2'], ['c', '1,100', '3 December 2026', 'c_1']] as [$name, $money, $day, $what]) {

@@ -167,7 +167,7 @@ final class ImportTest extends AppTestCase
         $this->signIn();
         $this->accept($this->lastSubmission())->ok();
         $undone = $this->command('telamon:undo', ['change' => $m[1]]);
-        self::assertStringContainsString('Took back: brought in clients', $undone);
+        self::assertStringContainsString('Undone: brought in clients', $undone);
         self::assertStringContainsString('stays: Given7 Family7', $undone);
         self::assertSame(1, $this->countRows('client'));
         self::assertSame(['g7@example.com'], $this->db()->fetchFirstColumn("SELECT value FROM contact_point WHERE kind = 'email'"));

@@ -57,7 +57,7 @@ final class DestinationsTest extends AppTestCase
         $client = $this->get('/api/clients/'.$this->id($made, 'client'))->ok();
         self::assertSame(['Orla', 'de Fennick', 'Quarry Hall', '7 Weir Cottages, Marrowby'], [$client->text('givenName'), $client->text('familyName'), $client->text('organisation'), $client->text('address')]);
         self::assertSame(['Through a friend'], $client->at('tags'));
-        self::assertSame([['key' => 'floor', 'label' => 'Floor', 'kind' => 'number', 'value' => '3']], $client->rows('custom'));
+        self::assertSame([['key' => 'floor', 'label' => 'Floor', 'kind' => 'number', 'value' => '3', 'choices' => []]], $client->rows('custom'));
         self::assertSame(['Tadg', '+353 20 914 3327'], [$client->text('contacts.0.name'), $client->text('contacts.0.phone')]);
         self::assertSame(['Pell', 'Thrane'], $client->column('assets', 'make'));
         self::assertSame(['', '48217'], $client->column('assets', 'serialNumber'));

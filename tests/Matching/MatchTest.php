@@ -32,7 +32,7 @@ final class MatchTest extends AppTestCase
         $this->inquire(['name' => 'Orla Ambry', 'phone' => '020 915 1111', 'place' => '9 Mill Race, Saltfold'])->ok(201);
         $id = $this->lastSubmission();
         $line = $this->clientLine();
-        self::assertSame('Is Orla Ambry Orla Fennick, client since 2026?', self::words($line));
+        self::assertSame('Is Orla Ambry the same person as Orla Fennick, a client since 2026?', self::words($line));
         self::assertSame(0, $this->get('/api/submissions')->ok()->number('items.0.toDecide'));
         $this->work();
         self::assertSame(1, $this->get('/api/submissions')->ok()->number('items.0.toDecide'), 'the list says so once the worker has looked');
@@ -101,7 +101,7 @@ final class MatchTest extends AppTestCase
         $file = $this->data.'/plan.json';
         file_put_contents($file, json_encode(['form' => 'piano-inquiry', 'answers' => $answers], \JSON_THROW_ON_ERROR));
         $told = $this->command('telamon:plan', ['file' => $file]);
-        self::assertStringContainsString('Make a client of Tess Quill[1], tess@example.org[2]', $told);
+        self::assertStringContainsString('New client: Tess Quill[1], tess@example.org[2]', $told);
         self::assertStringContainsString('Nothing to decide.', $told);
         $before = $this->countRows('submission');
         $json = json_decode($this->command('telamon:plan', ['file' => $file, '--format' => 'json']), true);

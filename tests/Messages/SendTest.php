@@ -107,8 +107,8 @@ final class SendTest extends AppTestCase
         self::assertSame('2026-11-25T10:42:00+00:00', $read['date']);
         self::assertIsString($read['plain']);
         self::assertIsString($read['html']);
-        self::assertStringContainsString('thank you for writing to us about Repair', $read['plain']);
-        self::assertStringContainsString('thank you for writing to us about Repair', $read['html']);
+        self::assertStringContainsString('thank you for writing to us. Your inquiry', $read['plain']);
+        self::assertStringContainsString('thank you for writing to us. Your inquiry', $read['html']);
     }
 
     public function testALineBreakInANameIsNoHeader(): void

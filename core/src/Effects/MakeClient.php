@@ -34,7 +34,7 @@ final readonly class MakeClient implements Changeable, Essential
     public function sentence(Telling $telling, Sources $from): array
     {
         $name = trim("{$this->given} {$this->family}");
-        $parts = [Part::words('Make a client of '), $from->part('given', '' === $name ? 'nobody named' : $name, 'family')];
+        $parts = [Part::words('New client: '), $from->part('given', '' === $name ? 'nobody named' : $name, 'family')];
         foreach (['email' => [', ', $this->email], 'phone' => [', ', $telling->phone($this->phone)], 'address' => [', at ', $this->address]] as $field => [$words, $shown]) {
             if ('' !== $shown) {
                 array_push($parts, Part::words($words), $from->part($field, $shown));

@@ -117,7 +117,7 @@ final readonly class ClientMatcher
         return new ComparedField($words, $here, '' === $there ? 'none' : $there, $same, match (true) {
             '' === $there => 'new, added',
             $same && Level::Shared !== $level => 'same',
-            \in_array(Field::Order, $parts, true) && Level::Different === ($judgement->levels[Field::Order->value] ?? null) => 'given and family name changed about',
+            \in_array(Field::Order, $parts, true) && Level::Different === ($judgement->levels[Field::Order->value] ?? null) => 'names swapped',
             Level::Missing === $level, Level::Different === $level => $differs,
             default => FieldWords::level($level),
         }, $reading->question->number, $weight);

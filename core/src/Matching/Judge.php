@@ -96,7 +96,7 @@ final readonly class Judge
         return false;
     }
 
-    /** The share of clients who have the name; where given and family name changed about, whichever way is more common. */
+    /** The share of clients who have the name; where names swapped, whichever way is more common. */
     private function common(string $field, float $u, Person $a, bool $swapped): float
     {
         $clients = $this->commonness->clients();

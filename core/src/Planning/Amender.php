@@ -47,7 +47,14 @@ final readonly class Amender
             }
         }
 
-        return [] === $gone ? $lines : array_map(static fn (PlanLine $line): PlanLine => self::withoutWaiting($line, $gone), $lines);
+        $names = [];
+        foreach ($lines as $line) {
+            if ($line->effect instanceof AddTask) {
+                $names[$line->effect->position] = $line->effect->name;
+            }
+        }
+
+        return [] === $gone ? $lines : array_map(static fn (PlanLine $line): PlanLine => self::withoutWaiting($line, $gone, $names), $lines);
     }
 
     /**
@@ -111,14 +118,17 @@ final readonly class Amender
         return $line->amended($effect->with($read), $now->telling, array_keys($changed));
     }
 
-    /** @param list<int> $gone numbers of tasks that are left out */
-    private static function withoutWaiting(PlanLine $line, array $gone): PlanLine
+    /**
+     * @param list<int> $gone numbers of tasks that are left out
+     * @param array<int, string> $names of the tasks by number
+     */
+    private static function withoutWaiting(PlanLine $line, array $gone, array $names): PlanLine
     {
         if (!$line->effect instanceof AddTask) {
             return $line;
         }
         $left = array_values(array_diff($line->effect->waitsFor, $gone));
 
-        return $left === $line->effect->waitsFor ? $line : $line->doing($line->effect->waitingFor($left))->noting([] === $left ? '' : 'after task '.implode(' and ', $left));
+        return $left === $line->effect->waitsFor ? $line : $line->doing($line->effect->waitingFor($left))->noting(TaskLines::after($left, $names));
     }
 }

@@ -83,7 +83,7 @@ final readonly class ClientLines
         $who = Part::value($name->text ?? 'who wrote', $name?->question->number);
         $record = $now->telling->record('client', $likeliest->client->id);
         $line = 1 === \count($now->onFile->candidates)
-            ? PlanLine::telling('client', 'Client', 'Is ', $who, ' ', $record, $now->telling->more('client', $likeliest->client->id).'?')
+            ? PlanLine::telling('client', 'Client', 'Is ', $who, ' the same person as ', $record, str_replace(', client', ', a client', $now->telling->more('client', $likeliest->client->id)).'?')
             : PlanLine::telling('client', 'Client', 'Which client is ', $who, '? '.\count($now->onFile->candidates).' on file may be');
 
         return $line->because(self::sureness($likeliest))->offering($choice)->comparing($this->matcher->compare($now->inquiry->readings, $likeliest));

@@ -36,7 +36,8 @@ final readonly class TaskLines
             }
         }
         $tasks = $this->merged($now, $checklists, $readyBy);
-        $lines = array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead), $tasks);
+        $names = self::names($tasks);
+        $lines = array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead, $names), $tasks);
         $late = array_values(array_filter($tasks, static fn (PlannedTask $task): bool => $task->isLate));
 
         return [...self::late($late, $readyBy, $now, $decisions), ...$lines, ...$this->wished($now, $lead, \count($lines))];
@@ -49,7 +50,28 @@ final readonly class TaskLines
      */
     public function ruled(PlanContext $now, StaffMember $lead, ?\DateTimeImmutable $readyBy): array
     {
-        return array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead)->noting(''), $this->merged($now, array_values($now->ruling->outcome->checklists), $readyBy));
+        return array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead, [])->noting(''), $this->merged($now, array_values($now->ruling->outcome->checklists), $readyBy));
+    }
+
+    /**
+     * What a task comes after, by name: numbers of tasks are easily taken for those of lines.
+     *
+     * @param list<int> $waitsFor
+     * @param array<int, string> $names by number
+     */
+    public static function after(array $waitsFor, array $names): string
+    {
+        return [] === $waitsFor ? '' : 'after '.implode(' and ', array_map(static fn (int $number): string => $names[$number] ?? "task $number", $waitsFor));
+    }
+
+    /**
+     * @param list<PlannedTask> $tasks
+     *
+     * @return array<int, string> by number
+     */
+    private static function names(array $tasks): array
+    {
+        return array_combine(array_map(static fn (PlannedTask $task): int => $task->number, $tasks), array_map(static fn (PlannedTask $task): string => $task->item->name, $tasks));
     }
 
     /**
@@ -62,12 +84,13 @@ final readonly class TaskLines
         return (new ChecklistMerge($now->desk->calendar))->merge($checklists, $now->day(), $readyBy);
     }
 
-    private static function line(PlanContext $now, PlannedTask $task, StaffMember $lead): PlanLine
+    /** @param array<int, string> $names of the tasks by number */
+    private static function line(PlanContext $now, PlannedTask $task, StaffMember $lead, array $names): PlanLine
     {
         $doer = Doer::Lead === $task->item->doer ? $lead : $now->desk->coordinator;
         $effect = new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist);
 
-        return PlanLine::of('task.'.$task->item->key, 'Tasks', $effect, $now->telling)->noting([] === $task->waitsFor ? '' : 'after task '.implode(' and ', $task->waitsFor))->because($task->checklist);
+        return PlanLine::of('task.'.$task->item->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because($task->checklist);
     }
 
     /**

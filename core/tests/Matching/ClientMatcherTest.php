@@ -88,7 +88,7 @@ final class ClientMatcherTest extends TestCase
     public function testNamesChangedAboutAndShortFormsAreSaid(): void
     {
         $words = static fn (string $given, string $family): string => self::compare(new KnownClient('c1', "$given $family", 2023, ['orla@example.com'], ['+353209143327'], '', [], [], $given, $family))[0]->verdict;
-        self::assertSame('given and family name changed about', $words('Fennick', 'Orla'));
+        self::assertSame('names swapped', $words('Fennick', 'Orla'));
         self::assertSame('by its initial', $words('O', 'Fennick'));
         self::assertSame('nearly', $words('Orla', 'Fenick'));
         self::assertSame('differs, kept as on file', $words('Orla', 'Ambry'));

@@ -44,7 +44,7 @@ final class FieldLinesTest extends TestCase
         ]);
         $told = self::sentences($plan);
         foreach ([
-            'Client: Make a client of Orla de Fennick¹',
+            'Client: New client: Orla de Fennick¹',
             'Client: Organisation: Quarry Hall²',
             'Client: Tag the client friend, search³',
             'Client: Add the contact Tadg⁴, tadg@example.com⁵',

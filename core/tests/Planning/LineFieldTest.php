@@ -93,7 +93,7 @@ final class LineFieldTest extends TestCase
         yield 'one that the sentence did not say' => [new AddContact('Tadg'), ['name' => 1], ['role' => 'caretaker'], 'Add the contact Tadg[1], caretaker'];
         yield 'tags' => [new AddTags('project', ['stairs']), [], ['tags' => 'stairs, narrow'], 'Tag the project stairs, narrow'];
         yield 'the same again, which still is what they wrote' => [new AddWish('quote', 'hammers'), ['text' => 5], ['text' => 'hammers'], 'Wish for the quote: hammers[5]'];
-        yield 'half of a name, which is not what they wrote any more' => [new MakeClient('Orla', 'Fennick', 'o@example.com', '', ''), ['given' => 1, 'family' => 1, 'email' => 2], ['given' => 'Órla'], 'Make a client of Órla Fennick, o@example.com[2]'];
+        yield 'half of a name, which is not what they wrote any more' => [new MakeClient('Orla', 'Fennick', 'o@example.com', '', ''), ['given' => 1, 'family' => 1, 'email' => 2], ['given' => 'Órla'], 'New client: Órla Fennick, o@example.com[2]'];
         yield 'one of two equal values' => [new AddContact('Tadg', 'Tadg'), ['name' => 1, 'role' => 2], ['role' => 'caretaker'], 'Add the contact Tadg[1], caretaker'];
     }
 

@@ -22,7 +22,7 @@ const form: PublicForm = {
     {
       key: 'you',
       title: 'You',
-      next: 'On',
+      next: 'Next',
       questions: [
         question({ key: 'name', number: 1, type: 'person-name', wording: 'Your name', required: true }),
         question({ key: 'email', number: 2, type: 'email', wording: 'Email', required: true }),
@@ -78,7 +78,7 @@ async function fillIn() {
   const user = userEvent.setup();
   await user.type(screen.getByLabelText(/Your name/), 'Orla Fennick');
   await user.type(screen.getByLabelText(/Email/), 'orla@example.com');
-  await user.click(screen.getByRole('button', { name: 'On' }));
+  await user.click(screen.getByRole('button', { name: 'Next' }));
   await user.type(await screen.findByLabelText(/What is it/), 'It squeaks.');
   return user;
 }
@@ -96,7 +96,7 @@ describe('a form being filled in', () => {
   it('goes on only when the page is right', async () => {
     const user = userEvent.setup();
     show();
-    await user.click(screen.getByRole('button', { name: 'On' }));
+    await user.click(screen.getByRole('button', { name: 'Next' }));
     expect(await screen.findByText('Tell us your name.')).toBeTruthy();
     expect(screen.getByText('2 answers need another look')).toBeTruthy();
     expect(screen.queryByLabelText(/What is it/)).toBeNull();
@@ -201,7 +201,7 @@ describe('a form being filled in', () => {
     const user = await fillIn();
     await user.click(screen.getByRole('button', { name: 'Back' }));
     expect(screen.getByLabelText<HTMLInputElement>(/Your name/).value).toBe('Orla Fennick');
-    await user.click(screen.getByRole('button', { name: 'On' }));
+    await user.click(screen.getByRole('button', { name: 'Next' }));
     expect((await screen.findByLabelText<HTMLTextAreaElement>(/What is it/)).value).toBe('It squeaks.');
   });
 });

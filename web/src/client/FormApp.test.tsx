@@ -36,9 +36,9 @@ const definition = complete({
           wording: 'Which repairs?',
           showIf: { question: 'history', op: 'is', value: 'y' },
         },
-        { key: 'alone', type: 'yes-no', wording: 'Do you decide alone?' },
+        { key: 'alone', type: 'yes-no', wording: 'Will you be deciding on your own?' },
         { key: 'score', type: 'scale', wording: 'How likely?' },
-        { key: 'budget', type: 'money', wording: 'What may it cost?' },
+        { key: 'budget', type: 'money', wording: 'Do you have a budget in mind?' },
         { key: 'hello', type: 'statement', wording: 'We come by van.' },
         { key: 'source', type: 'hidden', wording: '', parameter: 'campaign' },
         { key: 'agree', type: 'consent', wording: 'You may keep these answers.', required: true },
@@ -91,7 +91,7 @@ describe('a public form', () => {
   it('asks every kind of question, and only what its conditions call for', async () => {
     show(good);
     expect(await screen.findByRole('group', { name: /What was done/ })).toBeTruthy();
-    expect(screen.getByRole('radiogroup', { name: /Do you decide alone/ })).toBeTruthy();
+    expect(screen.getByRole('radiogroup', { name: /Will you be deciding on your own/ })).toBeTruthy();
     expect(screen.getAllByRole('radio').map((radio) => (radio as HTMLInputElement).value)).toEqual([
       'yes',
       'no',
@@ -129,7 +129,7 @@ describe('a public form', () => {
   it('does not send without a consent that is needed, nor a sum in words', async () => {
     const sent = show(good);
     fireEvent.change(await screen.findByLabelText(/Your name/), { target: { value: 'Orla' } });
-    fireEvent.change(screen.getByLabelText(/What may it cost/), { target: { value: 'a lot' } });
+    fireEvent.change(screen.getByLabelText(/Do you have a budget in mind/), { target: { value: 'a lot' } });
     fireEvent.click(screen.getByRole('button', { name: 'Send' }));
     expect(await screen.findByText('We need your consent for this.')).toBeTruthy();
     expect(screen.getByText('Write it in figures, like 120.00.')).toBeTruthy();

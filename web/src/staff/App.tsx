@@ -42,7 +42,9 @@ function Door() {
     );
   }
   const mine = areas.filter((area) => session.user.may.includes(area.may));
-  const home = mine.find((area) => area.may !== 'work')?.word?.to ?? '/projects';
+  // Nobody has named the business yet: whoever may, begins there.
+  const isNew = session.business.name === 'My business' && session.user.may.includes('setup.change');
+  const home = isNew ? '/setup' : (mine.find((area) => area.may !== 'work')?.word?.to ?? '/projects');
   return (
     <AreasContext value={areas}>
       <Routes>

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, renderHook } from '@testing-library/react';
+import { cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keys, keysAreOff, otherKeys, turnKeys, useKey, useLetters } from './keys';
 
@@ -71,5 +71,46 @@ describe('keys', () => {
     fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
     press('x');
     expect(act.mock.calls).toEqual([['S'], ['2']]);
+  });
+
+  it('walk with arrows, but not where arrows mean something of their own', () => {
+    const act = vi.fn();
+    renderHook(() => useKey('next', act));
+    render(
+      <>
+        <div role="listbox" tabIndex={0} data-testid="choices" />
+        <section className="pillar" data-testid="list" tabIndex={0} />
+        <section className="pillar" data-testid="sheet" tabIndex={0} />
+      </>,
+    );
+    const down = (at: Element | Window) => fireEvent.keyDown(at, { key: 'ArrowDown', code: 'ArrowDown' });
+    down(window);
+    down(screen.getByTestId('choices'));
+    down(screen.getByTestId('sheet'));
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+
+  it('choose with Space, which still presses a button', () => {
+    const act = vi.fn();
+    renderHook(() => useKey('choose', act));
+    render(<button type="button">press</button>);
+    fireEvent.keyDown(screen.getByText('press'), { key: ' ', code: 'Space' });
+    expect(act).not.toHaveBeenCalled();
+    fireEvent.keyDown(window, { key: ' ', code: 'Space' });
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+
+  it('undo with Ctrl Z as everywhere, and leave it to a field while somebody types', () => {
+    const [undo, redo] = [vi.fn(), vi.fn()];
+    renderHook(() => {
+      useKey('undo', undo);
+      useKey('redo', redo);
+    });
+    render(<input aria-label="field" />);
+    fireEvent.keyDown(window, { key: 'z', code: 'KeyZ', ctrlKey: true });
+    fireEvent.keyDown(screen.getByLabelText('field'), { key: 'z', code: 'KeyZ', ctrlKey: true });
+    fireEvent.keyDown(window, { key: 'Z', code: 'KeyZ', ctrlKey: true, shiftKey: true });
+    expect(undo).toHaveBeenCalledTimes(1);
+    expect(redo).toHaveBeenCalledTimes(1);
   });
 });

@@ -13,36 +13,38 @@ import { tinykeys } from 'tinykeys';
 /** Every key of the product. A letter means one thing everywhere. */
 export const keys = {
   main: { binding: '$mod+Enter', shown: 'Ctrl Enter', words: 'the sea-coloured block: accept, finish, send' },
-  undo: { binding: 'u', shown: 'U', words: 'take back the last change' },
-  redo: { binding: 'Shift+U', shown: '⇧U', words: 'do again what was taken back' },
-  next: { binding: 'j', shown: 'J', words: 'next in the list' },
-  previous: { binding: 'k', shown: 'K', words: 'previous in the list' },
+  undo: { binding: 'u', shown: 'U', words: 'undo the last change; Ctrl Z too' },
+  redo: { binding: 'Shift+U', shown: '⇧U', words: 'do again what was undone; Ctrl Shift Z too' },
+  next: { binding: 'ArrowDown', shown: '↓', words: 'next in the list' },
+  previous: { binding: 'ArrowUp', shown: '↑', words: 'previous in the list' },
   aside: { binding: 'a', shown: 'A', words: 'set aside' },
   give: { binding: 'c', shown: 'C', words: 'give to a colleague' },
   putOff: { binding: 'h', shown: 'H', words: 'put off, and be reminded' },
   note: { binding: 'b', shown: 'B', words: 'note something beside it' },
   answered: { binding: 'y', shown: 'Y', words: 'say that you have answered' },
-  choose: { binding: 'x', shown: 'X', words: 'choose several in the list' },
+  choose: { binding: 'Space', shown: 'Space', words: 'choose several in the list' },
   list: { binding: 'l', shown: 'L', words: 'open or fold the list' },
   find: { binding: '/', shown: '/', words: 'find' },
   newTask: { binding: 't', shown: 'T', words: 'add a task' },
   tryIt: { binding: 'r', shown: 'R', words: 'try the form' },
   add: { binding: '+', shown: '+', words: 'add a question' },
-  up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question up' },
-  down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question down' },
-  takeOut: { binding: 'Delete', shown: 'Del', words: 'take the question out' },
-  merge: { binding: 'm', shown: 'M', words: 'make one client of two' },
+  up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question or the task up' },
+  down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question or the task down' },
+  takeOut: { binding: 'Delete', shown: 'Del', words: 'remove the question or the task' },
+  merge: { binding: 'm', shown: 'M', words: 'merge two clients' },
   apart: { binding: 'n', shown: 'N', words: 'say that two clients are not the same' },
   download: { binding: 'd', shown: 'D', words: 'download' },
   inquiry: { binding: 'i', shown: 'I', words: 'write down an inquiry that came by phone or at the desk' },
   help: { binding: '?', shown: '?', words: 'all keys' },
-  goArrivals: { binding: 'g a', shown: 'G A', words: 'go to Arrivals' },
-  goClients: { binding: 'g c', shown: 'G C', words: 'go to Clients' },
-  goProjects: { binding: 'g p', shown: 'G P', words: 'go to Projects' },
-  goForms: { binding: 'g f', shown: 'G F', words: 'go to Forms' },
-  goRules: { binding: 'g r', shown: 'G R', words: 'go to Rules' },
-  goMessages: { binding: 'g m', shown: 'G M', words: 'go to Messages' },
+  screens: { binding: '.', shown: '.', words: 'number the screens; a digit goes there' },
 } as const;
+
+/** Other ways to press the same. */
+const twins: Partial<Record<KeyName, string[]>> = {
+  add: ['Shift++'],
+  undo: ['$mod+z'],
+  redo: ['$mod+Shift+z'],
+};
 
 export const otherKeys = [
   { shown: '1 to 5, S, N', words: 'make the choice that shows this key' },
@@ -112,10 +114,21 @@ export function useEditorKey(act: () => void): void {
   }, []);
 }
 
+/** Where arrows and Space mean something of their own. */
+function takesItself(event: KeyboardEvent, binding: string): boolean {
+  const target = event.target instanceof Element ? event.target : null;
+  if (target === null) return false;
+  if (binding === 'Space') return target.closest('button, summary, [role=button], [role=tab], input, label') !== null;
+  if (!binding.startsWith('Arrow')) return false;
+  // A pillar that was gone to is scrolled; only the list walks.
+  if (target.matches('section.pillar') && target.previousElementSibling !== null) return true;
+  return target.closest('[role=menu], [role=listbox], [role=radiogroup], [role=tablist], [role=combobox]') !== null;
+}
+
 function listen(binding: string, act: () => void, whileTyping: boolean, scope: number): () => void {
   return tinykeys(window, {
     [binding]: (event: KeyboardEvent) => {
-      if (event.repeat || !hasKeys(scope)) return;
+      if ((event.repeat && !binding.startsWith('Arrow')) || !hasKeys(scope) || takesItself(event, binding)) return;
       const dialogOpen = document.querySelector('[role="dialog"]') !== null;
       if (keysAreOff() || dialogOpen || (typing(event) && !whileTyping)) return;
       event.preventDefault();
@@ -143,7 +156,7 @@ export function useKey(name: KeyName, act: (() => void) | undefined): void {
     };
     const stops = [
       listen(binding, act, name === 'main', scope),
-      ...(name === 'add' ? [listen('Shift++', act, false, scope)] : []),
+      ...(twins[name] ?? []).map((twin) => listen(twin, act, false, scope)),
     ];
     return () => stops.forEach((stop) => stop());
   }, [name, on, scope]);

@@ -167,11 +167,11 @@ describe('records', () => {
       'GET /api/clients': { items: [client, { ...client, id: 'c2', name: 'Wilf Ambry' }], next: null, total: 2 },
     });
     await screen.findByRole('link', { name: 'Wilf Ambry' });
-    fireEvent.keyDown(window, { key: 'j', code: 'KeyJ' });
+    fireEvent.keyDown(window, { key: 'ArrowDown', code: 'ArrowDown' });
     expect(document.activeElement?.textContent).toBe('Orla Fennick');
-    fireEvent.keyDown(window, { key: 'j', code: 'KeyJ' });
+    fireEvent.keyDown(window, { key: 'ArrowDown', code: 'ArrowDown' });
     expect(document.activeElement?.textContent).toBe('Wilf Ambry');
-    fireEvent.keyDown(window, { key: 'k', code: 'KeyK' });
+    fireEvent.keyDown(window, { key: 'ArrowUp', code: 'ArrowUp' });
     expect(document.activeElement?.textContent).toBe('Orla Fennick');
   });
 

@@ -28,9 +28,11 @@ interface Props {
   today: string;
   acting: Acting;
   onAsk: (what: Asked['what']) => void;
+  /** A row was pressed: on a phone its sheet comes into sight. */
+  onOpen: () => void;
 }
 
-export function ArrivalList({ state, onState, list, rows, today, acting, onAsk }: Props) {
+export function ArrivalList({ state, onState, list, rows, today, acting, onAsk, onOpen }: Props) {
   const owed = list.data?.pages[0]?.counts.owed ?? 0;
   return (
     <>
@@ -71,7 +73,7 @@ export function ArrivalList({ state, onState, list, rows, today, acting, onAsk }
                     onChange={() => acting.choose(row.id)}
                   />
                 )}
-                <Row row={row} today={today} />
+                <Row row={row} today={today} onOpen={onOpen} />
               </li>
             ))}
           </ul>
@@ -83,11 +85,11 @@ export function ArrivalList({ state, onState, list, rows, today, acting, onAsk }
 }
 
 /** Drawn again only when it says something else: turning to the next one touches two of fifty. */
-const Row = memo(function Row({ row, today }: { row: SubmissionRow; today: string }) {
+const Row = memo(function Row({ row, today, onOpen }: { row: SubmissionRow; today: string; onOpen: () => void }) {
   const waiting = row.state === 'waiting';
   const running = waiting || !row.answered;
   return (
-    <NavLink to={`/arrivals/${row.id}`} className="arrival" data-row={row.id}>
+    <NavLink to={`/arrivals/${row.id}`} className="arrival" data-row={row.id} onClick={onOpen}>
       <span className="arrival-name">
         <b>{row.name}</b>
         {running && row.state !== 'set-aside' && <b className="figures">{row.clock.words}</b>}

@@ -159,7 +159,7 @@ describe('Arrivals', () => {
     const calls = show({ ...waiting, 'POST /api/submissions/several': { changes: ['c1'], kept: [] } });
     await screen.findByText('which day is meant?');
     fireEvent.keyDown(window, { key: 'h', code: 'KeyH' });
-    await screen.findByText(/When does Orla Fennick come back/);
+    await screen.findByText(/Remind me of Orla Fennick/);
     fireEvent.keyDown(window, { key: '2', code: 'Digit2' });
     await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/several')).toBe(true));
     expect(calls.some((call) => call.method === 'PUT')).toBe(false);

@@ -1,4 +1,4 @@
-import { useContext, useMemo, useRef, useState } from 'react';
+import { useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -94,6 +94,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
     setPart(0);
   };
 
+  const openSheet = useCallback(() => setPart(1), []);
   const acting = useActing(submission, rows, leave);
   const ask = (what: 'aside' | 'assign' | 'remind' | 'note') => {
     setPart(2);
@@ -231,6 +232,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                 today={today}
                 acting={acting}
                 onAsk={ask}
+                onOpen={openSheet}
               />
             ),
             blocks: [{ label: 'Write down', shown: 'I', act: () => void navigate('/inquiry') }],

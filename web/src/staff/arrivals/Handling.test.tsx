@@ -30,7 +30,7 @@ describe('what is done with arrivals', () => {
     await waitFor(() => expect(sent()).toEqual([{ ids: ['a1'], act: 'assign', assignee: 's1' }]));
     await waitFor(() => expect(screen.queryByText(/Who decides on/)).toBeNull());
     fireEvent.keyDown(window, { key: 'h', code: 'KeyH' });
-    expect(await screen.findByText('When does Orla Fennick come back?')).toBeTruthy();
+    expect(await screen.findByText('Remind me of Orla Fennick …')).toBeTruthy();
     fireEvent.keyDown(window, { key: 'Escape', code: 'Escape' });
     await waitFor(() => expect(screen.queryByText(/come back/)).toBeNull());
     fireEvent.keyDown(window, { key: 'b', code: 'KeyB' });
@@ -57,7 +57,7 @@ describe('what is done with arrivals', () => {
       },
     });
     await screen.findByText('04/05/2027');
-    fireEvent.keyDown(window, { key: 'x', code: 'KeyX' });
+    fireEvent.keyDown(window, { key: ' ', code: 'Space' });
     fireEvent.click(screen.getByRole('checkbox', { name: 'Choose Tess Quill' }));
     expect(screen.getByText('2 chosen')).toBeTruthy();
     expect(screen.getByText('Accept 2 plans')).toBeTruthy();
@@ -86,7 +86,7 @@ describe('what is done with arrivals', () => {
     });
     expect(await screen.findByText('Rang, nobody there.')).toBeTruthy();
     expect(screen.getByText('Sorcha Vell')).toBeTruthy();
-    expect(screen.getByText(/points:/).textContent).toContain('7 points: budget 71');
+    expect(screen.getByText(/Priority/).textContent).toContain('Priority 7: budget 71');
     expect(screen.getByText(/came again as A-0009/)).toBeTruthy();
   });
 
@@ -133,7 +133,7 @@ describe('what is done with arrivals', () => {
       undone: 3,
       kept: [
         { record: { kind: 'task', id: 't1', label: '1 First talk', path: null }, why: 'changed since by Nessa Quarle' },
-        { record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent, and stays sent' },
+        { record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent; it cannot be recalled' },
       ],
     };
     const calls = show(
@@ -186,7 +186,7 @@ describe('what is done with arrivals', () => {
     await screen.findByText('What was made');
     fireEvent.keyDown(window, { key: 'y', code: 'KeyY' });
     await waitFor(() => expect(calls.some((call) => call.path === '/api/submissions/a1/answered')).toBe(true));
-    expect(await screen.findByText('Orla Fennick answered')).toBeTruthy();
+    expect(await screen.findByText('You answered Orla Fennick')).toBeTruthy();
   });
 
   it('takes up the one that is open, whatever else is chosen, and says when that fails', async () => {

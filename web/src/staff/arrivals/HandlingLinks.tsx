@@ -80,7 +80,7 @@ function Act({ keyName, words, onAct }: { keyName: KeyName; words: string; onAct
 function Points({ submission }: { submission: Submission }) {
   return (
     <p className="points">
-      <b className="figures">{submission.priority}</b> points:{' '}
+      Priority <b className="figures">{submission.priority}</b>:{' '}
       {submission.points.map((part, i) => (
         <span key={part.question}>
           {i > 0 && ', '}

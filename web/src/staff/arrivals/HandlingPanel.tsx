@@ -38,7 +38,7 @@ function Assign({ name, error, onAct, onCancel }: Panel) {
   const give = (assignee: string) => onAct({ act: 'assign', assignee });
   return (
     <Frame
-      title={`Who decides on ${name}?`}
+      title={`Give ${name} to …`}
       options={options}
       onChoose={give}
       error={error ?? offers.error?.message ?? null}
@@ -54,7 +54,7 @@ function Remind({ name, now, error, onAct, onCancel }: Panel) {
   const remind = (remindAt: string) => remindAt && onAct({ act: 'remind', remindAt });
   return (
     <Frame
-      title={`When does ${name} come back?`}
+      title={`Remind me of ${name} …`}
       options={reminders(now)}
       onChoose={remind}
       error={error}

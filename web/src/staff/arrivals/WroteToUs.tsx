@@ -16,7 +16,7 @@ export function WroteToUs({ id }: { id: string }) {
   });
   return (
     <SectionRows
-      title="Wrote to us"
+      title="Inquiries"
       small={list.data && count(list.data.items.length, 'form')}
       list={list}
       empty={<p className="nothing second">Came on file without a form.</p>}

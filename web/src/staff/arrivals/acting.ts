@@ -101,7 +101,7 @@ export function useActing(open: { id: string; name: string } | undefined, rows: 
     answer: () =>
       open &&
       answered.mutate(open.id, {
-        onSuccess: () => toast({ words: `${open.name} answered` }),
+        onSuccess: () => toast({ words: `You answered ${open.name}` }),
         onError: (error) => toast({ words: error.message }),
       }),
     busy: several.isPending,

@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const arrivals: Area = {
   may: 'arrivals.decide',
-  word: { to: '/arrivals', label: 'Arrivals', key: 'goArrivals' },
+  word: { to: '/arrivals', label: 'Arrivals' },
   onClient: [
     {
       pillar: 'facts',

@@ -36,7 +36,7 @@ export function useUndoSeveral() {
       }
       return kept;
     },
-    onSuccess: (kept, changes) => toast({ words: `Took back ${changes.length}.`, details: kept }),
+    onSuccess: (kept, changes) => toast({ words: `Undone: ${changes.length}.`, details: kept }),
     onError: (error) => toast({ words: error.message }),
     onSettled: () => queries.invalidateQueries(),
   });

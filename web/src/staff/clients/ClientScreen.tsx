@@ -29,9 +29,12 @@ export function ClientScreen() {
             name: 'Client',
             width: '1fr',
             content: client.error ? (
-              <Trouble title="Not loaded" again={() => void client.refetch()}>
-                {client.error.message}
-              </Trouble>
+              <>
+                <h1 className="unseen">Client</h1>
+                <Trouble title="Not loaded" again={() => void client.refetch()}>
+                  {client.error.message}
+                </Trouble>
+              </>
             ) : (
               <ComingRows rows={10} />
             ),

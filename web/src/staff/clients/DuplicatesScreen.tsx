@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
+import { weightFigure, weightWords } from '../shell/weight';
 import { moment } from '../../shared/words';
 import { useKey } from '../keys';
 import { useUndo } from '../shell/changes';
@@ -140,7 +141,7 @@ function usePairActs(pair: Pair | undefined) {
             ),
         },
         {
-          label: busy ? 'Working…' : 'Make one of them',
+          label: busy ? 'Working…' : 'Merge',
           keyName: 'merge',
           main: true,
           disabled: busy,
@@ -186,9 +187,9 @@ function SideBySide({ pair, kept, keep }: SideProps) {
               <Brief client={pair.one} words="Stays" />
             </th>
             <th scope="col">
-              <Brief client={pair.other} words="Becomes part of it" />
+              <Brief client={pair.other} words="Merged into it" />
             </th>
-            <th scope="col">Says</th>
+            <th scope="col">Evidence</th>
           </tr>
         </thead>
         <tbody>
@@ -225,10 +226,7 @@ function SideBySide({ pair, kept, keep }: SideProps) {
           })}
         </tbody>
       </table>
-      <p className="second">
-        The figures are what each field says: above zero for one person, below for two; each step doubles. Mail
-        addresses, numbers, notes and tags of both are kept. Undo parts them again.
-      </p>
+      <p className="second">Mail addresses, numbers, notes and tags of both are kept. Undo parts them again.</p>
     </div>
   );
 }
@@ -250,8 +248,7 @@ function Weight({ of }: { of: number }) {
   if (of === 0) return null;
   return (
     <span className="weight figures">
-      {of > 0 ? '+' : '−'}
-      {Math.abs(of).toFixed(1)}
+      <span title={weightFigure(of)}>{weightWords(of)}</span>
       <span
         aria-hidden="true"
         className={of > 0 ? 'weight-bar' : 'weight-bar against'}

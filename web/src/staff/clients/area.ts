@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const clients: Area = {
   may: 'work',
-  word: { to: '/clients', label: 'Clients', key: 'goClients' },
+  word: { to: '/clients', label: 'Clients' },
   screens: [
     { path: 'clients', Screen: lazy(async () => ({ default: (await import('./ClientsScreen')).ClientsScreen })) },
     {

@@ -252,8 +252,8 @@ function TestLine({ word, test, earlier, definition, numbered, onChange, onRemov
             }}
           />
         ))}
-      <button type="button" className="link-button" onClick={onRemove} aria-label="take out this condition">
-        take out
+      <button type="button" className="link-button" onClick={onRemove} aria-label="remove this condition">
+        remove
       </button>
     </p>
   );

@@ -29,7 +29,7 @@ const definition: Definition = complete({
     {
       key: 'a',
       title: 'You',
-      next: 'On',
+      next: 'Next',
       questions: [
         { key: 'name', type: 'person-name', wording: 'Your name' },
         { key: 'stairs', type: 'yes-no', wording: 'Stairs?' },

@@ -22,11 +22,11 @@ export function AnswerParticulars({ definition, question, onChange }: Props) {
             checked={question.required ?? false}
             onChange={(event) => onChange({ required: event.target.checked })}
           />{' '}
-          must be given
+          required
         </label>
         {!question.required && (
           <ConditionEditor
-            words="must be given if"
+            words="required if"
             definition={definition}
             before={question.key}
             condition={question.requiredIf}

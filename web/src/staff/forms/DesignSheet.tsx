@@ -94,7 +94,7 @@ export function DesignSheet({
                 />
                 {page.questions.length === 0 && definition.pages.length > 1 && (
                   <button type="button" className="link-button" onClick={() => onRemovePage(page.key)}>
-                    take out
+                    remove
                   </button>
                 )}
               </div>
@@ -137,12 +137,12 @@ interface LineProps {
 function Line({ known, question, number, definition, chosen, onChoose, removing, onRemove }: LineProps) {
   const held = removing ? dependents(definition, question.key) : [];
   const must = question.required
-    ? 'must'
+    ? 'required'
     : question.requiredIf
-      ? 'sometimes must'
+      ? 'sometimes required'
       : !asks(question)
         ? ''
-        : 'may be empty';
+        : 'optional';
   const { setNodeRef, listeners, transform, isDragging } = useSortable({ id: question.key });
   return (
     <li
@@ -183,10 +183,10 @@ function Line({ known, question, number, definition, chosen, onChoose, removing,
             Taking it out lets go of {held.length === 1 ? 'that condition' : 'those conditions'}.
           </span>
           <button type="button" className="link-button" onClick={() => onRemove(question.key)}>
-            Take out both
+            Delete both
           </button>
           <button type="button" className="link-button" onClick={() => onRemove(null)}>
-            Leave it
+            Cancel
           </button>
         </div>
       )}

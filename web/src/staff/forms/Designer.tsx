@@ -203,9 +203,7 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
             ),
             blocks: [
               { label: 'Add', keyName: 'add', act: add },
-              ...(question
-                ? [{ label: 'Take out', keyName: 'takeOut' as const, act: () => remove(question.key) }]
-                : []),
+              ...(question ? [{ label: 'Remove', keyName: 'takeOut' as const, act: () => remove(question.key) }] : []),
             ],
           },
           {

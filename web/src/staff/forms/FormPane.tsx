@@ -157,7 +157,7 @@ export function FormPane({ form, definition, onChange }: Props) {
                     className="link-button"
                     onClick={() => onChange({ endings: endings.filter((_, n) => n !== i) })}
                   >
-                    take out
+                    remove
                   </button>
                 </div>
               ))}

@@ -183,10 +183,10 @@ describe('designing a form', () => {
     show(server.replies);
     await choose('Stairs');
     fireEvent.keyDown(window, { key: 'Delete', code: 'Delete' });
-    fireEvent.click(await screen.findByText('Leave it'));
+    fireEvent.click(await screen.findByText('Cancel'));
     expect(screen.getByRole('button', { name: /Stairs\?/ })).toBeTruthy();
     fireEvent.keyDown(window, { key: 'Delete', code: 'Delete' });
-    fireEvent.click(await screen.findByText('Take out both'));
+    fireEvent.click(await screen.findByText('Delete both'));
     await waitFor(
       () =>
         expect(questions(server.kept()).map((question) => [question.key, question.showIf])).toEqual([

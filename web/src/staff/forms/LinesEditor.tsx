@@ -65,16 +65,16 @@ export function LinesEditor({ definition, known, question, onChange }: Props) {
                   checked={column.required ?? false}
                   onChange={(event) => change(i, { required: event.target.checked })}
                 />{' '}
-                must be given
+                required
               </label>{' '}
               {lines.length > 1 && (
                 <button
                   type="button"
                   className="link-button"
-                  aria-label={`take out column ${i + 1}`}
+                  aria-label={`remove column ${i + 1}`}
                   onClick={() => set(lines.filter((_, n) => n !== i))}
                 >
-                  take out
+                  remove
                 </button>
               )}
             </p>

@@ -61,7 +61,7 @@ describe('What answers count', () => {
       { at: '500', points: 1 },
       { at: '', points: 4 },
     ]);
-    fireEvent.click(screen.getAllByText('take out')[1] as HTMLElement);
+    fireEvent.click(screen.getAllByText('remove')[1] as HTMLElement);
     expect(seen.now.points?.steps).toHaveLength(1);
     expect([canCount('day'), canCount('email')]).toEqual([true, false]);
   });

@@ -103,7 +103,7 @@ function Steps({ question, steps, onChange }: StepsProps) {
             onChange={(points) => onChange(steps.map((one, n) => (n === i ? { ...one, points } : one)))}
           />{' '}
           <button type="button" className="link-button" onClick={() => onChange(steps.filter((_, n) => n !== i))}>
-            take out
+            remove
           </button>
         </li>
       ))}

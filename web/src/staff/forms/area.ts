@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const forms: Area = {
   may: 'forms.design',
-  word: { to: '/forms', label: 'Forms', key: 'goForms' },
+  word: { to: '/forms', label: 'Forms' },
   screens: [
     {
       path: 'forms/:id/submissions',

@@ -3,7 +3,6 @@ import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
 export type InquiryEdit = Schema<'InquiryEdit'>;
-export type Sheet = Schema<'InquirySheet'>;
 
 export function useInquiryForms() {
   return useQuery({

@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const messages: Area = {
   may: 'messages.see',
-  word: { to: '/messages', label: 'Messages', key: 'goMessages' },
+  word: { to: '/messages', label: 'Messages' },
   onClient: [
     {
       pillar: 'story',

@@ -7,6 +7,7 @@ import { isUnsaved } from '../shell/useUnsaved';
 import { AddLines } from './AddLines';
 import { AnotherClient } from './AnotherClient';
 import type { Deciding, Plan, PlanLine } from './deciding';
+import { weightFigure, weightWords } from '../shell/weight';
 import { difference } from './difference';
 import { LineEditor } from './LineEditor';
 import { nowhere, useLooking } from './looking';
@@ -117,6 +118,8 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
               ) : (
                 part.text
               )}
+              {/* The number never falls onto a line of its own, away from its word. */}
+              {part.answer !== null && '\u2060'}
               {part.answer !== null && (
                 <button
                   type="button"
@@ -179,8 +182,8 @@ function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Decidi
   return (
     <span className="line-acts">
       {line.fields.length > 0 && (
-        <button type="button" className="link-button" aria-label={`change: ${what}`} onClick={onEdit}>
-          change
+        <button type="button" className="link-button" aria-label={`edit: ${what}`} onClick={onEdit}>
+          edit
         </button>
       )}
       {line.canDrop && (
@@ -230,16 +233,7 @@ function Compared({ line }: { line: PlanLine }) {
             </td>
             <td>
               {field.same ? field.verdict : <b>{field.verdict}</b>}
-              {field.weight !== 0 && (
-                <small
-                  className="figures"
-                  title="What this says: above zero for one person, below for two; each step doubles"
-                >
-                  {' '}
-                  {field.weight > 0 ? '+' : '−'}
-                  {Math.abs(field.weight).toFixed(0)}
-                </small>
-              )}
+              {field.weight !== 0 && <small title={weightFigure(field.weight)}> {weightWords(field.weight)}</small>}
             </td>
           </tr>
         ))}

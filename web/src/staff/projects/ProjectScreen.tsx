@@ -37,9 +37,12 @@ export function ProjectScreen() {
             name: 'Project',
             width: '1fr',
             content: project.error ? (
-              <Trouble title="Not loaded" again={() => void project.refetch()}>
-                {project.error.message}
-              </Trouble>
+              <>
+                <h1 className="unseen">Project</h1>
+                <Trouble title="Not loaded" again={() => void project.refetch()}>
+                  {project.error.message}
+                </Trouble>
+              </>
             ) : (
               <ComingRows rows={10} />
             ),
@@ -222,7 +225,7 @@ function Wanted({ project }: { project: Schema<'Project'> }) {
   return (
     <>
       <div className="section-head">
-        <h2>Wanted</h2>
+        <h2>Request</h2>
       </div>
       <dl className="facts">
         {project.wishes.map((wish) => (

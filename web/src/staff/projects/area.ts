@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const projects: Area = {
   may: 'work',
-  word: { to: '/projects', label: 'Projects', key: 'goProjects' },
+  word: { to: '/projects', label: 'Projects' },
   onClient: [
     { pillar: 'work', Body: lazy(async () => ({ default: (await import('./ProjectsOfClient')).ProjectsOfClient })) },
   ],

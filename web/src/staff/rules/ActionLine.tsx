@@ -21,8 +21,8 @@ export function ActionLine({ action, offers, merge, error, onChange, onRemove }:
       {(offers.actions.find((one) => one.value === action.kind)?.fields ?? []).map((field) => (
         <Value key={field.name} field={field} action={action} offers={offers} merge={merge} onChange={onChange} />
       ))}
-      <button type="button" className="link-button" onClick={onRemove} aria-label="take out this line">
-        take out
+      <button type="button" className="link-button" onClick={onRemove} aria-label="remove this line">
+        remove
       </button>
       {error && <p className="question-error">{error}</p>}
     </div>

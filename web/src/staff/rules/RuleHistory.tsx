@@ -21,7 +21,7 @@ export function RuleHistory({ kept, offers, onBring }: Props) {
   return (
     <>
       <section className="trial">
-        <h3 className="group-label">Where it spoke</h3>
+        <h3 className="group-label">Used on</h3>
         {used.isPending && <ComingRows rows={2} />}
         {used.error && (
           <Trouble title="Not loaded" again={() => void used.refetch()}>
@@ -48,7 +48,7 @@ export function RuleHistory({ kept, offers, onBring }: Props) {
         </ul>
       </section>
       <section className="trial">
-        <h3 className="group-label">What it was</h3>
+        <h3 className="group-label">Versions</h3>
         {past.isPending && <ComingRows rows={2} />}
         {past.error && (
           <Trouble title="Not loaded" again={() => void past.refetch()}>

@@ -88,7 +88,7 @@ function Forms({ rule, offers, onChange }: Props) {
           <button
             type="button"
             className="link-button"
-            aria-label={`take out ${slug}`}
+            aria-label={`remove ${slug}`}
             onClick={() => onChange({ forms: rule.forms.filter((one) => one !== slug) })}
           >
             ×

@@ -38,7 +38,7 @@ describe('Rules', () => {
         ],
       }),
     );
-    expect(await screen.findByText('Steps kept, on')).toBeTruthy();
+    expect(await screen.findByText('Steps saved, on')).toBeTruthy();
   });
 
   it('says what is wrong beside its field', async () => {

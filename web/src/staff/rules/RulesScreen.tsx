@@ -66,7 +66,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
       onSuccess: (saved) => {
         setEdited(null);
         forgetEdited();
-        toast({ words: `${saved.name} kept, ${saved.enabled ? 'on' : 'off'}` });
+        toast({ words: `${saved.name} saved, ${saved.enabled ? 'on' : 'off'}` });
         void navigate(`/rules/${saved.id}`, { replace: true });
       },
     });
@@ -76,7 +76,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
     kept &&
     takeOut.mutate(kept.id, {
       onSuccess: () => {
-        toast({ words: `${kept.name} taken out; U brings it back` });
+        toast({ words: `${kept.name} removed. U takes it back.` });
         void navigate('/rules');
       },
     });
@@ -86,7 +86,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
   const blocks: PlinthBlock[] = rule
     ? [
         {
-          label: keep.isPending ? 'Keeping…' : 'Keep',
+          label: keep.isPending ? 'Saving…' : 'Save',
           keyName: 'main',
           main: true,
           disabled: keep.isPending || (edited === null && !isNew),
@@ -166,7 +166,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
           blocks,
         },
         {
-          name: 'Before it counts',
+          name: 'Test',
           width: '440px',
           middling: '380px',
           content: rule ? (
@@ -208,7 +208,7 @@ function OneRule({ rule, offers, faults, isNew, error, onEdit, onMove, onTakeOut
             later <kbd>Alt ↓</kbd>
           </button>
           <button type="button" className="link-button" onClick={onTakeOut}>
-            take out <kbd>Del</kbd>
+            remove <kbd>Del</kbd>
           </button>
         </p>
       )}

@@ -17,7 +17,7 @@ export function Trial({ rule, offers }: { rule: Editing; offers: Offers | undefi
   return (
     <>
       <div className="pillar-head strong">
-        <h2>Before it counts</h2>
+        <h2>Test</h2>
         <small>nothing is changed</small>
       </div>
       {ofPlan ? (

@@ -3,7 +3,7 @@ import type { Area } from '../shell/area';
 
 export const rules: Area = {
   may: 'rules.keep',
-  word: { to: '/rules', label: 'Rules', key: 'goRules' },
+  word: { to: '/rules', label: 'Rules' },
   screens: [
     { path: 'rules/:id?', Screen: lazy(async () => ({ default: (await import('./RulesScreen')).RulesScreen })) },
   ],

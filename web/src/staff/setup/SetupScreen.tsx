@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
+import { FirstSteps } from './FirstSteps';
 import { HoursPane } from './HoursPane';
 import { useSetup, type Setup } from './queries';
 import { sections } from './sections';
@@ -121,6 +122,7 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   if (service) return <ServicePane service={service} setup={setup} />;
   if (stage) return <StagePane stage={stage} setup={setup} />;
   if (text) return <TextPane text={text} />;
+  if (setup.business.projects === 0) return <FirstSteps setup={setup} />;
   return (
     <p className="second setup-nothing">
       Press a line to open it here; a fact is edited where it stands. Everything is saved alone and can be undone.

@@ -20,7 +20,7 @@ export function DayRuler() {
   const now = useServerNow(day);
   const visits = day?.appointments.length ?? 0;
   return (
-    <div className="ruler">
+    <section className="ruler" aria-label="Today">
       <div className="ruler-day">
         {day && (
           <>
@@ -35,7 +35,7 @@ export function DayRuler() {
       <div className="ruler-scroll" tabIndex={-1}>
         {day && now && <Track day={day} now={now} />}
       </div>
-    </div>
+    </section>
   );
 }
 

@@ -56,7 +56,7 @@ export function Find({ begun = '' }: { begun?: string }) {
       clearOnEscape
       popupIcon={null}
       clearIcon={null}
-      slotProps={{ paper: { className: 'find-paper' } }}
+      slotProps={{ paper: { className: 'find-paper' }, popper: { placement: 'bottom-end' } }}
       renderOption={(props, item) => {
         const { key, ...rest } = props;
         return (

@@ -9,6 +9,7 @@ import { useSignedIn, useSignOut } from '../session';
 import type { Area } from './area';
 import { useDay } from './day';
 import { FindField } from './FindField';
+import { useScreenNumbers } from './useScreenNumbers';
 
 export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void }) {
   const { user } = useSignedIn();
@@ -19,6 +20,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const navigate = useNavigate();
   const location = useLocation();
+  const numbered = useScreenNumbers(words.map(({ to }) => to));
   return (
     <header className="lintel">
       <NavLink to="/" className="wordmark" aria-label="Telamon">
@@ -26,9 +28,14 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
         <span>Telamon</span>
       </NavLink>
       <nav aria-label="Screens">
-        {(narrow ? words.slice(0, 2) : words).map(({ to, label }) => (
+        {(narrow ? words.slice(0, 2) : words).map(({ to, label }, i) => (
           <NavLink key={to} to={to}>
             {label}
+            {numbered && (
+              <kbd className="word-number" aria-hidden="true">
+                {i + 1}
+              </kbd>
+            )}
             {to === '/arrivals' && day && day.toAnswer > 0 && (
               <span className="figures tally">
                 {' '}

@@ -94,6 +94,10 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
     .map((pillar) => (wide ? pillar.wide : middling ? pillar.middling : undefined) ?? pillar.width)
     .join(' ');
   const folded = pillars.length > standing.length;
+  // Where a list is folded away, the way back is in sight.
+  const back: PlinthBlock[] = canFold
+    ? [{ label: unfolded ? 'Fold the list' : 'Show the list', shown: 'L', act: () => setUnfolded(!unfolded) }]
+    : [];
   return (
     <>
       {head}
@@ -115,6 +119,7 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
           narrow={false}
           blocks={standing.map((pillar, i) => [
             ...(i === 0 && folded ? pillars.filter((p) => !standing.includes(p)).flatMap((p) => p.blocks ?? []) : []),
+            ...(i === 0 ? back : []),
             ...(pillar.blocks ?? []),
           ])}
           note={note}

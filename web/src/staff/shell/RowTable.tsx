@@ -25,7 +25,7 @@ interface Props<Row> {
   onSort?: ((sort: string) => void) | undefined;
 }
 
-/** A long list as a table: J and K walk, Enter opens, more rows come when its end comes into sight. */
+/** A long list as a table: arrows walk, Enter opens, more rows come when its end comes into sight. */
 export function RowTable<Row>({ label, rows, columns, id, path, onMore, sorted = '', onSort }: Props<Row>) {
   const [at, setAt] = useState(-1);
   const navigate = useNavigate();

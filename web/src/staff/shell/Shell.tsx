@@ -22,7 +22,6 @@ export function Shell({ areas }: { areas: Area[] }) {
             Skip to the screen
           </a>
           <Lintel areas={areas} onKeys={() => setKeysShown(true)} />
-          {areas.map(({ word }) => word && <Way key={word.to} to={word.to} name={word.key} />)}
           {areas.map(({ way }) => way && <Way key={way.to} to={way.to} name={way.key} />)}
           <DayRuler />
           <Outlet />

@@ -16,8 +16,8 @@ export interface Section {
 export interface Area {
   /** What somebody must be allowed to come in. */
   may: Permission;
-  /** Its word in the lintel, and the key that leads there; none where it is reached otherwise. */
-  word?: { to: string; label: string; key: KeyName };
+  /** Its word in the lintel; none where it is reached otherwise. */
+  word?: { to: string; label: string };
   /** Another key that leads somewhere in it. */
   way?: { to: string; key: KeyName };
   /** On a client's page, in the order of the areas. */

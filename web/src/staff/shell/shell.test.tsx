@@ -121,12 +121,14 @@ describe('the shell', () => {
       'POST /api/changes/c1/undo': {
         words: 'Took back: accepted the plan for Orla',
         undone: 3,
-        kept: [{ record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent, and stays sent' }],
+        kept: [
+          { record: { kind: 'message', id: 'm1', label: 'the mail' }, why: 'already sent; it cannot be recalled' },
+        ],
       },
     });
     expect(await screen.findByText('10:36, accepted the plan for Orla')).toBeTruthy();
     fireEvent.keyDown(window, { key: 'u', code: 'KeyU' });
-    expect(await screen.findByText('the mail: already sent, and stays sent')).toBeTruthy();
+    expect(await screen.findByText('the mail: already sent; it cannot be recalled')).toBeTruthy();
     expect(calls.filter((call) => call.method === 'POST')).toHaveLength(1);
   });
 
