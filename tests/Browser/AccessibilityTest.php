@@ -76,7 +76,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->assertAccessible();
         $this->press(\Facebook\WebDriver\WebDriverKeys::ESCAPE);
         $this->press('?');
-        $this->findWith('[role=dialog]', 'take back the last change');
+        $this->findWith('[role=dialog]', 'undo the last change');
         $this->assertAccessible();
     }
 

@@ -70,7 +70,7 @@ final class DecidingTest extends BrowserTestCase
         $this->findWith('.trial [role=status]', 'It would have touched');
         $this->until(fn (): bool => [] === $this->all('.trial progress'), 'the look-back ends');
         $this->findWith('.plinth button', 'Switch on')->click();
-        $this->see('Hugh gets a call kept, on');
+        $this->see('Hugh gets a call saved, on');
         $this->go('/arrivals');
         $this->findWith('.arrival', 'Hugh Orrin')->click();
         $this->findWith('.line', 'Tag the project call first');

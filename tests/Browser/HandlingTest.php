@@ -19,7 +19,7 @@ final class HandlingTest extends BrowserTestCase
         $this->find('.handling-note textarea')->sendKeys('Rang, nobody there.'.WebDriverKeys::CONTROL.WebDriverKeys::ENTER);
         $this->findWith('.arrival-notes', 'Rang, nobody there.');
         $this->press('c');
-        $this->findWith('.aside-panel', 'Who decides on Bryony Tesk?');
+        $this->findWith('.aside-panel', 'Give Bryony Tesk to');
         $this->findWith('.aside-panel button', 'Sorcha Vell')->click();
         $this->findWith('.handling', 'Given to Sorcha Vell');
         $this->findWith('.arrival.active', 'SV');

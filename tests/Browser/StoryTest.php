@@ -37,7 +37,7 @@ final class StoryTest extends BrowserTestCase
 
         $this->go('/messages');
         $this->findWith('.message-row', "we have your inquiry, $number")->click();
-        $this->see('thank you for writing to us about Repair');
+        $this->see('thank you for writing to us. Your inquiry');
         $this->findWith('.letter-body .mark', 'sent');
 
         $this->findWith('.about a', 'P-')->click();

@@ -27,7 +27,7 @@ export const keys = {
   find: { binding: '/', shown: '/', words: 'find' },
   newTask: { binding: 't', shown: 'T', words: 'add a task' },
   tryIt: { binding: 'r', shown: 'R', words: 'try the form' },
-  add: { binding: '+', shown: '+', words: 'add a question' },
+  add: { binding: '+', shown: '+', words: 'add a question, or a task to a plan' },
   up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question or the task up' },
   down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question or the task down' },
   takeOut: { binding: 'Delete', shown: 'Del', words: 'remove the question or the task' },
@@ -48,6 +48,8 @@ const twins: Partial<Record<KeyName, string[]>> = {
 
 export const otherKeys = [
   { shown: '1 to 5, S, N', words: 'make the choice that shows this key' },
+  { shown: 'E', words: 'edit the line or answer in focus' },
+  { shown: 'Del', words: 'leave the line in focus out, or put it back' },
   { shown: 'Esc', words: 'close' },
 ] as const;
 

@@ -156,8 +156,11 @@ function PutRight({ name, answer, right, onKeep }: RightProps) {
           className="link-button put-right-begin"
           aria-label={`put right: ${answer.wording}`}
           onClick={() => setTyped(right || answer.text)}
+          onKeyDown={(event) => {
+            if (event.key.toLowerCase() === 'e' && !event.ctrlKey && !event.metaKey) setTyped(right || answer.text);
+          }}
         >
-          put right
+          put right <kbd aria-hidden="true">E</kbd>
         </button>
       </p>
     );

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Added } from './deciding';
+import { useKey } from '../keys';
 import { isUnsaved } from '../shell/useUnsaved';
 import { LineEditor } from './LineEditor';
 
@@ -23,6 +24,8 @@ export function AddLines({ id, onAdd }: { id: string; onAdd: (one: Added) => voi
   const all = Object.keys(kinds) as Added['kind'][];
   const unsaved = (one: Added['kind']) => `${id}.add.${one}`;
   const [kind, setKind] = useState<Added['kind'] | null>(() => all.find((one) => isUnsaved(unsaved(one))) ?? null);
+  // A task is what is added most; the others are a press away.
+  useKey('add', kind === null ? () => setKind('task') : undefined);
   if (kind)
     return (
       <div className="add-lines">
@@ -41,7 +44,7 @@ export function AddLines({ id, onAdd }: { id: string; onAdd: (one: Added) => voi
     );
   return (
     <p className="add-lines second">
-      Add{' '}
+      Add <kbd aria-hidden="true">+</kbd>{' '}
       {all.map((one) => (
         <button key={one} type="button" className="link-button" onClick={() => setKind(one)}>
           {kinds[one].words}

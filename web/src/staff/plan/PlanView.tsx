@@ -1,8 +1,8 @@
-import { Fragment, useEffect, useRef, useState } from 'react';
+import { Fragment, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { RecordLink } from '../shell/RecordLink';
 import { MarkShape } from '../../shared/Mark';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
-import { useLetters } from '../keys';
+import { keysAreOff, useLetters } from '../keys';
 import { isUnsaved } from '../shell/useUnsaved';
 import { AddLines } from './AddLines';
 import { AnotherClient } from './AnotherClient';
@@ -83,13 +83,30 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
   const [editing, setEditing] = useState(() => isUnsaved(unsaved));
   const { at, look } = useLooking();
   const open = line.choice?.open ?? false;
+  // The keys that are printed on the line in focus; not while something in it is typed in.
+  const onLineKey = (event: KeyboardEvent) => {
+    const target = event.target as HTMLElement;
+    if (!deciding || editing || keysAreOff() || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key.toLowerCase() === 'e' && line.fields.length > 0) setEditing(true);
+    else if (event.key === 'Delete' && line.canDrop) (line.dropped ? deciding.putBack : deciding.drop)(line.key);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
   const answers = line.parts.flatMap((part) => (part.answer ? [part.answer] : []));
   const shown = at.line === line.key || (at.line === null && at.answer !== null && answers.includes(at.answer));
   const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : '', line.dropped ? 'dropped' : '']
     .filter(Boolean)
     .join(' ');
   return (
-    <li className={name} data-line={line.key} data-answers={answers.join(' ')} tabIndex={open ? -1 : undefined}>
+    <li
+      className={name}
+      data-line={line.key}
+      data-answers={answers.join(' ')}
+      tabIndex={deciding ? 0 : open ? -1 : undefined}
+      onKeyDown={onLineKey}
+    >
       <span className="line-group">
         {open ? (
           <span className="mark choose">
@@ -183,7 +200,7 @@ function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Decidi
     <span className="line-acts">
       {line.fields.length > 0 && (
         <button type="button" className="link-button" aria-label={`edit: ${what}`} onClick={onEdit}>
-          edit
+          edit <kbd aria-hidden="true">E</kbd>
         </button>
       )}
       {line.canDrop && (
@@ -193,7 +210,7 @@ function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Decidi
           aria-label={`${line.dropped ? 'put back' : 'leave out'}: ${what}`}
           onClick={() => (line.dropped ? deciding.putBack(line.key) : deciding.drop(line.key))}
         >
-          {line.dropped ? 'put back' : 'leave out'}
+          {line.dropped ? 'put back' : 'leave out'} <kbd aria-hidden="true">Del</kbd>
         </button>
       )}
     </span>

@@ -12,7 +12,7 @@ export function KeyList({ open, onClose }: { open: boolean; onClose: () => void 
       <Slab titleId="keys-title" title="Keys" blocks={[{ label: 'Close', shown: 'Esc', act: onClose }]}>
         <dl className="key-list">
           {[...Object.values(keys), ...otherKeys].map((key) => (
-            <div key={key.shown}>
+            <div key={key.words}>
               <dt>
                 <kbd>{key.shown}</kbd>
               </dt>

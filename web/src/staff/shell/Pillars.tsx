@@ -94,21 +94,22 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
     .map((pillar) => (wide ? pillar.wide : middling ? pillar.middling : undefined) ?? pillar.width)
     .join(' ');
   const folded = pillars.length > standing.length;
-  // Where a list is folded away, the way back is in sight.
-  const back: PlinthBlock[] = canFold
-    ? [{ label: unfolded ? 'Fold the list' : 'Show the list', shown: 'L', act: () => setUnfolded(!unfolded) }]
-    : [];
   return (
     <>
       {head}
       <main id="main" className="pillars" style={{ gridTemplateColumns: columns }} ref={mainRef} tabIndex={-1}>
-        {standing.map((pillar) => (
+        {standing.map((pillar, i) => (
           <section
             key={pillar.name}
             aria-label={pillar.name}
             tabIndex={0}
             className={pillar.sheet ? 'pillar sheet' : 'pillar'}
           >
+            {i === 0 && canFold && (
+              <button type="button" className="fold-back" onClick={() => setUnfolded(!unfolded)}>
+                {unfolded ? 'Fold the list' : 'Show the list'} <kbd aria-hidden="true">L</kbd>
+              </button>
+            )}
             {pillar.content}
           </section>
         ))}
@@ -119,7 +120,6 @@ export function Pillars({ title, pillars, head, note, shown, onShow, over, mainR
           narrow={false}
           blocks={standing.map((pillar, i) => [
             ...(i === 0 && folded ? pillars.filter((p) => !standing.includes(p)).flatMap((p) => p.blocks ?? []) : []),
-            ...(i === 0 ? back : []),
             ...(pillar.blocks ?? []),
           ])}
           note={note}
