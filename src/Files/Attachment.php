@@ -33,12 +33,25 @@ class Attachment implements Journaled
     #[ORM\ManyToOne]
     public ?Asset $asset = null;
 
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 500, options: ['default' => ''])]
+    public string $note = '';
+
+    /**
+     * No longer shown; the bytes stay, as it may be brought back.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(referencedColumnName: 'sha256', nullable: false)]
         public readonly StoredFile $file,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
-        public readonly string $name,
+        public string $name,
         #[ORM\ManyToOne]
         public readonly ?FileSource $submission,
         #[ORM\Column(length: 40)]
@@ -49,10 +62,21 @@ class Attachment implements Journaled
         $this->id = Ids::next();
     }
 
-    /** @return array{id: string, name: string, size: int, type: string, isImage: bool} as FileRef in the contract */
+    /** @return array{id: string, name: string, note: string, size: int, type: string, isImage: bool} as FileRef in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+    }
+
+    public function describe(string $name, string $note): void
+    {
+        $this->name = $name;
+        $this->note = $note;
+    }
+
+    public function beRemoved(\DateTimeImmutable $now): void
+    {
+        $this->removedAt = $now;
     }
 
     /** Puts it with records. */

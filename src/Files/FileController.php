@@ -11,18 +11,22 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
+use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
+use Telamon\Staff\Staff;
 
 #[IsGranted(Permission::Work->value)]
 final readonly class FileController
 {
     private const SHOWN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
 
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer, private FilesOfRecords $files)
+    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer, private FilesOfRecords $files, private FilesByHand $byHand)
     {
     }
 
@@ -37,6 +41,42 @@ final readonly class FileController
             null !== $project => $this->files->ofProject($project),
             default => throw Problem::invalid('client', 'Say whose files: a client’s or a project’s.'),
         }]);
+    }
+
+    #[Route('/api/files', methods: ['POST'])]
+    public function add(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $edit = new Edit(JsonBody::read($request));
+        if (!$edit->has('project') && !$this->viewer->may(Permission::EditClients)) {
+            throw new Problem(403, 'Not allowed', 'Put it with a project that you work on.');
+        }
+
+        return new JsonResponse(['items' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->byHand->add($edit, $staff))], 201);
+    }
+
+    #[Route('/api/files/{id}', methods: ['PUT'])]
+    public function describe(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $file = $this->mine($id, $staff);
+        $this->byHand->describe($file, new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($file->toArray());
+    }
+
+    #[Route('/api/files/{id}', methods: ['DELETE'])]
+    public function remove(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $this->byHand->remove($this->mine($id, $staff), $staff);
+
+        return new Response('', 204);
+    }
+
+    /** One that whoever asks may change: of a project they lead, or any. */
+    private function mine(string $id, Staff $staff): Attachment
+    {
+        $file = $this->viewer->read($this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file'));
+
+        return $file->project?->lead === $staff || $this->viewer->may(Permission::LeadAny) ? $file : throw new Problem(403, 'Not allowed', 'Whoever leads the project can change its files.');
     }
 
     #[Route('/api/files/{id}', methods: ['GET'])]

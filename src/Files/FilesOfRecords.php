@@ -20,13 +20,13 @@ final readonly class FilesOfRecords
     /** @return list<array<string, mixed>> the newest first */
     public function ofClient(string $client): array
     {
-        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['client' => $client], ['id' => 'DESC'], self::RECENT));
+        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['client' => $client, 'removedAt' => null], ['id' => 'DESC'], self::RECENT));
     }
 
     /** @return list<array<string, mixed>> in the order in which they came */
     public function ofProject(string $project): array
     {
-        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['project' => $project], ['id' => 'ASC'], self::OF_PROJECT));
+        return $this->shown($this->em->getRepository(Attachment::class)->findBy(['project' => $project, 'removedAt' => null], ['id' => 'ASC'], self::OF_PROJECT));
     }
 
     /**

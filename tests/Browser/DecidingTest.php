@@ -35,7 +35,7 @@ final class DecidingTest extends BrowserTestCase
         $this->signIn();
         $this->findWith('.arrival', 'Ed Wendle')->click();
         $this->findWith('.sheet-head', 'Ed Wendle');
-        $this->click('change: First talk');
+        $this->click('edit: First talk');
         $this->find('.line-editor input')->sendKeys(' on the phone'.WebDriverKeys::ENTER);
         $this->see('First talk on the phone');
         $this->click('leave out: Ask for the deposit');

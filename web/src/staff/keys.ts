@@ -30,7 +30,7 @@ export const keys = {
   add: { binding: '+', shown: '+', words: 'add a question, or a task to a plan' },
   up: { binding: 'Alt+ArrowUp', shown: 'Alt ↑', words: 'move the question or the task up' },
   down: { binding: 'Alt+ArrowDown', shown: 'Alt ↓', words: 'move the question or the task down' },
-  takeOut: { binding: 'Delete', shown: 'Del', words: 'remove the question or the task' },
+  takeOut: { binding: 'Delete', shown: 'Del', words: 'remove the question or the task; leave the line in focus out' },
   merge: { binding: 'm', shown: 'M', words: 'merge two clients' },
   apart: { binding: 'n', shown: 'N', words: 'say that two clients are not the same' },
   download: { binding: 'd', shown: 'D', words: 'download' },
@@ -49,7 +49,6 @@ const twins: Partial<Record<KeyName, string[]>> = {
 export const otherKeys = [
   { shown: '1 to 5, S, N', words: 'make the choice that shows this key' },
   { shown: 'E', words: 'edit the line or answer in focus' },
-  { shown: 'Del', words: 'leave the line in focus out, or put it back' },
   { shown: 'Esc', words: 'close' },
 ] as const;
 

@@ -199,7 +199,7 @@ describe('records', () => {
       'GET /api/tasks': { items: [task(1, 'to-do'), task(2, 'waiting', [1])], next: null },
       'GET /api/journal': { items: [entry], next: null },
       'GET /api/files?project=p1': {
-        items: [{ id: 'f1', name: 'report.pdf', size: 2048, type: 'application/pdf', isImage: false }],
+        items: [{ id: 'f1', name: 'report.pdf', note: '', size: 2048, type: 'application/pdf', isImage: false }],
       },
       'GET /api/messages?project=p1': { items: [], next: null },
     });
@@ -226,7 +226,7 @@ describe('records', () => {
     expect((await screen.findByRole('link', { name: 'Repair' })).getAttribute('href')).toBe('/projects/p1');
     expect(screen.getByText('1 under way')).toBeTruthy();
     expect(await screen.findByText('Nothing has been sent yet.')).toBeTruthy();
-    expect(await screen.findByText('None yet. Photographs sent with a form land here.')).toBeTruthy();
+    expect(await screen.findByText(/None yet. Photographs sent with a form land here./)).toBeTruthy();
     expect(await screen.findByText('Not now.')).toBeTruthy();
     expect(screen.getByRole('heading', { name: 'Orla Fennick' })).toBeTruthy();
   });

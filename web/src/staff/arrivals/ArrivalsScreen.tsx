@@ -235,7 +235,6 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
                 onOpen={openSheet}
               />
             ),
-            blocks: [{ label: 'Write down', shown: 'I', act: () => void navigate('/inquiry') }],
           },
           {
             name: 'Sheet',
@@ -254,7 +253,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             ) : (
               <Waiting one={one} list={list} empty={list.isSuccess && rows.length === 0} />
             ),
-            blocks: sheetBlocks,
+            blocks: [...sheetBlocks, { label: 'Write down', shown: 'I', act: () => void navigate('/inquiry') }],
           },
           {
             name: 'Plan',

@@ -1,23 +1,136 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type ClipboardEvent, type DragEvent } from 'react';
+import { Uploads, useUploads } from '../../form/uploads';
 import { api, need } from '../../shared/api';
+import { count } from '../../shared/numbers';
 import { queryKeys } from '../queryKeys';
+import { useSignedIn } from '../session';
 import { FileLines } from '../shell/FileLines';
 import { SectionRows } from '../shell/SectionRows';
+import { useToast } from '../shell/Toast';
+import { FileFacts } from './FileFacts';
+import './files.css';
+
+const limits = { maxFiles: 20, maxBytes: 10_485_760 };
+const here = 'files';
 
 function Files({ of, id, empty }: { of: 'client' | 'project'; id: string; empty: string }) {
+  const { user } = useSignedIn();
+  const queries = useQueryClient();
+  const toast = useToast();
+  const [over, setOver] = useState(false);
+  const [editing, setEditing] = useState<string | null>(null);
+  const [uploads] = useState(() => new Uploads());
+  const chosen = useUploads(uploads)[here] ?? [];
+  const chooser = useRef<HTMLInputElement>(null);
   const list = useQuery({
     queryKey: queryKeys.filesOf(of, id),
     queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
   });
+  const put = useMutation({
+    mutationFn: (ids: string[]) => need(api.POST('/api/files', { body: { uploads: ids, [of]: id } })),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+  const mayAdd = of === 'project' || user.may.includes('clients.edit');
+  const mayChange = user.may.includes('projects.lead-any');
+  // Once none is on its way, those that came through are put with the record, together.
+  const arrived = chosen.every((file) => file.state === 'kept' || file.state === 'failed')
+    ? chosen.flatMap((file) => (file.kept ? [{ local: file.local, id: file.kept.id }] : []))
+    : [];
+  const ready = arrived.map((file) => file.id).join(' ');
+  const { mutate } = put;
+  useEffect(() => {
+    if (!ready) return;
+    mutate(ready.split(' '), {
+      onSuccess: ({ items }) => toast({ words: `${count(items.length, 'file')} added. U takes it back.` }),
+      onError: (error) => toast({ words: error.message }),
+      onSettled: () => {
+        for (const file of uploads.all()[here] ?? [])
+          if (file.kept && ready.includes(file.kept.id)) uploads.remove(file.local);
+      },
+    });
+  }, [ready, mutate, toast, uploads]);
+  const take = (files: File[]) => {
+    const said = files.length > 0 ? uploads.add(here, files, limits) : null;
+    if (said) toast({ words: said });
+  };
+  const ways = mayAdd
+    ? {
+        onDragOver: (event: DragEvent) => {
+          event.preventDefault();
+          setOver(true);
+        },
+        onDragLeave: () => setOver(false),
+        onDrop: (event: DragEvent) => {
+          event.preventDefault();
+          setOver(false);
+          take([...event.dataTransfer.files]);
+        },
+        onPaste: (event: ClipboardEvent) => take([...event.clipboardData.files]),
+      }
+    : {};
+  const edited = list.data?.items.find((file) => file.id === editing);
   return (
-    <SectionRows
-      title="Files"
-      small={list.data?.items.length || ''}
-      list={list}
-      empty={<p className="nothing second">{empty}</p>}
-    >
-      {(files) => <FileLines files={files} />}
-    </SectionRows>
+    <div className={over ? 'files-of over' : 'files-of'} {...ways} tabIndex={-1}>
+      <SectionRows
+        title="Files"
+        small={
+          <>
+            {list.data?.items.length || ''}{' '}
+            {mayAdd && (
+              <button type="button" className="link-button" onClick={() => chooser.current?.click()}>
+                Add files
+              </button>
+            )}
+          </>
+        }
+        list={list}
+        empty={
+          <p className="nothing second">
+            {empty}
+            {mayAdd && ' Drop or paste them here.'}
+          </p>
+        }
+      >
+        {(files) => <FileLines files={files} onEdit={mayChange ? setEditing : undefined} />}
+      </SectionRows>
+      <input
+        ref={chooser}
+        type="file"
+        multiple
+        hidden
+        aria-label="Add files"
+        onChange={(event) => {
+          take([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      {chosen.length > 0 && (
+        <ul className="rows lines" aria-label="On their way">
+          {chosen.map((file) => (
+            <li key={file.local}>
+              {file.name}{' '}
+              {file.state === 'failed' ? (
+                <>
+                  <span className="staff-field-error">{file.error}</span>{' '}
+                  {file.canRetry && (
+                    <button type="button" className="link-button" onClick={() => uploads.retry(file.local)}>
+                      Try again
+                    </button>
+                  )}{' '}
+                </>
+              ) : (
+                <progress value={file.sent} max={1} aria-label={`${file.name} is on its way`} />
+              )}{' '}
+              <button type="button" className="link-button" onClick={() => uploads.remove(file.local)}>
+                Remove
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {edited && <FileFacts key={edited.id} file={edited} onDone={() => setEditing(null)} />}
+    </div>
   );
 }
 

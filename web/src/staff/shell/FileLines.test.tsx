@@ -9,6 +9,7 @@ const file = (id: string, name: string, type: string) => ({
   name,
   size: 2048,
   type,
+  note: '',
   isImage: type.startsWith('image/'),
 });
 

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Files;
+
+use Telamon\Files\UploadSweep;
+use Telamon\Tests\Support\AppTestCase;
+
+/** Files put with a client or a project by hand; what is removed can be brought back, bytes and all. */
+final class ByHandTest extends AppTestCase
+{
+    private string $project = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+        $client = $this->post('/api/clients', ['givenName' => 'Bryony', 'familyName' => 'Tesk'])->ok(201)->text('id');
+        $this->project = $this->post('/api/projects', ['client' => $client, 'title' => 'Looks in'])->ok(201)->text('id');
+    }
+
+    public function testAFileIsAddedNamedNotedRemovedAndBroughtBackWithItsBytes(): void
+    {
+        $added = $this->post('/api/files', ['uploads' => [$this->picture()], 'project' => $this->project])->ok(201);
+        $id = $added->text('items.0.id');
+        self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'));
+        $described = $this->call('PUT', "/api/files/$id", ['name' => 'The hinge.png', 'note' => 'split along the grain'])->ok();
+        self::assertSame(['The hinge.png', 'split along the grain'], [$described->text('name'), $described->text('note')]);
+        self::assertSame('name', $this->call('PUT', "/api/files/$id", ['name' => ' '])->ok(422)->text('violations.0.path'));
+        $this->call('DELETE', "/api/files/$id")->ok(204);
+        self::assertSame([], $this->get("/api/files?project={$this->project}")->ok()->rows('items'));
+        $this->call('DELETE', "/api/files/$id")->ok(404);
+        $sweep = self::getContainer()->get(UploadSweep::class);
+        self::assertInstanceOf(UploadSweep::class, $sweep);
+        $this->clock->modify('+3 days');
+        $sweep->sweep();
+        $this->signIn();
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'));
+        $this->browser->request('GET', "/api/files/$id");
+        self::assertSame(200, $this->browser->getResponse()->getStatusCode(), 'the sweep has left the bytes');
+    }
+
+    public function testOneUploadServesOneRecordAndUndoTakesTheFileAway(): void
+    {
+        $upload = $this->picture();
+        $this->post('/api/files', ['uploads' => [$upload], 'project' => $this->project])->ok(201);
+        self::assertSame('uploads', $this->post('/api/files', ['uploads' => [$upload], 'project' => $this->project])->ok(422)->text('violations.0.path'));
+        self::assertSame('uploads', $this->post('/api/files', ['uploads' => [], 'project' => $this->project])->ok(422)->text('violations.0.path'));
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([], $this->get("/api/files?project={$this->project}")->ok()->rows('items'));
+    }
+
+    public function testFieldStaffAddToWhatTheyWorkOnAndToNothingElse(): void
+    {
+        $upload = $this->picture();
+        $this->signIn('pim@marrowby.example');
+        $this->post('/api/files', ['uploads' => [$upload], 'project' => $this->project])->ok(403);
+        $this->post('/api/files', ['uploads' => [$upload], 'client' => $this->project])->ok(403);
+    }
+
+    private function picture(): string
+    {
+        $path = "{$this->data}/hinge.png";
+        $image = imagecreatetruecolor(8, 8);
+        self::assertNotFalse($image);
+        imagepng($image, $path);
+
+        return $this->upload($path, 'hinge.png')->ok(201)->text('id');
+    }
+}
