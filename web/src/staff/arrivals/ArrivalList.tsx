@@ -1,5 +1,5 @@
 import { memo, useEffect, useRef, useState } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { clockTime, moment } from '../../shared/words';
@@ -46,6 +46,9 @@ export function ArrivalList({ state, onState, list, rows, today, acting, onAsk, 
         state={state}
         onState={onState}
       />
+      <p className="write-down">
+        <Link to="/inquiry">Write down an inquiry</Link> <kbd aria-hidden="true">I</kbd>
+      </p>
       {acting.chosen.length > 0 && <Chosen acting={acting} onAsk={onAsk} />}
       <Newcomers rows={state === 'waiting' ? rows : []} />
       {list.isPending && <ComingRows />}

@@ -253,7 +253,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             ) : (
               <Waiting one={one} list={list} empty={list.isSuccess && rows.length === 0} />
             ),
-            blocks: [...sheetBlocks, { label: 'Write down', shown: 'I', act: () => void navigate('/inquiry') }],
+            blocks: sheetBlocks,
           },
           {
             name: 'Plan',

@@ -100,7 +100,7 @@ describe('the plan', () => {
   it('reads line by line, with the way to records and answers', () => {
     show();
     expect(screen.getByRole('link', { name: 'Orla Fennick' }).getAttribute('href')).toBe('/clients/c1');
-    expect(screen.getByRole('button', { name: 'from answer 7' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'from answer 7' })).toBeTruthy();
     expect(screen.getByText('same mail address')).toBeTruthy();
   });
 

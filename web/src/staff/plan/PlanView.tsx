@@ -99,6 +99,28 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
   const name = ['line', first ? 'first' : '', open ? 'decide' : '', shown ? 'shown' : '', line.dropped ? 'dropped' : '']
     .filter(Boolean)
     .join(' ');
+  const number = (answer: number | null) =>
+    answer !== null && (
+      <>
+        {/* A link, as text, and joined: it never falls onto a line of its own, away from its word. */}
+        {'\u2060'}
+        <a
+          href={`#answer-${answer}`}
+          className="source"
+          aria-label={`from answer ${answer}`}
+          onMouseEnter={() => look({ answer, line: line.key })}
+          onMouseLeave={() => look(nowhere)}
+          onFocus={() => look({ answer, line: line.key })}
+          onBlur={() => look(nowhere)}
+          onClick={(event) => {
+            event.preventDefault();
+            show(answer);
+          }}
+        >
+          {answer}
+        </a>
+      </>
+    );
   return (
     <li
       className={name}
@@ -123,33 +145,23 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
           {line.parts.map((part, i) => (
             <Fragment key={i}>
               {part.record ? (
-                <RecordLink record={part.record}>{part.text}</RecordLink>
+                <>
+                  <RecordLink record={part.record}>{part.text}</RecordLink>
+                  {number(part.answer)}
+                </>
               ) : part.value ? (
-                <span
-                  className="value"
-                  onMouseEnter={part.answer ? () => look({ answer: part.answer, line: line.key }) : undefined}
-                  onMouseLeave={part.answer ? () => look(nowhere) : undefined}
-                >
-                  {part.text}
-                </span>
+                <>
+                  <span
+                    className="value"
+                    onMouseEnter={part.answer ? () => look({ answer: part.answer, line: line.key }) : undefined}
+                    onMouseLeave={part.answer ? () => look(nowhere) : undefined}
+                  >
+                    {part.text}
+                  </span>
+                  {number(part.answer)}
+                </>
               ) : (
                 part.text
-              )}
-              {/* The number never falls onto a line of its own, away from its word. */}
-              {part.answer !== null && '\u2060'}
-              {part.answer !== null && (
-                <button
-                  type="button"
-                  className="source"
-                  aria-label={`from answer ${part.answer}`}
-                  onMouseEnter={() => look({ answer: part.answer, line: line.key })}
-                  onMouseLeave={() => look(nowhere)}
-                  onFocus={() => look({ answer: part.answer, line: line.key })}
-                  onBlur={() => look(nowhere)}
-                  onClick={() => show(part.answer)}
-                >
-                  {part.answer}
-                </button>
               )}
             </Fragment>
           ))}
