@@ -31,16 +31,17 @@ final readonly class Filler
 
     public function fill(int $clients, int $submissions): void
     {
+        $owner = $this->one("SELECT id FROM staff WHERE initials = 'SV'");
         $this->db->beginTransaction();
-        $client = $this->db->prepare('INSERT INTO client (id, version, sort_name, given_name, family_name, address, since) VALUES (?, 1, ?, ?, ?, ?, ?)');
+        $client = $this->db->prepare('INSERT INTO client (id, version, sort_name, given_name, family_name, address, since, tags, owner_id) VALUES (?, 1, ?, ?, ?, ?, ?, ?, ?)');
         $point = $this->db->prepare('INSERT INTO contact_point (id, kind, value, match_key, client_id) VALUES (?, ?, ?, ?, ?)');
         $key = $this->db->prepare('INSERT OR IGNORE INTO match_key (hash, client_id) VALUES (?, ?)');
         $blocking = new BlockingKeys(new ShortForms());
         $reader = new PersonReader(new NameReader(), new AddressReader());
-        foreach ((new People(5))->make($clients, 0)[0] as $row) {
+        foreach ((new People(5))->make($clients, 0)[0] as $i => $row) {
             $id = Uuid::v7()->toRfc4122();
             $address = implode(', ', array_filter([$row['address_line'], $row['locality'], $row['postal_code']], static fn (string $part): bool => '' !== $part));
-            $client->execute([$id, mb_strtolower("{$row['family_name']} {$row['given_name']}"), $row['given_name'], $row['family_name'], $address, '2025-01-01']);
+            $client->execute([$id, mb_strtolower("{$row['family_name']} {$row['given_name']}"), $row['given_name'], $row['family_name'], $address, gmdate('Y-m-d', 1_600_000_000 + 1000 * $i), 0 === $i % 10 ? '["choir"]' : '[]', 0 === $i % 20 ? $owner : null]);
             foreach (['email' => $row['email'], 'phone' => $row['phone']] as $kind => $value) {
                 if ('' !== $value) {
                     $point->execute([Uuid::v7()->toRfc4122(), $kind, $value, $value, $id]);

@@ -49,6 +49,8 @@ $seen = ['', ''];
 // Fetched whole: a statement left open would hold an old view of the database.
 $form = ($db->query("SELECT id FROM form WHERE slug = 'piano-inquiry'") ?: throw new RuntimeException('no form'))->fetchAll(PDO::FETCH_COLUMN)[0] ?? '';
 $table = '/api/forms/'.(is_string($form) ? $form : '').'/submissions';
+$owner = ($db->query("SELECT id FROM staff WHERE initials = 'SV'") ?: throw new RuntimeException('no staff'))->fetchAll(PDO::FETCH_COLUMN)[0] ?? '';
+$owner = is_string($owner) ? $owner : '';
 $times = Clock::race([
     'floor: an empty framework route' => static fn (): array => $anonymous->call('GET', '/api/empty'),
     'floor: one durable SQLite insert' => static fn (): int|false => $db->exec("INSERT INTO floor (body) VALUES ('".str_repeat('x', 400)."')"),
@@ -64,6 +66,11 @@ $times = Clock::race([
     'a plan made again after a decision' => static function () use ($web, &$seen): void {
         $web->call('PUT', "/api/submissions/{$seen[0]}/decisions", ['version' => 0, 'dropped' => ['message.notice']]);
     },
+    'clients by name' => static fn (): array => $web->call('GET', '/api/clients'),
+    'clients, the newest first' => static fn (): array => $web->call('GET', '/api/clients?sort=newest'),
+    'clients with a tag' => static fn (): array => $web->call('GET', '/api/clients?tag=choir'),
+    'clients of somebody' => static fn (): array => $web->call('GET', "/api/clients?owner=$owner&sort=newest"),
+    'clients with open work' => static fn (): array => $web->call('GET', '/api/clients?state=open-work'),
     'search' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['brethwoock', 'maur', 'orla+fenn', '085', 'A-001'][abs($round) % 5]),
     'search with a slip' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['goonbramrol', 'caitrona', 'wilfrid+hockunis'][abs($round) % 3]),
     'accept a plan' => static function () use ($web, &$seen): void {
@@ -88,7 +95,7 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
 }
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'clients by name' => 4 * $empty, 'clients, the newest first' => 4 * $empty, 'clients with a tag' => 4 * $empty, 'clients of somebody' => 4 * $empty, 'clients with open work' => 4 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-36s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-36s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

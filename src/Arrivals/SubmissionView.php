@@ -30,6 +30,8 @@ use Telamon\Submissions\SubmissionState;
 /** Shows submissions as the contract has them. */
 final class SubmissionView
 {
+    private const EARLIER = 3;
+
     private ?WorkingTime $time = null;
 
     public function __construct(
@@ -89,8 +91,10 @@ final class SubmissionView
     public function whole(Submission $submission, ?Plan $plan = null): array
     {
         $waiting = SubmissionState::Waiting === $submission->state;
+        $plan = $waiting ? $plan ?? $this->plans->plan($submission) : null;
 
         return $this->row($submission) + [
+            'earlier' => $this->earlier($submission, $submission->client->id ?? self::likeliest($plan)),
             'channel' => $submission->channel,
             'origin' => [
                 'version' => $submission->formVersion->number,
@@ -109,11 +113,35 @@ final class SubmissionView
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
             'holdSeconds' => $this->messages->holdSeconds(),
-            'plan' => $waiting ? $this->records->linked(($plan ?? $this->plans->plan($submission))->toArray()) : null,
+            'plan' => null === $plan ? null : $this->records->linked($plan->toArray()),
             'made' => $waiting ? [] : $this->made($submission),
             'decidedBy' => $submission->decidedBy?->name,
             'decidedAt' => $submission->decidedAt?->setTimezone($this->business->zone())->format(\DATE_RFC3339),
         ];
+    }
+
+    /** The client that a plan is for, or may be for; null for somebody new. */
+    private static function likeliest(?Plan $plan): ?string
+    {
+        foreach ($plan->lines ?? [] as $line) {
+            foreach ('client' === $line->key ? $line->said->parts : [] as $part) {
+                if ('client' === ($part->record['kind'] ?? '')) {
+                    return $part->record['id'];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, at: string, state: string}> what the same client sent before, the newest first */
+    private function earlier(Submission $submission, ?string $client): array
+    {
+        /** @var list<Submission> $found */
+        $found = null === $client ? [] : $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')->where('s.client = :client')->andWhere('s.receivedAt < :at')
+            ->setParameter('client', $client)->setParameter('at', $submission->receivedAt, 'datetime_immutable')->orderBy('s.receivedAt', 'DESC')->setMaxResults(self::EARLIER)->getQuery()->getResult();
+
+        return array_map(fn (Submission $one): array => ['record' => RecordRef::of($one), 'at' => $one->receivedAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'state' => $one->state->value], $found);
     }
 
     /** @return list<array{text: string, by: string, at: string}> the oldest first */

@@ -16,6 +16,8 @@ use Telamon\Staff\Staff;
 #[ORM\Entity]
 #[ORM\Index(columns: ['sort_name', 'id'])]
 #[ORM\Index(columns: ['external_id'])]
+#[ORM\Index(columns: ['merged_into_id', 'archived_at', 'sort_name', 'id'], name: 'client_by_name')]
+#[ORM\Index(columns: ['merged_into_id', 'archived_at', 'since', 'id'], name: 'client_by_day')]
 class Client implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]

@@ -16,6 +16,8 @@ use Telamon\Http\Query;
 /** Pages through clients; each word looked for must be in the name, a mail address or a phone number. */
 final readonly class ClientList
 {
+    private const COUNTED = 1000;
+
     public function __construct(private EntityManagerInterface $em, private Work $work, private Viewer $viewer, private Profile $business)
     {
     }
@@ -23,9 +25,10 @@ final readonly class ClientList
     /** @return array{items: list<array<string, mixed>>, next: string|null, total: int} as ClientPage in the contract */
     public function page(Request $request): array
     {
+        $total = $this->total($request);
         $newest = 'newest' === Query::oneOf($request, 'sort', ['name', 'newest']);
         [$sort, $way, $beyond] = $newest ? ['c.since', 'DESC', '<'] : ['c.sortName', 'ASC', '>'];
-        $query = $this->search($request)->select('c')->orderBy($sort, $way)->addOrderBy('c.id', $way)->setMaxResults(Page::SIZE + 1);
+        $query = $this->search($request, $total > self::COUNTED)->select('c')->orderBy($sort, $way)->addOrderBy('c.id', $way)->setMaxResults(Page::SIZE + 1);
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
             $query->andWhere("$sort $beyond :value OR ($sort = :value AND c.id $beyond :id)")
@@ -56,25 +59,38 @@ final readonly class ClientList
                 ];
             }, $page),
             'next' => $next,
-            'total' => (int) $this->search($request)->select('COUNT(c.id)')->getQuery()->getSingleScalarResult(),
+            'total' => $total,
         ];
     }
 
-    /** @return QueryBuilder of clients called c, as a request narrows them: words, tag, owner, open work, archived or not */
-    public function search(Request $request): QueryBuilder
+    /** How many there are; where the list is narrowed, at most one more than are counted. */
+    private function total(Request $request): int
+    {
+        $narrowed = [] !== Query::words($request) || '' !== $request->query->getString('tag').$request->query->getString('owner') || 'open-work' === $request->query->getString('state');
+
+        return $narrowed
+            ? \count($this->search($request)->select('c.id')->setMaxResults(self::COUNTED + 1)->getQuery()->getSingleColumnResult())
+            : (int) $this->search($request)->select('COUNT(c.id)')->getQuery()->getSingleScalarResult();
+    }
+
+    /**
+     * @param bool $many whether it is known that many fit: then they are met on the way along the order, and not gathered first
+     *
+     * @return QueryBuilder of clients called c, as a request narrows them: words, tag, owner, open work, archived or not
+     */
+    public function search(Request $request, bool $many = false): QueryBuilder
     {
         $query = $this->em->createQueryBuilder()->from(Client::class, 'c')->where('c.mergedInto IS NULL');
         match (Query::oneOf($request, 'state', ['current', 'archived', 'all', 'open-work'])) {
             'archived' => $query->andWhere('c.archivedAt IS NOT NULL'),
             'all' => null,
-            'open-work' => $this->work->narrow($query),
+            'open-work' => $this->work->narrow($query, $many),
             // Found by typing, whoever is archived is found too.
             default => [] === Query::words($request) ? $query->andWhere('c.archivedAt IS NULL') : null,
         };
         $tag = $request->query->getString('tag');
         if ('' !== $tag) {
-            // As the column holds it (see the database's JSON type).
-            $query->andWhere("c.tags LIKE :tag ESCAPE '!'")->setParameter('tag', '%'.strtr(json_encode($tag, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), ['!' => '!!', '%' => '!%', '_' => '!_']).'%');
+            $query->andWhere($many ? 'EXISTS (SELECT t.tag FROM '.ClientTag::class.' t WHERE t.clientId = c.id AND t.tag = :tag)' : 'c.id IN (SELECT t.clientId FROM '.ClientTag::class.' t WHERE t.tag = :tag)')->setParameter('tag', $tag);
         }
         $owner = Query::id($request, 'owner');
         if (null !== $owner) {

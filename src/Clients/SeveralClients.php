@@ -60,13 +60,8 @@ final readonly class SeveralClients
     /** @return list<string> every tag that some client has, by the alphabet */
     public function tags(): array
     {
-        $tags = [];
-        /** @var list<array{tags: list<string>}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('DISTINCT c.tags')->from(Client::class, 'c')->where("c.tags <> '[]'")->andWhere('c.mergedInto IS NULL')->getQuery()->getResult();
-        foreach ($rows as $row) {
-            array_push($tags, ...$row['tags']);
-        }
-        $tags = array_values(array_unique($tags));
+        /** @var list<string> $tags */
+        $tags = $this->em->createQueryBuilder()->select('DISTINCT t.tag')->from(ClientTag::class, 't')->getQuery()->getSingleColumnResult();
         sort($tags, \SORT_NATURAL | \SORT_FLAG_CASE);
 
         return $tags;

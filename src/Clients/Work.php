@@ -16,6 +16,10 @@ interface Work
      */
     public function projects(array $clients): array;
 
-    /** Narrows a query to clients with open work; they are called c in it. */
-    public function narrow(QueryBuilder $query): void;
+    /**
+     * Narrows a query to clients with open work; they are called c in it.
+     *
+     * @param bool $many whether it is known that many fit
+     */
+    public function narrow(QueryBuilder $query, bool $many): void;
 }

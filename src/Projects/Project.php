@@ -16,6 +16,7 @@ use Telamon\Staff\Staff;
 /** One piece of work for a client. */
 #[ORM\Entity]
 #[ORM\Index(columns: ['opened_at', 'id'])]
+#[ORM\Index(columns: ['closed_at', 'client_id'], name: 'project_open')]
 class Project implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]

@@ -24,8 +24,8 @@ final readonly class ProjectsOfClients implements Work
         return array_map(intval(...), array_column($rows, 'n', 'id'));
     }
 
-    public function narrow(QueryBuilder $query): void
+    public function narrow(QueryBuilder $query, bool $many): void
     {
-        $query->andWhere('EXISTS (SELECT w.id FROM '.Project::class.' w WHERE w.client = c AND w.closedAt IS NULL)');
+        $query->andWhere($many ? 'EXISTS (SELECT w.id FROM '.Project::class.' w WHERE w.client = c AND w.closedAt IS NULL)' : 'c.id IN (SELECT IDENTITY(w.client) FROM '.Project::class.' w WHERE w.closedAt IS NULL)');
     }
 }

@@ -1,5 +1,5 @@
 import ButtonBase from '@mui/material/ButtonBase';
-import { useState, type ReactNode } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
@@ -47,6 +47,20 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
           </a>
         </p>
         <OriginLines submission={submission} />
+        {submission.earlier.length > 0 && (
+          <p>
+            Wrote before:{' '}
+            {submission.earlier.map((one, i) => (
+              <Fragment key={one.record.id}>
+                {i > 0 && ', '}
+                <Link to={`/arrivals/${one.record.id}?state=${one.state}`}>
+                  {moment(one.at).toFormat('d LLL yyyy')}
+                </Link>
+                {one.state === 'set-aside' && ' (set aside)'}
+              </Fragment>
+            ))}
+          </p>
+        )}
         {submission.others.length > 0 && (
           <p role="status">
             <b>{submission.others.join(' and ')}</b> {submission.others.length === 1 ? 'looks' : 'look'} at it too.

@@ -87,6 +87,7 @@ export const submission: Submission = {
   cameAgain: [],
   notes: [],
   points: [],
+  earlier: [],
   answeredBy: null,
 };
 

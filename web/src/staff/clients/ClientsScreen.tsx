@@ -134,7 +134,11 @@ export function ClientsScreen() {
                   </Narrow>
                 )}
                 <p className="second" role="status">
-                  {list.isSuccess ? `${count(total, 'client')} ${narrowed ? 'found' : 'on file'}` : ''}
+                  {list.isSuccess
+                    ? narrowed && total > 1000
+                      ? 'More than 1,000 clients found'
+                      : `${count(total, 'client')} ${narrowed ? 'found' : 'on file'}`
+                    : ''}
                 </p>
                 {user.may.includes('records.see-all') && (
                   <SeveralPanel chosen={chosen} by={by} total={total} onClear={() => setChosen([])} />
