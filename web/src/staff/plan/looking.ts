@@ -17,3 +17,8 @@ export function useLooking() {
 }
 
 export const nowhere: Looking = { answer: null, line: null };
+
+/** Brings an answer of the sheet into sight. */
+export function showAnswer(answer: number | null): void {
+  document.querySelector(`[data-answer="${answer}"]`)?.scrollIntoView({ block: 'nearest' });
+}
