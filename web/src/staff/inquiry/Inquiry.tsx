@@ -10,7 +10,6 @@ import { keptFiles, unfinishedFiles, Uploads, useUploads } from '../../form/uplo
 import { ProblemError, type Schema } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { newKey } from '../../shared/newKey';
-import { clockTime } from '../../shared/words';
 import { PlanView } from '../plan/PlanView';
 import { Pillars } from '../shell/Pillars';
 import { useToast } from '../shell/Toast';
@@ -25,11 +24,10 @@ interface Props {
   forms: Schema<'Offer'>[];
   /** Whom it is from, where the page of a client led here. */
   from: Schema<'RecordRef'> | null;
-  opened: string;
 }
 
 /** The sheet of an inquiry, in any order, kept as typed; beside it who it is from and the plan so far. */
-export function Inquiry({ forms, from, opened }: Props) {
+export function Inquiry({ forms, from }: Props) {
   const [begun] = useState(() => emptyDraft(from && { id: from.id, label: from.label }));
   const [draft, setDraft, forget] = useUnsaved<InquiryDraft>(`inquiry.${from?.id ?? 'new'}`, begun);
   const slug = forms.some((form) => form.value === draft.form) ? draft.form : (forms[0]?.value ?? '');
@@ -142,7 +140,7 @@ export function Inquiry({ forms, from, opened }: Props) {
               <div className="sheet-head">
                 <h2>{form?.title ?? 'Inquiry'}</h2>
                 <p>
-                  Begun at {clockTime(opened)}. In any order; kept as typed.
+                  In any order; kept as typed.
                   {draft.client && (
                     <>
                       {' '}

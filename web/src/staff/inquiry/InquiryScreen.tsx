@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
@@ -13,11 +12,8 @@ export function InquiryScreen() {
   const first = forms.data?.[0];
   // Whom it is from, where the page of a client led here: the name comes with the sheet.
   const known = useSheet(client ? (first?.value ?? '') : '', client);
-  const [opened] = useState(() => new Date().toISOString());
   if (forms.data && first && (client === '' || known.data))
-    return (
-      <Inquiry key={client} forms={forms.data} from={client ? (known.data?.client ?? null) : null} opened={opened} />
-    );
+    return <Inquiry key={client} forms={forms.data} from={client ? (known.data?.client ?? null) : null} />;
   return (
     <Pillars
       title="Inquiry"
