@@ -47,7 +47,7 @@ final readonly class FileController
     public function add(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $edit = new Edit(JsonBody::read($request));
-        if (!$edit->has('project') && !$this->viewer->may(Permission::EditClients)) {
+        if ($edit->has('client') && !$edit->has('project') && !$this->viewer->may(Permission::EditClients)) {
             throw new Problem(403, 'Not allowed', 'Put it with a project that you work on.');
         }
 
