@@ -73,18 +73,18 @@ final class FormsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/forms');
-        $this->findWith('.arrival', 'Hall instruments')->click();
+        $this->press('.arrival', 'Hall instruments');
         $this->findWith('.sheet-head', 'Your hall’s instruments');
-        $this->findWith('.design-line button', 'How many steps to the door?')->click();
-        $wording = $this->find('.particulars input');
-        $this->until(static fn (): bool => 'How many steps to the door?' === $wording->getAttribute('value'), 'its wording is there');
+        $this->press('.design-line button', 'How many steps to the door?');
+        $this->until(fn (): bool => 'How many steps to the door?' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'its wording is there');
         // Typed, and gone to another screen in the same moment.
-        $wording->sendKeys(' And up to the sta');
-        $this->findWith('.lintel a', 'Clients')->click();
+        $this->find('.particulars input')->sendKeys(' And up to the sta');
+        $this->press('.lintel a', 'Clients');
         $this->find('.row-table');
         $this->go('/forms');
-        $this->findWith('.arrival', 'Hall instruments')->click();
-        $this->findWith('.design-line button', 'How many steps to the door? And up to the sta')->click();
+        $this->press('.arrival', 'Hall instruments');
+        $this->press('.design-line button', 'How many steps to the door? And up to the sta');
+        $this->until(fn (): bool => 'How many steps to the door? And up to the sta' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'what was typed is there');
         // Typed while there is no connection, and the window closed.
         self::devTools($this->driver, 'Network.enable', []);
         self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => true, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);

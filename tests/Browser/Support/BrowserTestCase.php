@@ -126,6 +126,16 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
+    /** Clicks what says this; again if it was drawn anew between being found and being clicked, as a list is that is asked for once more. */
+    protected function press(string $css, string $words): void
+    {
+        $this->until(function () use ($css, $words): bool {
+            $this->findWith($css, $words)->click();
+
+            return true;
+        }, "no $css with “{$words}” to click");
+    }
+
     /** Clicks what has this name for those who do not see it, once it is there; the beginning of the name is enough. */
     protected function click(string $label): void
     {

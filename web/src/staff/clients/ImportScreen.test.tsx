@@ -50,14 +50,16 @@ describe('Clients from a file', () => {
         Promise.resolve((state = { ...mapped, state: 'done', done: 2, changeId: 'x1' })),
       'POST /api/changes/x1/undo': { words: 'Took back', undone: 1, kept: [] },
     });
+    expect(screen.getByText('No file yet')).toBeTruthy();
     bring();
     expect(await screen.findByText('no name and no organisation')).toBeTruthy();
+    expect(screen.queryByText('No file yet')).toBeNull();
     fireEvent.change(screen.getByLabelText('what Who holds'), { target: { value: 'full_name' } });
     expect(await screen.findByText('1 new, 1 matched, 0 doubtful, 0 wrong')).toBeTruthy();
     expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({ fields: ['full_name', 'email'] });
     fireEvent.click(screen.getByText('Bring in 2'));
     expect(await screen.findByText('Brought in, 2 lines.')).toBeTruthy();
-    fireEvent.click(screen.getByText('Take it back'));
+    fireEvent.click(screen.getByText('Undo'));
     await waitFor(() => expect(calls.some((call) => call.path === '/api/changes/x1/undo')).toBe(true));
   });
 

@@ -34,7 +34,7 @@ export function ImportScreen() {
           },
         ]
       : current?.state === 'done' && current.changeId
-        ? [{ label: 'Take it back', act: () => undo.mutate(current.changeId ?? ''), disabled: undo.isPending }]
+        ? [{ label: 'Undo', act: () => undo.mutate(current.changeId ?? ''), disabled: undo.isPending }]
         : [];
   return (
     <Pillars
@@ -80,11 +80,32 @@ export function ImportScreen() {
           name: 'What it would do',
           sheet: true,
           width: '1fr',
-          content: current ? <Outcome current={current} /> : null,
+          content: current ? <Outcome current={current} /> : <WhatWillHappen />,
           blocks,
         },
       ]}
     />
+  );
+}
+
+/** What stands on the sheet before there is a file. */
+function WhatWillHappen() {
+  return (
+    <div className="side-by-side">
+      <div className="pillar-head strong">
+        <h2>No file yet</h2>
+      </div>
+      <p>Choose a file on the left. It is only read at first: you see what it would do before anything is saved.</p>
+      <ol>
+        <li>Each column is matched with what it holds: a name, a mail, a phone. You can change that.</li>
+        <li>Each line is compared with the clients on file, so that nobody is added twice.</li>
+        <li>You press Bring in. One Undo takes the whole file out again.</li>
+      </ol>
+      <p className="second">
+        A first line with the names of the columns is enough. From an address book, export vCard; from a spreadsheet,
+        save as CSV in UTF-8.
+      </p>
+    </div>
   );
 }
 
