@@ -73,17 +73,17 @@ final class FormsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/forms');
-        $this->press('.arrival', 'Hall instruments');
+        $this->clickWith('.arrival', 'Hall instruments');
         $this->findWith('.sheet-head', 'Your hall’s instruments');
-        $this->press('.design-line button', 'How many steps to the door?');
+        $this->clickWith('.design-line button', 'How many steps to the door?');
         $this->until(fn (): bool => 'How many steps to the door?' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'its wording is there');
         // Typed, and gone to another screen in the same moment.
         $this->find('.particulars input')->sendKeys(' And up to the sta');
-        $this->press('.lintel a', 'Clients');
+        $this->clickWith('.lintel a', 'Clients');
         $this->find('.row-table');
         $this->go('/forms');
-        $this->press('.arrival', 'Hall instruments');
-        $this->press('.design-line button', 'How many steps to the door? And up to the sta');
+        $this->clickWith('.arrival', 'Hall instruments');
+        $this->clickWith('.design-line button', 'How many steps to the door? And up to the sta');
         $this->until(fn (): bool => 'How many steps to the door? And up to the sta' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'what was typed is there');
         // Typed while there is no connection, and the window closed.
         self::devTools($this->driver, 'Network.enable', []);

@@ -127,7 +127,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Clicks what says this; again if it was drawn anew between being found and being clicked, as a list is that is asked for once more. */
-    protected function press(string $css, string $words): void
+    protected function clickWith(string $css, string $words): void
     {
         $this->until(function () use ($css, $words): bool {
             $this->findWith($css, $words)->click();
