@@ -14,6 +14,8 @@ use Telamon\Record\PartOf;
 #[ORM\Index(columns: ['other_id'])]
 class ClientLink implements PartOf
 {
+    use PartOfAClient;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -45,20 +47,5 @@ class ClientLink implements PartOf
     public function recordLabel(): string
     {
         return "{$this->client->name()}, {$this->kind->words(true)} {$this->other->name()}";
-    }
-
-    public static function isReadWithClient(): bool
-    {
-        return true;
-    }
-
-    public static function pathOf(string $id, ?string $client, ?string $project): ?string
-    {
-        return null === $client ? null : "/clients/$client";
-    }
-
-    public function recordContext(): array
-    {
-        return ['client' => $this->client->id, 'project' => null];
     }
 }

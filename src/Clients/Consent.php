@@ -14,6 +14,8 @@ use Telamon\Staff\Staff;
 #[ORM\Table(name: 'client_consent')]
 class Consent implements PartOf
 {
+    use PartOfAClient;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -58,20 +60,5 @@ class Consent implements PartOf
     public function recordLabel(): string
     {
         return "{$this->what}, ".($this->given ? 'yes' : 'no');
-    }
-
-    public static function isReadWithClient(): bool
-    {
-        return true;
-    }
-
-    public static function pathOf(string $id, ?string $client, ?string $project): ?string
-    {
-        return null === $client ? null : "/clients/$client";
-    }
-
-    public function recordContext(): array
-    {
-        return ['client' => $this->client->id, 'project' => null];
     }
 }

@@ -12,6 +12,8 @@ use Telamon\Record\Journaled;
 #[ORM\Entity]
 class Contact implements Journaled
 {
+    use PartOfAClient;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -53,20 +55,5 @@ class Contact implements Journaled
     public function recordLabel(): string
     {
         return '' === $this->name ? 'Contact' : $this->name;
-    }
-
-    public static function isReadWithClient(): bool
-    {
-        return true;
-    }
-
-    public static function pathOf(string $id, ?string $client, ?string $project): ?string
-    {
-        return null === $client ? null : "/clients/$client";
-    }
-
-    public function recordContext(): array
-    {
-        return ['client' => $this->client->id, 'project' => null];
     }
 }

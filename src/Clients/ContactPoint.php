@@ -13,6 +13,8 @@ use Telamon\Record\PartOf;
 #[ORM\Index(columns: ['kind', 'match_key'])]
 class ContactPoint implements PartOf
 {
+    use PartOfAClient;
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -71,20 +73,5 @@ class ContactPoint implements PartOf
     public static function partKind(): string
     {
         return 'contact point';
-    }
-
-    public static function isReadWithClient(): bool
-    {
-        return true;
-    }
-
-    public static function pathOf(string $id, ?string $client, ?string $project): ?string
-    {
-        return null === $client ? null : "/clients/$client";
-    }
-
-    public function recordContext(): array
-    {
-        return ['client' => $this->client->id, 'project' => null];
     }
 }

@@ -1,38 +1,11 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Question } from '../../form/types';
+import { question } from '../../form/testing/question.test-helper';
 import type { Schema } from '../../shared/api';
 import { problem, showScreen, standInForTheBrowser } from '../testing/server.test-helper';
 import { withOnFile } from './draft';
 import { InquiryScreen } from './InquiryScreen';
 
-const question = (number: number, key: string, type: Question['type'], wording: string): Question => ({
-  key,
-  number,
-  type,
-  wording,
-  hint: '',
-  example: '',
-  required: true,
-  options: [],
-  minLength: 0,
-  maxLength: 200,
-  maxFiles: 0,
-  maxBytes: 0,
-  fileKinds: 'any',
-  min: '',
-  max: '',
-  half: false,
-  third: false,
-  parameter: '',
-  default: '',
-  asList: false,
-  showIf: null,
-  requiredIf: null,
-  lines: [],
-  maxLines: 1,
-  picture: '',
-});
 const form: Schema<'PublicForm'> = {
   slug: 'inquiry',
   version: 3,
@@ -51,9 +24,9 @@ const form: Schema<'PublicForm'> = {
       title: '',
       next: 'Send',
       questions: [
-        question(1, 'name', 'person-name', 'Your name'),
-        question(2, 'email', 'email', 'Email'),
-        question(3, 'matter', 'long-text', 'What is it?'),
+        question({ number: 1, key: 'name', type: 'person-name', wording: 'Your name', required: true }),
+        question({ number: 2, key: 'email', type: 'email', wording: 'Email', required: true }),
+        question({ number: 3, key: 'matter', type: 'long-text', wording: 'What is it?', required: true }),
       ],
     },
   ],
