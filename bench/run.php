@@ -67,9 +67,14 @@ $times = Clock::race([
         $web->call('PUT', "/api/submissions/{$seen[0]}/decisions", ['version' => 0, 'dropped' => ['message.notice']]);
     },
     'clients by name' => static fn (): array => $web->call('GET', '/api/clients'),
-    'clients, the newest first' => static fn (): array => $web->call('GET', '/api/clients?sort=newest'),
+    'clients the newest first' => static fn (): array => $web->call('GET', '/api/clients?sort=-since'),
     'clients with a tag' => static fn (): array => $web->call('GET', '/api/clients?tag=choir'),
-    'clients of somebody' => static fn (): array => $web->call('GET', "/api/clients?owner=$owner&sort=newest"),
+    'clients of somebody' => static fn (): array => $web->call('GET', "/api/clients?owner=$owner&sort=-since"),
+    'clients of a place' => static fn (): array => $web->call('GET', '/api/clients?place=brethwick'),
+    'clients last in touch first' => static fn (): array => $web->call('GET', '/api/clients?sort=-contact'),
+    'clients never in touch' => static fn (): array => $web->call('GET', '/api/clients?contact=never'),
+    'clients of a service' => static fn (): array => $web->call('GET', '/api/clients?service=tuning'),
+    'clients found by typing' => static fn (): array => $web->call('GET', '/api/clients?q=fenn'),
     'clients with open work' => static fn (): array => $web->call('GET', '/api/clients?state=open-work'),
     'search' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['brethwoock', 'maur', 'orla+fenn', '085', 'A-001'][abs($round) % 5]),
     'search with a slip' => static fn (int $round): array => $web->call('GET', '/api/search?q='.['goonbramrol', 'caitrona', 'wilfrid+hockunis'][abs($round) % 3]),
@@ -95,7 +100,7 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
 }
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'clients by name' => 4 * $empty, 'clients, the newest first' => 4 * $empty, 'clients with a tag' => 4 * $empty, 'clients of somebody' => 4 * $empty, 'clients with open work' => 4 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-36s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-36s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

@@ -18,6 +18,9 @@ use Telamon\Staff\Staff;
 #[ORM\Index(columns: ['external_id'])]
 #[ORM\Index(columns: ['merged_into_id', 'archived_at', 'sort_name', 'id'], name: 'client_by_name')]
 #[ORM\Index(columns: ['merged_into_id', 'archived_at', 'since', 'id'], name: 'client_by_day')]
+#[ORM\Index(columns: ['merged_into_id', 'archived_at', 'last_contact', 'id'], name: 'client_by_contact')]
+#[ORM\Index(columns: ['owner_id', 'merged_into_id', 'archived_at', 'sort_name', 'id'], name: 'client_of_owner_by_name')]
+#[ORM\Index(columns: ['owner_id', 'merged_into_id', 'archived_at', 'since', 'id'], name: 'client_of_owner_by_day')]
 class Client implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
@@ -97,6 +100,14 @@ class Client implements Journaled
      */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $archivedAt = null;
+
+    /**
+     * When they last wrote to the business or were written to. The database keeps it; nothing else writes it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true, insertable: false, updatable: false)]
+    public ?\DateTimeImmutable $lastContact = null;
 
     /**
      * The client that took over all that hung on this one.
@@ -265,10 +276,15 @@ class Client implements Journaled
         return '' === $name ? 'No name given' : $name;
     }
 
-    /** The last part of the address before any remark, usually the town. */
     public function locality(): string
     {
-        $parts = explode(',', (preg_split('/\.(\s|$)/', $this->address) ?: [''])[0]);
+        return self::localityOf($this->address);
+    }
+
+    /** The last part of an address before any remark, usually the town. */
+    public static function localityOf(string $address): string
+    {
+        $parts = explode(',', (preg_split('/\.(\s|$)/', $address) ?: [''])[0]);
 
         return trim(end($parts));
     }

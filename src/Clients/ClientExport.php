@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Sabre\VObject\Component\VCard;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Telamon\Business\Profile;
+use Telamon\Http\CsvFile;
 use Telamon\Http\Query;
 
 /** Clients as a file: CSV (RFC 4180) for tables, vCard 4.0 (RFC 6350) for address books. As many as the list shows, a few hundred at a time. */
@@ -18,7 +20,7 @@ final readonly class ClientExport
     private const AT_ONCE = 500;
     private const COLUMNS = ['name', 'given name', 'family name', 'organisation', 'email', 'phone', 'address', 'tags', 'owner', 'since', 'notes'];
 
-    public function __construct(private EntityManagerInterface $em, private ClientList $list, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private ClientFilters $filters, private Profile $business)
     {
     }
 
@@ -26,36 +28,48 @@ final readonly class ClientExport
     {
         $isCards = 'vcard' === Query::oneOf($request, 'format', ['csv', 'vcard']);
         $ids = array_filter(explode(',', $request->query->getString('ids')), static fn (string $id): bool => '' !== $id);
-        $response = new StreamedResponse(function () use ($request, $isCards, $ids): void {
-            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('nothing can be written');
-            if (!$isCards) {
-                // The mark by which table programs know UTF-8.
-                fwrite($out, "\u{FEFF}");
-                fputcsv($out, self::COLUMNS, ',', '"', '', "\r\n");
-            }
-            for ($from = 0;; $from += self::AT_ONCE) {
-                $query = $this->list->search($request)->select('c')->orderBy('c.sortName')->addOrderBy('c.id')->setFirstResult($from)->setMaxResults(self::AT_ONCE);
-                if ([] !== $ids) {
-                    $query->andWhere('c.id IN (:ids)')->setParameter('ids', $ids);
-                }
-                /** @var list<Client> $clients */
-                $clients = $query->getQuery()->getResult();
-                $this->list->loadContactPoints($clients);
-                foreach ($clients as $client) {
-                    $isCards ? fwrite($out, $this->card($client)) : fputcsv($out, array_map(self::plain(...), $this->row($client)), ',', '"', '', "\r\n");
-                }
-                $this->em->clear();
-                $this->business->reset();
-                if (\count($clients) < self::AT_ONCE) {
-                    break;
-                }
-            }
-        });
-        $response->headers->set('Content-Type', $isCards ? 'text/vcard; charset=utf-8' : 'text/csv; charset=utf-8');
-        $response->headers->set('Content-Disposition', 'attachment; filename="clients.'.($isCards ? 'vcf' : 'csv').'"');
-        $response->headers->set('Cache-Control', 'no-store');
+        $clients = $this->clients($request, $ids);
 
-        return $response;
+        return $isCards ? $this->cards($clients) : CsvFile::download('clients.csv', (function () use ($clients): iterable {
+            yield self::COLUMNS;
+            foreach ($clients as $client) {
+                yield $this->row($client);
+            }
+        })());
+    }
+
+    /** @param iterable<Client> $clients */
+    private function cards(iterable $clients): Response
+    {
+        return new StreamedResponse(function () use ($clients): void {
+            foreach ($clients as $client) {
+                echo $this->card($client);
+            }
+        }, 200, ['Content-Type' => 'text/vcard; charset=utf-8', 'Content-Disposition' => 'attachment; filename="clients.vcf"', 'Cache-Control' => 'no-store']);
+    }
+
+    /**
+     * @param array<int, string> $ids only these; all that fit where there are none
+     *
+     * @return iterable<Client>
+     */
+    private function clients(Request $request, array $ids): iterable
+    {
+        for ($from = 0;; $from += self::AT_ONCE) {
+            $query = $this->filters->query($request)->select('c.id')->orderBy('c.sort_name')->addOrderBy('c.id')->setFirstResult($from)->setMaxResults(self::AT_ONCE);
+            if ([] !== $ids) {
+                $query->andWhere('c.id IN (:ids)')->setParameter('ids', array_values($ids), ArrayParameterType::STRING);
+            }
+            /** @var list<Client> $clients */
+            $clients = $this->em->createQueryBuilder()->select('c', 'p')->from(Client::class, 'c')->leftJoin('c.contactPoints', 'p')
+                ->where('c.id IN (:ids)')->setParameter('ids', $query->fetchFirstColumn())->orderBy('c.sortName')->addOrderBy('c.id')->getQuery()->getResult();
+            yield from $clients;
+            $this->em->clear();
+            $this->business->reset();
+            if (\count($clients) < self::AT_ONCE) {
+                break;
+            }
+        }
     }
 
     /** @return list<string> */
@@ -66,12 +80,6 @@ final readonly class ClientExport
             implode("\n", $this->points($client, ContactKind::Email)), implode("\n", $this->points($client, ContactKind::Phone)),
             $client->address, implode(', ', $client->tags), $client->owner->name ?? '', $client->since->format('Y-m-d'), $client->notes,
         ];
-    }
-
-    /** What a table program would take for a formula begins with an apostrophe. */
-    private static function plain(string $text): string
-    {
-        return 1 === preg_match('/^[=@\t\r]|^[+-](?![\d ]+$)/', $text) ? "'$text" : $text;
     }
 
     private function card(Client $client): string

@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
-use Doctrine\ORM\QueryBuilder;
-
 /** How much is done for clients. */
 interface Work
 {
     /**
-     * @param list<Client> $clients
+     * @param list<string> $clients ids
      *
      * @return array<string, int> projects, by id of the client; those without any are left out
      */
     public function projects(array $clients): array;
 
-    /**
-     * Narrows a query to clients with open work; they are called c in it.
-     *
-     * @param bool $many whether it is known that many fit
-     */
-    public function narrow(QueryBuilder $query, bool $many): void;
+    /** Those with open work: a filter of clients called c. */
+    public function open(): ClientFilter;
+
+    /** @param string $service key of a service; those for whom it was done or is being done */
+    public function ofService(string $service): ClientFilter;
 }

@@ -10,7 +10,7 @@ final class Page
     public const SIZE = 50;
 
     /**
-     * @template T of object
+     * @template T
      *
      * @param list<T> $found as many as fit and one more, to know whether there is a next page
      * @param callable(T): Cursor $cursor

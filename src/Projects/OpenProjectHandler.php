@@ -44,6 +44,7 @@ final readonly class OpenProjectHandler implements EffectHandler
             $made->now,
         );
         $project->openedBy($made->occasion?->id);
+        $project->serve($effect->service);
         $this->em->persist($project);
 
         return [$made->add($project)];

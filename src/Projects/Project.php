@@ -17,6 +17,7 @@ use Telamon\Staff\Staff;
 #[ORM\Entity]
 #[ORM\Index(columns: ['opened_at', 'id'])]
 #[ORM\Index(columns: ['closed_at', 'client_id'], name: 'project_open')]
+#[ORM\Index(columns: ['service', 'client_id'], name: 'project_service')]
 class Project implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
@@ -88,6 +89,14 @@ class Project implements Journaled
      */
     #[ORM\Column(length: 60, options: ['default' => ''])]
     public string $source = '';
+
+    /**
+     * Key of the service that it is for; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 40, options: ['default' => ''])]
+    public string $service = '';
 
     public function __construct(
         #[ORM\Column(length: 20, unique: true)]
@@ -164,6 +173,12 @@ class Project implements Journaled
     public function comesFrom(string $source): void
     {
         $this->source = $source;
+    }
+
+    /** @param string $service key of one that the business offers, or empty */
+    public function serve(string $service): void
+    {
+        $this->service = $service;
     }
 
     /** @param array<string, string> $custom by key */

@@ -12,6 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Http\CsvFile;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Edit;
@@ -22,7 +23,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ProjectController
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private ProjectEditing $editing, private Viewer $viewer)
+    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private ProjectEditing $editing, private ProjectExport $export, private Viewer $viewer)
     {
     }
 
@@ -30,6 +31,14 @@ final readonly class ProjectController
     public function list(Request $request): Response
     {
         return new JsonResponse($this->list->page($request));
+    }
+
+    /** What the list shows, as it is narrowed and sorted. */
+    #[Route('/export', methods: ['GET'], priority: 1)]
+    #[IsGranted(Permission::SeeAll->value)]
+    public function export(Request $request): Response
+    {
+        return CsvFile::download('projects.csv', $this->export->rows($request));
     }
 
     #[Route('/{id}', methods: ['GET'])]

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Journal\Change;
@@ -24,7 +25,7 @@ final readonly class ProjectEditing
 {
     private const MOST_TAGS = 40;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private EventDispatcherInterface $events, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private Profile $business, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
     }
 
@@ -47,6 +48,7 @@ final readonly class ProjectEditing
                 $edit->texts('tags', self::MOST_TAGS, 60) ?? $project->tags,
             );
             $project->comesFrom($edit->text('source', 60) ?? $project->source);
+            $project->serve($this->service($edit->text('service', 40), $project));
             $project->keepCustom($this->fields->written('project', $edit->any('custom'), $project->custom));
             $this->belong($project, $edit);
             if ($readyBy?->format('Y-m-d') !== $project->readyBy?->format('Y-m-d')) {
@@ -57,6 +59,12 @@ final readonly class ProjectEditing
                 $project->leadBy($this->em->find(Staff::class, $lead) ?? throw new InvalidInput('lead', 'Choose somebody who is here.'));
             }
         });
+    }
+
+    /** Key of a service; one that is no longer offered only where it stood before. */
+    private function service(?string $key, Project $project): string
+    {
+        return null === $key || '' === $key || $key === $project->service || isset($this->business->services()[$key]) ? $key ?? $project->service : throw new InvalidInput('service', 'Choose a service that is offered.');
     }
 
     /** Another client, and what of theirs it is done on. */

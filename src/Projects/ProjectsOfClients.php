@@ -4,28 +4,30 @@ declare(strict_types=1);
 
 namespace Telamon\Projects;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\QueryBuilder;
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Telamon\Clients\ClientFilter;
 use Telamon\Clients\Work;
 
 /** The projects of clients, for their list. */
 final readonly class ProjectsOfClients implements Work
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private Connection $db)
     {
     }
 
     public function projects(array $clients): array
     {
-        /** @var list<array{id: string, n: int|string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('IDENTITY(p.client) AS id', 'COUNT(p.id) AS n')->from(Project::class, 'p')
-            ->where('p.client IN (:clients)')->setParameter('clients', $clients)->groupBy('p.client')->getQuery()->getResult();
-
-        return array_map(intval(...), array_column($rows, 'n', 'id'));
+        return array_map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0, $this->db->fetchAllKeyValue('SELECT client_id, COUNT(*) FROM project WHERE client_id IN (?) GROUP BY client_id', [$clients], [ArrayParameterType::STRING]));
     }
 
-    public function narrow(QueryBuilder $query, bool $many): void
+    public function open(): ClientFilter
     {
-        $query->andWhere($many ? 'EXISTS (SELECT w.id FROM '.Project::class.' w WHERE w.client = c AND w.closedAt IS NULL)' : 'c.id IN (SELECT IDENTITY(w.client) FROM '.Project::class.' w WHERE w.closedAt IS NULL)');
+        return new ClientFilter('SELECT client_id FROM project WHERE closed_at IS NULL', 'EXISTS (SELECT 1 FROM project w WHERE w.client_id = c.id AND w.closed_at IS NULL)');
+    }
+
+    public function ofService(string $service): ClientFilter
+    {
+        return new ClientFilter('SELECT client_id FROM project WHERE service = :service', 'EXISTS (SELECT 1 FROM project s WHERE s.client_id = c.id AND s.service = :service)', ['service' => $service]);
     }
 }

@@ -15,6 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Core\Form\Question;
 use Telamon\Forms\Form;
+use Telamon\Http\CsvFile;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
 
@@ -32,28 +33,12 @@ final readonly class FormTableController
         return new JsonResponse($this->table->page($this->get($id), $request));
     }
 
-    /** What is filtered, as RFC 4180; a cell that a spreadsheet would take for a formula is marked as text. */
     #[Route('/csv', methods: ['GET'])]
     public function csv(string $id, Request $request): Response
     {
         $form = $this->get($id);
-        $rows = $this->rows($form, $request);
 
-        return $this->stream("{$form->slug}.csv", 'text/csv; charset=utf-8', static function () use ($rows): void {
-            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('the output cannot be written');
-            foreach ($rows as $row) {
-                self::line($out, $row);
-            }
-        });
-    }
-
-    /**
-     * Without what a spreadsheet would take for a formula: at the beginning, and behind what one that parts cells by
-     * semicolons, or lines anywhere, would take for a beginning.
-     */
-    private static function inert(string $text): string
-    {
-        return (string) preg_replace('/(^[\t\r]?|[;\t\r\n][ "]*)([=+\-@])/', "$1'$2", $text);
+        return CsvFile::download("{$form->slug}.csv", $this->rows($form, $request));
     }
 
     /** What is filtered, as a workbook. */
@@ -96,15 +81,6 @@ final readonly class FormTableController
             }
             echo "\n]\n";
         });
-    }
-
-    /**
-     * @param resource $out
-     * @param list<string> $cells
-     */
-    private static function line($out, array $cells): void
-    {
-        fputcsv($out, array_map(self::inert(...), $cells), ',', '"', '', "\r\n");
     }
 
     private function stream(string $name, string $type, \Closure $write): Response

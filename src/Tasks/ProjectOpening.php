@@ -54,6 +54,7 @@ final readonly class ProjectOpening
             $project = new Project($this->counter->next('P'), $title, $client, $lead, $this->business->firstStage(StageEnd::Open) ?? 'Inquiry', $readyBy, $edit->text('notes', 10_000) ?? '', $this->clock->now(), $id);
             $project->isAbout($asset);
             $project->comesFrom($edit->text('source', 60) ?? '');
+            $project->serve($service->key ?? '');
             $this->em->persist($project);
             if (false !== $edit->yes('checklists')) {
                 $this->tasks($project, $service);
@@ -74,6 +75,7 @@ final readonly class ProjectOpening
             $copy = new Project($this->counter->next('P'), $of->title, $of->client, $of->lead->active ? $of->lead : $this->coordinator(), $this->business->firstStage(StageEnd::Open) ?? $of->stage, null, $of->notes, $this->clock->now(), $id);
             $copy->isAbout($of->asset);
             $copy->comesFrom($of->source);
+            $copy->serve($of->service);
             $copy->tag($of->tags);
             $copy->keepCustom($of->custom);
             $this->em->persist($copy);

@@ -37,12 +37,74 @@ final class ClientsListTest extends AppTestCase
         self::assertSame(['Wilf Ambry', 'Una Merrow'], $this->names("owner=$sorcha"));
     }
 
-    public function testItIsSortedByNameOrTheNewestFirstAndPaged(): void
+    public function testItIsSortedByNameOrTheNewestFirst(): void
     {
         self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names(''));
-        self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names('sort=newest'));
+        self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names('sort=-since'));
         $this->post('/api/clients', ['givenName' => 'Zed', 'familyName' => 'Zimmer'])->ok(201);
-        self::assertSame('Zed Zimmer', $this->get('/api/clients?sort=newest')->ok()->text('items.0.name'));
+        self::assertSame('Zed Zimmer', $this->get('/api/clients?sort=-since')->ok()->text('items.0.name'));
+    }
+
+    public function testItIsNarrowedByServiceAndPlace(): void
+    {
+        $ids = array_column($this->get('/api/clients')->rows('items'), 'id', 'name');
+        $this->post('/api/projects', ['client' => $ids['Una Merrow'], 'service' => 'tuning'])->ok(201);
+        self::assertSame(['Una Merrow'], $this->names('service=tuning'));
+        self::assertSame([], $this->names('service=repair'));
+        self::assertSame(['Ida Spindle'], $this->names('place=2+ropewalk'));
+        self::assertSame([], $this->names('place=spindle'), 'a name is no place');
+        self::assertSame(['Wilf Ambry'], $this->names('place=3'), 'too short to be looked up in what is searched');
+        self::assertSame(['Una Merrow'], $this->names('service=tuning&place=marrowby&q=merr'), 'all at once');
+        self::assertSame(['Wilf Ambry'], $this->names('q=0143'), 'part of a number');
+    }
+
+    public function testItKnowsWhenSomebodyWasLastInTouch(): void
+    {
+        self::assertSame(['Wilf Ambry', 'Una Merrow', 'Ida Spindle'], $this->names('contact=never'));
+        $this->inquire()->ok(201);
+        $submission = $this->lastSubmission();
+        $this->accept($submission)->ok();
+        $name = $this->get('/api/clients?contact=last-30-days')->ok()->text('items.0.name');
+        self::assertSame([$name, 'Wilf Ambry', 'Una Merrow', 'Ida Spindle'], [$this->names('sort=-contact')[0], ...$this->names('contact=never')]);
+        self::assertNotNull($this->get('/api/clients?contact=last-30-days')->at('items.0.lastContact'));
+        $this->clock->modify('+100 days');
+        $this->signIn();
+        self::assertSame([[], [], [$name], []], array_map($this->names(...), ['contact=last-30-days', 'contact=last-90-days', 'contact=over-90-days', 'contact=over-a-year']));
+        $this->get('/api/clients?contact=soon')->ok(422);
+        // Undone, what came is of nobody, and nobody was in touch.
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([], $this->names('contact=over-90-days'));
+    }
+
+    public function testItIsPagedInEveryOrderWithoutLosingAnybody(): void
+    {
+        $names = [];
+        for ($i = 0; $i < 57; ++$i) {
+            $this->post('/api/clients', ['givenName' => 'Same', 'familyName' => "Name $i"])->ok(201);
+            $names[] = "Same Name $i";
+        }
+        foreach (['name', '-name', 'since', '-since', 'contact', '-contact'] as $sort) {
+            $first = $this->get("/api/clients?q=same&sort=$sort")->ok();
+            $second = $this->get("/api/clients?q=same&sort=$sort&cursor=".$first->text('next'))->ok();
+            self::assertNull($second->at('next'));
+            self::assertSame(57, $first->number('total'));
+            self::assertEqualsCanonicalizing($names, [...$first->column('items', 'name'), ...$second->column('items', 'name')], $sort);
+        }
+    }
+
+    public function testAWayOfLookingIsSavedUsedAndRemoved(): void
+    {
+        $this->post('/api/lists/clients/views', ['name' => ' ', 'search' => '', 'hidden' => []])->ok(422);
+        $view = $this->post('/api/lists/clients/views', ['name' => 'Choirs', 'search' => 'tag=choir', 'hidden' => ['Email']])->ok(201);
+        self::assertSame($view->text('id'), $this->post('/api/lists/clients/views', ['name' => 'Choirs', 'search' => 'tag=choir&sort=-since', 'hidden' => []])->ok(201)->text('id'), 'the same name is the same view');
+        self::assertSame(['tag=choir&sort=-since'], $this->get('/api/lists/clients/views')->ok()->column('items', 'search'));
+        self::assertSame([], $this->get('/api/lists/projects/views')->ok()->column('items', 'search'));
+        $this->call('DELETE', '/api/lists/projects/views/'.$view->text('id'))->ok(404);
+        $this->signIn('pim@marrowby.example');
+        $this->get('/api/lists/clients/views')->ok(403);
+        $this->signIn();
+        $this->call('DELETE', '/api/lists/clients/views/'.$view->text('id'))->ok(204);
+        self::assertSame([], $this->get('/api/lists/clients/views')->ok()->column('items', 'search'));
     }
 
     public function testSeveralAreTaggedAtOnceAndOneUndoTakesItBack(): void

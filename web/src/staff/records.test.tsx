@@ -69,6 +69,7 @@ const project: Schema<'Project'> = {
   stage: 'Visit',
   outcome: 'open',
   lead: 'Sorcha Vell',
+  service: '',
   readyBy: '2026-12-25',
   tasksDone: 0,
   tasks: 2,

@@ -7,42 +7,78 @@ import { moment } from '../../shared/words';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
 import { Allowed } from '../shell/Allowed';
+import { ColumnList } from '../shell/ColumnList';
 import { ListBody } from '../shell/ListBody';
+import { useListViews } from '../shell/listViews';
+import { Narrow } from '../shell/Narrow';
 import { Pillars } from '../shell/Pillars';
 import type { Column } from '../shell/RowTable';
+import { SavedViews } from '../shell/SavedViews';
 import { StaffField } from '../shell/StaffField';
+import { useHiddenColumns } from '../shell/useHiddenColumns';
 import { useTyped } from '../shell/useTyped';
 import { Views } from '../shell/Views';
 import './client.css';
-import { useClients, useTags, type Narrowed } from './queries';
+import { narrowedBy, useClients, useTags } from './queries';
 import { SeveralPanel } from './SeveralPanel';
 
 type Row = Schema<'ClientRow'>;
 
+const name: Column<Row> = {
+  name: 'Name',
+  sort: 'name',
+  cell: (row) => (
+    <>
+      <Link to={`/clients/${row.id}`}>{row.name}</Link> {row.archived && <Mark kind="stopped">archived</Mark>}
+    </>
+  ),
+};
+
+/** Those that may be left out, and are known by their names. */
 const columns: Column<Row>[] = [
-  {
-    name: 'Name',
-    sort: 'name',
-    cell: (row) => (
-      <>
-        <Link to={`/clients/${row.id}`}>{row.name}</Link> {row.archived && <Mark kind="stopped">archived</Mark>}
-      </>
-    ),
-  },
+  { name: 'Organisation', wide: true, cell: (row) => row.organisation },
   { name: 'Email', wide: true, cell: (row) => row.email ?? <span className="second">none</span> },
   { name: 'Phone', wide: true, cell: (row) => <span className="figures">{row.phone ?? ''}</span> },
   { name: 'Town', cell: (row) => row.locality },
   { name: 'Tags', wide: true, cell: (row) => <span className="second">{row.tags.join(', ')}</span> },
   { name: 'Looked after', wide: true, cell: (row) => row.owner?.split(' ')[0] ?? '' },
   {
+    name: 'Last contact',
+    sort: 'contact',
+    falling: true,
+    wide: true,
+    right: true,
+    cell: (row) => (row.lastContact ? moment(row.lastContact).toFormat('d LLL yyyy') : ''),
+  },
+  {
     name: 'Client since',
-    sort: 'newest',
+    sort: 'since',
+    falling: true,
     wide: true,
     right: true,
     cell: (row) => moment(row.since).toFormat('LLL yyyy'),
   },
   { name: 'Projects', right: true, cell: (row) => row.projects || '' },
 ];
+
+const usuallyHidden = ['Organisation', 'Client since'];
+
+const contacts = [
+  { value: 'last-30-days', label: 'in the last 30 days' },
+  { value: 'last-90-days', label: 'in the last 90 days' },
+  { value: 'over-90-days', label: 'over 90 days ago' },
+  { value: 'over-a-year', label: 'over a year ago' },
+  { value: 'never', label: 'never' },
+] as const;
+
+const sorts: Record<string, string> = {
+  name: 'by name',
+  '-name': 'by name, Z to A',
+  since: 'the oldest first',
+  '-since': 'the newest first',
+  contact: 'longest not in touch first',
+  '-contact': 'last in touch first',
+};
 
 const views = [
   { state: 'current', label: 'Current' },
@@ -56,13 +92,8 @@ export function ClientsScreen() {
   const { user } = useSignedIn();
   const many = user.may.includes('clients.edit');
   const [chosen, setChosen] = useState<string[]>([]);
-  const by: Narrowed = {
-    q: (search.get('q') ?? '').trim(),
-    state: views.find(({ state }) => state === search.get('state'))?.state ?? 'current',
-    tag: search.get('tag') ?? '',
-    owner: search.get('owner') ?? '',
-  };
-  const sort = search.get('sort') === 'newest' ? 'newest' : 'name';
+  const by = narrowedBy(search);
+  const sort = by.sort ?? 'name';
   const narrow = (part: Record<string, string>) => {
     const next = new URLSearchParams(search);
     for (const [key, value] of Object.entries(part)) {
@@ -72,12 +103,18 @@ export function ClientsScreen() {
     setSearch(next, { replace: true });
   };
   const [typed, setTyped] = useTyped(search.get('q') ?? '', (text) => narrow({ q: text }));
-  const list = useClients(by, sort);
+  const [place, setPlace] = useTyped(search.get('place') ?? '', (text) => narrow({ place: text }));
+  const list = useClients(by);
   const tags = useTags().data ?? [];
-  const staff = useOffers(many).data?.staff ?? [];
+  const offers = useOffers(many).data;
+  const staff = offers?.staff ?? [];
+  const seesAll = user.may.includes('records.see-all');
+  const [hidden, setHidden] = useHiddenColumns('clients', usuallyHidden);
+  const { views: saved, save, remove } = useListViews('clients', { search: search.toString(), hidden }, seesAll);
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
-  const total = list.data?.pages[0]?.total ?? 0;
-  const narrowed = by.q || by.tag || by.owner || by.state !== 'current';
+  const { total = 0, counted = 0 } = list.data?.pages[0] ?? {};
+  const narrowed = Object.keys(by).some((key) => key !== 'sort');
+  const shown = [name, ...columns.filter((column) => !hidden.includes(column.name))];
   const choose: Column<Row> = {
     name: '',
     cell: (row) => (
@@ -103,14 +140,25 @@ export function ClientsScreen() {
             <>
               <div className="pillar-head">
                 <h1>Clients</h1>
-                <small>{sort === 'newest' ? 'newest first' : 'by name'}</small>
+                <small>{sorts[sort]}</small>
               </div>
               <Views
                 label="Which clients"
                 views={views}
-                state={by.state}
+                state={by.state ?? 'current'}
                 onState={(state) => narrow({ state: state === 'current' ? '' : state })}
               />
+              <p className="filter acts-in-line">
+                <Allowed to="clients.edit">
+                  <Link to="/clients/new">New client</Link>
+                </Allowed>
+                <Allowed to="clients.import">
+                  <Link to="/clients/import">From a file</Link>
+                </Allowed>
+                <Allowed to="clients.merge">
+                  <Link to="/clients/duplicates">Duplicates</Link>
+                </Allowed>
+              </p>
               <div className="filter">
                 <StaffField
                   label="Name, email or phone"
@@ -119,45 +167,84 @@ export function ClientsScreen() {
                   onChange={(event) => setTyped(event.target.value)}
                 />
                 {tags.length > 0 && (
-                  <Narrow label="Tag" value={by.tag} any="any" onChoose={(tag) => narrow({ tag })}>
+                  <Narrow label="Tag" value={by.tag ?? ''} any="any" onChoose={(tag) => narrow({ tag })}>
                     {tags.map((tag) => ({ value: tag, label: tag }))}
                   </Narrow>
                 )}
                 {many && (
                   <Narrow
                     label="Looked after by"
-                    value={by.owner}
+                    value={by.owner ?? ''}
                     any="anybody"
                     onChoose={(owner) => narrow({ owner })}
                   >
                     {staff}
                   </Narrow>
                 )}
-                <p className="second" role="status">
-                  {list.isSuccess
-                    ? narrowed && total > 1000
-                      ? 'More than 1,000 clients found'
-                      : `${count(total, 'client')} ${narrowed ? 'found' : 'on file'}`
-                    : ''}
+                <details className="columns-choice" open={Boolean(by.service ?? by.place ?? by.contact) || undefined}>
+                  <summary>Service, place, last contact</summary>
+                  {many && (
+                    <Narrow
+                      label="Service"
+                      value={by.service ?? ''}
+                      any="any"
+                      onChoose={(service) => narrow({ service })}
+                    >
+                      {offers?.services ?? []}
+                    </Narrow>
+                  )}
+                  <StaffField
+                    label="Place"
+                    type="search"
+                    value={place}
+                    maxLength={100}
+                    onChange={(event) => setPlace(event.target.value)}
+                  />
+                  <Narrow
+                    label="Last contact"
+                    value={by.contact ?? ''}
+                    any="any time"
+                    onChoose={(contact) => narrow({ contact })}
+                  >
+                    {contacts}
+                  </Narrow>
+                </details>
+                <p className="line-top">
+                  <span className="second" role="status">
+                    {list.isSuccess
+                      ? `${total > counted ? `More than ${count(counted, 'client')}` : count(total, 'client')} ${narrowed ? 'found' : 'on file'}`
+                      : ''}
+                  </span>
+                  {narrowed && (
+                    <button
+                      type="button"
+                      className="link-button"
+                      onClick={() => setSearch(by.sort ? { sort: by.sort } : {}, { replace: true })}
+                    >
+                      Clear
+                    </button>
+                  )}
                 </p>
-                {user.may.includes('records.see-all') && (
-                  <SeveralPanel chosen={chosen} by={by} total={total} onClear={() => setChosen([])} />
+                {seesAll && <SeveralPanel chosen={chosen} by={by} total={total} onClear={() => setChosen([])} />}
+                {seesAll && (
+                  <SavedViews
+                    views={saved}
+                    onUse={(view) => {
+                      setHidden(view.hidden);
+                      setSearch(view.search, { replace: true });
+                    }}
+                    onRemove={remove.mutate}
+                    save={save}
+                  />
                 )}
-                <Allowed to="clients.edit">
-                  <p>
-                    <Link to="/clients/new">New client</Link>
-                  </p>
-                </Allowed>
-                <Allowed to="clients.merge">
-                  <p>
-                    <Link to="/clients/duplicates">Duplicates</Link>
-                  </p>
-                </Allowed>
-                <Allowed to="clients.import">
-                  <p>
-                    <Link to="/clients/import">Clients from a file</Link>
-                  </p>
-                </Allowed>
+                <details className="columns-choice">
+                  <summary>Columns</summary>
+                  <ColumnList
+                    columns={columns.map((column) => ({ key: column.name, label: column.name }))}
+                    hidden={hidden}
+                    onHide={setHidden}
+                  />
+                </details>
               </div>
             </>
           ),
@@ -170,15 +257,15 @@ export function ClientsScreen() {
               label="Clients"
               list={list}
               rows={rows}
-              columns={many ? [choose, ...columns] : columns}
+              columns={many ? [choose, ...shown] : shown}
               id={(row) => row.id}
               path={(row) => `/clients/${row.id}`}
               sorted={sort}
-              onSort={(next) => narrow({ sort: next.replace('-', '') === 'newest' ? 'newest' : '' })}
+              onSort={(next) => narrow({ sort: next === 'name' ? '' : next })}
               empty={{
                 fact: narrowed ? 'Nobody fits.' : 'No clients yet.',
                 next: narrowed
-                  ? 'Try fewer letters, or any tag and anybody.'
+                  ? 'Try fewer letters, or clear the filters.'
                   : 'A client comes on file when you accept the first plan, or when you write one down.',
               }}
             />
@@ -186,30 +273,5 @@ export function ClientsScreen() {
         },
       ]}
     />
-  );
-}
-
-interface NarrowProps {
-  label: string;
-  value: string;
-  any: string;
-  onChoose: (value: string) => void;
-  children: { value: string; label: string }[];
-}
-
-function Narrow({ label, value, any, onChoose, children }: NarrowProps) {
-  const id = `narrow-${label.replaceAll(' ', '-')}`;
-  return (
-    <div className="staff-field">
-      <label htmlFor={id}>{label}</label>
-      <select id={id} value={value} onChange={(event) => onChoose(event.target.value)}>
-        <option value="">{any}</option>
-        {children.map((one) => (
-          <option key={one.value} value={one.value}>
-            {one.label}
-          </option>
-        ))}
-      </select>
-    </div>
   );
 }

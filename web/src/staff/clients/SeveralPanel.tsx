@@ -4,13 +4,18 @@ import { count } from '../../shared/numbers';
 import { useOffers } from '../people/queries';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
-import { narrowedBy, useSeveral, type Narrowed } from './queries';
+import { useSeveral, type Narrowed } from './queries';
 
 interface Props {
   chosen: string[];
   by: Narrowed;
   total: number;
   onClear: () => void;
+}
+
+/** A file is by name, whichever way the list is sorted. */
+function unsorted(by: Narrowed): Record<string, string> {
+  return Object.fromEntries(Object.entries(by).filter(([key]) => key !== 'sort'));
 }
 
 /** What can be done with those that are chosen, or taken out of all that the list shows. */
@@ -34,7 +39,7 @@ export function SeveralPanel({ chosen, by, total, onClear }: Props) {
     );
   };
   const file = (format: 'csv' | 'vcard') =>
-    `/api/clients/export?${new URLSearchParams({ ...narrowedBy(by), ...(chosen.length ? { ids: chosen.join(','), state: 'all' } : {}), format }).toString()}`;
+    `/api/clients/export?${new URLSearchParams({ ...unsorted(by), ...(chosen.length ? { ids: chosen.join(','), state: 'all' } : {}), format }).toString()}`;
   return (
     <>
       {chosen.length > 0 && (

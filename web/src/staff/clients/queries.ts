@@ -1,26 +1,25 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
+import type { paths } from '../../shared/contract';
 import { queryKeys } from '../queryKeys';
 
-export interface Narrowed {
-  q: string;
-  state: 'current' | 'open-work' | 'archived' | 'all';
-  tag: string;
-  owner: string;
+type Asked = NonNullable<paths['/api/clients']['get']['parameters']['query']>;
+/** As the list of clients is asked for, but for where a page begins. */
+export type Narrowed = Omit<Asked, 'cursor'>;
+
+const words = ['q', 'state', 'tag', 'owner', 'service', 'place', 'contact', 'sort'] as const;
+
+/** What the address of the list says of it: nothing of what is as usual. */
+export function narrowedBy(search: URLSearchParams): Narrowed {
+  const by: Partial<Record<(typeof words)[number], string>> = {};
+  for (const word of words) {
+    const value = search.get(word)?.trim();
+    if (value) by[word] = value;
+  }
+  return by as Narrowed;
 }
 
-/** As the server is asked: nothing said of what is as usual. */
-export function narrowedBy({ q, state, tag, owner }: Narrowed) {
-  return {
-    ...(q ? { q } : {}),
-    ...(state !== 'current' ? { state } : {}),
-    ...(tag ? { tag } : {}),
-    ...(owner ? { owner } : {}),
-  };
-}
-
-export function useClients(by: Narrowed, sort: 'name' | 'newest') {
-  const query = { ...narrowedBy(by), ...(sort === 'newest' ? { sort } : {}) };
+export function useClients(query: Narrowed) {
   return useInfiniteQuery({
     queryKey: queryKeys.clients(query),
     queryFn: ({ pageParam }) =>

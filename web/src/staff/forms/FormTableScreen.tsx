@@ -1,21 +1,30 @@
-import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { useToday } from '../shell/day';
+import { ColumnList } from '../shell/ColumnList';
 import { ListBody } from '../shell/ListBody';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { Column } from '../shell/RowTable';
+import { SavedViews } from '../shell/SavedViews';
 import { StaffField } from '../shell/StaffField';
+import { useHiddenColumns } from '../shell/useHiddenColumns';
 import { useTyped } from '../shell/useTyped';
 import { Views } from '../shell/Views';
 import { FigureList } from './FigureList';
 import '../definition/forms.css';
-import { KeptViews } from './KeptViews';
-import { useFigures, useForm, useFormTable, type SubmissionOfForm, type TableFilter } from './queries';
+import {
+  useFigures,
+  useForm,
+  useFormTable,
+  useRemoveView,
+  useSaveView,
+  useViews,
+  type SubmissionOfForm,
+} from './queries';
 
 const states = [
   { state: '', label: 'All' },
@@ -43,6 +52,9 @@ export function FormTableScreen() {
   const list = useFormTable(id, q.trim(), state, sort);
   const figures = useFigures(id, q.trim(), state, counted);
   const [hidden, setHidden] = useHiddenColumns(id);
+  const views = useViews(id).data ?? [];
+  const save = useSaveView(id, { q, state, sort, hidden });
+  const remove = useRemoveView(id);
   const set = (next: Partial<Record<'q' | 'state' | 'sort' | 'show', string>>) => {
     const to = { q, state, sort, show: counted ? 'figures' : '', ...next };
     setSearch(Object.fromEntries(Object.entries(to).filter(([, value]) => value !== '')), { replace: true });
@@ -82,7 +94,6 @@ export function FormTableScreen() {
     ...(sort ? { sort } : {}),
   }).toString();
   const file = (kind: string) => `/api/forms/${id}/submissions/${kind}${filter ? `?${filter}` : ''}`;
-  const now: TableFilter = { q, state, sort, hidden };
   return (
     <Pillars
       title={`${form.data?.title ?? 'Form'}, submissions`}
@@ -114,13 +125,14 @@ export function FormTableScreen() {
                 state={counted ? 'figures' : ''}
                 onState={(show) => set({ show })}
               />
-              <KeptViews
-                form={id}
-                now={now}
-                onUse={(view) => {
+              <SavedViews
+                views={views}
+                onUse={({ filter: view }) => {
                   setHidden(view.hidden);
                   set({ q: view.q, state: view.state, sort: view.sort });
                 }}
+                onRemove={remove.mutate}
+                save={save}
               />
               <div className="section-head">
                 <h2>Save what is filtered</h2>
@@ -131,24 +143,11 @@ export function FormTableScreen() {
               <div className="section-head">
                 <h2>Columns</h2>
               </div>
-              <ul className="column-list">
-                {all.map((column) => (
-                  <li key={column.key}>
-                    <label>
-                      <input
-                        type="checkbox"
-                        checked={!hidden.includes(column.key)}
-                        onChange={(event) =>
-                          setHidden(
-                            event.target.checked ? hidden.filter((key) => key !== column.key) : [...hidden, column.key],
-                          )
-                        }
-                      />{' '}
-                      {column.wording || column.key}
-                    </label>
-                  </li>
-                ))}
-              </ul>
+              <ColumnList
+                columns={all.map((column) => ({ key: column.key, label: column.wording || column.key }))}
+                hidden={hidden}
+                onHide={setHidden}
+              />
             </>
           ),
         },
@@ -183,24 +182,4 @@ export function FormTableScreen() {
       ]}
     />
   );
-}
-
-/** Which columns of a form's table are left out, remembered in the browser. */
-function useHiddenColumns(id: string): [string[], (keys: string[]) => void] {
-  const name = `telamon.columns.${id}`;
-  const [hidden, setHidden] = useState<string[]>(() => {
-    try {
-      const kept: unknown = JSON.parse(localStorage.getItem(name) ?? '[]');
-      return Array.isArray(kept) ? kept.filter((key): key is string => typeof key === 'string') : [];
-    } catch {
-      return [];
-    }
-  });
-  return [
-    hidden,
-    (keys) => {
-      localStorage.setItem(name, JSON.stringify(keys));
-      setHidden(keys);
-    },
-  ];
 }

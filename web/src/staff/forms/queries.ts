@@ -45,16 +45,17 @@ export function useViews(id: string) {
   });
 }
 
-export function useKeepView(id: string) {
+/** Saves a way of looking under a name. */
+export function useSaveView(id: string, filter: TableFilter) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { name: string; filter: TableFilter }) =>
-      need(api.POST('/api/forms/{id}/views', { params: { path: { id } }, body })),
+    mutationFn: (name: string) =>
+      need(api.POST('/api/forms/{id}/views', { params: { path: { id } }, body: { name, filter } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: queryKeys.views(id) }),
   });
 }
 
-export function useForgetView(id: string) {
+export function useRemoveView(id: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (view: string) => need(api.DELETE('/api/forms/{id}/views/{view}', { params: { path: { id, view } } })),

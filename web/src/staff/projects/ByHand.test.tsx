@@ -30,6 +30,7 @@ const project: Schema<'Project'> = {
   outcome: 'open',
   lead: 'Sorcha Vell',
   leadId: 's2',
+  service: '',
   readyBy: null,
   tasksDone: 0,
   tasks: 2,

@@ -1,8 +1,7 @@
-import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { shortDay } from '../../shared/words';
-import { useOffers } from '../people/queries';
+import { useOffers, type Offers } from '../people/queries';
 import { useSignedIn } from '../session';
 import { customFacts } from '../shell/CustomFacts';
 import { useToday } from '../shell/day';
@@ -11,7 +10,11 @@ import { useEditProject, type ProjectEdit } from './queries';
 
 type Project = Schema<'Project'>;
 
-function factsOf(project: Project, staff: Schema<'Offer'>[], sources: string[], today: string): Fact<ProjectEdit>[] {
+function factsOf(
+  project: Project,
+  { staff = [], sources = [], services = [] }: Partial<Pick<Offers, 'staff' | 'sources' | 'services'>>,
+  today: string,
+): Fact<ProjectEdit>[] {
   const leads = staff.some((one) => one.value === project.leadId)
     ? staff
     : [{ value: project.leadId, label: project.lead }, ...staff];
@@ -29,6 +32,26 @@ function factsOf(project: Project, staff: Schema<'Offer'>[], sources: string[], 
       shown: project.lead,
       fields: [{ key: 'lead', label: 'Led by', value: project.leadId, options: leads }],
       edit: ({ lead = '' }) => ({ lead }),
+    },
+    {
+      key: 'service',
+      label: 'Service',
+      shown: services.find(({ value }) => value === project.service)?.label ?? project.service,
+      fields: [
+        {
+          key: 'service',
+          label: 'Service',
+          value: project.service,
+          options: [
+            { value: '', label: 'none' },
+            ...services,
+            ...(project.service && !services.some(({ value }) => value === project.service)
+              ? [{ value: project.service, label: project.service }]
+              : []),
+          ],
+        },
+      ],
+      edit: ({ service = '' }) => ({ service }),
     },
     {
       key: 'readyBy',
@@ -92,17 +115,14 @@ export function ProjectFacts({ project }: { project: Project }) {
   const { user } = useSignedIn();
   const today = useToday();
   const any = user.may.includes('projects.lead-any');
-  const [open, setOpen] = useState<string | null>(null);
-  const offers = useOffers(any && (open === 'lead' || open === 'source')).data;
-  const staff = offers?.staff ?? [];
+  const offers = useOffers(any).data ?? {};
   const edit = useEditProject(project.id);
   return (
     <FactList
       name={`project.${project.id}`}
       title="Facts"
-      facts={factsOf(project, staff, offers?.sources ?? [], today)}
+      facts={factsOf(project, offers, today)}
       canEdit={any || project.leadId === user.id}
-      onTurn={setOpen}
       saving={edit}
       save={(part) => edit.mutateAsync({ version: project.version, ...part })}
       beside={

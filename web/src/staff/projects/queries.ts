@@ -1,23 +1,30 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
+import type { paths } from '../../shared/contract';
 import { queryKeys } from '../queryKeys';
 
-export function useProjects(q: string, stage: string, outcome: 'open' | 'won' | 'lost' | 'all') {
+type Asked = NonNullable<paths['/api/projects']['get']['parameters']['query']>;
+/** As the list of projects is asked for, but for where a page begins. */
+export type Narrowed = Omit<Asked, 'cursor'>;
+
+const words = ['q', 'stage', 'outcome', 'lead', 'service', 'sort'] as const;
+
+/** What the address of the list says of it; open projects where it says nothing of that. */
+export function narrowedBy(search: URLSearchParams): Narrowed {
+  const by: Partial<Record<(typeof words)[number], string>> = { outcome: 'open' };
+  for (const word of words) {
+    const value = search.get(word)?.trim();
+    if (value) by[word] = value;
+  }
+  if (by.outcome === 'all') delete by.outcome;
+  return by as Narrowed;
+}
+
+export function useProjects(query: Narrowed) {
   return useInfiniteQuery({
-    queryKey: queryKeys.projects(q, stage, outcome),
+    queryKey: queryKeys.projects(query),
     queryFn: ({ pageParam }) =>
-      need(
-        api.GET('/api/projects', {
-          params: {
-            query: {
-              ...(q ? { q } : {}),
-              ...(outcome !== 'all' ? { outcome } : {}),
-              ...(stage ? { stage } : {}),
-              ...(pageParam ? { cursor: pageParam } : {}),
-            },
-          },
-        }),
-      ),
+      need(api.GET('/api/projects', { params: { query: { ...query, ...(pageParam ? { cursor: pageParam } : {}) } } })),
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,

@@ -8,6 +8,8 @@ export interface Column<Row> {
   right?: boolean;
   /** What the list is asked to sort by when the head is pressed. */
   sort?: string;
+  /** Whether it falls when the head is first pressed: the newest, the last. */
+  falling?: boolean;
   /** Left out on a narrow screen. */
   wide?: boolean;
   cell: (row: Row) => ReactNode;
@@ -59,11 +61,7 @@ export function RowTable<Row>({ label, rows, columns, id, path, onMore, sorted =
             {columns.map((column) => (
               <th key={column.name} scope="col" className={names(column)} aria-sort={order(column, sorted)}>
                 {column.sort && onSort ? (
-                  <button
-                    type="button"
-                    className="sort"
-                    onClick={() => onSort(sorted === column.sort ? `-${column.sort}` : (column.sort ?? ''))}
-                  >
+                  <button type="button" className="sort" onClick={() => onSort(turned(column, sorted))}>
                     {column.name}
                     <span aria-hidden="true">
                       {sorted === column.sort ? ' ↑' : sorted === `-${column.sort}` ? ' ↓' : ''}
@@ -104,6 +102,12 @@ export function RowTable<Row>({ label, rows, columns, id, path, onMore, sorted =
       </div>
     </>
   );
+}
+
+/** What the list is asked to sort by next. */
+function turned<Row>({ sort = '', falling = false }: Column<Row>, sorted: string): string {
+  const [first, second] = falling ? [`-${sort}`, sort] : [sort, `-${sort}`];
+  return sorted === first ? second : first;
 }
 
 function order<Row>(column: Column<Row>, sorted: string): 'ascending' | 'descending' | undefined {

@@ -1,47 +1,51 @@
 import { useState } from 'react';
 import { ProblemError } from '../../shared/api';
-import { StaffField } from '../shell/StaffField';
-import { useForgetView, useKeepView, useViews, type TableFilter } from './queries';
+import './saved-views.css';
+import { StaffField } from './StaffField';
 
-/** Ways of looking that are kept under names for everybody: used, added, forgotten. */
-export function KeptViews({
-  form,
-  now,
-  onUse,
-}: {
-  form: string;
-  now: TableFilter;
-  onUse: (filter: TableFilter) => void;
-}) {
-  const views = useViews(form);
-  const keep = useKeepView(form);
-  const forget = useForgetView(form);
+interface View {
+  id: string;
+  name: string;
+}
+
+interface Props<V extends View> {
+  views: V[];
+  onUse: (view: V) => void;
+  onRemove: (id: string) => void;
+  /** Saves what is looked at under a name. */
+  save: { mutate: (name: string, then: { onSuccess: () => void }) => void; error: Error | null };
+}
+
+/** Ways of looking that are saved under names for everybody: used, added, removed. */
+export function SavedViews<V extends View>({ views, onUse, onRemove, save }: Props<V>) {
   const [name, setName] = useState<string | null>(null);
   const fault =
-    keep.error instanceof ProblemError ? (keep.error.violations[0]?.message ?? keep.error.message) : undefined;
+    save.error instanceof ProblemError
+      ? (save.error.violations[0]?.message ?? save.error.message)
+      : save.error?.message;
   return (
     <>
       <div className="section-head">
-        <h2>Views</h2>
+        <h2>Saved views</h2>
         {name === null && (
           <button type="button" className="link-button" onClick={() => setName('')}>
-            keep this one
+            Save this view
           </button>
         )}
       </div>
       <ul className="column-list kept-views">
-        {views.data?.map((view) => (
+        {views.map((view) => (
           <li key={view.id}>
-            <button type="button" className="link-button" onClick={() => onUse(view.filter)}>
+            <button type="button" className="link-button" onClick={() => onUse(view)}>
               {view.name}
             </button>
             <button
               type="button"
               className="link-button second"
-              aria-label={`Forget ${view.name}`}
-              onClick={() => forget.mutate(view.id)}
+              aria-label={`Remove the view ${view.name}`}
+              onClick={() => onRemove(view.id)}
             >
-              forget
+              Remove
             </button>
           </li>
         ))}
@@ -50,11 +54,11 @@ export function KeptViews({
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            keep.mutate({ name, filter: now }, { onSuccess: () => setName(null) });
+            save.mutate(name, { onSuccess: () => setName(null) });
           }}
         >
           <StaffField
-            label="Name of this view; Enter keeps it"
+            label="Name of this view; Enter saves it"
             autoFocus
             value={name}
             maxLength={80}
