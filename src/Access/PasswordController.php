@@ -67,7 +67,7 @@ final readonly class PasswordController
         $body = JsonBody::read($request);
         $token = JsonBody::text($body, 'token', 400);
         $this->count($request, 'link');
-        $staff = $this->links->staffOf($token) ?? throw new Problem(410, 'Not good any more', 'This link was used, or is older than an hour. Ask for another one.');
+        $staff = $this->links->staffOf($token) ?? throw new Problem(410, 'Not good any more', 'This link was used, or is too old. Ask for another one.');
         $this->passwords->set($staff, JsonBody::text($body, 'password', 1000), 'password');
         $this->accessLogger->notice('Chose a password by a link.', ['who' => $staff->email, 'from' => $this->addresses->of($request)]);
 

@@ -15,11 +15,12 @@ use Telamon\Database\Ids;
 use Telamon\Http\SignedText;
 use Telamon\Staff\Staff;
 
-/** Links by which somebody gives themselves a password: signed, good for an hour and for one password. Nothing of them is kept. */
+/** Links by which somebody gives themselves a password: signed, good for an hour (a week for whoever is invited) and for one password. Nothing of them is kept. */
 final readonly class PasswordLinks
 {
     private const PURPOSE = 'password';
     private const GOOD_FOR = 3600;
+    private const INVITED_FOR = 7 * 86400;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -39,12 +40,14 @@ final readonly class PasswordLinks
             return;
         }
         $business = $this->business->business();
-        $link = "{$this->address}/new-password?token=".$this->signed->sign(self::PURPOSE, self::text($staff), self::GOOD_FOR);
+        $link = "{$this->address}/new-password?token=".$this->signed->sign(self::PURPOSE, self::text($staff), $command->invites ? self::INVITED_FOR : self::GOOD_FOR);
         $email = (new Email())
             ->from(new Address($business->email, $business->name))
             ->to(new Address($staff->email, $staff->name))
-            ->subject("{$business->name}: a new password")
-            ->text("Hello {$staff->name},\n\nsomebody, probably you, asked for a new password. Choose one here within an hour:\n\n$link\n\nIf it was not you, do nothing: your password stays as it is.");
+            ->subject($command->invites ? "{$business->name}: choose your password" : "{$business->name}: a new password")
+            ->text("Hello {$staff->name},\n\n".($command->invites
+                ? "{$business->name} has added you to its staff in Telamon. Choose your password here within seven days:\n\n$link\n\nAfter that you sign in with {$staff->email}. If you do not know {$business->name}, do nothing."
+                : "somebody, probably you, asked for a new password. Choose one here within an hour:\n\n$link\n\nIf it was not you, do nothing: your password stays as it is."));
         $email->getHeaders()->addIdHeader('Message-ID', Ids::next().'@'.substr($business->email, (int) strrpos($business->email, '@') + 1));
         $email->getHeaders()->addTextHeader('Auto-Submitted', 'auto-generated');
         $this->mailer->send($email);

@@ -51,6 +51,30 @@ class Business implements Journaled
     public array $lostReasons = [];
 
     /**
+     * @var list<string> why a submission is set aside, beside the usual reasons
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $asideReasons = [];
+
+    /**
+     * Colour of links and buttons on the public pages, as #RRGGBB; empty for the usual one.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 7, options: ['default' => ''])]
+    public string $accent = '';
+
+    /**
+     * The picture at the head of the public pages; null for the name alone.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 36, nullable: true)]
+    public ?string $logoId = null;
+
+    /**
      * Minutes after which somebody who began a short form has not finished the long one.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -172,11 +196,25 @@ class Business implements Journaled
     /**
      * @param list<string> $sources
      * @param list<string> $lostReasons
+     * @param list<string> $asideReasons
      */
-    public function offer(array $sources, array $lostReasons): void
+    public function offer(array $sources, array $lostReasons, array $asideReasons): void
     {
         $this->sources = $sources;
         $this->lostReasons = $lostReasons;
+        $this->asideReasons = $asideReasons;
+    }
+
+    /** @param string $accent #RRGGBB, or empty */
+    public function colour(string $accent): void
+    {
+        $this->accent = $accent;
+    }
+
+    /** @param string|null $logo id */
+    public function wear(?string $logo): void
+    {
+        $this->logoId = $logo;
     }
 
     public function coordinateBy(Staff $coordinator): void

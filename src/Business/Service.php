@@ -27,6 +27,30 @@ class Service implements PartOf
     #[ORM\Column(options: ['default' => false])]
     public bool $retired = false;
 
+    /**
+     * How its lead is found: the one who is named, by turns, or whoever leads fewest.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 6, enumType: Led::class, options: ['default' => 'named'])]
+    public Led $led = Led::Named;
+
+    /**
+     * @var list<string> ids of those who take turns, in their order
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $among = [];
+
+    /**
+     * Working minutes until a person answers; null for what the form promises.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?int $promiseMinutes = null;
+
     public function __construct(
         #[ORM\Column(name: 'code', length: 40, unique: true)]
         public readonly string $key,
@@ -52,6 +76,19 @@ class Service implements PartOf
         $this->name = $name;
         $this->addOn = $addOn;
         $this->retired = $retired;
+    }
+
+    /** @param list<string> $among ids of staff; not asked where one is named */
+    public function takeTurns(Led $led, array $among): void
+    {
+        $this->led = $led;
+        $this->among = $among;
+    }
+
+    /** @param int|null $minutes working minutes; null for what the form promises */
+    public function promise(?int $minutes): void
+    {
+        $this->promiseMinutes = $minutes;
     }
 
     /** @param string $rule why this person, “Repairs go to Sorcha” */

@@ -30,6 +30,11 @@ final readonly class ServicesHandedOver implements HandsOver
         foreach ($this->em->getRepository(Service::class)->findBy(['lead' => $from]) as $service) {
             $service->leadBy($to, mb_substr("{$service->name} goes to {$to->name}", 0, 100));
         }
+        foreach ($this->em->getRepository(Service::class)->findAll() as $service) {
+            if (\in_array($from->id, $service->among, true)) {
+                $service->takeTurns($service->led, array_values(array_unique(array_map(static fn (string $id): string => $id === $from->id ? $to->id : $id, $service->among))));
+            }
+        }
         $business = $this->business->business();
         if ($business->coordinator === $from) {
             $business->coordinateBy($to);

@@ -202,6 +202,12 @@ class Client implements Journaled
         };
     }
 
+    /** @param list<string> $tags all that it has from now on */
+    public function retag(array $tags): void
+    {
+        $this->tags = $tags;
+    }
+
     /** @param list<string> $tags those that are there stay */
     public function tag(array $tags): void
     {

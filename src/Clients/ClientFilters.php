@@ -17,7 +17,7 @@ use Telamon\Search\Narrowing;
 final readonly class ClientFilters
 {
     /** As many as are gathered; where more fit, they are met soon enough along the order of the list. */
-    private const FEW = 1000;
+    private const FEW = 500;
     private const STATES = ['current', 'archived', 'all', 'open-work'];
     /** Since when, or before when; “never” apart. */
     private const CONTACT = ['last-30-days' => ['>=', '-30 days'], 'last-90-days' => ['>=', '-90 days'], 'over-90-days' => ['<', '-90 days'], 'over-a-year' => ['<', '-1 year']];

@@ -16,7 +16,7 @@ use Telamon\Http\Query;
 final readonly class ClientList
 {
     private const COUNTED = 10_000;
-    private const COUNTED_NARROWED = 1000;
+    private const COUNTED_NARROWED = 500;
     private const SORTS = ['name' => 'c.sort_name', 'since' => 'c.since', 'contact' => 'c.last_contact'];
 
     public function __construct(private Connection $db, private ClientFilters $filters, private Work $work, private Profile $business)

@@ -33,7 +33,7 @@ final readonly class DemoBusiness
         $teo = $this->staff('teo@marrowby.example', 'Teo Ashbrand', 'TA', Role::Field);
         $weekday = [['08:00', '18:00']];
         $business = new Business('Marrowby Piano Workshop', 'hello@marrowby.example', '+353209172204', '4 Quarry Steps, Marrowby', 'IE', 'Europe/Dublin', 'EUR', 'piano', 'piano', [1 => $weekday, 2 => $weekday, 3 => $weekday, 4 => $weekday, 5 => $weekday, 6 => [], 7 => []], 'Mon to Fri, 8 to 6', $nessa);
-        $business->offer(['Recommended', 'Our page', 'Sign at the steps', 'Was here before'], ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it']);
+        $business->offer(['Recommended', 'Our page', 'Sign at the steps', 'Was here before'], ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it'], ['Too far away', 'An old instrument to give away']);
         $this->em->persist($business);
         $this->closures($today);
         $this->service('tuning', 'Tuning', $teo, 'Tunings go to Teo', 'Tuning', [

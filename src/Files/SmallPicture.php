@@ -10,6 +10,8 @@ final readonly class SmallPicture
     /** Unpacked, a pixel takes some five bytes: more than this does not fit beside everything else. */
     private const MOST_PIXELS = 26_000_000;
 
+    private const TYPES = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
+
     public function __construct(private FileStore $store)
     {
     }
@@ -21,10 +23,15 @@ final readonly class SmallPicture
      */
     public function of(StoredFile $file, int $side = 1200): ?string
     {
-        if (!\in_array($file->type, ['image/jpeg', 'image/png', 'image/webp', 'image/gif'], true)) {
+        return \in_array($file->type, self::TYPES, true) ? self::ofBytes($file->type, (string) stream_get_contents($this->store->open($file)), $side) : null;
+    }
+
+    /** The same of bytes that are not kept. */
+    public static function ofBytes(string $type, string $bytes, int $side): ?string
+    {
+        if (!\in_array($type, self::TYPES, true)) {
             return null;
         }
-        $bytes = (string) stream_get_contents($this->store->open($file));
         $size = @getimagesizefromstring($bytes);
         // What unpacks to more than memory holds is not unpacked.
         if (false === $size || $size[0] * $size[1] > self::MOST_PIXELS) {
@@ -34,13 +41,13 @@ final readonly class SmallPicture
         if (false === $image) {
             return null;
         }
-        $image = self::turned($image, 'image/jpeg' === $file->type ? $bytes : '');
+        $image = self::turned($image, 'image/jpeg' === $type ? $bytes : '');
         $scale = min(1.0, $side / max(imagesx($image), imagesy($image)));
         $small = $scale < 1.0 ? imagescale($image, max(1, (int) round(imagesx($image) * $scale)), max(1, (int) round(imagesy($image) * $scale))) : $image;
         if (false === $small) {
             return null;
         }
-        $isLine = 'image/png' === $file->type;
+        $isLine = 'image/png' === $type;
         ob_start();
         if ($isLine) {
             imagesavealpha($small, true);

@@ -42,6 +42,7 @@ final readonly class PublicFormView
             'business' => [
                 'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->business->phoneReader()->format($business->phone),
                 'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,
+                'accent' => $business->accent, 'logo' => null === $business->logoId ? null : "/api/public/logo/{$business->logoId}",
             ],
             'pages' => array_map(static fn (Page $page): array => [
                 'key' => $page->key, 'title' => $page->title, 'next' => $page->next,

@@ -19,7 +19,7 @@ use Telamon\Staff\Permission;
 final readonly class EntryView
 {
     /** Columns that repeat others or only serve the machine. */
-    private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash', 'lastContact'];
+    private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash', 'lastContact', 'logoId'];
 
     public function __construct(private EntityManagerInterface $em, private Profile $business, private Records $records, private Viewer $viewer, private ClockInterface $clock)
     {

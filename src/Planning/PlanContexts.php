@@ -20,7 +20,7 @@ use Telamon\Messages\MessageQueue;
 /** What the core needs to know of the business to plan anything: put beside what was read. */
 final readonly class PlanContexts
 {
-    public function __construct(private Profile $business, private MessageQueue $messages, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ClockInterface $clock)
+    public function __construct(private Profile $business, private MessageQueue $messages, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ServiceLeads $leads, private ClockInterface $clock)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class PlanContexts
             'templates' => $this->messages->templateNames(),
             'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName()),
         ]);
-        $desk = new Workplace($known['services'], $known['coordinator'], $known['base'], $known['calendar'], $known['templates'], $known['naming'], $this->phones);
+        $desk = new Workplace($this->leads->found($known['services']), $known['coordinator'], $known['base'], $known['calendar'], $known['templates'], $known['naming'], $this->phones);
 
         return new PlanContext($inquiry, $onFile, $desk, $this->clock->now()->setTimezone($this->business->zone()), $ruling);
     }

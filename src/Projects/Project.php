@@ -228,6 +228,12 @@ class Project implements Journaled
         $this->wishes = [$kind => $text] + $this->wishes;
     }
 
+    /** @param list<string> $tags all that it has from now on */
+    public function retag(array $tags): void
+    {
+        $this->tags = $tags;
+    }
+
     /** @param list<string> $tags those that are there stay */
     public function tag(array $tags): void
     {

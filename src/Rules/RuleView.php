@@ -55,6 +55,7 @@ final readonly class RuleView
                 'turns' => array_map(static fn (string $how, string $words): array => ['value' => $how, 'label' => $words], array_keys(Turns::WORDS), Turns::WORDS),
                 'sources' => $this->business->business()->sources,
                 'lostReasons' => $this->business->business()->lostReasons,
+                'asideReasons' => $this->business->business()->asideReasons,
                 'services' => array_map(static fn (OfferedService $service): array => ['value' => $service->key, 'label' => $service->name], array_values($this->business->services())),
                 'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
             ],

@@ -16,11 +16,12 @@ use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
 
 /** Ways of looking at the lists of clients and projects, saved under names. They change no record, so no journal tells of them. */
-#[Route('/api/lists/{list}/views', requirements: ['list' => 'clients|projects'])]
+#[Route('/api/lists/{list}/views')]
 #[IsGranted(Permission::SeeAll->value)]
 final readonly class ListViewController
 {
     private const MOST = 30;
+    private const LISTS = ['clients', 'projects'];
 
     public function __construct(private EntityManagerInterface $em)
     {
@@ -35,6 +36,7 @@ final readonly class ListViewController
     #[Route('', methods: ['POST'])]
     public function save(string $list, Request $request): Response
     {
+        $this->of($list);
         $edit = new Edit(JsonBody::read($request));
         $name = $edit->text('name', 80) ?? '';
         $search = $edit->text('search', 1000) ?? '';
@@ -70,6 +72,6 @@ final readonly class ListViewController
     /** @return list<ListView> */
     private function of(string $list): array
     {
-        return $this->em->getRepository(ListView::class)->findBy(['list' => $list], ['name' => 'ASC']);
+        return \in_array($list, self::LISTS, true) ? $this->em->getRepository(ListView::class)->findBy(['list' => $list], ['name' => 'ASC']) : throw Problem::notFound('list');
     }
 }

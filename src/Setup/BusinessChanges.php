@@ -7,6 +7,7 @@ namespace Telamon\Setup;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Text\Contrast;
 use Telamon\Core\Time\HoursInWords;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
@@ -16,6 +17,9 @@ use Telamon\Staff\Staff;
 /** Changes what the business is called, how it is reached, what it counts in, and when it is open. */
 final readonly class BusinessChanges
 {
+    /** The darkest ground that links stand on. */
+    private const PAGE = '#F3EFE6';
+
     public function __construct(private SetupActs $acts, private Profile $business, private EmailReader $emails)
     {
     }
@@ -36,9 +40,11 @@ final readonly class BusinessChanges
             self::filled($edit, 'assetWord', 40, 'Say what you work on, such as piano, garden or client.') ?? $business->assetWord,
             null === $vat ? $business->vatNumber : self::vat($vat),
         ];
-        $this->acts->carryOut("changed {$this->of($edit)}", $staff, static function () use ($business, $values, $region, $zone, $currency): void {
+        $accent = self::accent($edit) ?? $business->accent;
+        $this->acts->carryOut("changed {$this->of($edit)}", $staff, static function () use ($business, $values, $region, $zone, $currency, $accent): void {
             $business->become(...$values);
             $business->countIn($region, $zone, $currency);
+            $business->colour($accent);
         });
     }
 
@@ -60,16 +66,16 @@ final readonly class BusinessChanges
     public function lists(Edit $edit, Staff $staff): void
     {
         $business = $this->business->business();
-        [$sources, $reasons] = [$edit->texts('sources', 40, 60) ?? $business->sources, $edit->texts('lostReasons', 40, 100) ?? $business->lostReasons];
-        $this->acts->carryOut($sources !== $business->sources ? 'changed the sources' : 'changed the reasons', $staff, static function () use ($business, $sources, $reasons): void {
-            $business->offer($sources, $reasons);
+        [$sources, $reasons, $aside] = [$edit->texts('sources', 40, 60) ?? $business->sources, $edit->texts('lostReasons', 40, 100) ?? $business->lostReasons, $edit->texts('asideReasons', 20, 60) ?? $business->asideReasons];
+        $this->acts->carryOut($sources !== $business->sources ? 'changed the sources' : 'changed the reasons', $staff, static function () use ($business, $sources, $reasons, $aside): void {
+            $business->offer($sources, $reasons, $aside);
         });
     }
 
     /** What of it is changed, in words. */
     private function of(Edit $edit): string
     {
-        $words = ['name' => 'the name of the business', 'email' => 'the business’s mail address', 'phone' => 'the business’s phone', 'address' => 'the business’s address', 'region' => 'the country', 'timeZone' => 'the time zone', 'currency' => 'the currency', 'assetWord' => 'what the business works on', 'vatNumber' => 'the VAT number'];
+        $words = ['name' => 'the name of the business', 'email' => 'the business’s mail address', 'phone' => 'the business’s phone', 'address' => 'the business’s address', 'region' => 'the country', 'timeZone' => 'the time zone', 'currency' => 'the currency', 'assetWord' => 'what the business works on', 'vatNumber' => 'the VAT number', 'accent' => 'the colour of the public pages'];
         $changed = array_filter($words, static fn (string $field): bool => null !== $edit->text($field, 300), \ARRAY_FILTER_USE_KEY);
 
         return 1 === \count($changed) ? reset($changed) : 'the business';
@@ -104,6 +110,22 @@ final readonly class BusinessChanges
         }
 
         return \Symfony\Component\Intl\Currencies::exists(strtoupper($currency)) ? strtoupper($currency) : throw new InvalidInput('currency', 'Write the three letters of a currency, such as EUR.');
+    }
+
+    /** @return string|null #RRGGBB that can be read on the public pages, or empty */
+    private static function accent(Edit $edit): ?string
+    {
+        $text = $edit->text('accent', 7);
+        if (null === $text || '' === $text) {
+            return $text;
+        }
+        $colour = '#'.strtoupper(ltrim($text, '#'));
+        if (1 !== preg_match('/^#[0-9A-F]{6}$/D', $colour)) {
+            throw new InvalidInput('accent', 'Write the colour like #1E4D57.');
+        }
+        $ratio = Contrast::ratio($colour, self::PAGE);
+
+        return $ratio >= Contrast::READABLE ? $colour : throw new InvalidInput('accent', \sprintf('It is too light to read: %.1f to 1, and 4.5 to 1 is needed. The nearest that can be read is %s.', floor($ratio * 10) / 10, Contrast::darkened($colour, self::PAGE)));
     }
 
     /** @return string as E.164, or empty */

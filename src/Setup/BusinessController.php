@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,7 +25,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class BusinessController
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessChanges $business, private ClosureChanges $closures, private TextChanges $texts, private SetupView $view)
+    public function __construct(private EntityManagerInterface $em, private BusinessChanges $business, private ClosureChanges $closures, private TextChanges $texts, private LogoChanges $logos, private SetupView $view)
     {
     }
 
@@ -32,6 +33,23 @@ final readonly class BusinessController
     public function business(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->business->business(self::edit($request), $staff);
+
+        return $this->answer($staff);
+    }
+
+    #[Route('/logo', methods: ['POST'])]
+    public function logo(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $file = $request->files->get('file');
+        $this->logos->put($file instanceof UploadedFile ? $file : null, $staff);
+
+        return $this->answer($staff, 201);
+    }
+
+    #[Route('/logo', methods: ['DELETE'])]
+    public function removeLogo(#[CurrentUser] Staff $staff): Response
+    {
+        $this->logos->remove($staff);
 
         return $this->answer($staff);
     }

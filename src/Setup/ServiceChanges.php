@@ -6,6 +6,7 @@ namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\Led;
 use Telamon\Business\Service;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
@@ -33,7 +34,9 @@ final readonly class ServiceChanges
             }
             $this->named($edit, null);
             $key = FreeKey::of($name, array_map(static fn (Service $one): string => $one->key, $services));
-            $this->em->persist(new Service($key, $name, $lead, self::why($name, $lead), $this->checklist($edit, null)));
+            $service = new Service($key, $name, $lead, self::why($name, $lead), $this->checklist($edit, null));
+            $this->particulars($service, $edit);
+            $this->em->persist($service);
         });
     }
 
@@ -49,7 +52,28 @@ final readonly class ServiceChanges
             if (null !== $lead && $lead !== $service->lead) {
                 $service->leadBy($lead, self::why($name, $lead));
             }
+            $this->particulars($service, $edit);
         }, $service->id);
+    }
+
+    /** Who takes turns, and how soon somebody answers. */
+    private function particulars(Service $service, Edit $edit): void
+    {
+        $text = $edit->text('led', 6);
+        $led = null === $text ? $service->led : Led::tryFrom($text) ?? throw new InvalidInput('led', 'Choose how the lead is found.');
+        $among = $edit->texts('among', 20, 36) ?? $service->among;
+        foreach ($among as $id) {
+            $one = $this->em->find(Staff::class, $id);
+            null !== $one && ($one->active || \in_array($id, $service->among, true)) ?: throw new InvalidInput('among', 'Choose people who are here.');
+        }
+        if (Led::Named !== $led && \count($among) < 2) {
+            throw new InvalidInput('among', 'Choose two people at least to take turns.');
+        }
+        $service->takeTurns($led, $among);
+        $hours = $edit->text('promise', 4);
+        if (null !== $hours) {
+            $service->promise('' === $hours ? null : (1 === preg_match('/^([1-9]\d{0,2})$/D', $hours) && (int) $hours <= 320 ? 60 * (int) $hours : throw new InvalidInput('promise', 'Write whole working hours, from 1 to 320, or nothing.')));
+        }
     }
 
     /** Why somebody leads, as plans say it. */

@@ -7,6 +7,7 @@ namespace Telamon\Setup;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Business\Absence;
 use Telamon\Business\Business;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Closure;
@@ -15,13 +16,14 @@ use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Business\Service;
 use Telamon\Business\Stage;
+use Telamon\Core\Time\HoursInWords;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Staff\Staff;
 
 /** Everything that is set, with what hangs on it, as Setup in the contract. */
 final readonly class SetupView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private StaffChanges $staff, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private StaffChanges $staff, private TagChanges $tags, private ClockInterface $clock)
     {
     }
 
@@ -33,7 +35,7 @@ final readonly class SetupView
 
         return [
             'business' => $this->business($business, array_sum($counts)),
-            'hours' => array_map(static fn (int $day): array => ['day' => $day, 'spans' => array_map(static fn (array $span): array => ['from' => $span[0], 'to' => $span[1]], $business->hours[$day] ?? [])], range(1, 7)),
+            'hours' => self::days($business->hours),
             'hoursText' => $business->hoursText,
             'closures' => $this->closures(),
             'staff' => array_map(fn (Staff $one): array => $this->staff($one, $viewer), $this->em->getRepository(Staff::class)->findBy([], ['active' => 'DESC', 'name' => 'ASC'])),
@@ -42,6 +44,8 @@ final readonly class SetupView
             'stages' => array_map(static fn (Stage $stage): array => ['id' => $stage->id, 'name' => $stage->name, 'position' => $stage->position, 'ends' => $stage->ends->value, 'days' => $stage->days, 'projects' => $counts[$stage->name] ?? 0], $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
             'sources' => $business->sources,
             'lostReasons' => $business->lostReasons,
+            'asideReasons' => $business->asideReasons,
+            'tags' => $this->tags->all(),
             'texts' => array_map(static fn (MessageTemplate $text): array => ['id' => $text->id, 'key' => $text->key, 'name' => $text->name, 'subject' => $text->subject, 'body' => $text->body, 'fields' => $text->fields()], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
             'shortensAddresses' => $business->shortensAddresses,
             'unfinishedMinutes' => $business->unfinishedMinutes,
@@ -57,7 +61,7 @@ final readonly class SetupView
     {
         return [
             'name' => $business->name, 'email' => $business->email, 'phone' => '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone), 'address' => $business->address,
-            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'projects' => $projects,
+            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'accent' => $business->accent, 'logo' => $business->logoId, 'projects' => $projects,
         ];
     }
 
@@ -73,13 +77,37 @@ final readonly class SetupView
     /** @return array<string, mixed> as SetupStaff in the contract */
     private function staff(Staff $one, Staff $viewer): array
     {
-        return ['id' => $one->id, 'name' => $one->name, 'email' => $one->email, 'initials' => $one->initials, 'role' => $one->role->value, 'active' => $one->active, 'you' => $one->id === $viewer->id, 'holds' => $this->staff->holds($one)];
+        return [
+            'id' => $one->id, 'name' => $one->name, 'email' => $one->email, 'initials' => $one->initials, 'role' => $one->role->value, 'active' => $one->active, 'you' => $one->id === $viewer->id, 'holds' => $this->staff->holds($one),
+            'hours' => [] === $one->hours ? [] : self::days($one->hours),
+            'hoursText' => [] === $one->hours ? '' : HoursInWords::of($one->hours),
+            'absences' => array_map(static fn (Absence $absence): array => ['id' => $absence->id, 'first' => $absence->first->format('Y-m-d'), 'last' => $absence->last->format('Y-m-d'), 'note' => $absence->note], $this->absences($one)),
+        ];
+    }
+
+    /**
+     * @param array<int, list<array{string, string}>> $hours
+     *
+     * @return list<array{day: int, spans: list<array{from: string, to: string}>}> as OpenDays in the contract
+     */
+    private static function days(array $hours): array
+    {
+        return array_map(static fn (int $day): array => ['day' => $day, 'spans' => array_map(static fn (array $span): array => ['from' => $span[0], 'to' => $span[1]], $hours[$day] ?? [])], range(1, 7));
+    }
+
+    /** @return list<Absence> that are not over for long */
+    private function absences(Staff $one): array
+    {
+        /** @var list<Absence> $absences */
+        $absences = $this->em->createQueryBuilder()->select('a')->from(Absence::class, 'a')->where('a.staff = :staff AND a.last >= :since')->setParameter('staff', $one)->setParameter('since', $this->clock->now()->modify('-1 month')->format('Y-m-d'))->orderBy('a.first', 'ASC')->getQuery()->getResult();
+
+        return $absences;
     }
 
     /** @return array<string, mixed> as SetupService in the contract */
     private static function service(Service $service): array
     {
-        return ['id' => $service->id, 'key' => $service->key, 'name' => $service->name, 'leadId' => $service->lead->id, 'lead' => $service->lead->name, 'checklistId' => $service->addOn?->id, 'checklist' => $service->addOn?->name, 'retired' => $service->retired];
+        return ['led' => $service->led->value, 'among' => $service->among, 'promise' => null === $service->promiseMinutes ? null : intdiv($service->promiseMinutes, 60)] + ['id' => $service->id, 'key' => $service->key, 'name' => $service->name, 'leadId' => $service->lead->id, 'lead' => $service->lead->name, 'checklistId' => $service->addOn?->id, 'checklist' => $service->addOn?->name, 'retired' => $service->retired];
     }
 
     /** @return array<string, int> projects by the name of their stage */

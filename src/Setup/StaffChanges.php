@@ -6,7 +6,9 @@ namespace Telamon\Setup;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Telamon\Access\SendPasswordLink;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Record\Edit;
@@ -28,6 +30,7 @@ final readonly class StaffChanges
         private Profile $business,
         private EmailReader $emails,
         private UserPasswordHasherInterface $hasher,
+        private MessageBusInterface $bus,
         #[AutowireIterator('telamon.hands_over')]
         private iterable $theirs,
     ) {
@@ -69,11 +72,14 @@ final readonly class StaffChanges
         $email = $edit->text('email', 254);
         $initials = $edit->text('initials', 3);
         $role = $this->role($edit, $by) ?? $one->role;
-        $this->acts->carryOut(true === $edit->yes('active') ? "{$one->name} is back" : "changed {$one->name}", $by, function () use ($one, $edit, $name, $email, $initials, $role): void {
+        // Without a day, they work when the business does.
+        $hours = $edit->has('hours') ? ([] === $edit->any('hours') ? [] : HoursReader::read($edit->any('hours'))) : $one->hours;
+        $this->acts->carryOut(true === $edit->yes('active') ? "{$one->name} is back" : "changed {$one->name}", $by, function () use ($one, $edit, $name, $email, $initials, $role, $hours): void {
             if (Role::Owner === $one->role && Role::Owner !== $role) {
                 $this->refuseLastOwner($one, 'role');
             }
             $one->become($name, null === $email ? $one->email : $this->email($email, $one), null === $initials ? $one->initials : self::initials($initials, $name), $role);
+            $one->work($hours);
             if (true === $edit->yes('active')) {
                 $one->beHere(true);
             }
@@ -100,6 +106,22 @@ final readonly class StaffChanges
         $this->acts->noting("gave {$one->name} a new password", $by, $one->id);
 
         return $password;
+    }
+
+    /**
+     * Sends them a link by which they choose a password themselves. Sent, it cannot be recalled; a new password, or a
+     * link that was used, ends it.
+     *
+     * @throws Refusal
+     */
+    public function invite(Staff $one, Staff $by): void
+    {
+        $this->refuseAbove($one, $by);
+        if (!$one->active) {
+            throw new InvalidInput('active', "{$one->name} has left.");
+        }
+        $this->acts->noting("invited {$one->name} by mail", $by, $one->id);
+        $this->bus->dispatch(new SendPasswordLink($one->email, true));
     }
 
     /** @throws Refusal */

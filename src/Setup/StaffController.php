@@ -11,6 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Business\Absence;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Record\Edit;
@@ -22,14 +23,20 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class StaffController
 {
-    public function __construct(private EntityManagerInterface $em, private StaffChanges $changes, private SetupView $view)
+    public function __construct(private EntityManagerInterface $em, private StaffChanges $changes, private AbsenceChanges $absences, private SetupView $view)
     {
     }
 
     #[Route('', methods: ['POST'])]
     public function add(Request $request, #[CurrentUser] Staff $staff): Response
     {
-        [$one, $password] = $this->changes->add(new Edit(JsonBody::read($request)), $staff);
+        $edit = new Edit(JsonBody::read($request));
+        [$one, $password] = $this->changes->add($edit, $staff);
+        if (true === $edit->yes('invite')) {
+            $this->changes->invite($one, $staff);
+
+            return $this->withPassword($one, '', $staff, 201);
+        }
 
         return $this->withPassword($one, $password, $staff, 201);
     }
@@ -54,6 +61,30 @@ final readonly class StaffController
     public function leave(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->changes->leave($this->one($id), (new Edit(JsonBody::read($request)))->text('handTo', 36) ?? '', $staff);
+
+        return new JsonResponse($this->view->show($staff));
+    }
+
+    #[Route('/{id}/absences', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
+    public function away(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->absences->add($this->one($id), new Edit(JsonBody::read($request)), $staff);
+
+        return new JsonResponse($this->view->show($staff), 201);
+    }
+
+    #[Route('/{id}/absences/{absence}', requirements: ['id' => '[0-9a-f-]{36}', 'absence' => '[0-9a-f-]{36}'], methods: ['DELETE'])]
+    public function back(string $id, string $absence, #[CurrentUser] Staff $staff): Response
+    {
+        $this->absences->remove($this->em->getRepository(Absence::class)->findOneBy(['id' => $absence, 'staff' => $this->one($id)]) ?? throw Problem::notFound('absence'), $staff);
+
+        return new JsonResponse($this->view->show($staff));
+    }
+
+    #[Route('/{id}/invitation', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
+    public function invite(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $this->changes->invite($this->one($id), $staff);
 
         return new JsonResponse($this->view->show($staff));
     }

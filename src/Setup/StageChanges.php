@@ -12,15 +12,15 @@ use Telamon\Projects\Project;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
-use Telamon\Rules\StageInRules;
+use Telamon\Rules\NameInRules;
 use Telamon\Staff\Staff;
 
-/** Adds, names, orders and removes the stages. Projects follow the name of their stage by themselves (the database does it), rules by StageInRules. */
+/** Adds, names, orders and removes the stages. Projects follow the name of their stage by themselves (the database does it), rules by NameInRules. */
 final readonly class StageChanges
 {
     private const MOST = 20;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private StageInRules $rules, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private ClockInterface $clock)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class StageChanges
         $this->acts->carryOut(null === $place ? "changed the stage {$stage->name}" : "moved the stage {$stage->name}", $staff, function () use ($stage, $edit, $place): void {
             $name = $this->named($edit, $stage) ?? $stage->name;
             if ($name !== $stage->name) {
-                $this->rules->rename($stage->name, $name);
+                $this->rules->renameStage($stage->name, $name);
             }
             $stage->become($name, self::ends($edit) ?? $stage->ends, self::days($edit, $stage->days));
             $this->refuseAllClosed($stage);

@@ -19,12 +19,12 @@ use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
-/** What the business does: its services and the stages of a project. */
+/** What the business does: its services, the stages of a project, and tags. */
 #[Route('/api/setup')]
 #[IsGranted(Permission::SetUp->value)]
 final readonly class WorkController
 {
-    public function __construct(private EntityManagerInterface $em, private ServiceChanges $services, private StageChanges $stages, private SetupView $view)
+    public function __construct(private EntityManagerInterface $em, private ServiceChanges $services, private StageChanges $stages, private TagChanges $tags, private SetupView $view)
     {
     }
 
@@ -64,6 +64,22 @@ final readonly class WorkController
     public function removeStage(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->stages->remove($this->stage($id), $request->query->getString('to'), $staff);
+
+        return $this->answer($staff);
+    }
+
+    #[Route('/tags', methods: ['PUT'])]
+    public function renameTag(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->tags->rename(new Edit(JsonBody::read($request)), $staff);
+
+        return $this->answer($staff);
+    }
+
+    #[Route('/tags', methods: ['DELETE'])]
+    public function removeTag(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->tags->remove($request->query->getString('tag'), $staff);
 
         return $this->answer($staff);
     }

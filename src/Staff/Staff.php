@@ -29,6 +29,16 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     #[ORM\Column]
     public bool $active = true;
 
+    /**
+     * When they work: local spans by ISO 8601 day of the week; empty for the hours of the business.
+     *
+     * @var array<int, list<array{string, string}>>
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $hours = [];
+
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254, unique: true)]
@@ -58,6 +68,12 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
         $this->email = $email;
         $this->initials = $initials;
         $this->role = $role;
+    }
+
+    /** @param array<int, list<array{string, string}>> $hours as above */
+    public function work(array $hours): void
+    {
+        $this->hours = $hours;
     }
 
     /** Whether they can sign in; whoever is signed in when it ends no longer is. */

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
+use Telamon\Business\Service;
 use Telamon\Core\Answers\AnswerCheck;
 use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
@@ -18,6 +19,7 @@ use Telamon\Core\Form\Faults;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
+use Telamon\Core\Form\Readings;
 use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
@@ -183,6 +185,14 @@ final readonly class Receiver
         };
     }
 
+    /** @return int|null working minutes that the service asked for promises; null where the form's promise counts */
+    private function promise(Readings $readings): ?int
+    {
+        $service = $readings->for(Destination::ProjectService)?->string() ?? '';
+
+        return '' === $service ? null : $this->em->getRepository(Service::class)->findOneBy(['key' => $service, 'retired' => false])?->promiseMinutes;
+    }
+
     /**
      * @param array<string, mixed> $answers
      *
@@ -204,7 +214,7 @@ final readonly class Receiver
             $readings->doubts(),
             $arriving->channel,
             $now,
-            $this->business->workingTime()->add($now, min($form->promiseMinutes, Faults::LONGEST_PROMISE)),
+            $this->business->workingTime()->add($now, min($this->promise($readings) ?? $form->promiseMinutes, Faults::LONGEST_PROMISE)),
             $key,
             $arriving->origin,
             $arriving->continues,

@@ -89,6 +89,37 @@ final class PasswordTest extends AppTestCase
         $this->call('PUT', '/api/public/password', ['token' => $token, 'password' => self::NEXT])->ok(410);
     }
 
+    public function testSomebodyNewIsInvitedByALinkThatIsGoodForAWeek(): void
+    {
+        $this->signIn();
+        $added = $this->post('/api/setup/staff', ['name' => 'Una Merrow', 'email' => 'una@marrowby.example', 'role' => 'field', 'invite' => true])->ok(201);
+        self::assertSame('', $added->text('password'), 'no password is shown');
+        $token = $this->mailedToken();
+        $this->clock->modify('+6 days');
+        $this->call('PUT', '/api/public/password', ['token' => $token, 'password' => self::NEXT])->ok(204);
+        $this->post('/api/session', ['email' => 'una@marrowby.example', 'password' => self::NEXT])->ok();
+        $this->call('PUT', '/api/public/password', ['token' => $token, 'password' => self::NEXT])->ok(410);
+    }
+
+    public function testAnInvitationEndsAfterAWeekAndWithANewPassword(): void
+    {
+        $this->signIn();
+        $id = $this->db()->fetchOne("SELECT id FROM staff WHERE initials = 'PT'");
+        self::assertIsString($id);
+        $this->post("/api/setup/staff/$id/invitation")->ok();
+        $token = $this->mailedToken();
+        $this->post("/api/setup/staff/$id/password")->ok();
+        $this->call('PUT', '/api/public/password', ['token' => $token, 'password' => self::NEXT])->ok(410);
+        $this->post("/api/setup/staff/{$this->owner()}/invitation")->ok(403);
+    }
+
+    private function owner(): string
+    {
+        $id = $this->db()->fetchOne("SELECT id FROM staff WHERE role = 'owner'");
+
+        return \is_string($id) ? $id : self::fail('no owner');
+    }
+
     public function testNoAnswerTellsWhoIsHere(): void
     {
         $known = $this->post('/api/public/password-links', ['email' => 'pim@marrowby.example'])->ok(204);

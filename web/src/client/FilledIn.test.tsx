@@ -17,7 +17,7 @@ const form: PublicForm = {
   version: 3,
   checkPage: false,
   copy: false,
-  business: { name: 'Workshop', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
+  business: { name: 'Workshop', phone: '', phoneText: '', hours: '', address: '', drawing: '', accent: '', logo: null },
   pages: [
     {
       key: 'you',

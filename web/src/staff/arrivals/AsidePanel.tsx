@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { KeyScope, useLetters } from '../keys';
+import { useOffers } from '../people/queries';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { useEscape } from '../shell/useEscape';
 import { StaffField } from '../shell/StaffField';
@@ -28,14 +29,22 @@ export function AsidePanel(props: Props) {
 function Reasons({ name, one, onChoose, onCancel, error }: Props) {
   const [note, setNote, forget] = useUnsaved(`aside.${name}`, '');
   const [double, setDouble] = useState('');
-  const choose = (reason: AsideReason) => {
+  const own = useOffers().data?.asideReasons ?? [];
+  const choose = (reason: string) => {
     forget();
-    onChoose(reason, note, reason === 'duplicate' ? double.trim() : '');
+    const usual = asideReasons.find(({ value }) => value === reason)?.value;
+    // A reason of the business's own is something else, in its words.
+    if (usual) onChoose(usual, note, usual === 'duplicate' ? double.trim() : '');
+    else onChoose('other', [reason, note.trim()].filter(Boolean).join('. '), '');
   };
   const panel = useRef<HTMLDivElement>(null);
-  const options = asideReasons.map((reason, i) => ({ ...reason, hotkey: String(i + 1) }));
+  const options = [
+    ...asideReasons.slice(0, -1),
+    ...own.map((one) => ({ value: one, label: one })),
+    ...asideReasons.slice(-1),
+  ].map((reason, i) => ({ ...reason, ...(i < 9 ? { hotkey: String(i + 1) } : {}) }));
   useLetters(
-    options.map((option) => option.hotkey),
+    options.flatMap((option) => option.hotkey ?? []),
     (letter) => {
       const option = options.find((one) => one.hotkey === letter);
       if (option) choose(option.value);
@@ -50,7 +59,7 @@ function Reasons({ name, one, onChoose, onCancel, error }: Props) {
       <h2>
         Why {name.startsWith('these ') ? 'are' : 'is'} {name} set aside?
       </h2>
-      <ChoiceBlocks label="Reason" options={options} chosen={null} onChoose={(value) => choose(value as AsideReason)} />
+      <ChoiceBlocks label="Reason" options={options} chosen={null} onChoose={choose} />
       <StaffField
         label="Note, if you like, before you choose"
         value={note}

@@ -16,7 +16,7 @@ export function asPublic(definition: Definition, today: string): Schema<'PublicF
     version: 0,
     checkPage: definition.checkPage ?? false,
     copy: definition.copy ?? false,
-    business: { name: '', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
+    business: { name: '', phone: '', phoneText: '', hours: '', address: '', drawing: '', accent: '', logo: null },
     pages: definition.pages.map((page) => ({
       key: page.key,
       title: page.title,

@@ -17,7 +17,7 @@ const form: Schema<'PublicForm'> = {
   checkPage: false,
   copy: false,
   steps: [],
-  business: { name: '', phone: '', phoneText: '', hours: '', address: '', drawing: '' },
+  business: { name: '', phone: '', phoneText: '', hours: '', address: '', drawing: '', accent: '', logo: null },
   pages: [
     {
       key: 'p',

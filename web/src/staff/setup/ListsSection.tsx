@@ -7,7 +7,7 @@ const lines = (text = '') => text.split('\n').filter((line) => line.trim() !== '
 /** What is offered where somebody says where work came from, or why it was lost. */
 export function ListsSection({ setup }: { setup: Setup }) {
   const edit = useLists();
-  const fact = (key: 'sources' | 'lostReasons', label: string): Fact<Edit> => ({
+  const fact = (key: 'sources' | 'lostReasons' | 'asideReasons', label: string): Fact<Edit> => ({
     key,
     label,
     shown: setup[key].join(', '),
@@ -19,7 +19,11 @@ export function ListsSection({ setup }: { setup: Setup }) {
       name="setup.lists"
       title="Sources and reasons"
       canEdit
-      facts={[fact('sources', 'Work comes from'), fact('lostReasons', 'Lost because')]}
+      facts={[
+        fact('sources', 'Work comes from'),
+        fact('lostReasons', 'Lost because'),
+        fact('asideReasons', 'Set aside because'),
+      ]}
       saving={edit}
       save={(part) => edit.mutateAsync(part)}
     />

@@ -14,7 +14,7 @@ interface Props {
 export function Rows({ title, add, adds, columns, children }: Props) {
   const [, show] = useShown();
   return (
-    <>
+    <div className={columns.length > 2 ? 'setup-four' : undefined}>
       <div className="section-head">
         <h2>{title}</h2>
         {add && adds && (
@@ -32,7 +32,7 @@ export function Rows({ title, add, adds, columns, children }: Props) {
         ))}
       </p>
       <ul className="setup-rows">{children}</ul>
-    </>
+    </div>
   );
 }
 

@@ -4,8 +4,17 @@ import { FactList, type Fact } from '../shell/FactList';
 import { useToast } from '../shell/Toast';
 import { AddPane } from './AddPane';
 import { PasswordOnce } from './PasswordOnce';
-import { useAddStaff, useChangeStaff, useLeaving, useNewPassword, type Setup, type SetupStaff } from './queries';
+import {
+  useAddStaff,
+  useChangeStaff,
+  useInvite,
+  useLeaving,
+  useNewPassword,
+  type Setup,
+  type SetupStaff,
+} from './queries';
 import { roleHints, roleWords } from './roles';
+import { StaffHours } from './StaffHours';
 
 type Edit = Omit<Parameters<ReturnType<typeof useChangeStaff>['mutateAsync']>[0], 'id'>;
 
@@ -13,6 +22,7 @@ const roles = (Object.keys(roleHints) as SetupStaff['role'][]).map((value) => ({
 
 export function NewStaff({ onDone }: { onDone: () => void }) {
   const add = useAddStaff();
+  const toast = useToast();
   const [given, setGiven] = useState<{ password: string; email: string } | null>(null);
   const added = useRef(false);
   if (given) return <PasswordOnce {...given} onDone={onDone} />;
@@ -26,8 +36,13 @@ export function NewStaff({ onDone }: { onDone: () => void }) {
         // Added, the pane stays: it shows the password.
         if (!added.current) onDone();
       }}
-      onSave={async ({ name = '', email = '', role = 'field' }) => {
-        const answer = await add.mutateAsync({ name, email, role: role as SetupStaff['role'] });
+      onSave={async ({ name = '', email = '', role = 'field', how = '' }) => {
+        const invite = how === 'mail';
+        const answer = await add.mutateAsync({ name, email, role: role as SetupStaff['role'], invite });
+        if (invite) {
+          toast({ words: `A link goes to ${answer.email}; it is good for seven days.` });
+          return;
+        }
         added.current = true;
         setGiven(answer);
       }}
@@ -35,6 +50,15 @@ export function NewStaff({ onDone }: { onDone: () => void }) {
         { key: 'name', label: 'Name', value: '' },
         { key: 'email', label: 'Email, to sign in with', value: '', kind: 'email' },
         { key: 'role', label: 'May do', value: 'field', options: roles },
+        {
+          key: 'how',
+          label: 'Password',
+          value: 'mail',
+          options: [
+            { value: 'mail', label: 'they choose it, by a link in a mail' },
+            { value: 'shown', label: 'one is made and shown to you once' },
+          ],
+        },
       ]}
     />
   );
@@ -48,6 +72,7 @@ export function StaffPane({ one, setup, onDone }: { one: SetupStaff; setup: Setu
   const edit = useChangeStaff();
   const leaving = useLeaving();
   const renew = useNewPassword();
+  const invite = useInvite();
   const toast = useToast();
   const [given, setGiven] = useState<{ password: string; email: string } | null>(null);
   const [goes, setGoes] = useState(false);
@@ -108,6 +133,7 @@ export function StaffPane({ one, setup, onDone }: { one: SetupStaff; setup: Setu
           },
         ]}
       />
+      <StaffHours one={one} canEdit={canEdit} />
       <Holds one={one} />
       <div className="setup-does">
         {one.active && canEdit && (
@@ -120,6 +146,21 @@ export function StaffPane({ one, setup, onDone }: { one: SetupStaff; setup: Setu
             }
           >
             Give a new password
+          </button>
+        )}
+        {one.active && canEdit && !one.you && (
+          <button
+            type="button"
+            className="link-button"
+            disabled={invite.isPending}
+            onClick={() =>
+              invite.mutate(one.id, {
+                onSuccess: () => toast({ words: `A link goes to ${one.email}; it is good for seven days.` }),
+                onError: (error) => toast({ words: error.message }),
+              })
+            }
+          >
+            Send a link to choose one
           </button>
         )}
         {one.active && canEdit && !one.you && others.length > 0 && (

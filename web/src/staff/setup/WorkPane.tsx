@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { count } from '../../shared/numbers';
 import { FactList, type Fact } from '../shell/FactList';
 import { useToast } from '../shell/Toast';
 import { AddPane } from './AddPane';
@@ -17,6 +18,19 @@ const ends = [
   { value: 'won', label: 'closed, won' },
   { value: 'lost', label: 'closed, lost' },
 ];
+
+const leadWays: Record<Service['led'], string> = {
+  named: 'the person who is named',
+  turns: 'those who take turns, one after the other',
+  fewest: 'whoever of them leads fewest',
+};
+
+function ledBy(service: Service, setup: Setup): string {
+  const names = service.among
+    .map((id) => setup.staff.find((one) => one.id === id)?.name.split(' ')[0] ?? '')
+    .join(', ');
+  return { named: service.lead, turns: `by turns, ${names}`, fewest: `whoever leads fewest of ${names}` }[service.led];
+}
 
 export function NewService({ setup, onDone }: { setup: Setup; onDone: () => void }) {
   const add = useAddService();
@@ -59,17 +73,44 @@ export function ServicePane({ service, setup }: { service: Service; setup: Setup
     {
       key: 'lead',
       label: 'Led by',
-      shown: service.lead,
+      shown: ledBy(service, setup),
       fields: [
         {
-          key: 'lead',
-          label: 'Led by',
-          value: service.leadId,
+          key: 'led',
+          label: 'A new project goes to',
+          value: service.led,
+          options: Object.entries(leadWays).map(([value, label]) => ({ value, label })),
+          hint: 'From the next plan on; open projects stay where they are. Rules go first.',
+        },
+        { key: 'lead', label: 'Named', value: service.leadId, options: people(setup) },
+        {
+          key: 'among',
+          label: 'Who takes turns',
+          value: service.among.join(','),
+          several: true,
           options: people(setup),
-          hint: 'New projects go to them from the next plan on; open ones stay where they are. Rules go first.',
+          hint: 'Whoever is away gets no turn.',
         },
       ],
-      edit: ({ lead = '' }) => ({ lead }),
+      edit: ({ lead = '', led = 'named', among = '' }) => ({
+        lead,
+        led: led as Service['led'],
+        among: among.split(',').filter(Boolean),
+      }),
+    },
+    {
+      key: 'promise',
+      label: 'Promise',
+      shown: service.promise === null ? 'as the form promises' : `answer in ${count(service.promise, 'working hour')}`,
+      fields: [
+        {
+          key: 'promise',
+          label: 'Answer within so many working hours',
+          value: service.promise === null ? '' : String(service.promise),
+          hint: 'For inquiries that name this service, from now on. Empty for what the form promises.',
+        },
+      ],
+      edit: ({ promise = '' }) => ({ promise }),
     },
     {
       key: 'checklist',

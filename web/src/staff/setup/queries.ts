@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, need, type Schema } from '../../shared/api';
+import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
+import { readSpans } from './hours';
 
 export type Setup = Schema<'Setup'>;
 export type CustomField = Schema<'CustomField'>;
@@ -28,11 +29,17 @@ function useSetupChange<T, R extends Setup | Schema<'SetupWithPassword'> = Setup
         queryKeys.day,
         queryKeys.allSubmissions,
         ['projects'],
+        ['clients'],
       ]) {
         void queries.invalidateQueries({ queryKey });
       }
     },
   });
+}
+
+function unread(path: string): never {
+  const message = 'Write it like 09:00 to 17:30.';
+  throw new ProblemError({ type: '', title: '', status: 422, detail: message, violations: [{ path, message }] });
 }
 
 const by = (id: string) => ({ params: { path: { id } } });
@@ -75,6 +82,40 @@ export const useChangeStaff = () =>
   useSetupChange(({ id, ...body }: Part<Schema<'StaffEdit'>>) =>
     need(api.PUT('/api/setup/staff/{id}', { ...by(id), body })),
   );
+/** Hours of their own as they are written, a text a day; or those of the business. */
+export const useStaffHours = () =>
+  useSetupChange(({ id, own, texts }: Part<{ own: boolean; texts: string[] }>) => {
+    const hours = texts.map((text, i) => ({ day: i + 1, spans: readSpans(text) ?? unread(`day${i + 1}`) }));
+    return need(api.PUT('/api/setup/staff/{id}', { ...by(id), body: { hours: own ? hours : [] } }));
+  });
+export const useAbsence = () =>
+  useSetupChange(
+    ({ of, ...body }: { of: string } & ({ first: string; last: string; note: string } | { absence: string })) =>
+      need(
+        'absence' in body
+          ? api.DELETE('/api/setup/staff/{id}/absences/{absence}', {
+              params: { path: { id: of, absence: body.absence } },
+            })
+          : api.POST('/api/setup/staff/{id}/absences', { ...by(of), body }),
+      ),
+  );
+export const useInvite = () =>
+  useSetupChange((id: string) => need(api.POST('/api/setup/staff/{id}/invitation', by(id))));
+export const useTagChange = () =>
+  useSetupChange((body: { tag: string; to?: string }) =>
+    need(
+      body.to === undefined
+        ? api.DELETE('/api/setup/tags', { params: { query: { tag: body.tag } } })
+        : api.PUT('/api/setup/tags', { body: { tag: body.tag, to: body.to } }),
+    ),
+  );
+export const useLogo = () =>
+  useSetupChange((file: File | null) => {
+    if (!file) return need(api.DELETE('/api/setup/logo'));
+    const body = new FormData();
+    body.append('file', file);
+    return need(api.POST('/api/setup/logo', { body: body as never, bodySerializer: () => body }));
+  });
 export const useNewPassword = () =>
   useSetupChange((id: string) => need(api.POST('/api/setup/staff/{id}/password', by(id))));
 export const useLeaving = () =>

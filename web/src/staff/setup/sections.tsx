@@ -5,8 +5,10 @@ import { ClosureList, HoursSection } from './HoursSection';
 import { IntakeSection, MatchingSection } from './IntakeSection';
 import { ListsSection } from './ListsSection';
 import { ServicesSection, StaffSection, TextsSection } from './PeopleSection';
+import { PagesSection } from './PagesSection';
 import type { Setup } from './queries';
 import { StagesSection } from './StagesSection';
+import { TagsSection } from './TagsSection';
 
 export interface Section {
   key: string;
@@ -25,6 +27,12 @@ export const sections: Section[] = [
     title: 'Business',
     holds: ({ business }) => `${business.name}, ${business.timeZone}`,
     show: ({ business }) => <BusinessSection business={business} />,
+  },
+  {
+    key: 'pages',
+    title: 'Public pages',
+    holds: ({ business }) => `${business.accent || 'the usual colour'}, ${business.logo ? 'a logo' : 'no logo'}`,
+    show: ({ business }) => <PagesSection business={business} />,
   },
   {
     key: 'hours',
@@ -58,9 +66,15 @@ export const sections: Section[] = [
   {
     key: 'lists',
     title: 'Sources and reasons',
-    holds: ({ sources, lostReasons }) =>
-      `${many(sources.length, 'source')}, ${many(lostReasons.length, 'reason')} for lost`,
+    holds: ({ sources, lostReasons, asideReasons }) =>
+      `${many(sources.length, 'source')}, ${many(lostReasons.length, 'reason')} for lost, ${asideReasons.length} set aside`,
     show: (setup) => <ListsSection setup={setup} />,
+  },
+  {
+    key: 'tags',
+    title: 'Tags',
+    holds: ({ tags }) => (tags.length ? `${many(tags.length, 'tag')}, ${tags[0]?.tag ?? ''} and on` : 'none yet'),
+    show: ({ tags }) => <TagsSection tags={tags} />,
   },
   {
     key: 'fields',

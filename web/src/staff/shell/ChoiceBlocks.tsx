@@ -3,7 +3,7 @@ import './choice.css';
 
 interface Props {
   label: string;
-  options: { value: string; hotkey: string; label: string }[];
+  options: { value: string; hotkey?: string; label: string }[];
   chosen: string | null;
   open?: boolean;
   onChoose: (value: string) => void;

@@ -14,6 +14,8 @@ export interface FactField {
   /** What it is filled in like, or what it does. */
   hint?: string;
   options?: { value: string; label: string }[];
+  /** Whether several of the options may be chosen: their values are parted by commas, in the order chosen. */
+  several?: boolean;
   /** Offered while typing; anything else may be written too. */
   suggestions?: string[];
 }
@@ -46,7 +48,14 @@ function faultOf(error: Error | null, key: string): string | null {
 }
 
 /** What the field says on file, as it is shown. */
-function onFile({ value, options }: FactField): string {
+function onFile({ value, options, several }: FactField): string {
+  if (several)
+    return (
+      options
+        ?.filter((one) => value.split(',').includes(one.value))
+        .map((one) => one.label)
+        .join(', ') || 'nobody'
+    );
   return options?.find((option) => option.value === value)?.label ?? (value || 'nothing');
 }
 
@@ -153,8 +162,14 @@ function FactEdit({
             };
             return (
               <div key={field.key} className={fault ? 'staff-field wrong' : 'staff-field'}>
-                <label htmlFor={shared.id}>{field.label}</label>
-                {field.options ? (
+                {!field.several && <label htmlFor={shared.id}>{field.label}</label>}
+                {field.several ? (
+                  <SeveralOf
+                    field={field}
+                    value={shared.value}
+                    onChange={(value) => shared.onChange({ target: { value } })}
+                  />
+                ) : field.options ? (
                   <select {...shared}>
                     {field.options.map((option) => (
                       <option key={option.value} value={option.value}>
@@ -212,5 +227,30 @@ function FactEdit({
         </form>
       </dd>
     </div>
+  );
+}
+
+/** Several of what is offered, ticked. */
+function SeveralOf({ field, value, onChange }: { field: FactField; value: string; onChange: (value: string) => void }) {
+  const chosen = value.split(',').filter(Boolean);
+  return (
+    <fieldset className="several-of">
+      <legend>{field.label}</legend>
+      {field.options?.map((one) => (
+        <label key={one.value}>
+          <input
+            type="checkbox"
+            checked={chosen.includes(one.value)}
+            onChange={(event) =>
+              onChange(
+                (event.target.checked ? [...chosen, one.value] : chosen.filter((id) => id !== one.value)).join(','),
+              )
+            }
+          />{' '}
+          {one.label}
+          {chosen.includes(one.value) && chosen.length > 1 && <small> {chosen.indexOf(one.value) + 1}</small>}
+        </label>
+      ))}
+    </fieldset>
   );
 }
