@@ -153,8 +153,8 @@ describe('records', () => {
 
   it('Clients lists, and finds what is typed', async () => {
     const calls = showScreen('/clients', '/clients', <ClientsScreen />, {
-      'GET /api/clients': { items: [client], next: null, total: 1 },
-      'GET /api/clients?q=zz': { items: [], next: null, total: 0 },
+      'GET /api/clients': { items: [client], next: null, total: 1, counted: 1000 },
+      'GET /api/clients?q=zz': { items: [], next: null, total: 0, counted: 1000 },
     });
     expect((await screen.findByRole('link', { name: 'Orla Fennick' })).getAttribute('href')).toBe('/clients/c1');
     expect(screen.getByText('1 client on file')).toBeTruthy();
@@ -165,7 +165,12 @@ describe('records', () => {
 
   it('Clients walks with J and K', async () => {
     showScreen('/clients', '/clients', <ClientsScreen />, {
-      'GET /api/clients': { items: [client, { ...client, id: 'c2', name: 'Wilf Ambry' }], next: null, total: 2 },
+      'GET /api/clients': {
+        items: [client, { ...client, id: 'c2', name: 'Wilf Ambry' }],
+        next: null,
+        total: 2,
+        counted: 1000,
+      },
     });
     await screen.findByRole('link', { name: 'Wilf Ambry' });
     fireEvent.keyDown(window, { key: 'ArrowDown', code: 'ArrowDown' });

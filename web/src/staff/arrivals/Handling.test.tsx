@@ -172,6 +172,24 @@ describe('what is done with arrivals', () => {
     );
   });
 
+  it('sets aside for a reason of the business’s own, with the note behind it', async () => {
+    const calls = show({
+      ...waiting,
+      'GET /api/rules': { items: [], offers: { staff: [], asideReasons: ['Too far away'] } },
+      'POST /api/submissions/a1/set-aside': { ...row, state: 'set-aside' },
+    });
+    await screen.findByText('04/05/2027');
+    fireEvent.keyDown(window, { key: 'a', code: 'KeyA' });
+    fireEvent.change(await screen.findByLabelText(/Note, if you like/), { target: { value: 'Kerry' } });
+    fireEvent.click(await screen.findByText('Too far away'));
+    await waitFor(() =>
+      expect(calls.find((call) => call.path.endsWith('/set-aside'))?.body).toEqual({
+        reason: 'other',
+        note: 'Too far away. Kerry',
+      }),
+    );
+  });
+
   it('shows who still waits for an answer after a rule has accepted', async () => {
     const owed = { ...row, state: 'accepted' as const, toDecide: 0 };
     const calls = show({

@@ -95,12 +95,17 @@ export function ClientsScreen() {
   const by = narrowedBy(search);
   const sort = by.sort ?? 'name';
   const narrow = (part: Record<string, string>) => {
-    const next = new URLSearchParams(search);
-    for (const [key, value] of Object.entries(part)) {
-      if (value) next.set(key, value);
-      else next.delete(key);
-    }
-    setSearch(next, { replace: true });
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const [key, value] of Object.entries(part)) {
+          if (value) next.set(key, value);
+          else next.delete(key);
+        }
+        return next;
+      },
+      { replace: true },
+    );
   };
   const [typed, setTyped] = useTyped(search.get('q') ?? '', (text) => narrow({ q: text }));
   const [place, setPlace] = useTyped(search.get('place') ?? '', (text) => narrow({ place: text }));

@@ -108,6 +108,8 @@ describe('what belongs to a client', () => {
   });
 });
 
+const view = { id: 'v1', name: 'Choirs', search: 'tag=choir', hidden: ['Email'] };
+
 describe('the list of clients', () => {
   beforeEach(() => standInForTheBrowser());
   afterEach(() => {
@@ -130,17 +132,24 @@ describe('the list of clients', () => {
 
   it('is narrowed, sorted, and several are tagged at once', async () => {
     const calls = showScreen('/clients', '/clients', <ClientsScreen />, {
-      'GET /api/clients': { items: [row], next: null, total: 1 },
+      'GET /api/clients': { items: [row], next: null, total: 1, counted: 1000 },
+      'GET /api/lists/clients/views': { items: [view] },
+      'POST /api/lists/clients/views': view,
       'GET /api/clients/tags': { items: ['choir'] },
-      'GET /api/rules': { items: [], offers: { staff: [{ value: 's2', label: 'Sorcha Vell' }] } },
+      'GET /api/rules': {
+        items: [],
+        offers: { staff: [{ value: 's2', label: 'Sorcha Vell' }], services: [{ value: 'tuning', label: 'Tuning' }] },
+      },
       'POST /api/clients/several': { changed: 1 },
     });
     fireEvent.change(await screen.findByLabelText('Tag'), { target: { value: 'choir' } });
     await waitFor(() => expect(calls.some((call) => call.query.get('tag') === 'choir')).toBe(true));
     fireEvent.click(screen.getByText('Open work'));
     await waitFor(() => expect(calls.some((call) => call.query.get('state') === 'open-work')).toBe(true));
-    fireEvent.click(screen.getByRole('button', { name: /Client since/ }));
-    await waitFor(() => expect(calls.some((call) => call.query.get('sort') === 'newest')).toBe(true));
+    fireEvent.click(screen.getByRole('button', { name: /Last contact/ }));
+    await waitFor(() => expect(calls.some((call) => call.query.get('sort') === '-contact')).toBe(true));
+    fireEvent.click(screen.getByRole('button', { name: /Last contact/ }));
+    await waitFor(() => expect(calls.some((call) => call.query.get('sort') === 'contact')).toBe(true));
     expect(screen.getByText('CSV').getAttribute('href')).toContain('tag=choir');
     fireEvent.click(screen.getByLabelText('Choose Bryony Tesk'));
     expect(screen.getByText('CSV').getAttribute('href')).toContain('ids=c1');
@@ -149,5 +158,54 @@ describe('the list of clients', () => {
     expect(await screen.findByText(/1 client tagged spring/)).toBeTruthy();
     expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ ids: ['c1'], tag: 'spring' });
     await waitFor(() => expect(screen.queryByText('1 client chosen')).toBeNull());
+  });
+
+  it('is narrowed further, shows other columns, and is saved under a name', async () => {
+    localStorage.clear();
+    const calls = showScreen('/clients', '/clients', <ClientsScreen />, {
+      'GET /api/clients': { items: [row], next: null, total: 1001, counted: 1000 },
+      'GET /api/lists/clients/views': { items: [view] },
+      'POST /api/lists/clients/views': view,
+      'GET /api/clients/tags': { items: [] },
+      'GET /api/rules': { items: [], offers: { staff: [], services: [{ value: 'tuning', label: 'Tuning' }] } },
+    });
+    await screen.findByText('Tuning');
+    fireEvent.change(screen.getByLabelText('Service', { selector: 'select' }), { target: { value: 'tuning' } });
+    await waitFor(() => expect(calls.some(({ query }) => query.get('service') === 'tuning')).toBe(true));
+    fireEvent.change(screen.getByLabelText('Last contact', { selector: 'select' }), {
+      target: { value: 'over-a-year' },
+    });
+    await waitFor(() => expect(calls.some(({ query }) => query.get('contact') === 'over-a-year')).toBe(true));
+    fireEvent.change(screen.getByLabelText('Place'), { target: { value: 'Marrow' } });
+    await waitFor(() =>
+      expect(
+        calls.some(
+          ({ query }) =>
+            query.get('place') === 'Marrow' &&
+            query.get('service') === 'tuning' &&
+            query.get('contact') === 'over-a-year',
+        ),
+      ).toBe(true),
+    );
+    expect(await screen.findByText('More than 1,000 clients found')).toBeTruthy();
+    expect(screen.queryByRole('columnheader', { name: 'Organisation' })).toBeNull();
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Organisation' }));
+    expect(screen.getByRole('columnheader', { name: 'Organisation' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Save this view' }));
+    fireEvent.change(screen.getByLabelText(/Name of this view/), { target: { value: 'Quiet' } });
+    fireEvent.submit(screen.getByLabelText(/Name of this view/));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toEqual({
+        name: 'Quiet',
+        search: 'service=tuning&contact=over-a-year&place=Marrow',
+        hidden: ['Client since'],
+      }),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Choirs' }));
+    await waitFor(() => expect(calls.some(({ query }) => query.get('tag') === 'choir')).toBe(true));
+    expect(screen.queryByRole('columnheader', { name: 'Email' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Clear' }));
+    await waitFor(() => expect(screen.getByText('More than 1,000 clients on file')).toBeTruthy());
+    localStorage.clear();
   });
 });

@@ -82,7 +82,7 @@ describe('a form’s table', () => {
     expect(screen.getByText('21 % to 94 %')).toBeTruthy();
   });
 
-  it('keeps a way of looking, uses it and forgets it', async () => {
+  it('saves a way of looking, uses it and removes it', async () => {
     const view = { id: 'v1', name: 'Squeaks', filter: { q: 'squeak', state: 'waiting', sort: '', hidden: ['name'] } };
     let views = [view];
     const calls = showTable({
@@ -95,13 +95,13 @@ describe('a form’s table', () => {
     });
     fireEvent.click(await screen.findByText('Squeaks'));
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('In any answer').value).toBe('squeak'));
-    fireEvent.click(screen.getByText('keep this one'));
+    fireEvent.click(screen.getByText('Save this view'));
     fireEvent.change(screen.getByLabelText(/Name of this view/), { target: { value: 'Again' } });
     fireEvent.submit(screen.getByLabelText(/Name of this view/));
     await waitFor(() =>
       expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ name: 'Again', filter: view.filter }),
     );
-    fireEvent.click(screen.getByRole('button', { name: 'Forget Squeaks' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove the view Squeaks' }));
     await waitFor(() => expect(screen.queryByText('Squeaks')).toBeNull());
   });
 });

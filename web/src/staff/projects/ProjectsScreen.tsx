@@ -99,12 +99,17 @@ export function ProjectsScreen() {
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const stages = list.data?.pages[0]?.stages ?? [];
   const narrow = (part: Record<string, string>) => {
-    const next = new URLSearchParams(search);
-    for (const [key, value] of Object.entries(part)) {
-      if (value) next.set(key, value);
-      else next.delete(key);
-    }
-    setSearch(next, { replace: true });
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        for (const [key, value] of Object.entries(part)) {
+          if (value) next.set(key, value);
+          else next.delete(key);
+        }
+        return next;
+      },
+      { replace: true },
+    );
   };
   const [typed, setTyped] = useTyped(search.get('q') ?? '', (text) => narrow({ q: text }));
   const all = columns(today, offers?.services ?? []);

@@ -209,12 +209,14 @@ describe('setup', () => {
       target: { value: 'Ida Tesk' },
     });
     fireEvent.change(screen.getByLabelText(/to sign in with/), { target: { value: 'ida@curl.example' } });
+    fireEvent.change(screen.getByLabelText('Password'), { target: { value: 'shown' } });
     fireEvent.submit(screen.getByRole('form', { name: 'Edit Add person' }));
     expect(await screen.findByText('abcde-fghij')).toBeTruthy();
     expect(calls.find((call) => call.method === 'POST')?.body).toEqual({
       name: 'Ida Tesk',
       email: 'ida@curl.example',
       role: 'field',
+      invite: false,
     });
     fireEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(screen.queryByText('abcde-fghij')).toBeNull();
@@ -248,5 +250,75 @@ describe('setup', () => {
     expect(screen.getAllByRole('button', { name: /Business/ }).length).toBeGreaterThan(0);
     fireEvent.keyDown(screen.getByLabelText('Find a setting'), { key: 'Escape' });
     expect(screen.queryByText(/in 2 sections/)).toBeNull();
+  });
+
+  it('has a service go by turns, of those who are ticked, in that order', async () => {
+    const calls = show({ 'PUT /api/setup/services/v1': setup });
+    fireEvent.click(await screen.findByRole('button', { name: /^Cut/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^Edit Led by/ }));
+    fireEvent.change(screen.getByLabelText('A new project goes to'), { target: { value: 'turns' } });
+    const people = screen.getAllByRole('checkbox');
+    fireEvent.click(people[1] as HTMLElement);
+    fireEvent.click(people[0] as HTMLElement);
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Led by' }));
+    await waitFor(() => expect(lastPut(calls)).toMatchObject({ led: 'turns', among: ['s2', 's1'] }));
+  });
+
+  it('takes hours of somebody’s own, and says which day it cannot read', async () => {
+    const calls = show({ 'PUT /api/setup/staff/s2': setup });
+    fireEvent.click(await screen.findByRole('button', { name: /^Una Merrow/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^Edit Works/ }));
+    fireEvent.change(screen.getByLabelText('Works'), { target: { value: 'own' } });
+    fireEvent.change(screen.getByLabelText('Tuesday'), { target: { value: 'mornings' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Works' }));
+    expect(await screen.findByText('Write it like 09:00 to 17:30.')).toBeTruthy();
+    expect(screen.getByLabelText('Tuesday').getAttribute('aria-invalid')).toBe('true');
+    fireEvent.change(screen.getByLabelText('Tuesday'), { target: { value: '9 to 13' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Works' }));
+    await waitFor(() =>
+      expect((lastPut(calls) as { hours: unknown[] }).hours[1]).toEqual({
+        day: 2,
+        spans: [{ from: '09:00', to: '13:00' }],
+      }),
+    );
+  });
+
+  it('adds an absence and removes one', async () => {
+    const away = { id: 'w1', first: '2027-03-01', last: '2027-03-05', note: 'Course' };
+    const calls = show({
+      'GET /api/setup': { ...setup, staff: setup.staff.map((one) => ({ ...one, absences: [away] })) },
+      'POST /api/setup/staff/s2/absences': setup,
+      'DELETE /api/setup/staff/s2/absences/w1': setup,
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Una Merrow/ }));
+    fireEvent.click(screen.getByText('Add absence'));
+    fireEvent.change(screen.getByLabelText('First day'), { target: { value: '2027-04-01' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Absence' }));
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ first: '2027-04-01', last: '', note: '' }),
+    );
+  });
+
+  it('renames a tag, and removes one', async () => {
+    const calls = show({
+      'GET /api/setup': { ...setup, tags: [{ tag: 'choir', clients: 2, projects: 1 }] },
+      'PUT /api/setup/tags': setup,
+      'DELETE /api/setup/tags?tag=choir': setup,
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit choir/ }));
+    fireEvent.change(screen.getByLabelText('Tag'), { target: { value: 'singers' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit choir' }));
+    await waitFor(() => expect(lastPut(calls)).toEqual({ tag: 'choir', to: 'singers' }));
+  });
+
+  it('says why a colour is not taken', async () => {
+    show({
+      'PUT /api/setup/business': () =>
+        problem(422, 'Not so', [{ path: 'accent', message: 'It is too light to read.' }]),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit Colour/ }));
+    fireEvent.change(screen.getByLabelText('Colour of links and buttons'), { target: { value: '#FFCC00' } });
+    fireEvent.submit(screen.getByRole('form', { name: 'Edit Colour' }));
+    expect(await screen.findByText('It is too light to read.')).toBeTruthy();
   });
 });
