@@ -59,7 +59,8 @@ describe('the list of projects', () => {
 
   it('is narrowed by lead and service, and shows what was left out', async () => {
     const calls = show();
-    fireEvent.change(await screen.findByLabelText('Led by', { selector: 'select' }), { target: { value: 's2' } });
+    await screen.findByRole('option', { name: 'Sorcha Vell' });
+    fireEvent.change(screen.getByLabelText('Led by', { selector: 'select' }), { target: { value: 's2' } });
     await waitFor(() => expect(calls.some(({ query }) => query.get('lead') === 's2')).toBe(true));
     await screen.findAllByText('Repair work');
     fireEvent.change(screen.getByLabelText('Service', { selector: 'select' }), { target: { value: 'repair' } });
