@@ -20,6 +20,7 @@ use Telamon\Journal\Mailed;
 use Telamon\Journal\Undo;
 use Telamon\Planning\Acceptor;
 use Telamon\Planning\Decisions;
+use Telamon\Planning\MailsAhead;
 use Telamon\Planning\PlanMaker;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
@@ -67,6 +68,15 @@ final readonly class SubmissionController
         $submission = $this->get($id);
 
         return new Response($pdf->of($submission), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition('inline', "{$submission->number}.pdf")]);
+    }
+
+    /** What the mails of the plan will say, as it is decided so far. */
+    #[Route('/{id}/mails', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function mails(string $id, MailsAhead $ahead): Response
+    {
+        $submission = $this->get($id);
+
+        return new JsonResponse(['items' => SubmissionState::Waiting === $submission->state ? $ahead->of($submission, $this->plans->plan($submission)) : []]);
     }
 
     /** Keeps what is decided so far, and answers with the submission and its plan made again. */

@@ -9,6 +9,8 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Answers\Priority;
 use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\Counting;
+use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Time\ReplyClock;
@@ -23,6 +25,7 @@ use Telamon\Planning\PlanMaker;
 use Telamon\Record\Action;
 use Telamon\Record\RecordRef;
 use Telamon\Record\Records;
+use Telamon\Search\Search;
 use Telamon\Submissions\ArrivalNote;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
@@ -30,7 +33,7 @@ use Telamon\Submissions\SubmissionState;
 /** Shows submissions as the contract has them. */
 final class SubmissionView
 {
-    private const EARLIER = 3;
+    private const EARLIER = 5;
 
     private ?WorkingTime $time = null;
 
@@ -44,6 +47,7 @@ final class SubmissionView
         private readonly Decisions $decisions,
         private readonly SubmissionReader $reader,
         private readonly MessageQueue $messages,
+        private readonly Search $search,
     ) {
     }
 
@@ -134,12 +138,22 @@ final class SubmissionView
         return null;
     }
 
-    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, at: string, state: string}> what the same client sent before, the newest first */
+    /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, at: string, state: string}> what the same client, or whoever has the same address, sent before, the newest first */
     private function earlier(Submission $submission, ?string $client): array
     {
+        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $sender = $readings->for(Destination::ClientEmail)?->string() ?? '';
+        $sender = '' === $sender ? $readings->for(Destination::ClientPhone)->text ?? '' : $sender;
+        $same = '' === $sender ? [] : array_values(array_diff($this->search->holding($sender, 'submission'), [$submission->id]));
+        if (null === $client && [] === $same) {
+            return [];
+        }
         /** @var list<Submission> $found */
-        $found = null === $client ? [] : $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')->where('s.client = :client')->andWhere('s.receivedAt < :at')
-            ->setParameter('client', $client)->setParameter('at', $submission->receivedAt, 'datetime_immutable')->orderBy('s.receivedAt', 'DESC')->setMaxResults(self::EARLIER)->getQuery()->getResult();
+        $found = $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')->where('s.client = :client OR s.id IN (:same)')->andWhere('s.receivedAt < :at')
+            ->setParameter('client', $client)->setParameter('same', $same)->setParameter('at', $submission->receivedAt, 'datetime_immutable')->orderBy('s.receivedAt', 'DESC')->setMaxResults(4 * self::EARLIER)->getQuery()->getResult();
+        // What is searched holds parts of addresses too: the whole one has to be there.
+        $wrote = static fn (Submission $one): bool => \in_array(mb_strtolower($sender), array_map(static fn (mixed $answer): string => \is_string($answer) ? mb_strtolower(trim($answer)) : '', $one->answers), true);
+        $found = \array_slice(array_values(array_filter($found, static fn (Submission $one): bool => (null !== $client && $one->client?->id === $client) || $wrote($one))), 0, self::EARLIER);
 
         return array_map(fn (Submission $one): array => ['record' => RecordRef::of($one), 'at' => $one->receivedAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'state' => $one->state->value], $found);
     }
@@ -151,6 +165,30 @@ final class SubmissionView
             fn (ArrivalNote $note): array => ['text' => $note->text, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
             $this->em->getRepository(ArrivalNote::class)->findBy(['submission' => $submission], ['at' => 'ASC', 'id' => 'ASC'], 100),
         );
+    }
+
+    /** @return array{given: string, offers: list<array{value: string, label: string}>, several: bool, parts: list<string>}|null how an answer can be put right, several values or parts one a line; null where it cannot */
+    private static function right(Question $question, mixed $answer): ?array
+    {
+        $kind = $question->type;
+        $shape = $kind->corrected('');
+        if (null === $shape) {
+            return null;
+        }
+        $parts = $kind->partNames();
+        $given = match (true) {
+            [] !== $parts && \is_array($answer) => array_map(static fn (string $part): string => \is_string($answer[$part] ?? null) ? $answer[$part] : '', array_keys($parts)),
+            \is_array($answer) => array_filter($answer, is_string(...)),
+            default => [\is_scalar($answer) ? (string) $answer : ''],
+        };
+        $offered = $kind->offersOptions() || Counting::Choices === $kind->counting() ? $kind->offered($question) : [];
+
+        return [
+            'given' => implode("\n", $given),
+            'offers' => array_map(static fn (string $value): array => ['value' => $value, 'label' => $kind->labelOf($question, $value)], $offered),
+            'several' => [] === $parts && \is_array($shape),
+            'parts' => array_values($parts),
+        ];
     }
 
     /** @return list<array<string, mixed>> */
@@ -168,6 +206,7 @@ final class SubmissionView
                 'wording' => $question->wording,
                 'type' => $question->type::name(),
                 'text' => $question->type->text($question, $question->type->isFiles() ? '' : ($submission->answers[$question->key] ?? '')),
+                'right' => self::right($question, $submission->answers[$question->key] ?? ''),
                 'files' => $files[$question->key] ?? [],
             ];
         }, array_values(array_filter($submission->formVersion->definition()->questions(), static fn (Question $question): bool => $question->type->asks())));

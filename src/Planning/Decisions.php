@@ -82,9 +82,9 @@ final readonly class Decisions
     private function checkAnswers(Submission $submission, array $answers): void
     {
         $known = array_column($submission->formVersion->definition()->questions(), null, 'key');
-        foreach (array_keys($answers) as $key) {
+        foreach ($answers as $key => $text) {
             $question = $known[$key] ?? null;
-            if (!$question instanceof Question || (isset($submission->answers[$key]) && !\is_string($submission->answers[$key]))) {
+            if (!$question instanceof Question || null === $question->type->corrected($text)) {
                 throw new InvalidInput("answers.$key", 'This answer cannot be put right here.');
             }
         }

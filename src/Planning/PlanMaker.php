@@ -109,7 +109,13 @@ final readonly class PlanMaker
     private function readings(Submission $submission, Decided $decided): Readings
     {
         $form = $submission->formVersion->definition();
-        $readings = $this->reader->read($form, $decided->answers + $submission->answers);
+        $right = [];
+        foreach ($form->questions() as $question) {
+            if (isset($decided->answers[$question->key])) {
+                $right[$question->key] = $question->type->corrected($decided->answers[$question->key]);
+            }
+        }
+        $readings = $this->reader->read($form, $right + $submission->answers);
         $short = $submission->continues;
         if (null === $short) {
             return $readings;

@@ -51,6 +51,22 @@ final readonly class Search
     }
 
     /**
+     * Those that hold some words beside one another, as they are written.
+     *
+     * @return list<string> ids of records of a kind, at most as many as are looked at
+     */
+    public function holding(string $phrase, string $kind): array
+    {
+        $folded = Fold::text($phrase);
+        $ids = \strlen($folded) < 3 ? [] : $this->db->fetchFirstColumn(
+            "SELECT e.record_id FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE search_text MATCH ? AND e.kind = ? AND (' ' || e.folded || ' ') LIKE ? LIMIT ".self::POOL,
+            ["\"$folded\"", $kind, "% $folded %"],
+        );
+
+        return array_values(array_filter($ids, is_string(...)));
+    }
+
+    /**
      * @param non-empty-list<string> $words
      * @param list<string> $kinds
      * @param list<string>|null $paths

@@ -51,11 +51,12 @@ final readonly class OpenProject implements Changeable, Essential
             new LineField('title', 'Title', 'text', $this->title, 'name'),
             new LineField('lead', 'Lead', 'staff', $this->lead, 'staff'),
             new LineField('stage', 'Stage', 'stage', $this->stage, 'stage'),
+            new LineField('readyBy', 'Ready by', 'day', $this->readyBy, 'day'),
         ];
     }
 
     public function with(array $values): static
     {
-        return new self($values['title'] ?? $this->title, $values['lead'] ?? $this->lead, $values['stage'] ?? $this->stage, $this->readyBy, $this->notes, $this->service);
+        return new self($values['title'] ?? $this->title, $values['lead'] ?? $this->lead, $values['stage'] ?? $this->stage, $values['readyBy'] ?? $this->readyBy, $this->notes, $this->service);
     }
 }

@@ -52,8 +52,26 @@ abstract class QuestionKind
         return 200;
     }
 
+    /**
+     * An answer put right by staff, as it would have been sent.
+     *
+     * @param string $text as they wrote it; of several choices or parts, one a line
+     *
+     * @return string|list<string>|array<string, string>|null null where it cannot be written as text
+     */
+    public function corrected(string $text): string|array|null
+    {
+        return $this->asks() && 0 === $this->files() ? $text : null;
+    }
+
     /** @return list<string> the parts that an answer is sent in, by their keys; none where it is one text or a list */
     public function parts(): array
+    {
+        return [];
+    }
+
+    /** @return array<string, string> what the parts are called, by their keys in order; none where it is one text or a list */
+    public function partNames(): array
     {
         return [];
     }

@@ -22,6 +22,7 @@ final readonly class PlanLine
         public ?Choice $choice = null,
         public array $compared = [],
         public Handled $handled = Handled::AsPlanned,
+        private bool $isLoose = false,
     ) {
     }
 
@@ -37,10 +38,19 @@ final readonly class PlanLine
         return new self($key, $group, Said::words(...$sentence));
     }
 
-    /** @param string $reason a rule's or checklist's name, or what speaks for it */
-    public function because(string $reason): self
+    /**
+     * @param string $reason a rule's or checklist's name, or what speaks for it
+     * @param Leads|null $leads where that stands
+     */
+    public function because(string $reason, ?Leads $leads = null): self
     {
-        return $this->with(said: $this->said->because($reason));
+        return $this->with(said: $this->said->because($reason, $leads));
+    }
+
+    /** It only tells, and what it tells can be left out all the same: whoever makes the lines then goes without. */
+    public function loose(): self
+    {
+        return new self($this->key, $this->group, $this->said, $this->effect, $this->choice, $this->compared, $this->handled, true);
     }
 
     /** @param string $note what stands beside it */
@@ -95,7 +105,7 @@ final readonly class PlanLine
     /** Who is served and what is done stay; everything else can be left out. */
     public function canDrop(): bool
     {
-        return null !== $this->effect && !$this->effect instanceof Essential;
+        return $this->isLoose || (null !== $this->effect && !$this->effect instanceof Essential);
     }
 
     /** @return array<string, mixed> as PlanLine in api/openapi.yaml */
@@ -108,6 +118,7 @@ final readonly class PlanLine
             'parts' => array_map(static fn (Part $part): array => $part->toArray(), $this->said->parts),
             'note' => $this->said->note,
             'reason' => $this->said->reason,
+            'leads' => $this->said->leads?->toArray(),
             'choice' => $this->choice?->toArray(),
             'dropped' => $this->isDropped(),
             'amended' => $this->handled->isAmended(),
@@ -120,6 +131,6 @@ final readonly class PlanLine
     /** @param list<ComparedField>|null $compared */
     private function with(?Effect $effect = null, ?Said $said = null, ?Choice $choice = null, ?array $compared = null): self
     {
-        return new self($this->key, $this->group, $said ?? $this->said, $effect ?? $this->effect, $choice ?? $this->choice, $compared ?? $this->compared, $this->handled);
+        return new self($this->key, $this->group, $said ?? $this->said, $effect ?? $this->effect, $choice ?? $this->choice, $compared ?? $this->compared, $this->handled, $this->isLoose);
     }
 }

@@ -8,7 +8,7 @@ namespace Telamon\Core\Plan;
 final readonly class Said
 {
     /** @param list<Part> $parts the sentence */
-    private function __construct(public array $parts, public string $note, public string $reason, private Sources $from)
+    private function __construct(public array $parts, public string $note, public string $reason, private Sources $from, public ?Leads $leads = null)
     {
     }
 
@@ -24,12 +24,12 @@ final readonly class Said
 
     public function noting(string $note): self
     {
-        return new self($this->parts, $note, $this->reason, $this->from);
+        return new self($this->parts, $note, $this->reason, $this->from, $this->leads);
     }
 
-    public function because(string $reason): self
+    public function because(string $reason, ?Leads $leads = null): self
     {
-        return new self($this->parts, $this->note, $reason, $this->from);
+        return new self($this->parts, $this->note, $reason, $this->from, $leads);
     }
 
     /**
@@ -41,6 +41,6 @@ final readonly class Said
     {
         $from = $this->from->without($changed);
 
-        return new self($effect->sentence($telling, $from), $this->note, $this->reason, $from);
+        return new self($effect->sentence($telling, $from), $this->note, $this->reason, $from, $this->leads);
     }
 }

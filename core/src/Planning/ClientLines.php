@@ -25,6 +25,7 @@ use Telamon\Core\Reading\NameReader;
 final readonly class ClientLines
 {
     private const CHOICE = 'client';
+    private const UNRELATED = 'unrelated';
 
     public function __construct(private ClientMatcher $matcher, private NameReader $names)
     {
@@ -39,6 +40,9 @@ final readonly class ClientLines
         $choice = $this->choice($now->onFile->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
             return new ClientOutcome([$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now), ...self::apart($now, isset($decisions[self::CHOICE]))], null);
+        }
+        if (self::UNRELATED === $choice->chosen) {
+            return new ClientOutcome([$this->newClient($now, $choice, true), ...self::apart($now, true, true)], null);
         }
         foreach ($now->onFile->candidates as $candidate) {
             if ($choice->chosen === (1 === \count($now->onFile->candidates) ? 'same' : $candidate->client->id)) {
@@ -62,17 +66,29 @@ final readonly class ClientLines
 
             return new Choice(self::CHOICE, $decided ?? $default, [
                 ['value' => 'same', 'hotkey' => 'S', 'label' => 'Same'],
-                ['value' => 'new', 'hotkey' => 'N', 'label' => 'New'],
+                ...self::asNew($candidates),
             ]);
         }
         $options = [];
         foreach ($candidates as $i => $candidate) {
             $options[] = ['value' => $candidate->client->id, 'hotkey' => (string) ($i + 1), 'label' => "{$candidate->client->name}, since {$candidate->client->sinceYear}"];
         }
-        $options[] = ['value' => 'new', 'hotkey' => 'N', 'label' => 'New'];
+        array_push($options, ...self::asNew($candidates));
         $household = Verdict::Household === $candidates[0]->judgement->verdict ? 'new' : null;
 
         return new Choice(self::CHOICE, $decided ?? (1 === \count($sure) ? $sure[0]->client->id : $household), $options);
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     *
+     * @return list<array{value: string, hotkey: string, label: string}> a household is linked, unless somebody says that it is none
+     */
+    private static function asNew(array $candidates): array
+    {
+        return self::isHousehold($candidates)
+            ? [['value' => 'new', 'hotkey' => 'N', 'label' => 'New, same household'], ['value' => self::UNRELATED, 'hotkey' => 'H', 'label' => 'New, no relation']]
+            : [['value' => 'new', 'hotkey' => 'N', 'label' => 'New']];
     }
 
     /** Who wrote is not sure: what speaks for the likeliest stands beside. */
@@ -101,9 +117,9 @@ final readonly class ClientLines
     }
 
     /** @return list<PlanLine> somebody said that it is none of those who might be meant: nobody is asked again */
-    private static function apart(PlanContext $now, bool $decided): array
+    private static function apart(PlanContext $now, bool $decided, bool $household = false): array
     {
-        $others = array_filter($now->onFile->candidates, static fn (Candidate $candidate): bool => \in_array($candidate->judgement->verdict, [Verdict::Same, Verdict::Perhaps], true));
+        $others = array_filter($now->onFile->candidates, static fn (Candidate $candidate): bool => \in_array($candidate->judgement->verdict, [Verdict::Same, Verdict::Perhaps, ...($household ? [Verdict::Household] : [])], true));
         if (!$decided || [] === $others) {
             return [];
         }

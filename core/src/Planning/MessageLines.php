@@ -15,6 +15,7 @@ use Telamon\Core\Form\Destination;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\SentBefore;
@@ -49,9 +50,9 @@ final readonly class MessageLines
         $email = $now->inquiry->readings->for(Destination::ClientEmail);
         if (null !== $email && '' !== $email->string()) {
             $name = $now->inquiry->readings->for(Destination::ClientName)->text ?? '';
-            $lines[] = PlanLine::of('message.'.self::CONFIRMATION, 'Messages', QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name), $now->telling, Sources::of(['to' => $email]))->because('Confirm every inquiry');
+            $lines[] = PlanLine::of('message.'.self::CONFIRMATION, 'Messages', QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name), $now->telling, Sources::of(['to' => $email]))->because('Confirm every inquiry', Leads::text(self::CONFIRMATION));
         }
-        $lines[] = PlanLine::of("message.$template", 'Messages', QueueMessage::toStaff($template, $lead), $now->telling)->because('Tell whoever leads');
+        $lines[] = PlanLine::of("message.$template", 'Messages', QueueMessage::toStaff($template, $lead), $now->telling)->because('Tell whoever leads', Leads::text($template));
 
         return $lines;
     }

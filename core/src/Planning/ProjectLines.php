@@ -15,9 +15,12 @@ use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
 use Telamon\Core\Plan\DayChoice;
+use Telamon\Core\Plan\Leads;
+use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\Sources;
 use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Core\Time\DayWords;
 
 /** The plan's lines about the work: project, asset, day, notes, tasks and files. */
 final readonly class ProjectLines
@@ -37,7 +40,9 @@ final readonly class ProjectLines
     public function lines(PlanContext $now, array $decisions, ?KnownClient $client): array
     {
         $reading = $now->inquiry->readings->for(Destination::ProjectReadyBy);
-        $day = DayChoice::of($reading, self::READY_BY, $decisions, $now->today);
+        $asked = DayChoice::of($reading, self::READY_BY, $decisions, $now->today);
+        $typed = self::typedDay($now, $asked->day);
+        $readyBy = $typed ?? (\in_array(self::READY_BY, $now->amendments->dropped, true) ? null : $asked->day);
         $service = $this->service($now);
 
         $assets = $this->assets->lines($now, $client, $decisions);
@@ -55,13 +60,31 @@ final readonly class ProjectLines
         }
 
         return [
-            $this->project($now, $service, $day->day, [] !== $assets, $again, $client->openProjects[0] ?? null),
+            $this->project($now, $service, $readyBy, [] !== $assets, $again, $client->openProjects[0] ?? null),
             ...$assets,
-            ...(null === $reading || (null === $day->day && null === $day->choice) ? [] : [$day->line($reading, self::READY_BY, 'Project', 'Ready by ', $now->today)]),
+            ...$this->dayLine($now, $reading, $asked, $typed),
             ...$this->fields->project($now, $decisions, [] !== $assets),
-            ...$this->tasks->lines($now, $service?->addOn, $this->lead($now, $service), $day->day, $decisions),
+            ...$this->tasks->lines($now, $service?->addOn, $this->lead($now, $service), $readyBy, $decisions),
             ...$this->files($now),
         ];
+    }
+
+    /** The day that somebody set by hand; null where nobody did, or where it is the one that was answered. */
+    private static function typedDay(PlanContext $now, ?\DateTimeImmutable $asked): ?\DateTimeImmutable
+    {
+        $typed = trim($now->amendments->edit('project', 'readyBy'));
+
+        return '' === $typed || $typed === $asked?->format('Y-m-d') ? null : new \DateTimeImmutable(TypedValues::day('project.readyBy', $typed), new \DateTimeZone('UTC'));
+    }
+
+    /** @return list<PlanLine> by when it is to be ready, as it was answered or set by hand; none where nothing is known */
+    private function dayLine(PlanContext $now, ?Reading $reading, DayChoice $asked, ?\DateTimeImmutable $typed): array
+    {
+        if (null !== $typed) {
+            return [PlanLine::telling(self::READY_BY, 'Project', 'Ready by ', Part::value(DayWords::short($typed, $now->today)), ', '.DayWords::distance($typed, $now->today))->because('changed by hand')];
+        }
+
+        return null === $reading || (null === $asked->day && null === $asked->choice) ? [] : [$asked->line($reading, self::READY_BY, 'Project', 'Ready by ', $now->today)->loose()];
     }
 
     private function service(PlanContext $now): ?OfferedService
@@ -131,7 +154,10 @@ final readonly class ProjectLines
         };
 
         return PlanLine::of('project', 'Project', $effect, $now->telling, Sources::of(['title' => $named ?? $asked, 'notes' => $notes]))->noting($note)
-            ->because([] === $outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($outcome->leads))->offering($again);
+            ->because(
+                [] === $outcome->leads ? ($service->rule ?? 'no service named, so it stays with the coordinator') : RuleOutcome::why($outcome->leads),
+                [] === $outcome->leads ? (null === $service ? null : Leads::service($service->key)) : RuleOutcome::leadsTo($outcome->leads),
+            )->offering($again);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Telamon\Core\Planning;
 
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Effect;
+use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\Sources;
 use Telamon\Core\Rules\NamesSomebody;
@@ -37,13 +38,13 @@ final readonly class RuleLine
     {
         $why = $action instanceof NamesSomebody ? $action->why() : '';
 
-        return PlanLine::of($this->key, $group, $effect, $this->now->telling, $from)->because($this->rule->name.('' === $why ? '' : ", $why"));
+        return PlanLine::of($this->key, $group, $effect, $this->now->telling, $from)->because($this->rule->name.('' === $why ? '' : ", $why"), Leads::rule($this->rule->id));
     }
 
     /** What it does not do, and why. */
     public function says(string $group, string $words): PlanLine
     {
-        return PlanLine::telling($this->key, $group, $words)->because($this->rule->name);
+        return PlanLine::telling($this->key, $group, $words)->because($this->rule->name, Leads::rule($this->rule->id));
     }
 
     /**

@@ -8,6 +8,7 @@ use Telamon\Core\Effects\OpenProject;
 use Telamon\Core\Effects\UseProject;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
@@ -58,7 +59,7 @@ final readonly class RuleLines
             }
         }
         foreach ($now->ruling->outcome->gone as $i => [$rule, $what]) {
-            $lines[] = PlanLine::telling("rule.{$rule->id}.gone.$i", 'Rules', "{$rule->name} names $what: nothing is done for it")->because($rule->name);
+            $lines[] = PlanLine::telling("rule.{$rule->id}.gone.$i", 'Rules', "{$rule->name} names $what: nothing is done for it")->because($rule->name, Leads::rule($rule->id));
         }
 
         return $lines;
@@ -91,7 +92,7 @@ final readonly class RuleLines
         $choice = new Choice("{$at->key}.empty", $decided, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
         $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
 
-        return $line?->offering($choice) ?? PlanLine::telling($at->key, 'Rules', "{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))->because($rule->name)->offering($asks ? $choice : null);
+        return $line?->offering($choice) ?? PlanLine::telling($at->key, 'Rules', "{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))->because($rule->name, Leads::rule($rule->id))->offering($asks ? $choice : null);
     }
 
     /**

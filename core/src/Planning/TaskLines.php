@@ -12,6 +12,7 @@ use Telamon\Core\Effects\AddTask;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Plan\Choice;
+use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\Sources;
@@ -90,7 +91,7 @@ final readonly class TaskLines
         $doer = Doer::Lead === $task->item->doer ? $lead : $now->desk->coordinator;
         $effect = new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist);
 
-        return PlanLine::of('task.'.$task->item->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because($task->checklist);
+        return PlanLine::of('task.'.$task->item->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because($task->checklist, Leads::checklist($task->checklist));
     }
 
     /**

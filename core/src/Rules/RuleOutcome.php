@@ -6,6 +6,7 @@ namespace Telamon\Core\Rules;
 
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\People\StaffMember;
+use Telamon\Core\Plan\Leads;
 
 /** What the rules that hold say together. Where two say different things of one field, the later counts. */
 final readonly class RuleOutcome
@@ -92,6 +93,12 @@ final readonly class RuleOutcome
         }
 
         return null;
+    }
+
+    /** @param list<array{Rule, mixed}> $said as of a field */
+    public static function leadsTo(array $said): ?Leads
+    {
+        return [] === $said ? null : Leads::rule($said[\count($said) - 1][0]->id);
     }
 
     /**

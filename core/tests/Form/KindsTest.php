@@ -187,6 +187,17 @@ final class KindsTest extends TestCase
         );
     }
 
+    public function testAnAnswerPutRightIsAsItWouldHaveBeenSent(): void
+    {
+        $of = static fn (string $type): mixed => self::form(['key' => 'q', 'type' => $type, 'options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => 'B']]])->questions()[0]->type->corrected("a\nb");
+        self::assertSame("a\nb", $of('long-text'));
+        self::assertSame(['a', 'b'], $of('any-of'));
+        self::assertSame(['given' => 'a', 'family' => 'b'], $of('name-parts'));
+        foreach (['files', 'signature', 'consent', 'section'] as $never) {
+            self::assertNull($of($never), $never);
+        }
+    }
+
     /**
      * @param array<string, mixed> $question
      *

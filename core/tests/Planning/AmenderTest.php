@@ -53,6 +53,28 @@ final class AmenderTest extends TestCase
         self::assertSame('pim@marrowby.example', Fixtures::value(self::line($plan, 'message.notice')->effect, 'to'));
     }
 
+    public function testTheReadyByDayIsSetByHandAndWhatIsCountedFromItFollows(): void
+    {
+        $usual = self::plan(new Amendments());
+        $plan = self::plan(new Amendments([], ['project' => ['readyBy' => '2027-06-12']]));
+        self::assertSame('Ready by Sat 12 June 2027, in 199 days', self::words(self::line($plan, 'ready_by')));
+        self::assertSame('changed by hand', self::line($plan, 'ready_by')->said->reason);
+        self::assertSame('2027-06-12', Fixtures::value(self::line($plan, 'project')->effect, 'readyBy'));
+        self::assertSame($usual->fingerprint, $plan->fingerprint, 'what somebody chooses changes no fingerprint');
+        $this->expectException(InvalidDecision::class);
+        self::plan(new Amendments([], ['project' => ['readyBy' => '2027-06-31']]));
+    }
+
+    public function testReasonsLeadToWhereTheyStand(): void
+    {
+        $leads = array_column(self::plan(new Amendments())->toArray()['lines'], 'leads', 'key');
+        self::assertSame(['kind' => 'service', 'id' => 'repair'], $leads['project']);
+        self::assertSame(['kind' => 'checklist', 'id' => 'Onboarding'], $leads['task.talk']);
+        self::assertSame(['kind' => 'text', 'id' => 'confirmation'], $leads['message.confirmation'] ?? $leads['message.notice']);
+        self::assertNull($leads['client']);
+        self::assertNull(array_column(self::plan(new Amendments(['task.talk']))->toArray()['lines'], 'leads', 'key')['task.talk'], 'left out, it leads nowhere');
+    }
+
     public function testLinesAreAdded(): void
     {
         $plan = self::plan(new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'Ring']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]]));

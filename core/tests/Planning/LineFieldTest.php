@@ -50,7 +50,7 @@ final class LineFieldTest extends TestCase
     public static function lines(): iterable
     {
         yield 'a task' => [new AddTask(1, 'Talk', 's', '2026-11-26'), ['name' => 'text', 'assignee' => 'staff', 'due' => 'day']];
-        yield 'a project' => [new OpenProject('Repair', 's'), ['title' => 'text', 'lead' => 'staff', 'stage' => 'stage']];
+        yield 'a project' => [new OpenProject('Repair', 's'), ['title' => 'text', 'lead' => 'staff', 'stage' => 'stage', 'readyBy' => 'day']];
         yield 'a new client' => [new MakeClient('O', 'F', '', '', ''), ['given' => 'text', 'family' => 'text', 'email' => 'text', 'phone' => 'text', 'address' => 'text']];
         yield 'an asset' => [new MakeAsset('Upright', ''), ['description' => 'text', 'serial' => 'text', 'place' => 'text']];
         yield 'a contact' => [new AddContact('Tadg'), ['name' => 'text', 'role' => 'text', 'email' => 'text', 'phone' => 'text']];

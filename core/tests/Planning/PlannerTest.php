@@ -162,7 +162,10 @@ final class PlannerTest extends TestCase
         self::assertStringStartsWith('same household, another given name: same ', $line->said->reason);
         $link = self::line($plan, 'client.link')->effect;
         self::assertSame(['client.link', 'c1', 'household'], [Fixtures::name($link), Fixtures::value($link, 'to'), Fixtures::value($link, 'kind')]);
-        self::assertSame(['same', 'new'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
+        self::assertSame(['same', 'new', 'unrelated'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
+        $refused = Fixtures::planner()->plan($input, ['client' => 'unrelated']);
+        self::assertSame(['client', 'client.apart'], array_values(array_filter(array_column($refused->lines, 'key'), static fn (string $key): bool => str_starts_with($key, 'client'))), 'no household: nothing links them');
+        self::assertSame(['c1'], Fixtures::value(self::line($refused, 'client.apart')->effect, 'from'), 'and nobody is asked again');
     }
 
     public function testAnAssetOnFileIsUsedAgain(): void

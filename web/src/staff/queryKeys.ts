@@ -12,6 +12,7 @@ export const queryKeys = {
   duplicates: ['clients', 'duplicates'],
   alike: (said: object) => ['clients', 'alike', said],
   client: (id: string) => ['clients', 'one', id],
+  mailsAhead: (id: string) => ['submissions', 'mails', id],
   submissionsOf: (client: string) => ['submissions', 'of', client],
   projectsOf: (client: string) => ['projects', 'of', client],
   messagesOf: (of: string, id: string) => ['messages', 'of', of, id],

@@ -28,6 +28,11 @@ final class AnyOf extends QuestionKind
         return [Destination::ClientTags, Destination::ClientNotes, Destination::AssetNotes, Destination::ProjectTags, Destination::AppointmentWish, Destination::QuoteWish, Destination::Task, Destination::ProjectNotes];
     }
 
+    public function corrected(string $text): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode("\n", $text)), static fn (string $one): bool => '' !== $one));
+    }
+
     public function offersOptions(): bool
     {
         return true;

@@ -43,6 +43,12 @@ final class Consent extends Written
         return false;
     }
 
+    /** Nobody gives it for somebody else. */
+    public function corrected(string $text): null
+    {
+        return null;
+    }
+
     public function counting(): Counting
     {
         return Counting::Choices;

@@ -16,6 +16,22 @@ abstract class InParts extends QuestionKind
         return false;
     }
 
+    public function partNames(): array
+    {
+        return array_combine($this->parts(), array_map(fn (string $part): string => $this->names()[$part] ?? $part, $this->parts()));
+    }
+
+    public function corrected(string $text): ?array
+    {
+        $lines = array_map(trim(...), explode("\n", $text));
+        $parts = [];
+        foreach ($this->parts() as $i => $part) {
+            $parts[$part] = $lines[$i] ?? '';
+        }
+
+        return $parts;
+    }
+
     public function fault(Question $question, mixed $answer, bool $needed, Asking $at): ?string
     {
         $shape = 'Send this in its parts: '.implode(', ', $this->parts()).'.';

@@ -25,6 +25,12 @@ final class Signature extends InParts
         return [];
     }
 
+    /** What somebody signed stays as it is. */
+    public function corrected(string $text): null
+    {
+        return null;
+    }
+
     public function parts(): array
     {
         return ['name', 'how', 'image'];

@@ -4,10 +4,9 @@ import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { count, fileSize } from '../../shared/numbers';
 import { moment } from '../../shared/words';
-import { useEditorKey } from '../keys';
-import { useUnsaved } from '../shell/useUnsaved';
 import { opensHere, Pictures } from '../shell/Pictures';
 import { nowhere, useLooking } from '../plan/looking';
+import { PutRight } from './PutRight';
 import type { Submission } from './queries';
 import '../shell/sheet.css';
 
@@ -116,7 +115,7 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
                 name={`${submission.id}.answer.${answer.key}`}
                 answer={answer}
                 right={submission.decided.answers[answer.key] ?? ''}
-                onKeep={onPutRight}
+                onSave={onPutRight}
               />
             </div>
           </li>
@@ -125,113 +124,6 @@ export function Sheet({ submission, onPutRight, handling }: Props) {
       <p className="unseen">{count(submission.answers.length, 'question')}</p>
       <Pictures files={images} at={picture} onShow={setPicture} />
     </article>
-  );
-}
-
-const putsRight = [
-  'short-text',
-  'long-text',
-  'person-name',
-  'organisation',
-  'email',
-  'phone',
-  'address',
-  'number',
-  'money',
-  'day',
-  'time',
-];
-
-interface RightProps {
-  /** Names what is typed here until it is saved. */
-  name: string;
-  answer: Submission['answers'][number];
-  right: string;
-  onKeep: Props['onPutRight'];
-}
-
-/** An answer put right for the plan: beneath what was written, which stays. */
-function PutRight({ name, answer, right, onKeep }: RightProps) {
-  const [typed, setTyped, forget] = useUnsaved<string | null>(name, null);
-  if (!onKeep || !putsRight.includes(answer.type)) return right ? <p className="put-right">for {right}</p> : null;
-  if (typed === null)
-    return (
-      <p className={right ? 'put-right' : 'put-right idle'}>
-        {right && (
-          <>
-            put right: <b>{right}</b>{' '}
-            <button type="button" className="link-button" onClick={() => onKeep(answer.key, '')}>
-              as it was
-            </button>{' '}
-          </>
-        )}
-        <button
-          type="button"
-          className="link-button put-right-begin"
-          aria-label={`put right: ${answer.wording}`}
-          onClick={() => setTyped(right || answer.text)}
-          onKeyDown={(event) => {
-            if (event.key.toLowerCase() === 'e' && !event.ctrlKey && !event.metaKey) setTyped(right || answer.text);
-          }}
-        >
-          put right <kbd aria-hidden="true">E</kbd>
-        </button>
-      </p>
-    );
-  return (
-    <RightEditor
-      typed={typed}
-      wording={answer.wording}
-      onType={setTyped}
-      onCancel={() => {
-        setTyped(null);
-        forget();
-      }}
-      onKeep={() => {
-        setTyped(null);
-        forget();
-        onKeep(answer.key, typed.trim() === answer.text ? '' : typed.trim());
-      }}
-    />
-  );
-}
-
-interface RightEditorProps {
-  typed: string;
-  wording: string;
-  onType: (text: string) => void;
-  onKeep: () => void;
-  onCancel: () => void;
-}
-
-function RightEditor({ typed, wording, onType, onKeep, onCancel }: RightEditorProps) {
-  useEditorKey(onKeep);
-  return (
-    <form
-      className="put-right"
-      data-open-edit
-      onSubmit={(event) => {
-        event.preventDefault();
-        onKeep();
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') onCancel();
-      }}
-    >
-      <input
-        aria-label={`put right: ${wording}`}
-        value={typed}
-        autoFocus
-        maxLength={4000}
-        onChange={(event) => onType(event.target.value)}
-      />{' '}
-      <button type="submit" className="link-button">
-        Use this
-      </button>{' '}
-      <button type="button" className="link-button" onClick={onCancel}>
-        Cancel
-      </button>
-    </form>
   );
 }
 

@@ -39,6 +39,7 @@ export function plan(chosen: string | null): Plan {
         parts: [{ text: 'which day is meant?', value: true, answer: 1, record: null }],
         note: '',
         reason: '',
+        leads: null,
         choice: {
           key: 'ready_by',
           open: chosen === null,
@@ -77,7 +78,17 @@ export const submission: Submission = {
   origin: { version: 1, page: '', campaign: {}, networkAddress: '', beganAt: null },
   continues: null,
   continuedBy: null,
-  answers: [{ key: 'wanted_by', number: 1, wording: 'By when?', type: 'day', text: '04/05/2027', files: [] }],
+  answers: [
+    {
+      key: 'wanted_by',
+      number: 1,
+      wording: 'By when?',
+      type: 'day',
+      text: '04/05/2027',
+      right: { given: '04/05/2027', offers: [], several: false, parts: [] },
+      files: [],
+    },
+  ],
   plan: plan(null),
   made: [],
   decidedBy: null,

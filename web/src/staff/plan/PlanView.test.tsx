@@ -29,6 +29,7 @@ function plan(chosen: string | null): Plan {
         ],
         note: '',
         reason: 'same mail address',
+        leads: null,
         choice: {
           key: 'client',
           open: false,
@@ -65,6 +66,7 @@ function plan(chosen: string | null): Plan {
         ],
         note: '',
         reason: 'day or month first?',
+        leads: { kind: 'rule', id: 'r1' },
         choice: {
           key: 'ready_by',
           open: chosen === null,
@@ -102,6 +104,7 @@ describe('the plan', () => {
     expect(screen.getByRole('link', { name: 'Orla Fennick' }).getAttribute('href')).toBe('/clients/c1');
     expect(screen.getByRole('link', { name: 'from answer 7' })).toBeTruthy();
     expect(screen.getByText('same mail address')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'day or month first?' }).getAttribute('href')).toBe('/rules/r1');
   });
 
   it('marks a decision and chooses nothing beforehand', () => {

@@ -1,4 +1,5 @@
 import { Fragment, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { Link } from 'react-router';
 import { RecordLink } from '../shell/RecordLink';
 import { MarkShape } from '../../shared/Mark';
 import { ChoiceBlocks } from '../shell/ChoiceBlocks';
@@ -9,6 +10,7 @@ import { AnotherClient } from './AnotherClient';
 import type { Deciding, Plan, PlanLine } from './deciding';
 import { Compared } from './Compared';
 import { LineEditor } from './LineEditor';
+import { MailAhead } from './MailAhead';
 import { nowhere, showAnswer, useLooking } from './looking';
 import './plan.css';
 
@@ -80,6 +82,7 @@ interface LineProps {
 function Line({ line, first, onDecide, deciding }: LineProps) {
   const unsaved = `${deciding?.id ?? ''}.line.${line.key}`;
   const [editing, setEditing] = useState(() => isUnsaved(unsaved));
+  const [reading, setReading] = useState(false);
   const { at, look } = useLooking();
   const open = line.choice?.open ?? false;
   // The keys that are printed on the line in focus; not while something in it is typed in.
@@ -166,6 +169,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
           ))}
         </p>
         {line.note && <p className="second">{line.note}</p>}
+        {reading && deciding && <MailAhead submission={deciding.id} line={line.key} />}
         {editing && deciding && (
           <LineEditor
             name={unsaved}
@@ -180,8 +184,23 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
       </div>
       {(line.reason || line.amended || deciding) && (
         <span className="line-reason">
-          <span className="reason-words">{line.amended ? 'changed by hand' : line.reason}</span>
-          {deciding && !editing && <LineActs line={line} deciding={deciding} onEdit={() => setEditing(true)} />}
+          <span className="reason-words">
+            {!deciding && line.leads ? (
+              <Link to={leadsTo(line.leads)}>{line.reason}</Link>
+            ) : line.amended ? (
+              'changed by hand'
+            ) : (
+              line.reason
+            )}
+          </span>
+          {deciding && !editing && (
+            <LineActs
+              line={line}
+              deciding={deciding}
+              onEdit={() => setEditing(true)}
+              onRead={line.group === 'Messages' && !line.dropped ? () => setReading(!reading) : undefined}
+            />
+          )}
         </span>
       )}
       {line.key === 'client' && deciding && <AnotherClient onChoose={(id) => onDecide('client', id)} />}
@@ -203,12 +222,37 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
   );
 }
 
+const led = { rule: 'the rule', service: 'the service', checklist: 'the checklist', text: 'the text' } as const;
+
+/** Where a reason stands, and can be changed. */
+function leadsTo({ kind, id }: NonNullable<PlanLine['leads']>): string {
+  return kind === 'rule' ? `/rules/${id}` : `/setup?show=${encodeURIComponent(`${kind}.${id}`)}`;
+}
+
+interface ActsProps {
+  line: PlanLine;
+  deciding: Deciding;
+  onEdit: () => void;
+  /** Shows what a mail says; nothing where the line sends none. */
+  onRead: (() => void) | undefined;
+}
+
 /** What can be done with a line; shown while it is pointed at or in focus. */
-function LineActs({ line, deciding, onEdit }: { line: PlanLine; deciding: Deciding; onEdit: () => void }) {
+function LineActs({ line, deciding, onEdit, onRead }: ActsProps) {
   const what = line.parts.map((part) => part.text).join('');
-  if (!line.canDrop && line.fields.length === 0) return null;
+  if (!line.canDrop && line.fields.length === 0 && !line.leads && !onRead) return null;
   return (
     <span className="line-acts">
+      {line.leads && (
+        <Link to={leadsTo(line.leads)} aria-label={`${led[line.leads.kind]} behind it: ${line.reason}`}>
+          {led[line.leads.kind]}
+        </Link>
+      )}
+      {onRead && (
+        <button type="button" className="link-button" aria-label={`what it says: ${what}`} onClick={onRead}>
+          what it says
+        </button>
+      )}
       {line.fields.length > 0 && (
         <button type="button" className="link-button" aria-label={`edit: ${what}`} onClick={onEdit}>
           edit <kbd aria-hidden="true">E</kbd>
