@@ -87,7 +87,7 @@ final readonly class ClientLines
     private static function asNew(array $candidates): array
     {
         return self::isHousehold($candidates)
-            ? [['value' => 'new', 'hotkey' => 'N', 'label' => 'New, same household'], ['value' => self::UNRELATED, 'hotkey' => 'H', 'label' => 'New, no relation']]
+            ? [['value' => 'new', 'hotkey' => 'N', 'label' => 'New, same household'], ['value' => self::UNRELATED, 'hotkey' => 'W', 'label' => 'New, no relation']]
             : [['value' => 'new', 'hotkey' => 'N', 'label' => 'New']];
     }
 

@@ -3,12 +3,14 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { ComingRows } from '../shared/Notice';
 import { areas } from './areas';
-import { useSession } from './session';
+import { useLost } from './access/useLost';
+import { useSession, type Session } from './session';
 import { Broken, BrokenScreen, NotFound, NotYours, Unreached } from './shell/Plain';
 import { AreasContext } from './shell/Sections';
 import { Shell } from './shell/Shell';
 
 const SignIn = lazy(async () => ({ default: (await import('./access/SignIn')).SignIn }));
+const SignedOut = lazy(async () => ({ default: (await import('./access/SignedOut')).SignedOut }));
 const NewPassword = lazy(async () => ({ default: (await import('./access/NewPassword')).NewPassword }));
 
 export function App() {
@@ -25,7 +27,7 @@ export function App() {
 function Door() {
   const { data: session, error, isPending, refetch } = useSession();
   if (isPending) return <ComingRows rows={3} />;
-  if (error) return <Unreached error={error} again={() => void refetch()} />;
+  if (error && !session) return <Unreached error={error} again={() => void refetch()} />;
   // Whoever comes by a link that was mailed chooses a password, signed in or not.
   if (window.location.pathname === '/new-password') {
     return (
@@ -41,12 +43,23 @@ function Door() {
       </Suspense>
     );
   }
+  return <Inside session={session} />;
+}
+
+/** Everything behind the door. A session that ends leaves it standing: it is signed into again above it. */
+function Inside({ session }: { session: Session }) {
+  const [lost, found] = useLost();
   const mine = areas.filter((area) => session.user.may.includes(area.may));
   // Nobody has named the business yet: whoever may, begins there.
   const isNew = session.business.name === 'My business' && session.user.may.includes('setup.change');
   const home = isNew ? '/setup' : (mine.find((area) => area.may !== 'work')?.word?.to ?? '/projects');
   return (
     <AreasContext value={areas}>
+      {lost && (
+        <Suspense fallback={null}>
+          <SignedOut user={session.user} onDone={found} />
+        </Suspense>
+      )}
       <Routes>
         <Route element={<Shell areas={mine} />}>
           <Route index element={<Navigate to={home} replace />} />

@@ -47,7 +47,7 @@ const twins: Partial<Record<KeyName, string[]>> = {
 };
 
 export const otherKeys = [
-  { shown: '1 to 5, S, N', words: 'make the choice that shows this key' },
+  { shown: '1 to 9, S, N, W', words: 'make the choice that shows this key' },
   { shown: 'E', words: 'edit the line or answer in focus' },
   { shown: 'Esc', words: 'close' },
 ] as const;

@@ -4,15 +4,17 @@ import { queryKeys } from './queryKeys';
 
 export type Session = Schema<'Session'>;
 
-/** Who is signed in; null when nobody is. */
+/** Who is signed in; null when nobody is. Whoever was signed in stays so here when the session ends: they sign in again above their screen. */
 export function useSession() {
+  const queries = useQueryClient();
   return useQuery({
     queryKey: queryKeys.session,
     queryFn: async (): Promise<Session | null> => {
       try {
         return await need(api.GET('/api/session'));
       } catch (error) {
-        if (error instanceof ProblemError && error.status === 401) return null;
+        const nobody = error instanceof ProblemError && error.status === 401;
+        if (nobody && !queries.getQueryData(queryKeys.session)) return null;
         throw error;
       }
     },
