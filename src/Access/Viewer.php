@@ -6,6 +6,7 @@ namespace Telamon\Access;
 
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Contracts\Service\ResetInterface;
+use Telamon\Record\ForOffice;
 use Telamon\Record\Journaled;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Permission;
@@ -47,6 +48,9 @@ final class Viewer implements ResetInterface
     {
         $own = $this->own();
         $context = $record->recordContext();
+        if (null !== $own && $record instanceof ForOffice && $record->isForOffice()) {
+            return false;
+        }
 
         return null === $own || (null !== $context['project'] ? \in_array($context['project'], $own['projects'], true) : $record::isReadWithClient() && \in_array($context['client'], $own['clients'], true));
     }

@@ -9,11 +9,12 @@ use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
+use Telamon\Record\ForOffice;
 use Telamon\Record\Journaled;
 
 /** A file where it belongs: with the submission that brought it, and with the records it was put with. */
 #[ORM\Entity]
-class Attachment implements Journaled
+class Attachment implements Journaled, ForOffice
 {
     /** In the place of a question: the submission itself. */
     public const SHEET = '@sheet';
@@ -36,6 +37,14 @@ class Attachment implements Journaled
     /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 500, options: ['default' => ''])]
     public string $note = '';
+
+    /**
+     * Whether only those see it who see everything: not field staff, though it belongs to work of theirs.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $forOffice = false;
 
     /**
      * No longer shown; the bytes stay, as it may be brought back.
@@ -65,13 +74,19 @@ class Attachment implements Journaled
     /** @return array{id: string, name: string, note: string, size: int, type: string, isImage: bool} as FileRef in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'forOffice' => $this->forOffice, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
     }
 
-    public function describe(string $name, string $note): void
+    public function describe(string $name, string $note, bool $forOffice): void
     {
         $this->name = $name;
         $this->note = $note;
+        $this->forOffice = $forOffice;
+    }
+
+    public function isForOffice(): bool
+    {
+        return $this->forOffice;
     }
 
     public function beRemoved(\DateTimeImmutable $now): void

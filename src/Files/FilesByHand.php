@@ -66,7 +66,8 @@ final readonly class FilesByHand
             throw new InvalidInput('name', 'A file has a name.');
         }
         $note = $edit->text('note', 500) ?? $file->note;
-        $this->changes->carryOut($this->change("described {$file->name}", $file->client, $file->project, $staff), static fn () => $file->describe(FileKind::safeName($name), $note));
+        $office = $edit->yes('forOffice') ?? $file->forOffice;
+        $this->changes->carryOut($this->change("described {$file->name}", $file->client, $file->project, $staff), static fn () => $file->describe(FileKind::safeName($name), $note, $office));
     }
 
     public function remove(Attachment $file, Staff $staff): void

@@ -92,7 +92,7 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
-        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '');
+        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '', received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'));
 
         return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), self::named($chosen, $context), self::named($decided->choices, $context));
     }
@@ -159,10 +159,10 @@ final readonly class PlanMaker
         return 1 === \count($candidates) && ($choices['client'] ?? '') === $candidates[0]->client->id ? ['client' => 'same'] + $choices : $choices;
     }
 
-    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = ''): PlanContext
+    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = '', string $received = ''): PlanContext
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
+        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
     }
 }

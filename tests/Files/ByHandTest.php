@@ -42,6 +42,26 @@ final class ByHandTest extends AppTestCase
         self::assertSame(200, $this->browser->getResponse()->getStatusCode(), 'the sweep has left the bytes');
     }
 
+    public function testAFileForTheOfficeIsKeptFromFieldStaffWhoWorkOnTheProject(): void
+    {
+        $pim = $this->db()->fetchOne("SELECT id FROM staff WHERE initials = 'PT'");
+        $this->call('PUT', "/api/projects/{$this->project}", ['version' => $this->get("/api/projects/{$this->project}")->number('version'), 'lead' => $pim])->ok();
+        $id = $this->post('/api/files', ['uploads' => [$this->picture()], 'project' => $this->project])->ok(201)->text('items.0.id');
+        $this->signIn('pim@marrowby.example');
+        self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'));
+        $this->signIn();
+        self::assertTrue($this->call('PUT', "/api/files/$id", ['forOffice' => true])->ok()->at('forOffice'));
+        self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'), 'the office sees it');
+        $this->signIn('pim@marrowby.example');
+        self::assertSame([], $this->get("/api/files?project={$this->project}")->ok()->rows('items'));
+        self::assertContains($this->get("/api/files/$id")->status, [403, 404]);
+        self::assertContains($this->call('PUT', "/api/files/$id", ['forOffice' => false])->status, [403, 404], 'nor can they open it to themselves');
+        $this->signIn();
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        $this->signIn('pim@marrowby.example');
+        self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'), 'undone, they see it again');
+    }
+
     public function testOneUploadServesOneRecordAndUndoTakesTheFileAway(): void
     {
         $upload = $this->picture();

@@ -89,6 +89,29 @@ final class PlanMovedTest extends AppTestCase
         self::assertSame([['set-aside', $first]], array_map(static fn (array $one): array => [$one['state'], \is_array($one['record']) ? $one['record']['id'] : ''], $earlier));
     }
 
+    public function testWhatTheClientAgreedToIsKeptWithItsWordingAndDay(): void
+    {
+        $this->publish('News', ['pages' => [['key' => 'p', 'title' => 'You', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+            ['key' => 'letters', 'type' => 'consent', 'wording' => 'You may send me the spring letter.', 'destination' => 'client.consent'],
+            ['key' => 'photos', 'type' => 'consent', 'wording' => 'You may show my piano.', 'destination' => 'client.consent'],
+        ]]]]);
+        $this->call('POST', '/api/public/forms/news/submissions', ['answers' => ['name' => 'Ida Spindle', 'email' => 'ida@example.org', 'letters' => 'yes']])->ok(201);
+        $this->id = $this->lastSubmission();
+        $day = $this->clock->now()->format('Y-m-d');
+        $this->clock->modify('+3 days');
+        $this->signIn();
+        self::assertSame([], $this->line('consent.photos'), 'left open is no refusal, and no consent');
+        self::assertNull(array_column($this->get("/api/submissions/{$this->id}")->ok()->rows('answers'), 'right', 'key')['letters'], 'nobody agrees for somebody else');
+        $this->accept($this->id)->ok();
+        $consents = $this->get('/api/clients/'.$this->get('/api/clients?q=spindle')->ok()->text('items.0.id'))->ok()->rows('consents');
+        self::assertCount(1, $consents);
+        self::assertSame(['You may send me the spring letter.', true, $day], [$consents[0]['wording'], $consents[0]['given'], $consents[0]['day']]);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame(0, $this->countRows('client_consent'));
+    }
+
     public function testWhatCannotBePutRightIsRefused(): void
     {
         $this->come();

@@ -14,6 +14,7 @@ enum Destination: string
     case ClientAddress = 'client.address';
     case ClientTags = 'client.tags';
     case ClientNotes = 'client.notes';
+    case ClientConsent = 'client.consent';
     case ContactName = 'contact.name';
     case ContactEmail = 'contact.email';
     case ContactPhone = 'contact.phone';
@@ -43,6 +44,7 @@ enum Destination: string
     {
         return match ($this) {
             self::ClientOrganisation => 'client, organisation',
+            self::ClientConsent => 'client, what they agree to',
             self::AssetDescription => 'asset, what it is',
             self::AssetSerial => 'asset, serial number',
             self::AssetPlace => 'asset, where it stands',
@@ -62,6 +64,7 @@ enum Destination: string
         return match ($this) {
             self::ClientOrganisation => ['organisation', 'company', 'school', 'firm'],
             self::ClientAddress => ['your address', 'where do you live', 'post', 'invoice'],
+            self::ClientConsent => ['may we', 'agree', 'consent', 'newsletter'],
             self::ContactName => ['contact', 'somebody else', 'on site'],
             self::ContactRole => ['role', 'position'],
             self::AssetMake => ['make', 'maker', 'brand'],

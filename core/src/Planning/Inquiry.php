@@ -13,9 +13,10 @@ final readonly class Inquiry
 {
     /**
      * @param Purpose $purpose what the form's submissions do
+     * @param string $received ISO 8601 day on which it came, in the business's time zone; empty where nothing came yet
      * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
      */
-    public function __construct(public Readings $readings, public Purpose $purpose = Purpose::Open, public ?Readings $sent = null)
+    public function __construct(public Readings $readings, public Purpose $purpose = Purpose::Open, public ?Readings $sent = null, public string $received = '')
     {
     }
 

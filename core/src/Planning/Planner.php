@@ -21,6 +21,7 @@ final readonly class Planner
         private RuleLines $rules = new RuleLines(),
         private Amender $amender = new Amender(),
         private UnreadLines $unread = new UnreadLines(),
+        private ConsentLines $consents = new ConsentLines(),
     ) {
     }
 
@@ -58,6 +59,7 @@ final readonly class Planner
             ...$client->lines,
             ...$this->unread->lines($now, $decisions, 'client'),
             ...$this->fields->client($now, $decisions, $client->chosen),
+            ...$this->consents->lines($now),
             ...$this->project->lines($now, $decisions, $client->chosen),
             ...$this->unread->lines($now, $decisions, 'project'),
         ];

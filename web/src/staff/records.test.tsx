@@ -205,7 +205,17 @@ describe('records', () => {
       'GET /api/tasks': { items: [task(1, 'to-do'), task(2, 'waiting', [1])], next: null },
       'GET /api/journal': { items: [entry], next: null },
       'GET /api/files?project=p1': {
-        items: [{ id: 'f1', name: 'report.pdf', note: '', size: 2048, type: 'application/pdf', isImage: false }],
+        items: [
+          {
+            id: 'f1',
+            name: 'report.pdf',
+            note: '',
+            forOffice: false,
+            size: 2048,
+            type: 'application/pdf',
+            isImage: false,
+          },
+        ],
       },
       'GET /api/messages?project=p1': { items: [], next: null },
     });

@@ -20,7 +20,7 @@ final class Consent extends Written
 
     public function destinations(): array
     {
-        return [Destination::ProjectNotes];
+        return [Destination::ClientConsent, Destination::ProjectNotes];
     }
 
     public function longest(): int

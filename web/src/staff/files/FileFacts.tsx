@@ -10,7 +10,8 @@ export function FileFacts({ file, onDone }: { file: Schema<'FileRef'>; onDone: (
   const done = { onSettled: () => void queries.invalidateQueries() };
   const at = { params: { path: { id: file.id } } };
   const save = useMutation({
-    mutationFn: (body: { name: string; note: string }) => need(api.PUT('/api/files/{id}', { ...at, body })),
+    mutationFn: (body: { name: string; note: string; forOffice: boolean }) =>
+      need(api.PUT('/api/files/{id}', { ...at, body })),
     ...done,
   });
   const remove = useMutation({ mutationFn: () => need(api.DELETE('/api/files/{id}', at)), ...done });
@@ -28,8 +29,17 @@ export function FileFacts({ file, onDone }: { file: Schema<'FileRef'>; onDone: (
         fields={[
           { key: 'name', label: 'Name', value: file.name },
           { key: 'note', label: 'Note', value: file.note },
+          {
+            key: 'seen',
+            label: 'Who may see it',
+            value: file.forOffice ? 'office' : '',
+            options: [
+              { value: '', label: 'everybody who works on it' },
+              { value: 'office', label: 'the office only, not field staff' },
+            ],
+          },
         ]}
-        onSave={({ name = '', note = '' }) => save.mutateAsync({ name, note })}
+        onSave={({ name = '', note = '', seen = '' }) => save.mutateAsync({ name, note, forOffice: seen === 'office' })}
         onRemove={async () => {
           await remove.mutateAsync();
           toast({ words: `${file.name} removed. U takes it back.` });

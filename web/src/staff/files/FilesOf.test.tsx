@@ -12,7 +12,15 @@ vi.mock('../../form/upload', () => ({
   }),
 }));
 
-const paper = { id: 'f1', name: 'hinge.pdf', note: '', size: 12, type: 'application/pdf', isImage: false };
+const paper = {
+  id: 'f1',
+  name: 'hinge.pdf',
+  note: '',
+  forOffice: false,
+  size: 12,
+  type: 'application/pdf',
+  isImage: false,
+};
 const show = (replies: Parameters<typeof showScreen>[3] = {}) =>
   showScreen('/p', '/p', <FilesOfProject id="p1" />, { 'GET /api/files': { items: [] }, ...replies });
 const file = (name: string) => new File(['x'], name, { type: 'application/pdf' });
