@@ -82,7 +82,11 @@ describe('files of a record', () => {
     refuse = false;
     fireEvent.click(screen.getByText('Save'));
     await waitFor(() =>
-      expect(calls.findLast((call) => call.method === 'PUT')?.body).toEqual({ name: 'hinge.pdf', note: 'split' }),
+      expect(calls.findLast((call) => call.method === 'PUT')?.body).toEqual({
+        name: 'hinge.pdf',
+        note: 'split',
+        forOffice: false,
+      }),
     );
     fireEvent.click(await screen.findByRole('button', { name: 'Edit hinge.pdf' }));
     fireEvent.click(screen.getByText('Remove'));

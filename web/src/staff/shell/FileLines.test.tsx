@@ -10,6 +10,7 @@ const file = (id: string, name: string, type: string) => ({
   size: 2048,
   type,
   note: '',
+  forOffice: false,
   isImage: type.startsWith('image/'),
 });
 
