@@ -11,6 +11,8 @@ use Telamon\Bench\Clock;
 use Telamon\Bench\Filler;
 use Telamon\Bench\Started;
 use Telamon\Bench\Web;
+use Telamon\Core\Slots\SlotFinder;
+use Telamon\Core\Slots\SlotReader;
 use Telamon\Http\BuiltAssets;
 
 require_once dirname(__DIR__).'/vendor/autoload.php';
@@ -99,10 +101,17 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
     $bytes += (int) @filesize("$root/public$address.gz");
 }
 
+$calendar = ['zone' => 'Europe/Dublin', 'now' => '2026-03-01T08:00:00Z', 'from' => '2026-03-01', 'to' => '2026-05-29', 'type' => ['length' => 60, 'clear_after' => 15, 'step' => 15, 'notice_minutes' => 120, 'furthest_days' => 90], 'staff' => []];
+for ($one = 0; $one < 20; ++$one) {
+    $calendar['staff'][] = ['id' => "s$one", 'hours' => array_fill(1, 5, [['09:00', '12:30'], ['13:00', '17:00']]), 'appointments' => array_map(static fn (int $i): array => ['start' => gmdate('Y-m-d\TH:i:s\Z', 1_772_352_000 + 76_000 * $i + 900 * $one), 'end' => gmdate('Y-m-d\TH:i:s\Z', 1_772_355_600 + 76_000 * $i + 900 * $one), 'clear_after' => 15, 'taken' => 1], range(1, 100))];
+}
+$request = (new SlotReader())->read($calendar);
+$times += Clock::race(['free times: 20 people, 90 days, 2,000 visits' => static fn (): array => (new SlotFinder())->find($request)], 10, 1);
+
 $empty = $times['floor: an empty framework route']['median'];
-$aims = array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
-printf("\n%-36s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
+$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+printf("\n%-46s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
-    printf("%-36s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');
+    printf("%-46s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');
 }
 printf("\n%.0f submissions posted a second over one connection; public form: %.1f kB of script and style compressed\n", $perSecond, $bytes / 1000);

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Slots;
+
+/** An appointment that stands already. */
+final readonly class Held
+{
+    /**
+     * @param int $start, $end instants, the end not included
+     * @param int $clearBefore, $clearAfter minutes
+     * @param int $taken seats
+     */
+    public function __construct(public int $start, public int $end, public int $clearBefore, public int $clearAfter, public int $taken)
+    {
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Slots;
+
+/**
+ * What the clock on the wall shows, and when, by the rules of a zone (IANA Time Zone Database). Instants are in
+ * microseconds since 1970-01-01T00:00:00Z, local days in days since 1970-01-01, local times in seconds of their day.
+ */
+final class LocalClock
+{
+    public const SECOND = 1_000_000;
+    private const DAY = 86_400;
+    /** Days beyond those that are asked for, so that an offset is known on either side of them. */
+    private const MARGIN = 3;
+
+    /** @var list<array{int, int, int}> seconds from, seconds to (not included), and the offset between them, in seconds east of UTC */
+    private array $periods = [];
+
+    /** @var array<int, list<array{int, int, int}>> local seconds from and to of a day and the offset, by day, as they pass */
+    private array $pieces = [];
+
+    /**
+     * @param int $first, $last local days between which it is asked
+     */
+    public function __construct(private readonly \DateTimeZone $zone, int $first, int $last)
+    {
+        $from = ($first - self::MARGIN) * self::DAY;
+        $to = ($last + self::MARGIN + 1) * self::DAY;
+        $changes = $zone->getTransitions($from, $to) ?: [['ts' => $from, 'offset' => $zone->getOffset(new \DateTimeImmutable("@$from"))]];
+        foreach ($changes as $i => $change) {
+            $this->periods[] = [$change['ts'], $changes[$i + 1]['ts'] ?? $to, $change['offset']];
+        }
+    }
+
+    /** @return int the local day of an instant */
+    public function day(int $instant): int
+    {
+        $second = intdiv($instant - self::mod($instant, self::SECOND), self::SECOND);
+        $local = $second + $this->zone->getOffset(new \DateTimeImmutable("@$second"));
+
+        return intdiv($local - self::mod($local, self::DAY), self::DAY);
+    }
+
+    /** @return int|null the instant at which the clock shows a time of a day, the first of two; null where it never does */
+    public function showing(int $day, int $time): ?int
+    {
+        $local = $day * self::DAY + $time;
+        foreach ($this->of($day) as [$from, $to, $offset]) {
+            if ($from <= $local && $local < $to) {
+                return ($local - $offset) * self::SECOND;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return int the first instant of a day at which the clock shows a time or a later one; the end of the day where none does */
+    public function from(int $day, int $time): int
+    {
+        $local = $day * self::DAY + $time;
+        $pieces = $this->of($day);
+        foreach ($pieces as [$from, $to, $offset]) {
+            if ($to > $local) {
+                return (max($from, $local) - $offset) * self::SECOND;
+            }
+        }
+        $last = end($pieces);
+
+        // A day that a zone leaves out altogether ends where it begins: with the next one.
+        return false === $last ? $this->from($day + 1, 0) : ($last[1] - $last[2]) * self::SECOND;
+    }
+
+    /** @return string RFC 3339, with the offset of that moment */
+    public function format(int $instant): string
+    {
+        return (new \DateTimeImmutable('@'.intdiv($instant, self::SECOND)))->setTimezone($this->zone)->format(\DATE_RFC3339);
+    }
+
+    /** @return list<array{int, int, int}> */
+    private function of(int $day): array
+    {
+        if (!isset($this->pieces[$day])) {
+            $this->pieces[$day] = [];
+            [$begin, $end] = [$day * self::DAY, ($day + 1) * self::DAY];
+            foreach ($this->periods as [$from, $to, $offset]) {
+                $first = max($from + $offset, $begin);
+                $last = min($to + $offset, $end);
+                if ($first < $last) {
+                    $this->pieces[$day][] = [$first, $last, $offset];
+                }
+            }
+        }
+
+        return $this->pieces[$day];
+    }
+
+    private static function mod(int $number, int $by): int
+    {
+        return (($number % $by) + $by) % $by;
+    }
+}

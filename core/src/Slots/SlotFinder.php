@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Slots;
+
+/**
+ * Finds the times that are truly free, and who could take each. All arithmetic is in instants; spans include their
+ * beginning and not their end. A start is free for somebody where the whole appointment lies in their open time, where
+ * both neighbours have what each keeps clear, and where notice, distance and limit are kept.
+ */
+final class SlotFinder
+{
+    private const MINUTE = 60 * LocalClock::SECOND;
+    private const DAY_MINUTES = 1440;
+
+    /** @return list<array{start: string, staff: list<string>}> in order of time; ids in the order of their bytes */
+    public function find(SlotRequest $request): array
+    {
+        $clock = self::clock($request);
+        $starts = self::starts($request, $clock);
+        $takers = [];
+        foreach ($request->people as $person) {
+            foreach ($this->free($request, $clock, $person, $starts) as $start) {
+                $takers[$start][] = $person->id;
+            }
+        }
+        ksort($takers);
+        $slots = [];
+        foreach ($takers as $start => $ids) {
+            sort($ids, \SORT_STRING);
+            $slots[] = ['start' => $clock->format($start), 'staff' => $ids];
+        }
+
+        return $slots;
+    }
+
+    private static function clock(SlotRequest $request): LocalClock
+    {
+        $days = [$request->from, $request->to];
+        foreach ($request->people as $person) {
+            foreach ($person->absent as [[$first], [$last]]) {
+                array_push($days, $first, $last);
+            }
+        }
+
+        return new LocalClock($request->zone, min($days), max($days));
+    }
+
+    /** @return array<int, list<int>> instants by local day at which the clock shows a multiple of the step, soon and late enough */
+    private static function starts(SlotRequest $request, LocalClock $clock): array
+    {
+        $type = $request->type;
+        $earliest = $request->now + $type->notice * self::MINUTE;
+        $today = $clock->day($request->now);
+        $last = null === $type->furthestDays ? $request->to : min($request->to, $today + $type->furthestDays);
+        $starts = [];
+        for ($day = max($request->from, $today); $day <= $last; ++$day) {
+            for ($minute = 0; !isset($request->closures[$day]) && $minute < self::DAY_MINUTES; $minute += $type->step) {
+                $start = $clock->showing($day, 60 * $minute);
+                if (null !== $start && $start >= $earliest) {
+                    $starts[$day][] = $start;
+                }
+            }
+        }
+
+        return $starts;
+    }
+
+    /**
+     * @param array<int, list<int>> $starts by local day
+     *
+     * @return iterable<int> those at which somebody is free
+     */
+    private function free(SlotRequest $request, LocalClock $clock, SlotPerson $person, array $starts): iterable
+    {
+        $type = $request->type;
+        $length = $type->length * self::MINUTE;
+        $blocked = self::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($person->appointments, $type, $length)], false);
+        [$seated, $begun] = self::standing($person, $clock, $length);
+        $absent = array_map(static fn (array $span): array => [$clock->from(...$span[0]), $clock->from(...$span[1])], $person->absent);
+        foreach ($starts as $day => $candidates) {
+            $open = self::without(self::joined(array_map(static fn (array $span): array => [$clock->from($day, $span[0]), $clock->from($day, $span[1])], $person->on($day)), true), $absent);
+            if ([] === $open) {
+                continue;
+            }
+            foreach ($candidates as $start) {
+                if (!self::inside($open, $start, $start + $length)) {
+                    continue;
+                }
+                $shares = isset($seated[$start]) && $seated[$start]['taken'] < $type->seats;
+                $count = ($begun[$day] ?? 0) - ($shares ? $seated[$start]['count'] : 0);
+                if (null !== $type->dayLimit && $count >= $type->dayLimit) {
+                    continue;
+                }
+                if (!self::within($blocked, $start) || ($shares && $this->freeBeside($person, $type, $start, $length))) {
+                    yield $start;
+                }
+            }
+        }
+    }
+
+    /** A time that others have too, with seats left: free but for those. */
+    private function freeBeside(SlotPerson $person, SlotType $type, int $start, int $length): bool
+    {
+        $others = array_values(array_filter($person->appointments, static fn (Held $held): bool => $held->start !== $start || $held->end !== $start + $length));
+
+        return !self::within(self::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($others, $type, $length)], false), $start);
+    }
+
+    /**
+     * @return list<array{int, int}> spans whose inside holds no start: neither the beginning nor the end is blocked
+     */
+    private static function aroundBusy(SlotPerson $person, SlotType $type, int $length): array
+    {
+        return array_map(static fn (array $span): array => [$span[0] - $type->clearAfter * self::MINUTE - $length, $span[1] + $type->clearBefore * self::MINUTE], $person->busy);
+    }
+
+    /**
+     * The gap is at least the larger of what the earlier keeps after and the later keeps before.
+     *
+     * @param list<Held> $appointments
+     *
+     * @return list<array{int, int}> as above
+     */
+    private static function aroundHeld(array $appointments, SlotType $type, int $length): array
+    {
+        return array_map(static fn (Held $held): array => [
+            $held->start - max($type->clearAfter, $held->clearBefore) * self::MINUTE - $length,
+            $held->end + max($held->clearAfter, $type->clearBefore) * self::MINUTE,
+        ], $appointments);
+    }
+
+    /** @return array{array<int, array{taken: int, count: int}>, array<int, int>} appointments exactly as long, by their start; how many start, by local day */
+    private static function standing(SlotPerson $person, LocalClock $clock, int $length): array
+    {
+        $seated = [];
+        $begun = [];
+        foreach ($person->appointments as $held) {
+            $day = $clock->day($held->start);
+            $begun[$day] = ($begun[$day] ?? 0) + 1;
+            if ($held->end - $held->start === $length) {
+                $seated[$held->start] = ['taken' => ($seated[$held->start]['taken'] ?? 0) + $held->taken, 'count' => ($seated[$held->start]['count'] ?? 0) + 1];
+            }
+        }
+
+        return [$seated, $begun];
+    }
+
+    /**
+     * @param list<array{int, int}> $spans
+     *
+     * @param bool $touching whether those that only touch become one too: open time does, blocked starts do not, as what lies between them is free
+     *
+     * @return list<array{int, int}> in order, those that overlap as one; empty ones fall away
+     */
+    private static function joined(array $spans, bool $touching): array
+    {
+        $spans = array_filter($spans, static fn (array $span): bool => $span[0] < $span[1]);
+        sort($spans);
+        $joined = [];
+        foreach ($spans as [$from, $to]) {
+            $last = \count($joined) - 1;
+            if ($last >= 0 && ($from < $joined[$last][1] || ($touching && $from === $joined[$last][1]))) {
+                $joined[$last][1] = max($joined[$last][1], $to);
+            } else {
+                $joined[] = [$from, $to];
+            }
+        }
+
+        return $joined;
+    }
+
+    /**
+     * @param list<array{int, int}> $open in order
+     * @param list<array{int, int}> $absent
+     *
+     * @return list<array{int, int}>
+     */
+    private static function without(array $open, array $absent): array
+    {
+        foreach ($absent as [$from, $to]) {
+            $left = [];
+            foreach ($open as [$begin, $end]) {
+                if ($from >= $to || $to <= $begin || $from >= $end) {
+                    $left[] = [$begin, $end];
+                    continue;
+                }
+                if ($begin < $from) {
+                    $left[] = [$begin, $from];
+                }
+                if ($to < $end) {
+                    $left[] = [$to, $end];
+                }
+            }
+            $open = $left;
+        }
+
+        return $open;
+    }
+
+    /** @param list<array{int, int}> $spans */
+    private static function inside(array $spans, int $start, int $end): bool
+    {
+        foreach ($spans as [$from, $to]) {
+            if ($from <= $start && $end <= $to) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Whether a start lies truly inside one of them; looked up by halves.
+     *
+     * @param list<array{int, int}> $spans in order
+     */
+    private static function within(array $spans, int $start): bool
+    {
+        $low = 0;
+        $high = \count($spans) - 1;
+        while ($low <= $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($start >= $spans[$middle][1]) {
+                $low = $middle + 1;
+            } elseif ($start <= $spans[$middle][0]) {
+                $high = $middle - 1;
+            } else {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

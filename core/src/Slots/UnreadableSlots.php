@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Slots;
+
+/** What free times are asked for with cannot be; the message says what and where, in one line. */
+final class UnreadableSlots extends \InvalidArgumentException
+{
+}
