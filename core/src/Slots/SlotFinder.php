@@ -79,33 +79,56 @@ final class SlotFinder
         $blocked = self::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($person->appointments, $type, $length)], false);
         [$seated, $begun] = self::standing($person, $clock, $length);
         $absent = array_map(static fn (array $span): array => [$clock->from(...$span[0]), $clock->from(...$span[1])], $person->absent);
+        $at = 0;
         foreach ($starts as $day => $candidates) {
-            $open = self::without(self::joined(array_map(static fn (array $span): array => [$clock->from($day, $span[0]), $clock->from($day, $span[1])], $person->on($day)), true), $absent);
-            if ([] === $open) {
+            $isFull = null !== $type->dayLimit && ($begun[$day] ?? 0) >= $type->dayLimit;
+            if ($isFull && [] === $seated) {
                 continue;
             }
-            foreach ($candidates as $start) {
-                if (!self::inside($open, $start, $start + $length)) {
-                    continue;
-                }
-                $shares = isset($seated[$start]) && $seated[$start]['taken'] < $type->seats;
-                $count = ($begun[$day] ?? 0) - ($shares ? $seated[$start]['count'] : 0);
-                if (null !== $type->dayLimit && $count >= $type->dayLimit) {
-                    continue;
-                }
-                if (!self::within($blocked, $start) || ($shares && $this->freeBeside($person, $type, $start, $length))) {
-                    yield $start;
+            $open = self::without(self::joined(array_map(static fn (array $span): array => [$clock->from($day, $span[0]), $clock->from($day, $span[1])], $person->on($day)), true), $absent);
+            $i = 0;
+            $count = \count($candidates);
+            foreach ($open as [$from, $to]) {
+                for ($latest = $to - $length; $i < $count && $candidates[$i] <= $latest; ++$i) {
+                    $start = $candidates[$i];
+                    if ($start < $from) {
+                        continue;
+                    }
+                    // Starts rise, and so do the spans: neither is looked at twice.
+                    while (isset($blocked[$at]) && $blocked[$at][1] <= $start) {
+                        ++$at;
+                    }
+                    $isBlocked = isset($blocked[$at]) && $blocked[$at][0] < $start;
+                    if (!$isBlocked && !$isFull) {
+                        yield $start;
+                    } elseif ($isBlocked && isset($seated[$start]) && $this->takesMore($request, $person, $start, $length, $seated[$start], $begun[$day] ?? 0)) {
+                        yield $start;
+                    }
                 }
             }
         }
     }
 
-    /** A time that others have too, with seats left: free but for those. */
-    private function freeBeside(SlotPerson $person, SlotType $type, int $start, int $length): bool
+    /**
+     * A time that others have too, with seats left: free but for those.
+     *
+     * @param array{taken: int, count: int} $seated of that time
+     * @param int $begun appointments that start on that day, those included
+     */
+    private function takesMore(SlotRequest $request, SlotPerson $person, int $start, int $length, array $seated, int $begun): bool
     {
+        $type = $request->type;
+        if ($seated['taken'] >= $type->seats || (null !== $type->dayLimit && $begun - $seated['count'] >= $type->dayLimit)) {
+            return false;
+        }
         $others = array_values(array_filter($person->appointments, static fn (Held $held): bool => $held->start !== $start || $held->end !== $start + $length));
+        foreach ([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($others, $type, $length)] as [$from, $to]) {
+            if ($from < $start && $start < $to) {
+                return false;
+            }
+        }
 
-        return !self::within(self::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($others, $type, $length)], false), $start);
+        return true;
     }
 
     /**
@@ -197,40 +220,5 @@ final class SlotFinder
         }
 
         return $open;
-    }
-
-    /** @param list<array{int, int}> $spans */
-    private static function inside(array $spans, int $start, int $end): bool
-    {
-        foreach ($spans as [$from, $to]) {
-            if ($from <= $start && $end <= $to) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * Whether a start lies truly inside one of them; looked up by halves.
-     *
-     * @param list<array{int, int}> $spans in order
-     */
-    private static function within(array $spans, int $start): bool
-    {
-        $low = 0;
-        $high = \count($spans) - 1;
-        while ($low <= $high) {
-            $middle = intdiv($low + $high, 2);
-            if ($start >= $spans[$middle][1]) {
-                $low = $middle + 1;
-            } elseif ($start <= $spans[$middle][0]) {
-                $high = $middle - 1;
-            } else {
-                return true;
-            }
-        }
-
-        return false;
     }
 }
