@@ -41,11 +41,13 @@ export function PagesSection({ business }: { business: Setup['business'] }) {
     >
       <div>
         <dt>Looks like</dt>
-        <dd className="setup-logo" style={business.accent ? { color: business.accent } : undefined}>
+        <dd className="setup-logo">
           <span className="page-sample" style={business.accent ? { background: business.accent } : undefined}>
             Next
           </span>
-          <span className="link-sample">a link</span>
+          <span className="link-sample" style={business.accent ? { color: business.accent } : undefined}>
+            a link
+          </span>
         </dd>
       </div>
       <div>
