@@ -21,6 +21,7 @@ final class Version20261127020000 extends Migration
         $this->addSql('ALTER TABLE business ADD COLUMN logo_id VARCHAR(36) DEFAULT NULL');
         $this->addSql("ALTER TABLE business ADD COLUMN aside_reasons CLOB DEFAULT '[]' NOT NULL");
         $this->addSql('CREATE TABLE logo (id VARCHAR(36) NOT NULL, type VARCHAR(20) NOT NULL, bytes BLOB NOT NULL, PRIMARY KEY (id))');
+        $this->addSql("ALTER TABLE service ADD COLUMN words CLOB DEFAULT '' NOT NULL");
         $this->addSql("ALTER TABLE service ADD COLUMN led VARCHAR(6) DEFAULT 'named' NOT NULL");
         $this->addSql("ALTER TABLE service ADD COLUMN among CLOB DEFAULT '[]' NOT NULL");
         $this->addSql('ALTER TABLE service ADD COLUMN promise_minutes INTEGER DEFAULT NULL');

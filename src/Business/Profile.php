@@ -85,6 +85,12 @@ final class Profile implements ResetInterface
         return $services;
     }
 
+    /** What clients are told of a service, by its key; empty where nothing is. */
+    public function serviceWords(string $key): string
+    {
+        return '' === $key ? '' : $this->em->getRepository(Service::class)->findOneBy(['key' => $key])->words ?? '';
+    }
+
     /** @return list<string> names in order */
     public function stages(): array
     {

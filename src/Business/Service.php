@@ -28,6 +28,14 @@ class Service implements PartOf
     public bool $retired = false;
 
     /**
+     * What clients are told of it: mails may name it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $words = '';
+
+    /**
      * How its lead is found: the one who is named, by turns, or whoever leads fewest.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -83,6 +91,11 @@ class Service implements PartOf
     {
         $this->led = $led;
         $this->among = $among;
+    }
+
+    public function tell(string $words): void
+    {
+        $this->words = $words;
     }
 
     /** @param int|null $minutes working minutes; null for what the form promises */

@@ -17,7 +17,7 @@ class MessageTemplate implements PartOf
 
     /** What each text may name; all may name the business and its phone. */
     private const FIELDS = [
-        'confirmation' => ['first_name', 'service', 'reference', 'lead', 'ready_by', 'coordinator'],
+        'confirmation' => ['first_name', 'service', 'service_words', 'reference', 'lead', 'ready_by', 'coordinator'],
         'copy' => ['first_name', 'reference', 'answers'],
         'added' => ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'],
         'told' => ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'],

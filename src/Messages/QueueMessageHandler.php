@@ -51,6 +51,7 @@ final readonly class QueueMessageHandler implements EffectHandler
             'first_name' => $this->names->read($toName)->given,
             'client' => $client?->name() ?? $made->occasion->name ?? '',
             'service' => $project->title ?? '',
+            'service_words' => null === $project ? '' : $this->business->serviceWords($project->service),
             'asset' => $asset->description ?? $this->business->business()->assetWord,
             'place' => $asset->place ?? '',
             'project' => $project->number ?? '',

@@ -56,9 +56,10 @@ final readonly class ServiceChanges
         }, $service->id);
     }
 
-    /** Who takes turns, and how soon somebody answers. */
+    /** What clients are told, who takes turns, and how soon somebody answers. */
     private function particulars(Service $service, Edit $edit): void
     {
+        $service->tell($edit->text('words', 2000) ?? $service->words);
         $text = $edit->text('led', 6);
         $led = null === $text ? $service->led : Led::tryFrom($text) ?? throw new InvalidInput('led', 'Choose how the lead is found.');
         $among = $edit->texts('among', 20, 36) ?? $service->among;

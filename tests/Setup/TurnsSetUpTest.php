@@ -45,6 +45,16 @@ final class TurnsSetUpTest extends AppTestCase
         self::assertContains($this->staff('TA'), $this->among('repair'), 'whoever takes over takes the turns too');
     }
 
+    public function testWhatClientsAreToldOfAServiceStandsInTheirMail(): void
+    {
+        $this->change(['words' => 'Photographs of the pedals help us.']);
+        $text = $this->id("SELECT id FROM message_template WHERE code = 'confirmation'");
+        $this->call('PUT', "/api/setup/texts/$text", ['body' => "Hello {{first_name}},\n\n{{service_words}}\n\n{{business}}"])->ok();
+        $this->inquire()->ok(201);
+        $mails = $this->get('/api/submissions/'.$this->lastSubmission().'/mails')->ok()->rows('items');
+        self::assertStringContainsString('Photographs of the pedals help us.', (string) json_encode($mails[0]['text']));
+    }
+
     public function testAServiceMayPromiseAnAnswerOfItsOwn(): void
     {
         $this->inquire()->ok(201);

@@ -57,6 +57,7 @@ const setup: Setup = {
       name: 'Cut',
       leadId: 's2',
       lead: 'Una Merrow',
+      words: '',
       led: 'named',
       among: [],
       promise: null,

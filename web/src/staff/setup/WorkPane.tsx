@@ -99,6 +99,21 @@ export function ServicePane({ service, setup }: { service: Service; setup: Setup
       }),
     },
     {
+      key: 'words',
+      label: 'Words',
+      shown: service.words,
+      fields: [
+        {
+          key: 'words',
+          label: 'What clients are told of it',
+          value: service.words,
+          kind: 'long',
+          hint: 'Mails say it where their text names {{service_words}}.',
+        },
+      ],
+      edit: ({ words = '' }) => ({ words }),
+    },
+    {
       key: 'promise',
       label: 'Promise',
       shown: service.promise === null ? 'as the form promises' : `answer in ${count(service.promise, 'working hour')}`,
