@@ -72,6 +72,12 @@ final class LocalClock
         return false === $last ? $this->from($day + 1, 0) : ($last[1] - $last[2]) * self::SECOND;
     }
 
+    /** @return list<array{int, int}> when somebody works on a day, in order; hours that touch are one */
+    public function open(SlotPerson $person, int $day): array
+    {
+        return Spans::joined(array_map(fn (array $span): array => [$this->from($day, $span[0]), $this->from($day, $span[1])], $person->on($day)), true);
+    }
+
     /** @return string RFC 3339, with the offset of that moment */
     public function format(int $instant): string
     {

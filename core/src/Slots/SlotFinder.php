@@ -35,7 +35,8 @@ final class SlotFinder
         return $slots;
     }
 
-    private static function clock(SlotRequest $request): LocalClock
+    /** A clock that knows the days of a request and those of its absences. */
+    public static function clock(SlotRequest $request): LocalClock
     {
         $days = [$request->from, $request->to];
         foreach ($request->people as $person) {
@@ -76,7 +77,7 @@ final class SlotFinder
     {
         $type = $request->type;
         $length = $type->length * self::MINUTE;
-        $blocked = self::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($person->appointments, $type, $length)], false);
+        $blocked = Spans::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($person->appointments, $type, $length)], false);
         [$seated, $begun] = self::standing($person, $clock, $length);
         $absent = array_map(static fn (array $span): array => [$clock->from(...$span[0]), $clock->from(...$span[1])], $person->absent);
         $at = 0;
@@ -85,7 +86,7 @@ final class SlotFinder
             if ($isFull && [] === $seated) {
                 continue;
             }
-            $open = self::without(self::joined(array_map(static fn (array $span): array => [$clock->from($day, $span[0]), $clock->from($day, $span[1])], $person->on($day)), true), $absent);
+            $open = Spans::without($clock->open($person, $day), $absent);
             $i = 0;
             $count = \count($candidates);
             foreach ($open as [$from, $to]) {
@@ -168,57 +169,5 @@ final class SlotFinder
         }
 
         return [$seated, $begun];
-    }
-
-    /**
-     * @param list<array{int, int}> $spans
-     *
-     * @param bool $touching whether those that only touch become one too: open time does, blocked starts do not, as what lies between them is free
-     *
-     * @return list<array{int, int}> in order, those that overlap as one; empty ones fall away
-     */
-    private static function joined(array $spans, bool $touching): array
-    {
-        $spans = array_filter($spans, static fn (array $span): bool => $span[0] < $span[1]);
-        sort($spans);
-        $joined = [];
-        foreach ($spans as [$from, $to]) {
-            $last = \count($joined) - 1;
-            if ($last >= 0 && ($from < $joined[$last][1] || ($touching && $from === $joined[$last][1]))) {
-                $joined[$last][1] = max($joined[$last][1], $to);
-            } else {
-                $joined[] = [$from, $to];
-            }
-        }
-
-        return $joined;
-    }
-
-    /**
-     * @param list<array{int, int}> $open in order
-     * @param list<array{int, int}> $absent
-     *
-     * @return list<array{int, int}>
-     */
-    private static function without(array $open, array $absent): array
-    {
-        foreach ($absent as [$from, $to]) {
-            $left = [];
-            foreach ($open as [$begin, $end]) {
-                if ($from >= $to || $to <= $begin || $from >= $end) {
-                    $left[] = [$begin, $end];
-                    continue;
-                }
-                if ($begin < $from) {
-                    $left[] = [$begin, $from];
-                }
-                if ($to < $end) {
-                    $left[] = [$to, $end];
-                }
-            }
-            $open = $left;
-        }
-
-        return $open;
     }
 }

@@ -6,9 +6,11 @@ namespace Telamon\Core\Tests\Slots;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Slots\LocalClock;
 use Telamon\Core\Slots\SlotFinder;
 use Telamon\Core\Slots\SlotReader;
 use Telamon\Core\Slots\UnreadableSlots;
+use Telamon\Core\Slots\WhyNot;
 
 /** @phpstan-import-type Calendar from MinuteByMinute */
 final class SlotFinderTest extends TestCase
@@ -22,6 +24,29 @@ final class SlotFinderTest extends TestCase
             $offered += \count($found);
         }
         self::assertGreaterThan(2000, $offered, 'there was something to find');
+    }
+
+    public function testEveryTimeThatIsNotOfferedHasAReasonAndNoOther(): void
+    {
+        $told = [];
+        foreach (MadeCalendars::make(60, 7) as $i => $calendar) {
+            $request = (new SlotReader())->read($calendar);
+            $why = new WhyNot($request);
+            $offered = [];
+            foreach ((new SlotFinder())->find($request) as $slot) {
+                foreach ($slot['staff'] as $id) {
+                    $offered[$id][(new \DateTimeImmutable($slot['start']))->getTimestamp()] = true;
+                }
+            }
+            for ($second = 86_400 * $request->from - 50_400; $second < 86_400 * ($request->to + 1) + 50_400; $second += 300) {
+                foreach ($request->people as $person) {
+                    $reason = $why->of($person, $second * LocalClock::SECOND);
+                    self::assertSame(isset($offered[$person->id][$second]), null === $reason, "calendar $i, {$person->id} at $second: $reason");
+                    $told[(string) preg_replace('/\d.*/', '', (string) $reason)] = true;
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(9, \count($told), implode(', ', array_keys($told)));
     }
 
     /** @param list<string> $starts */
