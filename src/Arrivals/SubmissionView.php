@@ -63,7 +63,9 @@ final class SubmissionView
         $this->time ??= $this->business->workingTime();
         $zone = $this->business->zone();
         $form = $submission->formVersion;
-        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $form->promiseMinutes(), $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
+        // What was promised then: by the form, by the service asked for, or anew since.
+        $promise = $this->time->between($submission->receivedAt, $submission->dueAt);
+        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $promise, $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
 
         return [
             'id' => $submission->id,

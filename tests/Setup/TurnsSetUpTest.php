@@ -62,6 +62,7 @@ final class TurnsSetUpTest extends AppTestCase
         $this->change(['promise' => '1']);
         $this->inquire()->ok(201);
         self::assertLessThan($usual, $this->due());
+        self::assertSame(60, $this->get('/api/submissions/'.$this->lastSubmission())->ok()->number('clock.promiseMinutes'), 'the clock counts down from what was promised');
         self::assertSame('promise', $this->change(['promise' => '0'], 422)->text('violations.0.path'));
         $this->change(['promise' => '']);
         $this->inquire()->ok(201);
