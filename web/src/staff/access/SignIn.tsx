@@ -2,12 +2,12 @@ import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { StoneFigure } from '../../shared/Figure';
-import { MarkShape } from '../../shared/Mark';
 import { useSignIn } from '../session';
 import { BareLintel } from '../shell/BareLintel';
 import { StaffField } from '../shell/StaffField';
 import '../shell/shell.css';
 import './sign-in.css';
+import { SignInTrouble } from './SignInTrouble';
 
 interface Fields {
   email: string;
@@ -44,11 +44,7 @@ export function SignIn() {
             error={formState.errors.password?.message}
             {...register('password', { required: 'Write your password.' })}
           />
-          {signIn.error && (
-            <p className="sign-in-trouble" role="alert">
-              <MarkShape kind="choose" /> {signIn.error.message}
-            </p>
-          )}
+          <SignInTrouble error={signIn.error} />
           <Button type="submit" variant="contained" disabled={signIn.isPending}>
             Sign in
           </Button>

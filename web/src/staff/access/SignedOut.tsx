@@ -2,11 +2,11 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { MarkShape } from '../../shared/Mark';
 import { KeyScope } from '../keys';
 import { useSignIn, type Session } from '../session';
 import { StaffField } from '../shell/StaffField';
 import './sign-in.css';
+import { SignInTrouble } from './SignInTrouble';
 
 interface Props {
   user: Session['user'];
@@ -63,11 +63,7 @@ export function SignedOut({ user, onDone }: Props) {
             value={password}
             onChange={(event) => setPassword(event.target.value)}
           />
-          {signIn.error && (
-            <p className="sign-in-trouble" role="alert">
-              <MarkShape kind="choose" /> {signIn.error.message}
-            </p>
-          )}
+          <SignInTrouble error={signIn.error} />
           <Button type="submit" variant="contained" disabled={signIn.isPending}>
             Sign in
           </Button>

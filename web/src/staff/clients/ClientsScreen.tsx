@@ -7,13 +7,11 @@ import { moment } from '../../shared/words';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
 import { Allowed } from '../shell/Allowed';
-import { ColumnList } from '../shell/ColumnList';
 import { ListBody } from '../shell/ListBody';
-import { useListViews } from '../shell/listViews';
+import { ListChoices } from '../shell/ListChoices';
 import { Narrow } from '../shell/Narrow';
 import { Pillars } from '../shell/Pillars';
 import type { Column } from '../shell/RowTable';
-import { SavedViews } from '../shell/SavedViews';
 import { StaffField } from '../shell/StaffField';
 import { useHiddenColumns } from '../shell/useHiddenColumns';
 import { useTyped } from '../shell/useTyped';
@@ -114,8 +112,9 @@ export function ClientsScreen() {
   const offers = useOffers(many).data;
   const staff = offers?.staff ?? [];
   const seesAll = user.may.includes('records.see-all');
+  // Open where something of it is chosen when one comes; after that as it was left, whatever is typed.
+  const [further, setFurther] = useState(() => Boolean(by.service ?? by.place ?? by.contact));
   const [hidden, setHidden] = useHiddenColumns('clients', usuallyHidden);
-  const { views: saved, save, remove } = useListViews('clients', { search: search.toString(), hidden }, seesAll);
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const { total = 0, counted = 0 } = list.data?.pages[0] ?? {};
   const narrowed = Object.keys(by).some((key) => key !== 'sort');
@@ -186,7 +185,11 @@ export function ClientsScreen() {
                     {staff}
                   </Narrow>
                 )}
-                <details className="columns-choice" open={Boolean(by.service ?? by.place ?? by.contact) || undefined}>
+                <details
+                  className="columns-choice"
+                  open={further}
+                  onToggle={(event) => setFurther(event.currentTarget.open)}
+                >
                   <summary>Service, place, last contact</summary>
                   {many && (
                     <Narrow
@@ -231,25 +234,13 @@ export function ClientsScreen() {
                   )}
                 </p>
                 {seesAll && <SeveralPanel chosen={chosen} by={by} total={total} onClear={() => setChosen([])} />}
-                {seesAll && (
-                  <SavedViews
-                    views={saved}
-                    onUse={(view) => {
-                      setHidden(view.hidden);
-                      setSearch(view.search, { replace: true });
-                    }}
-                    onRemove={remove.mutate}
-                    save={save}
-                  />
-                )}
-                <details className="columns-choice">
-                  <summary>Columns</summary>
-                  <ColumnList
-                    columns={columns.map((column) => ({ key: column.name, label: column.name }))}
-                    hidden={hidden}
-                    onHide={setHidden}
-                  />
-                </details>
+                <ListChoices
+                  list="clients"
+                  saves={seesAll}
+                  columns={columns.map((column) => column.name)}
+                  hidden={hidden}
+                  onHide={setHidden}
+                />
               </div>
             </>
           ),

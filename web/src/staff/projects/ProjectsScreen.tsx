@@ -2,14 +2,12 @@ import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { shortDay } from '../../shared/words';
 import { useOffers } from '../people/queries';
-import { ColumnList } from '../shell/ColumnList';
 import { useToday } from '../shell/day';
-import { useListViews } from '../shell/listViews';
+import { ListChoices } from '../shell/ListChoices';
 import { Narrow } from '../shell/Narrow';
 import { Pillars } from '../shell/Pillars';
 import { ListBody } from '../shell/ListBody';
 import type { Column } from '../shell/RowTable';
-import { SavedViews } from '../shell/SavedViews';
 import { StaffField } from '../shell/StaffField';
 import { useHiddenColumns } from '../shell/useHiddenColumns';
 import { useTyped } from '../shell/useTyped';
@@ -95,7 +93,6 @@ export function ProjectsScreen() {
   const offers = useOffers(seesAll).data;
   const list = useProjects(by);
   const [hidden, setHidden] = useHiddenColumns('projects', usuallyHidden);
-  const { views: saved, save, remove } = useListViews('projects', { search: search.toString(), hidden }, seesAll);
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   const stages = list.data?.pages[0]?.stages ?? [];
   const narrow = (part: Record<string, string>) => {
@@ -173,25 +170,13 @@ export function ProjectsScreen() {
                 ))}
               </ul>
               <div className="filter">
-                {seesAll && (
-                  <SavedViews
-                    views={saved}
-                    onUse={(view) => {
-                      setHidden(view.hidden);
-                      setSearch(view.search, { replace: true });
-                    }}
-                    onRemove={remove.mutate}
-                    save={save}
-                  />
-                )}
-                <details className="columns-choice">
-                  <summary>Columns</summary>
-                  <ColumnList
-                    columns={all.map((column) => ({ key: column.name, label: column.name }))}
-                    hidden={hidden}
-                    onHide={setHidden}
-                  />
-                </details>
+                <ListChoices
+                  list="projects"
+                  saves={seesAll}
+                  columns={all.map((column) => column.name)}
+                  hidden={hidden}
+                  onHide={setHidden}
+                />
                 {seesAll && rows.length > 0 && (
                   <p className="second">
                     As a file: <a href={`/api/projects/export?${new URLSearchParams({ ...by }).toString()}`}>CSV</a>
