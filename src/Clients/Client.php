@@ -9,6 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Record\Tagged;
 use Telamon\Record\Tags;
 use Telamon\Staff\Staff;
 
@@ -21,7 +22,7 @@ use Telamon\Staff\Staff;
 #[ORM\Index(columns: ['merged_into_id', 'archived_at', 'last_contact', 'id'], name: 'client_by_contact')]
 #[ORM\Index(columns: ['owner_id', 'merged_into_id', 'archived_at', 'sort_name', 'id'], name: 'client_of_owner_by_name')]
 #[ORM\Index(columns: ['owner_id', 'merged_into_id', 'archived_at', 'since', 'id'], name: 'client_of_owner_by_day')]
-class Client implements Journaled
+class Client implements Journaled, Tagged
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -202,7 +203,11 @@ class Client implements Journaled
         };
     }
 
-    /** @param list<string> $tags all that it has from now on */
+    public function tags(): array
+    {
+        return $this->tags;
+    }
+
     public function retag(array $tags): void
     {
         $this->tags = $tags;

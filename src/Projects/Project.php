@@ -10,6 +10,7 @@ use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Record\Tagged;
 use Telamon\Record\Tags;
 use Telamon\Staff\Staff;
 
@@ -18,7 +19,7 @@ use Telamon\Staff\Staff;
 #[ORM\Index(columns: ['opened_at', 'id'])]
 #[ORM\Index(columns: ['closed_at', 'client_id'], name: 'project_open')]
 #[ORM\Index(columns: ['service', 'client_id'], name: 'project_service')]
-class Project implements Journaled
+class Project implements Journaled, Tagged
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -228,7 +229,11 @@ class Project implements Journaled
         $this->wishes = [$kind => $text] + $this->wishes;
     }
 
-    /** @param list<string> $tags all that it has from now on */
+    public function tags(): array
+    {
+        return $this->tags;
+    }
+
     public function retag(array $tags): void
     {
         $this->tags = $tags;

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace Telamon\Projects;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
+use Telamon\Business\Service;
 
 /** Projects as rows of a file, in the order of the list. */
 final readonly class ProjectExport
 {
     private const COLUMNS = ['number' => 'number', 'title' => 'title', 'client' => 'client', 'service' => 'service', 'stage' => 'stage', 'outcome' => 'outcome', 'lead' => 'lead', 'readyBy' => 'ready by', 'openedOn' => 'opened', 'tasksDone' => 'tasks done', 'tasks' => 'tasks', 'source' => 'source', 'budget' => 'budget', 'tags' => 'tags'];
 
-    public function __construct(private ProjectList $list, private Connection $db)
+    public function __construct(private ProjectList $list, private EntityManagerInterface $em)
     {
     }
 
     /** @return iterable<list<string>> the heads first */
     public function rows(Request $request): iterable
     {
-        $services = $this->db->fetchAllKeyValue('SELECT code, name FROM service');
+        $services = array_column($this->em->getRepository(Service::class)->findAll(), 'name', 'key');
         yield array_values(self::COLUMNS);
         foreach ($this->list->all($request) as $row) {
             $row['service'] = $services[\is_string($row['service']) ? $row['service'] : ''] ?? '';

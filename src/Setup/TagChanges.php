@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Setup;
 
-use Doctrine\DBAL\Connection;
-use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Clients\Client;
-use Telamon\Projects\Project;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Record\Edit;
+use Telamon\Record\HoldsTags;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Rules\NameInRules;
@@ -20,19 +18,24 @@ final readonly class TagChanges
     /** Each is journaled, so that one undo brings all back. */
     private const MOST = 5000;
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private SetupActs $acts, private NameInRules $rules)
+    /** @param iterable<HoldsTags> $rooms */
+    public function __construct(#[AutowireIterator('telamon.holds_tags')] private iterable $rooms, private SetupActs $acts, private NameInRules $rules)
     {
     }
 
     /** @return list<array{tag: string, clients: int, projects: int}> every tag there is, by the alphabet */
     public function all(): array
     {
-        $clients = $this->db->fetchAllKeyValue('SELECT tag, COUNT(*) FROM client_tag GROUP BY tag');
-        $projects = $this->db->fetchAllKeyValue("SELECT j.value, COUNT(*) FROM project p, json_each(p.tags) j WHERE p.tags <> '[]' GROUP BY j.value");
-        $tags = array_map(strval(...), array_keys($clients + $projects));
+        $counts = [];
+        foreach ($this->rooms as $room) {
+            foreach ($room->counts() as $tag => $count) {
+                $counts[$tag][$room->what()] = $count;
+            }
+        }
+        $tags = array_map(strval(...), array_keys($counts));
         sort($tags, \SORT_NATURAL | \SORT_FLAG_CASE);
 
-        return array_map(static fn (string $tag): array => ['tag' => $tag, 'clients' => self::whole($clients[$tag] ?? 0), 'projects' => self::whole($projects[$tag] ?? 0)], $tags);
+        return array_map(static fn (string $tag): array => ['tag' => $tag, 'clients' => $counts[$tag]['clients'] ?? 0, 'projects' => $counts[$tag]['projects'] ?? 0], $tags);
     }
 
     /** @throws Refusal */
@@ -59,24 +62,21 @@ final readonly class TagChanges
     private function replace(string $tag, ?string $to, string $words, Staff $staff): void
     {
         $this->acts->carryOut($words, $staff, function () use ($tag, $to): void {
-            $clients = $this->em->getRepository(Client::class)->findBy(['id' => $this->db->fetchFirstColumn('SELECT client_id FROM client_tag WHERE tag = ? LIMIT '.(self::MOST + 1), [$tag])]);
-            $projects = $this->em->getRepository(Project::class)->findBy(['id' => $this->db->fetchFirstColumn('SELECT p.id FROM project p, json_each(p.tags) j WHERE j.value = ? LIMIT '.(self::MOST + 1), [$tag])]);
-            if ([] === $clients && [] === $projects) {
+            $having = [];
+            foreach ($this->rooms as $room) {
+                array_push($having, ...$room->with($tag, self::MOST + 1));
+            }
+            if ([] === $having) {
                 throw new InvalidInput('tag', 'Nobody and nothing has this tag any more.');
             }
-            if (\count($clients) + \count($projects) > self::MOST) {
+            if (\count($having) > self::MOST) {
                 throw new InvalidInput('tag', 'More than '.number_format(self::MOST).' have it: too many to change at once.');
             }
-            foreach ([...$clients, ...$projects] as $record) {
+            foreach ($having as $record) {
                 // Where both stood, one stays.
-                $record->retag(array_values(array_unique(array_filter(array_map(static fn (string $one): ?string => $one === $tag ? $to : $one, $record->tags), static fn (?string $one): bool => null !== $one))));
+                $record->retag(array_values(array_unique(array_filter(array_map(static fn (string $one): ?string => $one === $tag ? $to : $one, $record->tags()), static fn (?string $one): bool => null !== $one))));
             }
             null === $to ?: $this->rules->renameTag($tag, $to);
         });
-    }
-
-    private static function whole(mixed $number): int
-    {
-        return is_numeric($number) ? (int) $number : 0;
     }
 }
