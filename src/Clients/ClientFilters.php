@@ -27,7 +27,7 @@ final readonly class ClientFilters
     }
 
     /** Whether a request leaves anybody out who is current. */
-    public function narrow(Request $request): bool
+    public function isNarrowed(Request $request): bool
     {
         return [] !== $this->filters($request) || null !== $this->viewer->clients() || null !== Query::id($request, 'owner') || 'archived' === Query::oneOf($request, 'state', self::STATES);
     }
@@ -35,13 +35,7 @@ final readonly class ClientFilters
     /** @return QueryBuilder of clients called c */
     public function query(Request $request): QueryBuilder
     {
-        $query = $this->db->createQueryBuilder()->from('client', 'c')->where('c.merged_into_id IS NULL');
-        match (Query::oneOf($request, 'state', self::STATES)) {
-            'archived' => $query->andWhere('c.archived_at IS NOT NULL'),
-            'all', 'open-work' => null,
-            // Found by typing, whoever is archived is found too.
-            default => [] === Query::words($request) ? $query->andWhere('c.archived_at IS NULL') : null,
-        };
+        $query = $this->db->createQueryBuilder()->from('client', 'c')->where(self::standing($request, 'c'));
         $owner = Query::id($request, 'owner');
         if (null !== $owner) {
             $query->andWhere('c.owner_id = :owner')->setParameter('owner', $owner);
@@ -59,6 +53,17 @@ final readonly class ClientFilters
         }
 
         return $query;
+    }
+
+    /** @return string the condition that clients, called so, are neither merged nor out of the way, or are, as is asked for */
+    private static function standing(Request $request, string $name): string
+    {
+        return "$name.merged_into_id IS NULL".match (Query::oneOf($request, 'state', self::STATES)) {
+            'archived' => " AND $name.archived_at IS NOT NULL",
+            'all', 'open-work' => '',
+            // Found by typing, whoever is archived is found too.
+            default => [] === Query::words($request) ? " AND $name.archived_at IS NULL" : '',
+        };
     }
 
     /** @return list<ClientFilter> */
@@ -107,14 +112,16 @@ final readonly class ClientFilters
     private function contact(Request $request): array
     {
         $contact = Query::oneOf($request, 'contact', [...array_keys(self::CONTACT), 'never']);
+        // With the index that begins so.
+        $standing = self::standing($request, 'n');
         if (null === $contact || 'never' === $contact) {
-            return null === $contact ? [] : [new ClientFilter('SELECT n.id FROM client n WHERE n.merged_into_id IS NULL AND n.archived_at IS NULL AND n.last_contact IS NULL', "COALESCE(c.last_contact, '') = ''")];
+            return null === $contact ? [] : [new ClientFilter("SELECT n.id FROM client n WHERE $standing AND n.last_contact IS NULL", "COALESCE(c.last_contact, '') = ''")];
         }
         [$than, $when] = self::CONTACT[$contact];
 
         // Tried without the index on it: along the order of the list.
         return [new ClientFilter(
-            "SELECT n.id FROM client n WHERE n.merged_into_id IS NULL AND n.archived_at IS NULL AND n.last_contact $than :contact",
+            "SELECT n.id FROM client n WHERE $standing AND n.last_contact $than :contact",
             "c.last_contact IS NOT NULL AND COALESCE(c.last_contact, '') $than :contact",
             ['contact' => $this->clock->now()->modify($when)->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
         )];

@@ -26,7 +26,7 @@ final readonly class ClientList
     /** @return array{items: list<array<string, mixed>>, next: string|null, total: int, counted: int} as ClientPage in the contract */
     public function page(Request $request): array
     {
-        $counted = $this->filters->narrow($request) ? self::COUNTED_NARROWED : self::COUNTED;
+        $counted = $this->filters->isNarrowed($request) ? self::COUNTED_NARROWED : self::COUNTED;
         $query = $this->filters->query($request);
         $total = \count((clone $query)->select('c.id')->setMaxResults($counted + 1)->fetchFirstColumn());
         $sort = Query::oneOf($request, 'sort', ['name', '-name', 'since', '-since', 'contact', '-contact']) ?? 'name';

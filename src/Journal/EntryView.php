@@ -9,17 +9,23 @@ use Psr\Clock\ClockInterface;
 use Telamon\Access\Viewer;
 use Telamon\Business\Profile;
 use Telamon\Core\Time\DayWords;
+use Telamon\Core\Time\HoursInWords;
 use Telamon\Record\Action;
 use Telamon\Record\Journaled;
 use Telamon\Record\PartOf;
 use Telamon\Record\Records;
 use Telamon\Staff\Permission;
+use Telamon\Staff\Staff;
 
 /** Tells a journal entry in words, as JournalEntry in the contract. */
 final readonly class EntryView
 {
     /** Columns that repeat others or only serve the machine. */
     private const UNTOLD = ['sortName', 'matchKey', 'decidedAt', 'decidedBy', 'passwordHash', 'lastContact', 'logoId'];
+
+    /** Ids of staff, and times by day of the week: told as people write them. */
+    private const STAFF = 'among';
+    private const HOURS = 'hours';
 
     public function __construct(private EntityManagerInterface $em, private Profile $business, private Records $records, private Viewer $viewer, private ClockInterface $clock)
     {
@@ -81,6 +87,13 @@ final readonly class EntryView
             $record = $this->em->find($meta->getAssociationTargetClass($name), $value);
 
             return $record instanceof Journaled ? $record->recordLabel() : 'one that is gone';
+        }
+        if (\is_array($value) && self::STAFF === $name) {
+            return implode(', ', array_map(fn (mixed $id): string => $this->em->find(Staff::class, $id)->name ?? 'somebody who is gone', $value));
+        }
+        if (\is_array($value) && self::HOURS === $name) {
+            /** @var array<int, list<array{string, string}>> $value */
+            return HoursInWords::of($value);
         }
         if (\is_array($value)) {
             return array_is_list($value) && [] === array_filter($value, static fn (mixed $one): bool => !\is_scalar($one)) ? implode(', ', array_map(strval(...), $value)) : json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);

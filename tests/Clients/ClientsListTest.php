@@ -76,6 +76,16 @@ final class ClientsListTest extends AppTestCase
         self::assertSame([], $this->names('contact=over-90-days'));
     }
 
+    public function testWhoeverIsOutOfTheWayIsNarrowedByLastContactToo(): void
+    {
+        $client = $this->get('/api/clients?q=spindle')->ok();
+        $this->post('/api/clients/'.$client->text('items.0.id').'/archive', ['version' => $this->get('/api/clients/'.$client->text('items.0.id'))->number('version'), 'archived' => true])->ok();
+        self::assertSame(['Ida Spindle'], $this->names('state=archived&contact=never'));
+        self::assertCount(3, $this->names('state=all&contact=never'));
+        self::assertSame(['Ida Spindle'], $this->names('q=spindle&contact=never'), 'found by typing');
+        self::assertSame(['Wilf Ambry', 'Una Merrow'], $this->names('contact=never'));
+    }
+
     public function testItIsPagedInEveryOrderWithoutLosingAnybody(): void
     {
         $names = [];

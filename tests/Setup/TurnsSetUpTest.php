@@ -23,6 +23,7 @@ final class TurnsSetUpTest extends AppTestCase
         [$sorcha, $teo] = [$this->staff('SV'), $this->staff('TA')];
         self::assertSame('among', $this->change(['led' => 'turns', 'among' => [$sorcha]], 422)->text('violations.0.path'), 'turns need two');
         $this->change(['led' => 'turns', 'among' => [$teo, $sorcha]]);
+        self::assertStringContainsString('Teo Ashbrand, Sorcha Vell', $this->get("/api/journal?record={$this->service}")->ok()->body, 'told by names, not by ids');
         self::assertSame(['Teo Ashbrand', 'Sorcha Vell', 'Teo Ashbrand'], [$this->accepted(), $this->accepted(), $this->accepted()]);
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         $plan = $this->get('/api/submissions/'.$this->lastSubmission())->ok()->body;
@@ -74,6 +75,7 @@ final class TurnsSetUpTest extends AppTestCase
         $teo = $this->staff('TA');
         $hours = [['day' => 1, 'spans' => [['from' => '10:00', 'to' => '18:00']]]];
         self::assertSame('Mon, 10 to 6', $this->person($this->call('PUT', "/api/setup/staff/$teo", ['hours' => $hours])->ok()->rows('staff'), 'hoursText'));
+        self::assertContains('Mon, 10 to 6', array_column($this->get("/api/journal?record=$teo")->ok()->rows('items.0.changes'), 'to'));
         $this->call('PUT', "/api/setup/staff/$teo", ['hours' => [['day' => 1, 'spans' => [['from' => '18:00', 'to' => '10:00']]]]])->ok(422);
         self::assertSame('', $this->person($this->call('PUT', "/api/setup/staff/$teo", ['hours' => []])->ok()->rows('staff'), 'hoursText'));
         self::assertSame('last', $this->post("/api/setup/staff/$teo/absences", ['first' => '2027-03-05', 'last' => '2027-03-01'])->ok(422)->text('violations.0.path'));
