@@ -69,6 +69,12 @@ final class Viewer implements ResetInterface
         return $this->sees($record) ? $record : throw new NotYours();
     }
 
+    /** @param list<string> $staff ids */
+    public function isOneOf(array $staff): bool
+    {
+        return \in_array($this->staff()->id ?? '', $staff, true);
+    }
+
     public function reset(): void
     {
         $this->own = null;

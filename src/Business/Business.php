@@ -75,6 +75,14 @@ class Business implements Journaled
     public ?string $logoId = null;
 
     /**
+     * Minutes on the road between areas that the table does not hold.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 20])]
+    public int $unknownRoad = 20;
+
+    /**
      * Minutes after which somebody who began a short form has not finished the long one.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -215,6 +223,12 @@ class Business implements Journaled
     public function wear(?string $logo): void
     {
         $this->logoId = $logo;
+    }
+
+    /** @param int $minutes on the road between areas that the table does not hold */
+    public function guessRoads(int $minutes): void
+    {
+        $this->unknownRoad = $minutes;
     }
 
     public function coordinateBy(Staff $coordinator): void

@@ -11,6 +11,8 @@ use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
 use Telamon\Diary\Appointment;
+use Telamon\Diary\AppointmentState;
+use Telamon\Diary\VisitType;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -49,7 +51,7 @@ final readonly class DemoHistory
     }
 
     /** Appointments from the days before to a week on, on days that are worked. */
-    public function appointments(\DateTimeImmutable $today): void
+    public function appointments(\DateTimeImmutable $today, \DateTimeImmutable $now): void
     {
         $staff = [];
         foreach ($this->em->getRepository(Staff::class)->findAll() as $member) {
@@ -59,22 +61,44 @@ final readonly class DemoHistory
         foreach ($staff as $initials => $member) {
             $projects[$initials] = $this->em->getRepository(Project::class)->findBy(['lead' => $member], ['number' => 'DESC'], 9);
         }
+        $types = [];
+        foreach ($this->em->getRepository(VisitType::class)->findAll() as $type) {
+            $types[$type->slug] = $type;
+        }
         $calendar = $this->business->workingDays();
         $zone = $this->business->zone();
-        for ($offset = -5; $offset <= 7; ++$offset) {
-            $day = $today->modify("$offset days");
-            if (!$calendar->isWorked($day)) {
-                continue;
-            }
-            foreach (DemoWords::VISITS as $i => [$who, $from, $to, $title, $place]) {
-                $project = $projects[$who][($offset + 5 + $i) % \count($projects[$who])];
-                // Today is full; other days have gaps.
-                if (0 === $offset || 0 !== ($i + $offset + 10) % 3) {
-                    $date = $day->format('Y-m-d');
-                    $this->em->persist(new Appointment($title, $place, $staff[$who], $project, new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 !== $i || $offset <= 0));
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'wrote the diary', null, $now), function () use ($today, $now, $calendar, $zone, $projects, $staff, $types): void {
+            for ($offset = -5; $offset <= 12; ++$offset) {
+                $day = $today->modify("$offset days");
+                if (!$calendar->isWorked($day)) {
+                    continue;
+                }
+                foreach (DemoWords::VISITS as $i => [$who, $from, $to, $title, $type]) {
+                    // Today is full; other days have gaps, the more the later.
+                    if (0 === $offset || 0 !== ($i + $offset + 10) % ($offset > 6 ? 2 : 3)) {
+                        $date = $day->format('Y-m-d');
+                        // Once a week somebody is sent to two places at a time.
+                        [$from, $to] = 4 === $i && 2 === $offset ? ['10:00', '11:30'] : [$from, $to];
+                        $this->appointment($projects[$who][($offset + 5 + $i) % \count($projects[$who])], $title, $types[$type] ?? null, $staff[$who], new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 === $i && $offset > 0, $now);
+                    }
                 }
             }
+        });
+    }
+
+    private function appointment(Project $project, string $title, ?VisitType $type, Staff $staff, \DateTimeImmutable $from, \DateTimeImmutable $to, bool $isOffered, \DateTimeImmutable $now): void
+    {
+        $stands = $project->asset->place ?? '';
+        $appointment = new Appointment($title, '' === $stands ? $project->client->address : $stands, $staff, $project, $from, $to, $from->modify('-6 days'));
+        $appointment->travel(true);
+        if (null !== $type) {
+            $appointment->isOf($type, $type->settings()->resources);
         }
-        $this->em->flush();
+        if ($isOffered && $from > $now->modify('+1 day')) {
+            $appointment->offer($from->modify('-1 day'));
+        } elseif ($to < $now) {
+            $appointment->becomes(AppointmentState::Held);
+        }
+        $this->em->persist($appointment);
     }
 }

@@ -24,13 +24,14 @@ final class DemoWords
 
     public const STAIRS = ['', '', ' Three steps up.', ' Ground floor.', ' Second floor, wide stairs.', ' Through the garden gate.'];
 
+    /** Who goes, from when to when, what it is called, of which kind; empty for none. */
     public const VISITS = [
-        ['SV', '08:30', '09:30', 'tuning', 'Weir Cottages'],
-        ['PT', '09:00', '10:30', 'collection', 'Gable Lane'],
-        ['SV', '09:45', '11:15', 'voicing, Quarry Hall', 'Quarry Hall'],
-        ['TA', '11:30', '12:30', 'tuning', 'Ropewalk'],
-        ['PT', '13:30', '15:00', 'delivery, Ambry', 'Mill Race'],
-        ['SV', '14:00', '15:30', 'first visit, Dunmarl', 'Chapel Bank'],
-        ['TA', '16:00', '17:30', 'recital tuning', 'Lantern Hall'],
+        ['SV', '08:30', '09:30', 'tuning', 'tuning'],
+        ['PT', '09:00', '10:30', 'collection', 'delivery'],
+        ['SV', '10:00', '11:30', 'voicing', ''],
+        ['TA', '11:30', '12:30', 'tuning', 'tuning'],
+        ['PT', '13:30', '15:00', 'delivery', 'delivery'],
+        ['SV', '14:00', '15:30', 'first visit', 'first-visit'],
+        ['TA', '16:00', '17:30', 'recital tuning', 'pitch-raised'],
     ];
 }

@@ -32,6 +32,7 @@ final class LoadCommand extends Command
         private readonly EntityManagerInterface $em,
         private readonly DemoBusiness $business,
         private readonly DemoForms $forms,
+        private readonly DemoDiary $diary,
         private readonly DemoExtras $extras,
         private readonly DemoRules $rules,
         private readonly DemoHistory $history,
@@ -65,6 +66,7 @@ final class LoadCommand extends Command
             $today = new \DateTimeImmutable($now->setTimezone(new \DateTimeZone('Europe/Dublin'))->format('Y-m-d'), new \DateTimeZone('UTC'));
             $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the business up', null, $now->modify('-121 days')), fn () => $this->business->load($today));
             $this->forms->load($now->modify('-120 days'));
+            $this->diary->load($now->modify('-90 days'));
             if ($setupOnly) {
                 return;
             }
@@ -80,7 +82,7 @@ final class LoadCommand extends Command
             $this->profile->reset();
             $this->timeline->runUntil($now);
             $this->extras->twice($now->modify('-1 day'));
-            $this->history->appointments($today);
+            $this->history->appointments($today, $now);
         });
         (new Filesystem())->remove($drafts);
         $output->writeln(\sprintf('Loaded %d clients and %d submissions.', $this->em->getRepository(Client::class)->count(), $this->em->getRepository(Submission::class)->count()));

@@ -6,6 +6,7 @@ namespace Telamon\Forms;
 
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Business\PublicFace;
 use Telamon\Core\Form\Option;
 use Telamon\Core\Form\Page;
 use Telamon\Core\Form\Question;
@@ -13,7 +14,7 @@ use Telamon\Core\Form\Question;
 /** Shows a published form to whoever fills it in, as PublicForm in the contract. */
 final readonly class PublicFormView
 {
-    public function __construct(private Profile $business, private ClockInterface $clock)
+    public function __construct(private Profile $business, private PublicFace $face, private ClockInterface $clock)
     {
     }
 
@@ -25,7 +26,6 @@ final readonly class PublicFormView
     public function show(FormVersion $version, bool $staff = false): array
     {
         $form = $version->definition();
-        $business = $this->business->business();
         $hidden = $staff ? [] : array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->staffOnly), 'key');
 
         return [
@@ -39,11 +39,7 @@ final readonly class PublicFormView
             'today' => $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'),
             'checkPage' => $form->checkPage,
             'copy' => $form->copy,
-            'business' => [
-                'name' => $business->name, 'phone' => $business->phone, 'phoneText' => $this->business->phoneReader()->format($business->phone),
-                'hours' => $business->hoursText, 'address' => $business->address, 'drawing' => $business->drawing,
-                'accent' => $business->accent, 'logo' => null === $business->logoId ? null : "/api/public/logo/{$business->logoId}",
-            ],
+            'business' => $this->face->show(),
             'pages' => array_map(static fn (Page $page): array => [
                 'key' => $page->key, 'title' => $page->title, 'next' => $page->next,
                 'questions' => array_map(static fn (Question $question): array => self::question($question, $hidden), array_values(array_filter($page->questions, static fn (Question $question): bool => $staff || !$question->staffOnly))),

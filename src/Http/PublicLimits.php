@@ -18,6 +18,8 @@ final readonly class PublicLimits
         private RateLimiterFactoryInterface $uploads,
         #[Target('upload_kilobytes.limiter')]
         private RateLimiterFactoryInterface $kilobytes,
+        #[Target('bookings.limiter')]
+        private RateLimiterFactoryInterface $bookings,
     ) {
     }
 
@@ -25,6 +27,12 @@ final readonly class PublicLimits
     public function submission(Request $request): void
     {
         $this->take($this->submissions, $request);
+    }
+
+    /** @throws Problem 429 */
+    public function booking(Request $request): void
+    {
+        $this->take($this->bookings, $request);
     }
 
     /** @throws Problem 429 */

@@ -24,6 +24,8 @@ enum ChangeKind: string
     case Edit = 'edit';
     /** An inquiry that came by phone, at the desk or by mail, by hand. */
     case WriteDown = 'write-down';
+    /** An appointment, by the client: booked, moved or cancelled. */
+    case Book = 'book';
     /** How the business is set up. */
     case Settings = 'settings';
 

@@ -74,17 +74,24 @@ final readonly class ClientDirectory implements Directory
         return $fields;
     }
 
-    /** @return list<array{id: string, number: string, title: string, lead: string, opened: string}> the newest first */
+    /**
+     * @return array{list<array{id: string, number: string, title: string, lead: string, opened: string}>, list<array{id: string, number: string, title: string, lead: string, opened: string, service: string}>}
+     *                                                                                                                                                                                                            those opened of late with tasks to do, three at most; and all that are not closed; the newest first
+     */
     private function openProjects(Client $client): array
     {
         $since = $this->clock->now()->modify("-{$this->business->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $open = [];
-        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at FROM project p WHERE p.client_id = ? AND p.opened_at >= ? AND p.closed_at IS NULL AND EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) ORDER BY p.opened_at DESC, p.id DESC LIMIT 3', [$client->id, $since]) as $row) {
+        $late = $all = [];
+        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at, p.service, EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) AS busy FROM project p WHERE p.client_id = ? AND p.closed_at IS NULL ORDER BY p.opened_at DESC, p.id DESC LIMIT 20', [$client->id]) as $row) {
             $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
-            $open[] = ['id' => $text('id'), 'number' => $text('number'), 'title' => $text('title'), 'lead' => $text('lead_id'), 'opened' => substr($text('opened_at'), 0, 10)];
+            $project = ['id' => $text('id'), 'number' => $text('number'), 'title' => $text('title'), 'lead' => $text('lead_id'), 'opened' => substr($text('opened_at'), 0, 10)];
+            $all[] = $project + ['service' => $text('service')];
+            if ($text('opened_at') >= $since && 1 === (int) (is_numeric($row['busy']) ? $row['busy'] : 0) && \count($late) < 3) {
+                $late[] = $project;
+            }
         }
 
-        return $open;
+        return [$late, $all];
     }
 
     private function known(Client $client): KnownClient
@@ -98,9 +105,11 @@ final readonly class ClientDirectory implements Directory
             $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50),
         );
 
+        [$late, $all] = $this->openProjects($client);
+
         return new KnownClient(
             $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client),
-            $client->givenName, $client->familyName, $this->openProjects($client), $client->otherAddresses,
+            $client->givenName, $client->familyName, $late, $client->otherAddresses, $all,
         );
     }
 }

@@ -25,6 +25,11 @@ final readonly class EmailMaker
             ->date($message->sentAt ?? $message->queuedAt)
             ->text($message->text)
             ->html($this->twig->render('message.html.twig', ['subject' => $message->subject, 'paragraphs' => preg_split('/\n{2,}/', $message->text)]));
+        if ('' !== $message->calendar) {
+            // RFC 6047: the method stands in the type too.
+            $method = 1 === preg_match('/^METHOD:(\w+)/m', $message->calendar, $m) ? $m[1] : 'PUBLISH';
+            $email->attach($message->calendar, 'visit.ics', "text/calendar; method=$method; charset=utf-8");
+        }
         $email->getHeaders()->addIdHeader('Message-ID', "{$message->id}@$domain");
         // Says to mail programs that no person wrote this (RFC 3834).
         $email->getHeaders()->addTextHeader('Auto-Submitted', 'auto-generated');

@@ -47,6 +47,14 @@ class Message implements TakenBack
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $leavesAt = null;
 
+    /**
+     * An iCalendar object that goes with it (RFC 5545), empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $calendar = '';
+
     public function __construct(
         #[ORM\Column(length: 20)]
         public readonly string $kind,
@@ -87,6 +95,11 @@ class Message implements TakenBack
     {
         $this->says = $says;
         $this->leavesAt = $leavesAt;
+    }
+
+    public function enclose(string $calendar): void
+    {
+        $this->calendar = $calendar;
     }
 
     public function sendAgain(): void

@@ -15,12 +15,24 @@ class MessageTemplate implements PartOf
 {
     use Setting;
 
+    /** What texts about an appointment may name. */
+    private const VISIT = ['first_name', 'visit', 'when', 'when_here', 'place', 'with', 'says', 'price', 'link', 'until', 'coordinator'];
+
     /** What each text may name; all may name the business and its phone. */
     private const FIELDS = [
         'confirmation' => ['first_name', 'service', 'service_words', 'reference', 'lead', 'ready_by', 'coordinator'],
         'copy' => ['first_name', 'reference', 'answers'],
         'added' => ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'],
         'told' => ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'],
+        'booked' => self::VISIT,
+        'moved' => self::VISIT,
+        'cancelled' => self::VISIT,
+        'offered' => self::VISIT,
+        'reminder' => self::VISIT,
+        'on-the-way' => self::VISIT,
+        'missed' => self::VISIT,
+        'choose-time' => ['first_name', 'visit', 'link', 'coordinator'],
+        'wish' => ['first_name', 'client', 'visit', 'when', 'words', 'phone', 'link'],
         'notice' => ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'],
     ];
 

@@ -7,14 +7,16 @@ namespace Telamon\Planning;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Telamon\Core\Effects\BookAppointment;
+use Telamon\Core\Plan\PlanLine;
 use Telamon\Refusal\Refusal;
 use Telamon\Submissions\LookAhead;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
 /**
- * Counts what is to be decided, for the list; and accepts plans that a rule says need nobody, as long as nothing in
- * them is open. Done by the worker, so that whoever sends a form does not wait for it.
+ * Counts what is to be decided, for the list; and accepts plans that a rule says need nobody, and those of what was
+ * booked, as long as nothing in them is open. Done by the worker, so that whoever sends a form does not wait for it.
  */
 #[AsMessageHandler]
 final readonly class LookAheadHandler
@@ -31,7 +33,8 @@ final readonly class LookAheadHandler
         }
         $plan = $this->plans->plan($submission);
         $this->db->executeStatement('UPDATE submission SET to_decide = ? WHERE id = ?', [\count($plan->open()), $submission->id]);
-        if (null === $plan->outcome->acceptedBy() || [] !== $plan->open()) {
+        $isBooked = [] !== array_filter($plan->lines, static fn (PlanLine $line): bool => $line->effect instanceof BookAppointment);
+        if ((null === $plan->outcome->acceptedBy() && !$isBooked) || [] !== $plan->open()) {
             return;
         }
         try {

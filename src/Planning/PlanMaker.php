@@ -7,6 +7,7 @@ namespace Telamon\Planning;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Booking\BookedTime;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Purpose;
 use Telamon\Core\Form\Readings;
@@ -22,6 +23,7 @@ use Telamon\Core\Planning\Ruling;
 use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleOutcome;
+use Telamon\Diary\BookedTimes;
 use Telamon\Messages\MessageQueue;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
@@ -43,6 +45,7 @@ final readonly class PlanMaker
         private RuleBooks $books,
         private PastCircumstances $past,
         private Decisions $decisions,
+        private BookedTimes $booked,
         private ClockInterface $clock,
     ) {
     }
@@ -92,7 +95,7 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
-        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '', received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'));
+        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '', received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'), booked: $this->booked->of($submission->id));
 
         return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), self::named($chosen, $context), self::named($decided->choices, $context));
     }
@@ -159,10 +162,10 @@ final readonly class PlanMaker
         return 1 === \count($candidates) && ($choices['client'] ?? '') === $candidates[0]->client->id ? ['client' => 'same'] + $choices : $choices;
     }
 
-    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = '', string $received = ''): PlanContext
+    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = '', string $received = '', ?BookedTime $booked = null): PlanContext
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
+        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received, $booked), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
     }
 }

@@ -50,7 +50,7 @@ final readonly class DayController
                 'id' => $a->id, 'title' => $a->title, 'place' => $a->place, 'staff' => $a->staff->name, 'initials' => $a->staff->initials,
                 'startsAt' => $a->startsAt->setTimezone($zone)->format(\DATE_RFC3339),
                 'endsAt' => $a->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
-                'state' => $a->state($now), 'projectId' => $a->project?->id,
+                'state' => $a->stateAt($now), 'projectId' => $a->project?->id,
             ], $appointments),
             'arrivals' => $decides ? $this->arrivals->between($from, $to, $zone) : [],
         ]);

@@ -7,6 +7,7 @@ namespace Telamon\Screens;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Booking\BookingPages;
 use Telamon\Forms\PublishedForms;
 use Telamon\Http\BuiltAssets;
 use Twig\Environment;
@@ -14,9 +15,9 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'inquiry', 'clients', 'projects', 'messages', 'forms', 'rules', 'setup', 'account', 'sign-in', 'new-password'];
+    private const STAFF_WORDS = ['', 'arrivals', 'inquiry', 'clients', 'projects', 'messages', 'diary', 'today', 'forms', 'rules', 'setup', 'account', 'sign-in', 'new-password'];
 
-    public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms)
+    public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms, private BookingPages $bookings)
     {
     }
 
@@ -30,6 +31,24 @@ final readonly class PageController
         }
 
         return $this->page('src/client/main.tsx', null === $form ? 404 : 200, $framed);
+    }
+
+    #[Route('/book/{slug}', methods: ['GET'], priority: -5)]
+    public function booking(string $slug, Request $request): Response
+    {
+        $page = $this->bookings->findLive($slug);
+        $framed = $request->query->has('embed') ? ($page->sites ?? []) : [];
+        if (null !== $page && $request->query->has('embed') && self::isElsewhere($request, $framed)) {
+            return $this->notHere($slug, $page->title);
+        }
+
+        return $this->page('src/client/main.tsx', null === $page ? 404 : 200, $framed);
+    }
+
+    #[Route('/visit/{token}', methods: ['GET'], priority: -5)]
+    public function visit(string $token): Response
+    {
+        return $this->page('src/client/main.tsx', 200);
     }
 
     #[Route('/{path}', requirements: ['path' => '(?!api(/|$)).*'], methods: ['GET'], priority: -10)]

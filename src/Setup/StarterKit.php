@@ -9,6 +9,7 @@ use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
 use Telamon\Messages\MessageTemplate;
+use Telamon\Messages\VisitTexts;
 
 /** What every installation begins with, and may change: stages, the base checklist, the two first messages. */
 final readonly class StarterKit
@@ -105,5 +106,8 @@ final readonly class StarterKit
 
             The tasks are in Telamon, with the answers as written ({{reference}}).
             TEXT));
+        foreach (VisitTexts::all() as $text) {
+            $this->em->persist($text);
+        }
     }
 }

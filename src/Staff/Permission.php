@@ -12,6 +12,7 @@ enum Permission: string
     /** To read every record, whoever works on it. */
     case SeeAll = 'records.see-all';
     case Decide = 'arrivals.decide';
+    case KeepDiary = 'diary.keep';
     case Message = 'messages.see';
     case Merge = 'clients.merge';
     case Import = 'clients.import';

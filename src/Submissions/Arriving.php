@@ -16,6 +16,7 @@ final readonly class Arriving
      * @param Submission|null $continues the short form that this one carries on
      * @param Staff|null $by who wrote it down; null where the client sent it
      * @param bool $answered whether whoever asked was answered at once
+     * @param string $bookingPage ending of the booking page that it was filled in for; empty for none
      * @param array<string, mixed> $sent what stood in the form when it was sent out, by question key
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Arriving
         public array $sent = [],
         public ?Staff $by = null,
         public bool $answered = false,
+        public string $bookingPage = '',
     ) {
     }
 }

@@ -31,7 +31,7 @@ final readonly class PublicSubmissionController
     private const CONTINUES = 'continues';
     private const MAX_BYTES = 262_144;
 
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, private BookingBegun $booking, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
     }
 
@@ -60,17 +60,18 @@ final readonly class PublicSubmissionController
             $this->suspicion($body, $key ?? ''),
             $this->origins->of($request, $body),
             $this->continued($body),
+            bookingPage: JsonBody::text($body, 'booking', 60),
         ));
 
         $form = $version->definition();
-        $ending = $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'));
+        $ending = $this->booking->ending($form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d')), $version, JsonBody::text($body, 'booking', 60));
 
         return new JsonResponse([
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
             'carried' => (object) $this->carried($ending, $form, $submission),
-            'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => $ending->text],
+            'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $submission) : $ending->text],
         ], 201);
     }
 

@@ -46,6 +46,7 @@ final readonly class Receiver
         private Twins $twins,
         private PublishedForms $forms,
         private AnswerCopy $copy,
+        private BookingBegun $booking,
     ) {
     }
 
@@ -220,7 +221,8 @@ final readonly class Receiver
             $arriving->continues,
         );
         $local = $now->setTimezone($this->business->zone())->format('Y-m-d');
-        if (EndingKind::Form === $form->ending($answers, $local)?->kind) {
+        // Another form is to follow, or a time is to be chosen.
+        if (\in_array($this->booking->ending($form->ending($answers, $local), $version, $arriving->bookingPage)?->kind, [EndingKind::Form, EndingKind::Booking], true) && null === $arriving->by) {
             $submission->waitForMore($now->modify("+{$this->business->business()->unfinishedMinutes} minutes"));
         }
         $submission->keepWith($digest, $arriving->sent, Priority::of($readings, $local)->points(), $this->twins->sameness($version->form, $readings, $uploads));

@@ -235,6 +235,12 @@ class Submission implements Journaled, FileSource
         $this->continueBy = $by;
     }
 
+    /** What was to follow is here. */
+    public function hasMore(): void
+    {
+        $this->continueBy = null;
+    }
+
     /**
      * What was worked out of it as it came.
      *

@@ -64,6 +64,23 @@ final readonly class ProjectOpening
         });
     }
 
+    /**
+     * For what a client booked. Call it inside a change.
+     *
+     * @param string $service key of the service that it is for; empty for none
+     */
+    public function begin(Client $client, string $service, string $title): Project
+    {
+        $offered = $this->business->services()[$service] ?? null;
+        $lead = null === $offered ? null : $this->em->find(Staff::class, $offered->lead->id);
+        $project = new Project($this->counter->next('P'), $offered->name ?? $title, $client, $lead ?? $this->coordinator(), $this->business->firstStage(StageEnd::Open) ?? 'Inquiry', null, '', $this->clock->now());
+        $project->serve($offered->key ?? '');
+        $this->em->persist($project);
+        $this->tasks($project, $offered);
+
+        return $project;
+    }
+
     /** The same for the same client: its tasks, open, counted from today on. What was written, sent and decided stays with the first. */
     public function copy(string $id, Project $of, Staff $staff): Project
     {

@@ -11,7 +11,7 @@ use Telamon\Tests\Support\AppTestCase;
 /** Every route is closed unless it is named here, and no state changes from another site. */
 final class GuardsTest extends AppTestCase
 {
-    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/forms/{slug}/challenge', '/api/public/uploads', '/api/public/password-links', '/api/public/password', '/api/public/logo/{id}', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/{path}'];
+    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/forms/{slug}/challenge', '/api/public/uploads', '/api/public/password-links', '/api/public/password', '/api/public/logo/{id}', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/book/{slug}', '/visit/{token}', '/api/public/booking/{slug}', '/api/public/booking/{slug}/times', '/api/public/booking/{slug}/holds', '/api/public/booking/{slug}/holds/longer', '/api/public/booking/{slug}/bookings', '/api/public/visits/{token}', '/api/public/visits/{token}/times', '/api/public/visits/{token}/calendar.ics', '/api/public/visits/{token}/move', '/api/public/visits/{token}/cancel', '/api/public/visits/{token}/yes', '/api/public/visits/{token}/wish', '/api/public/calendars/{token}', '/{path}'];
 
     public function testEveryOtherRouteNeedsSomebodySignedIn(): void
     {

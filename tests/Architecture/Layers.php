@@ -18,7 +18,7 @@ final class Layers
     /** @var array<int, list<string>> folders of core/src, the lowest layer first */
     public const CORE = [
         1 => ['Text', 'Time', 'People'],
-        2 => ['Reading', 'Slots'],
+        2 => ['Reading', 'Slots', 'Booking'],
         3 => ['Condition'],
         4 => ['Form', 'Checklists'],
         5 => ['Answers'],
@@ -44,7 +44,7 @@ final class Layers
         12 => ['Tables', 'Rules'],
         13 => ['Planning'],
         14 => ['RuleRuns'],
-        15 => ['Arrivals', 'Setup'],
+        15 => ['Arrivals', 'Setup', 'Booking'],
         16 => ['Screens'],
         17 => ['Demo', 'Running'],
     ];

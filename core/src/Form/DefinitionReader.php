@@ -65,6 +65,9 @@ final class DefinitionReader
             if (EndingKind::Form === $kind && 1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,60}$/', $text)) {
                 throw new InvalidDefinition("$at: it names the ending of another form's address");
             }
+            if (EndingKind::Booking === $kind && 1 !== preg_match('#^[a-z0-9][a-z0-9-]{0,59}(/[a-z0-9-]{0,60}){0,1}(/\d{0,4}){0,1}(/[\p{L}]{0,3}){0,1}$#u', $text)) {
+                throw new InvalidDefinition("$at: it names the ending of a booking page");
+            }
             $when = isset($ending['when']) && \is_array($ending['when']) ? $this->questions->condition($ending['when'], '', $at) : null;
             $endings[] = new Ending($kind, $text, $when);
         }

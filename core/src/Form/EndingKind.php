@@ -10,4 +10,6 @@ enum EndingKind: string
     case Thanks = 'thanks';
     case Address = 'address';
     case Form = 'form';
+    /** A booking page: its ending, and after strokes the type, the minutes and the initials that are chosen already. */
+    case Booking = 'booking';
 }

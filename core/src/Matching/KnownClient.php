@@ -12,6 +12,7 @@ final readonly class KnownClient
      * @param list<string> $phones E.164
      * @param list<array{id: string, description: string, serial?: string, make?: string, model?: string, place?: string}> $assets
      * @param list<array{id: string, number: string, title: string, lead: string, opened: string}> $openProjects opened within the time that the business set, not finished, the newest first; lead an id, opened an ISO 8601 day
+     * @param list<array{id: string, number: string, title: string, lead: string, opened: string, service: string}> $allOpen all that are not closed, the newest first; service a key, empty for none
      * @param list<string> $otherAddresses
      * @param array<string, string> $fields other fields on file: organisation, address, notes, custom.…
      */
@@ -28,6 +29,7 @@ final readonly class KnownClient
         public string $familyName = '',
         public array $openProjects = [],
         public array $otherAddresses = [],
+        public array $allOpen = [],
     ) {
     }
 }

@@ -48,7 +48,8 @@ final readonly class MessageLines
         }
         $lines = [];
         $email = $now->inquiry->readings->for(Destination::ClientEmail);
-        if (null !== $email && '' !== $email->string()) {
+        // What was booked is confirmed by itself, with the time.
+        if (null !== $email && '' !== $email->string() && null === $now->inquiry->booked) {
             $name = $now->inquiry->readings->for(Destination::ClientName)->text ?? '';
             $lines[] = PlanLine::of('message.'.self::CONFIRMATION, 'Messages', QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name), $now->telling, Sources::of(['to' => $email]))->because('Confirm every inquiry', Leads::text(self::CONFIRMATION));
         }
@@ -126,7 +127,7 @@ final readonly class MessageLines
                 return [self::staff($now, $line->effect->lead), self::NOTICE];
             }
             if ($line->effect instanceof UseProject) {
-                $leads = array_column($client->openProjects ?? [], 'lead', 'id');
+                $leads = array_column($now->openProjects($client), 'lead', 'id');
 
                 return [self::staff($now, $leads[$line->effect->id] ?? ''), self::ADDED];
             }

@@ -33,6 +33,18 @@ final readonly class PlanContext
         return new \DateTimeImmutable($this->today->format('Y-m-d'), new \DateTimeZone('UTC'));
     }
 
+    /** @return list<array{id: string, number: string, title: string, lead: string, opened: string, service?: string}> projects that what came may belong to, the likeliest first */
+    public function openProjects(?KnownClient $client): array
+    {
+        if (null === $this->inquiry->booked) {
+            return $client->openProjects ?? [];
+        }
+        // What was booked is for work that is open, however long ago it began: of that service, where it is of one.
+        $service = $this->inquiry->booked->service;
+
+        return array_values(array_filter($client->allOpen ?? [], static fn (array $open): bool => '' === $service || $open['service'] === $service));
+    }
+
     /** Somebody who is here; null where nobody has the id. */
     public function staff(string $id): ?StaffMember
     {

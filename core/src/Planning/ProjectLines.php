@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Booking\OntoProject;
 use Telamon\Core\Effects\AttachFiles;
+use Telamon\Core\Effects\BookAppointment;
 use Telamon\Core\Effects\KeepSheet;
 use Telamon\Core\Effects\OpenProject;
 use Telamon\Core\Effects\UseProject;
@@ -46,21 +48,24 @@ final readonly class ProjectLines
         $service = $this->service($now);
 
         $assets = $this->assets->lines($now, $client, $decisions);
+        $booked = $now->inquiry->booked;
+        $filed = Purpose::File === $now->inquiry->purpose || OntoProject::None === $booked?->onto;
         $again = $this->again($now, $client, $decisions);
-        if (Purpose::File === $now->inquiry->purpose || 'file' === $again?->chosen) {
-            return [PlanLine::telling('project', 'Project', 'File it with the client; no project is opened')->because(null === $again ? 'what the form is for' : 'your choice')->offering($again), ...$this->files($now, false)];
+        if ($filed || 'file' === $again?->chosen) {
+            return [PlanLine::telling('project', 'Project', 'File it with the client; no project is opened')->because(null === $again ? (null === $booked ? 'what the form is for' : "how {$booked->title} is set up") : 'your choice')->offering($again), ...$this->appointment($now, false), ...$this->files($now, false)];
         }
         if (null !== $again && null === $again->chosen) {
-            return [PlanLine::telling('project', 'Project', 'Which project is this added to?')->noting([] === ($client->openProjects ?? []) ? 'none is open for this client' : '')->because('what the form is for')->offering($again), ...$this->files($now, false)];
+            return [PlanLine::telling('project', 'Project', 'Which project is this added to?')->noting([] === $now->openProjects($client) ? 'none is open for this client' : '')->because(null === $booked ? 'what the form is for' : "how {$booked->title} is set up")->offering($again), ...$this->files($now, false)];
         }
-        foreach ($client->openProjects ?? [] as $open) {
+        foreach ($now->openProjects($client) as $open) {
             if ($again?->chosen === $open['id']) {
-                return [$this->addTo($now, $open, $again, [] !== $assets), ...$assets, ...$this->fields->project($now, $decisions, [] !== $assets), ...$this->files($now)];
+                return [$this->addTo($now, $open, $again, [] !== $assets, isset($decisions[self::PROJECT])), ...$this->appointment($now), ...$assets, ...$this->fields->project($now, $decisions, [] !== $assets), ...$this->files($now)];
             }
         }
 
         return [
-            $this->project($now, $service, $readyBy, [] !== $assets, $again, $client->openProjects[0] ?? null),
+            $this->project($now, $service, $readyBy, [] !== $assets, $again, $now->openProjects($client)[0] ?? null),
+            ...$this->appointment($now),
             ...$assets,
             ...$this->dayLine($now, $reading, $asked, $typed),
             ...$this->fields->project($now, $decisions, [] !== $assets),
@@ -89,7 +94,15 @@ final readonly class ProjectLines
 
     private function service(PlanContext $now): ?OfferedService
     {
-        return $now->desk->services[$now->inquiry->readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
+        return $now->desk->services[$now->inquiry->readings->for(Destination::ProjectService)?->string() ?? ''] ?? $now->desk->services[$now->inquiry->booked->service ?? ''] ?? null;
+    }
+
+    /** @return list<PlanLine> the time that was booked with it; none where none was */
+    private function appointment(PlanContext $now, bool $hasProject = true): array
+    {
+        $booked = $now->inquiry->booked;
+
+        return null === $booked ? [] : [PlanLine::of('appointment', 'Project', new BookAppointment($booked->id, $booked->title, $booked->when, $booked->with, $hasProject), $now->telling)->because('booked by the client')];
     }
 
     private function lead(PlanContext $now, ?OfferedService $service): StaffMember
@@ -104,12 +117,14 @@ final readonly class ProjectLines
      */
     private function again(PlanContext $now, ?KnownClient $client, array $decisions): ?Choice
     {
-        $adds = Purpose::Add === $now->inquiry->purpose;
-        if (Purpose::File === $now->inquiry->purpose || (!$adds && [] === ($client->openProjects ?? []))) {
+        $onto = $now->inquiry->booked?->onto;
+        $adds = Purpose::Add === $now->inquiry->purpose && null === $onto;
+        $projects = \array_slice($now->openProjects($client), 0, 3);
+        if (Purpose::File === $now->inquiry->purpose || OntoProject::None === $onto || (!$adds && [] === $projects)) {
             return null;
         }
         $options = [['value' => 'new', 'hotkey' => 'O', 'label' => 'Open another']];
-        foreach (\array_slice($client->openProjects ?? [], 0, 3) as $i => $open) {
+        foreach ($projects as $i => $open) {
             $options[] = ['value' => $open['id'], 'hotkey' => ['P', 'Q', 'R'][$i], 'label' => "Add to {$open['number']} {$open['title']}"];
         }
 
@@ -117,18 +132,25 @@ final readonly class ProjectLines
             $options[] = ['value' => 'file', 'hotkey' => 'I', 'label' => 'Only file it'];
         }
 
-        return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? ($adds ? null : 'new'), $options);
+        $usual = match ($onto) {
+            // One is open: without, there was nothing to choose.
+            OntoProject::Joins => $projects[0]['id'],
+            OntoProject::Asks => null,
+            default => $adds ? null : 'new',
+        };
+
+        return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? $usual, $options);
     }
 
-    /** @param array{id: string, number: string, title: string, lead: string, opened: string} $open */
-    private function addTo(PlanContext $now, array $open, Choice $choice, bool $hasAsset): PlanLine
+    /** @param array{id: string, number: string, title: string, lead: string, opened: string, service?: string} $open */
+    private function addTo(PlanContext $now, array $open, Choice $choice, bool $hasAsset, bool $byChoice): PlanLine
     {
         $noted = $this->noted($now, $hasAsset);
         // The project has its title, day and tasks already: what the answers say of them is told, so that it is not lost.
         $told = array_filter($now->inquiry->readings->all, static fn (Reading $reading): bool => \in_array($reading->question->destination, [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task], true) && 0 === $reading->line && !\in_array($reading, $noted, true));
         $notes = [...$noted, ...array_values($told)];
 
-        return PlanLine::of('project', 'Project', new UseProject($open['id'], self::notes($notes)), $now->telling, Sources::of(['notes' => $notes]))->noting('its tasks stay as they are')->because('your choice')->offering($choice);
+        return PlanLine::of('project', 'Project', new UseProject($open['id'], self::notes($notes)), $now->telling, Sources::of(['notes' => $notes]))->noting('its tasks stay as they are')->because($byChoice || null === $now->inquiry->booked ? 'your choice' : "how {$now->inquiry->booked->title} is set up")->offering($choice);
     }
 
     /** @param list<Reading> $readings */
@@ -137,7 +159,7 @@ final readonly class ProjectLines
         return implode("\n\n", array_map(static fn (Reading $reading): string => $reading->question->wording."\n".$reading->text, $readings));
     }
 
-    /** @param array{id: string, number: string, title: string, lead: string, opened: string}|null $open */
+    /** @param array{id: string, number: string, title: string, lead: string, opened: string, service?: string}|null $open */
     private function project(PlanContext $now, ?OfferedService $service, ?\DateTimeImmutable $readyBy, bool $hasAsset, ?Choice $again = null, ?array $open = null): PlanLine
     {
         $asked = $now->inquiry->readings->for(Destination::ProjectService);

@@ -150,8 +150,8 @@ final class SlotFinder
     private static function aroundHeld(array $appointments, SlotType $type, int $length): array
     {
         return array_map(static fn (Held $held): array => [
-            $held->start - max($type->clearAfter, $held->clearBefore) * self::MINUTE - $length,
-            $held->end + max($held->clearAfter, $type->clearBefore) * self::MINUTE,
+            $held->start - (max($type->clearAfter, $held->clearBefore) + $held->roadFrom) * self::MINUTE - $length,
+            $held->end + (max($held->clearAfter, $type->clearBefore) + $held->roadTo) * self::MINUTE,
         ], $appointments);
     }
 

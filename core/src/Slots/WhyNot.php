@@ -87,8 +87,10 @@ final readonly class WhyNot
             if ($held->start === $start && $held->end === $end) {
                 return "full: all {$type->seats} seats are taken";
             }
-            if ($held->end + max($held->clearAfter, $type->clearBefore) * self::MINUTE > $start && $held->start - max($type->clearAfter, $held->clearBefore) * self::MINUTE < $end) {
-                return "an appointment at {$this->clock->format($held->start)}, or what is kept clear of it";
+            $before = $held->start - (max($type->clearAfter, $held->clearBefore) + $held->roadFrom) * self::MINUTE;
+            $after = $held->end + (max($held->clearAfter, $type->clearBefore) + $held->roadTo) * self::MINUTE;
+            if ($after > $start && $before < $end) {
+                return "an appointment at {$this->clock->format($held->start)}, or what is kept clear of it".(0 < $held->roadTo + $held->roadFrom ? ', or the road' : '');
             }
         }
         $begun = \count(array_filter($others, fn (Held $held): bool => $this->clock->day($held->start) === $this->clock->day($start)));

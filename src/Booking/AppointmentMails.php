@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Booking;
+
+use Telamon\Business\Profile;
+use Telamon\Clients\ContactKind;
+use Telamon\Core\Reading\NameReader;
+use Telamon\Diary\Appointment;
+use Telamon\Diary\AppointmentState;
+use Telamon\Diary\BookedTimes;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageQueue;
+
+/** Writes mails about appointments. Call it inside a change. */
+final readonly class AppointmentMails
+{
+    public function __construct(private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private Profile $business)
+    {
+    }
+
+    /** @return string where the client is written to; empty where nobody knows */
+    public function address(Appointment $appointment): string
+    {
+        return '' === $appointment->email ? ($appointment->client?->first(ContactKind::Email) ?? '') : $appointment->email;
+    }
+
+    /**
+     * @param string $template key of the text
+     *
+     * @return Message|null null where the client has no mail address
+     */
+    public function toClient(Appointment $appointment, string $template): ?Message
+    {
+        $email = $this->address($appointment);
+
+        return '' === $email ? null : $this->messages->queue($template, $email, $appointment->with(), $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId);
+    }
+
+    /** Tells the coordinator what the client wants changed. */
+    public function wish(Appointment $appointment): void
+    {
+        $to = $this->business->coordinator();
+        $phone = $appointment->client?->first(ContactKind::Phone) ?? '';
+        $this->messages->queue('wish', $to->email, $to->name, [
+            'first_name' => $this->names->read($to->name)->given, 'client' => $appointment->with(), 'visit' => $appointment->title, 'when' => $this->booked->when($appointment),
+            'words' => $appointment->wish, 'phone' => '' === $phone ? '' : $this->business->phoneReader()->format($phone), 'link' => '',
+        ], $appointment->client, $appointment->project, $appointment->submissionId);
+    }
+
+    /** @return array<string, string> */
+    private function fields(Appointment $appointment): array
+    {
+        $settings = $appointment->type?->settings();
+        $theirs = $this->when($appointment);
+        $here = $this->booked->when($appointment);
+        $until = $appointment->heldUntil?->setTimezone($this->business->zone())->format('l j F, H:i') ?? '';
+
+        return [
+            'first_name' => $this->names->read($appointment->with())->given, 'visit' => $appointment->title,
+            'when' => $theirs, 'when_here' => $theirs === $here ? '' : $here, 'place' => $appointment->place, 'with' => $this->booked->with($appointment),
+            'says' => $settings->says ?? '', 'price' => $settings->price ?? '', 'until' => $until,
+            'link' => AppointmentState::Cancelled === $appointment->state ? '' : $this->links->visitAddress($appointment),
+            'coordinator' => $this->business->coordinator()->name,
+        ];
+    }
+
+    /** By the client's clock. */
+    public function when(Appointment $appointment): string
+    {
+        $zone = '' === $appointment->zone ? $this->business->zone() : new \DateTimeZone($appointment->zone);
+        $same = $zone->getOffset($appointment->startsAt) === $this->business->zone()->getOffset($appointment->startsAt);
+
+        return $appointment->startsAt->setTimezone($zone)->format('l j F, H:i').' to '.$appointment->endsAt->setTimezone($zone)->format('H:i').($same ? '' : " ({$zone->getName()})");
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Booking;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\Profile;
+use Telamon\Diary\Appointment;
+use Telamon\Diary\AppointmentState;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** Puts the events of a calendar file into the diary. What is there already is known by its UID; what differs is brought up to date. */
+final readonly class CalendarImport
+{
+    private const LONGEST = 86_400;
+
+    public function __construct(private EntityManagerInterface $em, private CalendarReader $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @return array{new: int, changed: int, known: int, refused: list<string>, change: Change|null}
+     *
+     * @throws Refusal
+     */
+    public function run(string $file, Staff $of, bool $dry, Staff $by): array
+    {
+        $now = $this->clock->now();
+        $events = $this->reader->events($file, $now->modify('-366 days'), $now->modify('+732 days'), $this->business->zone());
+        if ($dry) {
+            return $this->carry($events, $of, false) + ['change' => null];
+        }
+        $change = new Change(ChangeKind::Import, mb_substr("brought a calendar into the diary of {$of->name}", 0, 300), $by, $now);
+
+        return $this->changes->carryOut($change, fn (): array => $this->carry($events, $of, true)) + ['change' => $change];
+    }
+
+    /**
+     * @param list<array{uid: string, title: string, place: string, notes: string, start: \DateTimeImmutable, end: \DateTimeImmutable, cancelled: bool}> $events
+     *
+     * @return array{new: int, changed: int, known: int, refused: list<string>}
+     */
+    private function carry(array $events, Staff $of, bool $write): array
+    {
+        $done = ['new' => 0, 'changed' => 0, 'known' => 0, 'refused' => []];
+        foreach ($events as $event) {
+            $label = '' === $event['title'] ? $event['start']->format('j M Y') : mb_substr($event['title'], 0, 60);
+            if ($event['end']->getTimestamp() - $event['start']->getTimestamp() > self::LONGEST) {
+                $done['refused'][] = "$label: longer than a day; add an absence instead";
+                continue;
+            }
+            $there = $this->em->getRepository(Appointment::class)->findOneBy(['uid' => $event['uid']]);
+            $title = mb_substr('' === $event['title'] ? 'From a calendar' : $event['title'], 0, 100);
+            $place = mb_substr($event['place'], 0, 300);
+            if (null === $there) {
+                if ($event['cancelled']) {
+                    continue;
+                }
+                ++$done['new'];
+                if ($write) {
+                    $appointment = new Appointment($title, $place, $of, null, $event['start'], $event['end'], $this->clock->now());
+                    $appointment->isKnownAs($event['uid']);
+                    $appointment->become($title, $place, mb_substr($event['notes'], 0, 5000));
+                    $this->em->persist($appointment);
+                }
+            } elseif ($there->startsAt->getTimestamp() === $event['start']->getTimestamp() && $there->endsAt->getTimestamp() === $event['end']->getTimestamp() && $event['cancelled'] === (AppointmentState::Cancelled === $there->state)) {
+                ++$done['known'];
+            } else {
+                ++$done['changed'];
+                if ($write) {
+                    $there->move($event['start'], $event['end'], $there->staff, $there->also, $this->clock->now());
+                    $there->becomes($event['cancelled'] ? AppointmentState::Cancelled : AppointmentState::Booked);
+                }
+            }
+        }
+
+        return $done;
+    }
+}

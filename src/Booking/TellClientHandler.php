@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Booking;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Telamon\Diary\Appointment;
+use Telamon\Diary\AppointmentState;
+use Telamon\Diary\AppointmentTold;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/**
+ * Tells the client how an appointment stands, where that differs from what they were told last: what was told is kept
+ * in the transaction that queues the mail, so that nothing is told twice and nothing is forgotten.
+ */
+#[AsMessageHandler]
+final readonly class TellClientHandler
+{
+    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private Invitation $invitation, private BookingLinks $links, private Changes $changes, private ClockInterface $clock)
+    {
+    }
+
+    public function __invoke(TellClient $command): void
+    {
+        $appointment = $this->em->find(Appointment::class, $command->appointmentId);
+        if (null === $appointment) {
+            return;
+        }
+        $change = new Change(ChangeKind::Send, mb_substr("told {$appointment->with()} of {$appointment->title}", 0, 300), null, $this->clock->now(), $appointment->submissionId, 'appointment', $appointment->id, $appointment->recordLabel());
+        $this->changes->carryOut($change, fn () => $this->tell($appointment));
+    }
+
+    private function tell(Appointment $appointment): void
+    {
+        $this->em->refresh($appointment);
+        $told = $this->em->find(AppointmentTold::class, $appointment->id);
+        $digest = self::digest($appointment);
+        $template = $this->template($appointment, $told, $digest);
+        if (null === $template || $appointment->startsAt < $this->clock->now() || '' === $this->mails->address($appointment)) {
+            return;
+        }
+        $sequence = null === $told ? 0 : $told->sequence + 1;
+        $message = $this->mails->toClient($appointment, $template);
+        if ('offered' !== $template) {
+            $message?->enclose($this->invitation->make($appointment, AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST', $sequence, $this->mails->address($appointment), $this->links->visitAddress($appointment)));
+        }
+        if (null === $told) {
+            $this->em->persist(new AppointmentTold($appointment->id, $appointment->state, $digest, $sequence, $appointment->startsAt));
+        } else {
+            $told->say($appointment->state, $digest, $sequence, $appointment->startsAt);
+        }
+    }
+
+    /** @return string|null key of the text; null where there is nothing new */
+    private function template(Appointment $appointment, ?AppointmentTold $told, string $digest): ?string
+    {
+        $before = $told?->state;
+
+        return match ($appointment->state) {
+            AppointmentState::Offered => AppointmentState::Offered === $before && $told->digest === $digest ? null : 'offered',
+            AppointmentState::Booked => AppointmentState::Booked === $before ? ($told->digest === $digest ? null : 'moved') : 'booked',
+            AppointmentState::Cancelled => null === $before || AppointmentState::Cancelled === $before ? null : 'cancelled',
+            AppointmentState::Held, AppointmentState::Missed => null,
+        };
+    }
+
+    private static function digest(Appointment $appointment): string
+    {
+        return hash('sha256', json_encode([$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp(), $appointment->place, $appointment->title, $appointment->crew()], \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Booking;
+
+use Telamon\Business\Profile;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Core\Answers\SubmissionReader;
+use Telamon\Core\Form\Destination;
+use Telamon\Core\Form\Reading;
+use Telamon\Core\Reading\NameReader;
+
+/** What is known of whoever books, from what they filled in or from their record: it is not asked again. */
+final readonly class WhoBooks
+{
+    private const KNOWN = [Destination::ClientName, Destination::ClientEmail, Destination::ClientPhone, Destination::ClientAddress, Destination::AssetPlace, Destination::AssetDescription];
+
+    public function __construct(private SubmissionReader $reader, private NameReader $names, private Profile $business)
+    {
+    }
+
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    public function of(Begun $begun): array
+    {
+        return null === $begun->submission ? $this->ofClient($begun) : $this->ofSubmission($begun);
+    }
+
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    private function ofSubmission(Begun $begun): array
+    {
+        $submission = $begun->submission ?? throw new \LogicException('there is one');
+        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $known = [];
+        foreach (self::KNOWN as $destination) {
+            $reading = $readings->for($destination);
+            if (null !== $reading) {
+                $known[] = ['label' => $reading->question->wording, 'value' => $reading->text];
+            }
+        }
+        $text = static fn (Destination $of): string => $readings->for($of)->text ?? '';
+        $email = $readings->for(Destination::ClientEmail);
+
+        return [
+            'name' => $text(Destination::ClientName),
+            'first' => $this->names->read($text(Destination::ClientName))->given,
+            'email' => $email instanceof Reading ? $email->string() : '',
+            'address' => '' === $text(Destination::AssetPlace) ? $text(Destination::ClientAddress) : $text(Destination::AssetPlace),
+            'known' => $known,
+        ];
+    }
+
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    private function ofClient(Begun $begun): array
+    {
+        $client = $begun->client ?? throw new \LogicException('there is one');
+        $place = $begun->project->asset->place ?? '';
+        $phone = $client->first(ContactKind::Phone) ?? '';
+        $known = array_values(array_filter([
+            ['label' => 'Name', 'value' => $client->name()],
+            ['label' => 'Email', 'value' => $client->first(ContactKind::Email) ?? ''],
+            ['label' => 'Phone', 'value' => '' === $phone ? '' : $this->business->phoneReader()->format($phone)],
+            ['label' => 'Address', 'value' => '' === $place ? $client->address : $place],
+        ], static fn (array $one): bool => '' !== $one['value']));
+
+        return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'address' => '' === $place ? $client->address : $place, 'known' => $known];
+    }
+
+    /** Where they are written to; empty where nobody knows. */
+    public function email(Client $client): string
+    {
+        return $client->first(ContactKind::Email) ?? '';
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Diary;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Staff\Staff;
+
+/** The secret address under which a calendar is read. */
+#[ORM\Entity]
+class CalendarFeed
+{
+    /** @param Staff|null $staff whose; null for the whole business */
+    public function __construct(
+        #[ORM\Id, ORM\Column(length: 64)]
+        public readonly string $token,
+        #[ORM\ManyToOne]
+        public readonly ?Staff $staff,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $madeAt,
+    ) {
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Telamon\Database\DatabaseUpdated;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+
+/** The texts about appointments that every installation begins with, and may change. One that was set up before gets them with the update. */
+final readonly class VisitTexts
+{
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    {
+    }
+
+    #[AsEventListener]
+    public function __invoke(DatabaseUpdated $event): void
+    {
+        $there = array_map(static fn (MessageTemplate $one): string => $one->key, $this->em->getRepository(MessageTemplate::class)->findAll());
+        $missing = array_filter(self::all(), static fn (MessageTemplate $one): bool => !\in_array($one->key, $there, true));
+        if ([] === $there || [] === $missing) {
+            return;
+        }
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added the texts about appointments', null, $this->clock->now()), function () use ($missing): void {
+            foreach ($missing as $text) {
+                $this->em->persist($text);
+            }
+        });
+    }
+
+    /** @return list<MessageTemplate> */
+    public static function all(): array
+    {
+        $facts = "What: {{visit}}\nWhen: {{when}}{{#when_here}}\n(our time: {{when_here}}){{/when_here}}{{#place}}\nWhere: {{place}}{{/place}}\nWith: {{with}}{{#price}}\nPrice: {{price}}{{/price}}";
+        $link = "{{#link}}\n\nMove or cancel it here: {{link}}\n{{/link}}";
+        $end = "\n\n{{coordinator}}\n{{business}}, {{business_phone}}";
+
+        return [
+            new MessageTemplate('booked', 'A visit is booked', '{{visit}}: {{when}}', "Hello {{first_name}},\n\nit is booked.\n\n$facts{{#says}}\n\n{{says}}{{/says}}$link$end"),
+            new MessageTemplate('moved', 'A visit is moved', 'Moved: {{visit}}, now {{when}}', "Hello {{first_name}},\n\nthe time has changed.\n\n$facts$link$end"),
+            new MessageTemplate('cancelled', 'A visit is cancelled', 'Cancelled: {{visit}}, {{when}}', "Hello {{first_name}},\n\nthis is cancelled:\n\n$facts\n\nIf that is a mistake, call {{business_phone}}.$end"),
+            new MessageTemplate('offered', 'A time is offered', '{{visit}}: does {{when}} suit you?', "Hello {{first_name}},\n\nwe have kept a time for you, until {{until}}.\n\n$facts{{#link}}\n\nSay yes, or choose another time: {{link}}{{/link}}$end"),
+            new MessageTemplate('reminder', 'A visit is tomorrow', 'Reminder: {{visit}}, {{when}}', "Hello {{first_name}},\n\nwe look forward to seeing you.\n\n$facts{{#says}}\n\n{{says}}{{/says}}$link$end"),
+            new MessageTemplate('on-the-way', 'A visit is soon', 'Soon: {{visit}}, {{when}}', "Hello {{first_name}},\n\n{{with}} will be there soon.\n\n$facts$end"),
+            new MessageTemplate('missed', 'A visit was missed', 'We missed you: {{visit}}, {{when}}', "Hello {{first_name}},\n\nwe did not find you on {{when}}.{{#link}}\n\nChoose another time: {{link}}{{/link}}$end"),
+            new MessageTemplate('choose-time', 'Choose a time', '{{visit}}: choose a time that suits you', "Hello {{first_name}},\n\nplease choose a time that suits you. It takes a minute, and you need not tell us again who you are:\n\n{{link}}$end"),
+            new MessageTemplate('wish', 'Somebody wants to change a visit', '{{client}} wants to change {{visit}}, {{when}}', "Hello {{first_name}},\n\n{{client}} can no longer change {{visit}} on {{when}}, and writes:\n\n{{words}}\n{{#phone}}\nRing: {{phone}}\n{{/phone}}{{#link}}\n{{link}}\n{{/link}}"),
+        ];
+    }
+}
