@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
+use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Business\PublicFace;
 use Telamon\Diary\Appointment;
@@ -17,7 +18,7 @@ use Telamon\Staff\Staff;
 /** Shows a booking page to whoever books, as BookingPage in the contract. */
 final readonly class BookingView
 {
-    public function __construct(private BookingPages $pages, private FreeTimes $times, private Profile $business, private PublicFace $face, private WhoBooks $who, private Bookings $bookings, private BookedTimes $booked, private BookingLinks $links, private AppointmentMails $mails)
+    public function __construct(private BookingPages $pages, private FreeTimes $times, private Profile $business, private PublicFace $face, private WhoBooks $who, private Bookings $bookings, private BookedTimes $booked, private BookingLinks $links, private AppointmentMails $mails, private ClockInterface $clock)
     {
     }
 
@@ -44,7 +45,7 @@ final readonly class BookingView
         $people = $this->times->people($held->type);
         $names = array_map(static fn (string $id): string => $people[$id]->name ?? '', $held->staff);
 
-        return ['at' => $held->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'type' => $held->type->slug, 'length' => intdiv($held->endsAt->getTimestamp() - $held->startsAt->getTimestamp(), 60), 'with' => implode(' and ', $names), 'until' => $held->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'extended' => $held->extended];
+        return ['at' => $held->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'type' => $held->type->slug, 'length' => intdiv($held->endsAt->getTimestamp() - $held->startsAt->getTimestamp(), 60), 'with' => implode(' and ', $names), 'until' => $held->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'now' => $this->clock->now()->format(\DATE_RFC3339), 'extended' => $held->extended];
     }
 
     /** @return array<string, mixed> as BookedVisit in the contract */

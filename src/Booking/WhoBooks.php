@@ -15,28 +15,29 @@ use Telamon\Core\Reading\NameReader;
 /** What is known of whoever books, from what they filled in or from their record: it is not asked again. */
 final readonly class WhoBooks
 {
-    private const KNOWN = [Destination::ClientName, Destination::ClientEmail, Destination::ClientPhone, Destination::ClientAddress, Destination::AssetPlace, Destination::AssetDescription];
+    /** @var array<string, string> how it is told that it is known */
+    private const KNOWN = ['client.name' => 'your name', 'client.email' => 'your mail address', 'client.phone' => 'your number', 'client.address' => 'your address', 'asset.place' => 'where we should come', 'asset.description' => 'what it is about'];
 
     public function __construct(private SubmissionReader $reader, private NameReader $names, private Profile $business)
     {
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     public function of(Begun $begun): array
     {
         return null === $begun->submission ? $this->ofClient($begun) : $this->ofSubmission($begun);
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     private function ofSubmission(Begun $begun): array
     {
         $submission = $begun->submission ?? throw new \LogicException('there is one');
         $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
         $known = [];
-        foreach (self::KNOWN as $destination) {
-            $reading = $readings->for($destination);
+        foreach (self::KNOWN as $destination => $what) {
+            $reading = $readings->for(Destination::from($destination));
             if (null !== $reading) {
-                $known[] = ['label' => $reading->question->wording, 'value' => $reading->text];
+                $known[] = ['label' => $reading->question->wording, 'value' => $reading->text, 'what' => $what];
             }
         }
         $text = static fn (Destination $of): string => $readings->for($of)->text ?? '';
@@ -51,17 +52,17 @@ final readonly class WhoBooks
         ];
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string}>} */
+    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     private function ofClient(Begun $begun): array
     {
         $client = $begun->client ?? throw new \LogicException('there is one');
         $place = $begun->project->asset->place ?? '';
         $phone = $client->first(ContactKind::Phone) ?? '';
         $known = array_values(array_filter([
-            ['label' => 'Name', 'value' => $client->name()],
-            ['label' => 'Email', 'value' => $client->first(ContactKind::Email) ?? ''],
-            ['label' => 'Phone', 'value' => '' === $phone ? '' : $this->business->phoneReader()->format($phone)],
-            ['label' => 'Address', 'value' => '' === $place ? $client->address : $place],
+            ['label' => 'Name', 'what' => 'your name', 'value' => $client->name()],
+            ['label' => 'Email', 'what' => 'your mail address', 'value' => $client->first(ContactKind::Email) ?? ''],
+            ['label' => 'Phone', 'what' => 'your number', 'value' => '' === $phone ? '' : $this->business->phoneReader()->format($phone)],
+            ['label' => 'Address', 'what' => 'your address', 'value' => '' === $place ? $client->address : $place],
         ], static fn (array $one): bool => '' !== $one['value']));
 
         return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'address' => '' === $place ? $client->address : $place, 'known' => $known];

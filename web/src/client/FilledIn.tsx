@@ -20,11 +20,13 @@ import { useSending } from './useSending';
 interface Props {
   slug: string;
   form: PublicForm;
+  /** The booking page that it is filled in for. */
+  booking?: string;
   onSent: (receipt: Schema<'Receipt'>) => void;
 }
 
 /** The pages of a form. What is typed is kept in the browser until it has been sent. */
-export function FilledIn({ slug, form, onSent }: Props) {
+export function FilledIn({ slug, form, booking = '', onSent }: Props) {
   const [draft] = useState(() => withBeginnings(form, keptDraft(slug)));
   const [before] = useState(() => carriedTo(slug));
   const [carried, setCarried] = useState(before.keys);
@@ -42,7 +44,7 @@ export function FilledIn({ slug, form, onSent }: Props) {
   const [lines, setLines] = useState<Record<string, string>>({});
   const [summed, setSummed] = useState(false);
   const [lookAt, setLookAt] = useState<string | null>(null);
-  const send = useSending(slug, form, key);
+  const send = useSending(slug, form, key, booking);
   const heading = useRef<HTMLOListElement>(null);
   const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
   const { errors } = fields.formState;

@@ -8,10 +8,10 @@ import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
 import { usePublicForm } from '../form/publicForm';
 import { Thanks } from './Thanks';
-import { addressOf, goTo, growWithContent } from './whereFrom';
+import { addressOf, goTo, growWithContent, inFrame } from './whereFrom';
 
-/** A published form: loading, filling in, thanks; or that there is none. */
-export function FormApp({ slug }: { slug: string }) {
+/** A published form: loading, filling in, thanks; or that there is none. Times follow where it is filled in for a booking page. */
+export function FormApp({ slug, booking = '' }: { slug: string; booking?: string }) {
   const form = usePublicForm(slug);
   const [receipt, setReceipt] = useState<Schema<'Receipt'> | null>(null);
   const title = form.data ? `${receipt ? 'Thank you' : form.data.title} · ${form.data.business.name}` : 'Form';
@@ -34,9 +34,11 @@ export function FormApp({ slug }: { slug: string }) {
         <FilledIn
           slug={slug}
           form={form.data}
+          booking={booking}
           onSent={(sent) => {
             forgetCarried(slug);
             if (sent.next?.kind === 'address') goTo(sent.next.to);
+            else if (sent.next?.kind === 'booking') window.location.assign(inFrame(sent.next.to));
             else if (sent.next?.kind === 'form') window.location.assign(addressOf(sent.next.to));
             else setReceipt(sent);
           }}

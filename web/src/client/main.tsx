@@ -3,6 +3,11 @@ import '../form/FilesField';
 import '../form/LinesField';
 import '../form/SignatureField';
 import { show } from '../shared/Frame';
+import { BookApp } from './booking/BookApp';
+import { VisitApp } from './booking/VisitApp';
 import { FormApp } from './FormApp';
 
-show(<FormApp slug={decodeURIComponent(window.location.pathname.split('/')[2] ?? '')} />);
+const [, kind, name = ''] = window.location.pathname.split('/').map(decodeURIComponent);
+show(
+  kind === 'visit' ? <VisitApp token={name} /> : kind === 'book' ? <BookApp slug={name} /> : <FormApp slug={name} />,
+);

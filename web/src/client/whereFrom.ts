@@ -33,6 +33,11 @@ export function addressOf(slug: string): string {
   return `/f/${encodeURIComponent(slug)}${isEmbedded() ? `?embed=1${page ? `&page=${encodeURIComponent(page)}` : ''}` : ''}`;
 }
 
+/** The same address, in the same frame or page. */
+export function inFrame(address: string): string {
+  return isEmbedded() ? `${address}${address.includes('?') ? '&' : '?'}embed=1` : address;
+}
+
 /** Tells the page around the frame something; it checks who speaks. */
 function tell(message: Record<string, string | number>): void {
   if (isEmbedded() && window.parent !== window) window.parent.postMessage({ telamon: 1, ...message }, '*');

@@ -78,11 +78,14 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
           const left = percent(block.from);
           const share = percent(block.to) - left;
           const px = (share / 100) * width;
-          const state = { done: 'done', 'under-way': 'under way', waiting: 'not confirmed', 'to-come': 'to come' }[
-            block.state
-          ];
+          const state = {
+            done: 'done',
+            'under-way': 'under way',
+            waiting: 'not confirmed',
+            'to-come': 'to come',
+            missed: 'missed',
+          }[block.state];
           const name = `${block.initials} ${block.title}, ${block.staff}, ${block.place}, ${clockTime(block.startsAt)} to ${clockTime(block.endsAt)}, ${state}`;
-          const open = block.projectId;
           return (
             <li key={block.id}>
               <Tooltip title={name}>
@@ -92,7 +95,7 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
                   tabIndex={i === 0 ? 0 : -1}
                   data-stop
                   aria-label={name}
-                  onClick={() => open && void navigate(`/projects/${open}`)}
+                  onClick={() => void navigate(`/diary/${block.id}`)}
                 >
                   {block.state === 'done' && <MarkShape kind="done" />}
                   {block.state === 'waiting' && <MarkShape kind="waiting" />}
