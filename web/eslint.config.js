@@ -14,6 +14,8 @@ const layers = [
   ['staff/plan', 'staff/definition'],
   [
     'staff/arrivals',
+    'staff/today',
+    'staff/diary',
     'staff/clients',
     'staff/projects',
     'staff/files',

@@ -8,9 +8,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
+use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Booking\FreeTime;
 use Telamon\Core\Booking\GoodTimes;
 use Telamon\Core\Booking\Neighbours;
+use Telamon\Core\Form\Destination;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\Calendars;
 use Telamon\Diary\FreeTimes;
@@ -31,7 +33,7 @@ final readonly class GoodTimesFinder
     private const LITTLE_DRIVING = 25;
     private const SMALL_GAP = 45;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private SubmissionReader $reader, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -42,11 +44,11 @@ final readonly class GoodTimesFinder
      */
     public function find(Edit $asked): array
     {
-        $type = $this->em->find(VisitType::class, $asked->text('type', 36) ?? '') ?? throw new InvalidInput('type', 'Choose what it is.');
-        $length = $asked->whole('length', 1, 1440) ?? $type->settings()->lengths[0];
         $project = $this->em->find(Project::class, $asked->text('project', 36) ?? '');
         $client = $project->client ?? $this->em->find(Client::class, $asked->text('client', 36) ?? '');
         $submission = $this->em->find(Submission::class, $asked->text('submission', 36) ?? '');
+        $type = $this->type($asked->text('type', 36) ?? '', $project, $submission);
+        $length = $asked->whole('length', 1, 1440) ?? $type->settings()->lengths[0];
         $begun = new Begun('', $submission, $client, $project);
         $address = $asked->text('address', 300) ?? (null === $submission && null === $client ? '' : $this->who->of($begun)['address']);
         $zone = $this->business->zone();
@@ -69,12 +71,34 @@ final readonly class GoodTimesFinder
         }
         $best = (new GoodTimes($part, self::LITTLE_DRIVING, $project->lead->id ?? '', self::SMALL_GAP, $length))->next($found, self::MOST);
 
-        return ['address' => $address, 'length' => $length, 'items' => array_map(fn (array $one): array => [
+        $who = null === $submission && null === $client ? '' : $this->who->of($begun)['name'];
+
+        return ['address' => $address, 'length' => $length, 'type' => $type->id, 'who' => $who, 'items' => array_map(fn (array $one): array => [
             'startsAt' => (new \DateTimeImmutable("@{$one['time']->start}"))->setTimezone($zone)->format(\DATE_RFC3339),
             'endsAt' => (new \DateTimeImmutable('@'.($one['time']->start + 60 * $length)))->setTimezone($zone)->format(\DATE_RFC3339),
             'staff' => array_values(array_filter(array_map(fn (string $id): ?array => null === ($staff = $this->em->find(Staff::class, $id)) ? null : AppointmentView::person($staff), $one['time']->crew))),
             'added' => $one['time']->neighbours->added, 'why' => $one['why'],
         ], $best)];
+    }
+
+    /** The one that is named; else the first that fits the service that is asked for, else the first. */
+    private function type(string $id, ?Project $project, ?Submission $submission): VisitType
+    {
+        if ('' !== $id) {
+            return $this->em->find(VisitType::class, $id) ?? throw new InvalidInput('type', 'Choose what it is.');
+        }
+        $service = $project->service ?? '';
+        if (null !== $submission) {
+            $service = $this->reader->read($submission->formVersion->definition(), $submission->answers)->for(Destination::ProjectService)?->string() ?? '';
+        }
+        $all = $this->em->getRepository(VisitType::class)->findBy(['live' => true], ['position' => 'ASC']);
+        foreach ($all as $type) {
+            if ('' !== $service && $type->settings()->service === $service) {
+                return $type;
+            }
+        }
+
+        return $all[0] ?? throw new InvalidInput('type', 'No kind of visit is set up yet.');
     }
 
     /** @return array<string, list<Appointment>> by “id day”, in order of time */

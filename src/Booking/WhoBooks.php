@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Booking;
 
 use Telamon\Business\Profile;
-use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Destination;
@@ -66,11 +65,5 @@ final readonly class WhoBooks
         ], static fn (array $one): bool => '' !== $one['value']));
 
         return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'address' => '' === $place ? $client->address : $place, 'known' => $known];
-    }
-
-    /** Where they are written to; empty where nobody knows. */
-    public function email(Client $client): string
-    {
-        return $client->first(ContactKind::Email) ?? '';
     }
 }

@@ -52,7 +52,7 @@ function Inside({ session }: { session: Session }) {
   const mine = areas.filter((area) => session.user.may.includes(area.may));
   // Nobody has named the business yet: whoever may, begins there.
   const isNew = session.business.name === 'My business' && session.user.may.includes('setup.change');
-  const home = isNew ? '/setup' : (mine.find((area) => area.may !== 'work')?.word?.to ?? '/projects');
+  const home = isNew ? '/setup' : '/today';
   return (
     <AreasContext value={areas}>
       {lost && (

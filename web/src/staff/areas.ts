@@ -1,6 +1,7 @@
 import { account } from './account/area';
 import { arrivals } from './arrivals/area';
 import { clients } from './clients/area';
+import { diary } from './diary/area';
 import { files } from './files/area';
 import { forms } from './forms/area';
 import { inquiry } from './inquiry/area';
@@ -8,7 +9,8 @@ import { messages } from './messages/area';
 import { projects } from './projects/area';
 import { rules } from './rules/area';
 import { setup } from './setup/area';
+import { today } from './today/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
-export const areas: Area[] = [arrivals, inquiry, clients, projects, files, messages, forms, rules, setup, account];
+export const areas: Area[] = [arrivals, today, inquiry, clients, projects, diary, files, messages, forms, rules, setup, account];

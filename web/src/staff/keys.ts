@@ -35,6 +35,13 @@ export const keys = {
   apart: { binding: 'n', shown: 'N', words: 'say that two clients are not the same' },
   download: { binding: 'd', shown: 'D', words: 'download' },
   inquiry: { binding: 'i', shown: 'I', words: 'write down an inquiry that came by phone or at the desk' },
+  newVisit: { binding: 'v', shown: 'V', words: 'place a visit' },
+  dayBefore: { binding: '[', shown: '[', words: 'the day before' },
+  dayAfter: { binding: ']', shown: ']', words: 'the day after' },
+  weekBefore: { binding: 'Shift+{', shown: '⇧[', words: 'a week back' },
+  weekAfter: { binding: 'Shift+}', shown: '⇧]', words: 'a week on' },
+  offer: { binding: 'o', shown: 'O', words: 'keep the time for the client, and ask' },
+  print: { binding: 'p', shown: 'P', words: 'print the day' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   screens: { binding: '.', shown: '.', words: 'number the screens; a digit goes there' },
 } as const;

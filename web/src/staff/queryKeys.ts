@@ -40,5 +40,11 @@ export const queryKeys = {
   figures: (form: string, q: string, state: string) => ['forms', 'figures', form, q, state],
   formTable: (id: string, q: string, state: string, sort: string) => ['forms', 'table', id, q, state, sort],
   form: (id: string) => ['forms', 'one', id],
+  diary: (from: string, to: string) => ['diary', from, to],
+  visitTypes: ['visit-types'],
+  goodTimes: (by: object) => ['good-times', by],
+  appointment: (id: string) => ['appointments', 'one', id],
+  appointmentsOf: (of: string, id: string) => ['appointments', 'of', of, id],
+  todaySheet: ['today-sheet'],
   find: (q: string) => ['find', q],
 } as const;

@@ -1,0 +1,151 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, need, ProblemError } from '../../shared/api';
+import { queryKeys } from '../queryKeys';
+import { StaffField } from '../shell/StaffField';
+import { useToast } from '../shell/Toast';
+import type { Setup } from './queries';
+
+/** Minutes on the road between areas, typed or read from a file; and what is taken along. */
+export function RoadsForm({ setup }: { setup: Setup }) {
+  const [roads, setRoads] = useState(setup.roads);
+  const [unknown, setUnknown] = useState(String(setup.unknownRoad));
+  const [resource, setResource] = useState('');
+  const queries = useQueryClient();
+  const toast = useToast();
+  const done = (next: Setup, words: string) => {
+    queries.setQueryData(queryKeys.visitTypes, next);
+    setRoads(next.roads);
+    toast({ words });
+    void queries.invalidateQueries();
+  };
+  const save = useMutation({
+    mutationFn: (csv: string) =>
+      need(
+        api.PUT('/api/diary/roads', {
+          body: { unknown: Number(unknown), roads: csv ? [] : roads, ...(csv ? { csv } : {}) },
+        }),
+      ),
+    onSuccess: (next) => done(next, 'The roads are saved.'),
+  });
+  const add = useMutation({
+    mutationFn: () => need(api.POST('/api/diary/resources', { body: { name: resource } })),
+    onSuccess: (next) => {
+      done(next, `${resource} is added.`);
+      setResource('');
+    },
+  });
+  const change = (i: number, next: Partial<Setup['roads'][number]>) =>
+    setRoads(roads.map((one, at) => (at === i ? { ...one, ...next } : one)));
+  return (
+    <div className="kind-part">
+      <h1>Roads</h1>
+      <p>
+        An address belongs to the area whose name it holds. Between areas that are not here, the road counts{' '}
+        <input
+          className="value"
+          aria-label="Minutes on an unknown road"
+          inputMode="numeric"
+          size={3}
+          value={unknown}
+          onChange={(event) => setUnknown(event.target.value)}
+        />{' '}
+        min.
+      </p>
+      <table className="roads">
+        <thead>
+          <tr>
+            <th>From</th>
+            <th>To</th>
+            <th>Minutes</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {roads.map((one, i) => (
+            <tr key={i}>
+              <td>
+                <input
+                  className="value"
+                  aria-label="From"
+                  value={one.from}
+                  onChange={(event) => change(i, { from: event.target.value })}
+                />
+              </td>
+              <td>
+                <input
+                  className="value"
+                  aria-label="To"
+                  value={one.to}
+                  onChange={(event) => change(i, { to: event.target.value })}
+                />
+              </td>
+              <td>
+                <input
+                  className="value"
+                  aria-label="Minutes"
+                  inputMode="numeric"
+                  size={4}
+                  value={one.minutes}
+                  onChange={(event) => change(i, { minutes: Number(event.target.value.replace(/\D/g, '')) })}
+                />
+              </td>
+              <td>
+                <button type="button" className="link" onClick={() => setRoads(roads.filter((_, at) => at !== i))}>
+                  Remove
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {save.error && (
+        <p className="staff-field-error">{save.error instanceof ProblemError ? save.error.message : 'Not saved.'}</p>
+      )}
+      <p className="visit-buttons">
+        <Button size="small" variant="outlined" onClick={() => setRoads([...roads, { from: '', to: '', minutes: 15 }])}>
+          Add a road
+        </Button>
+        <Button size="small" variant="contained" disabled={save.isPending} onClick={() => save.mutate('')}>
+          Save the roads
+        </Button>
+        <Button size="small" variant="outlined" component="label">
+          Read a CSV file
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            hidden
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) void file.text().then((text) => save.mutate(text));
+              event.target.value = '';
+            }}
+          />
+        </Button>
+      </p>
+      <h2>Taken along</h2>
+      <p>
+        {setup.resources.map((one) => one.name).join(', ') ||
+          'Nothing yet: a van, a room, whatever only one can have at a time.'}
+      </p>
+      <form
+        className="inline-form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add.mutate();
+        }}
+      >
+        <StaffField
+          label="Add"
+          value={resource}
+          error={add.error?.message}
+          onChange={(event) => setResource(event.target.value)}
+        />
+        <Button type="submit" size="small" variant="outlined" disabled={!resource.trim() || add.isPending}>
+          Add
+        </Button>
+      </form>
+    </div>
+  );
+}

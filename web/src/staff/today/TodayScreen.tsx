@@ -1,0 +1,140 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
+import { longDay } from '../../shared/words';
+import { useKey } from '../keys';
+import { useSignedIn } from '../session';
+import { Pillars } from '../shell/Pillars';
+import { useToast } from '../shell/Toast';
+import { ArrivalsChart } from './ArrivalsChart';
+import { MyDay } from './MyDay';
+import { DayPrint } from './DayPrint';
+import { TasksDue } from './TasksDue';
+import { useFinish, useTodaySheet } from './queries';
+import './today.css';
+import { VisitLanes } from './VisitLanes';
+import { Waiting } from './Waiting';
+
+/** The day sheet, the first screen of the day: reply clocks and visits on the ruler’s scale, tasks due, what came. */
+export function TodayScreen() {
+  const sheet = useTodaySheet();
+  const me = useSignedIn().user;
+  const decides = me.may.includes('arrivals.decide');
+  const keeps = me.may.includes('diary.keep');
+  const narrow = useMediaQuery('(max-width: 899px)', { noSsr: true });
+  const navigate = useNavigate();
+  const toast = useToast();
+  const finish = useFinish();
+  const [at, setAt] = useState('');
+  const open = (sheet.data?.tasks ?? []).filter((task) => task.state !== 'done');
+  const i = Math.max(
+    0,
+    open.findIndex((task) => task.id === at),
+  );
+  const task = open[i];
+  useKey('next', () => setAt(open[Math.min(i + 1, open.length - 1)]?.id ?? ''));
+  useKey('previous', () => setAt(open[Math.max(i - 1, 0)]?.id ?? ''));
+  const done = (one: (typeof open)[number]) =>
+    finish.mutate(one, {
+      onSuccess: () => toast({ words: `${one.name} is done.` }),
+      onError: (error) => toast({ words: error.message }),
+    });
+  useKey('choose', task ? () => done(task) : undefined);
+  const first = sheet.data?.waiting[0];
+  if (sheet.error && !sheet.data) {
+    return (
+      <Pillars
+        title="Today"
+        pillars={[
+          {
+            name: 'Today',
+            width: '1fr',
+            content: (
+              <Trouble title="Not loaded" again={() => void sheet.refetch()}>
+                {sheet.error.message}
+              </Trouble>
+            ),
+          },
+        ]}
+      />
+    );
+  }
+  const data = sheet.data;
+  if (!data)
+    return <Pillars title="Today" pillars={[{ name: 'Today', width: '1fr', content: <ComingRows rows={8} /> }]} />;
+  const nothing = data.waiting.length === 0 && data.visits.length === 0 && data.tasks.length === 0;
+  const head = (
+    <section className="today-head" aria-label="The day">
+      <h1 className="unseen">Today, {longDay(data.day)}</h1>
+      {!decides || (narrow && data.waiting.length === 0) ? null : <Waiting today={data} />}
+      {!decides ? <MyDay today={data} /> : <VisitLanes today={data} />}
+      <DayPrint today={data} />
+    </section>
+  );
+  const late = open.filter((one) => one.late).length;
+  return (
+    <Pillars
+      title="Today"
+      head={nothing ? undefined : head}
+      pillars={[
+        {
+          name: 'Tasks due',
+          tally: open.length || undefined,
+          width: '661px',
+          middling: '1fr',
+          content: (
+            <>
+              <div className="pillar-head">
+                <h2>Tasks due</h2>
+                <small>
+                  {open.length} open{late > 0 && `, ${late} late`}
+                </small>
+              </div>
+              {nothing ? (
+                <Empty fact="Nothing waits today.">What comes, who goes where and what is due stands here.</Empty>
+              ) : (
+                <TasksDue
+                  tasks={data.tasks}
+                  chosen={task?.id ?? ''}
+                  onChoose={setAt}
+                  onDone={done}
+                  busy={finish.isPending}
+                />
+              )}
+            </>
+          ),
+          blocks: [
+            ...(first
+              ? [
+                  {
+                    label: `Answer ${first.name}`,
+                    keyName: 'main' as const,
+                    main: true,
+                    act: () => void navigate(`/arrivals/${first.id}`),
+                  },
+                ]
+              : []),
+          ],
+        },
+        ...(decides
+          ? [
+              {
+                name: 'What came',
+                width: '1fr',
+                content: <ArrivalsChart days={data.arrivals} />,
+                blocks: [
+                  ...(keeps
+                    ? [{ label: 'New visit', keyName: 'newVisit' as const, act: () => void navigate('/diary?new=1') }]
+                    : []),
+                  { label: 'Print the day', keyName: 'print' as const, act: () => window.print() },
+                ],
+              },
+            ]
+          : []),
+      ]}
+      note={nothing ? undefined : <span className="second">{count(data.visits.length, 'visit')} today</span>}
+    />
+  );
+}
