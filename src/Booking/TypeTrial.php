@@ -58,7 +58,11 @@ final readonly class TypeTrial
         $counts = [];
         $shown = [];
         foreach ($days as $day => $closed) {
-            $shown[] = ['day' => $day, 'closed' => $closed, 'lanes' => '' === $closed ? array_map(fn (int $i): array => $this->lane($request, $i, $people[$i], $day, $free[$people[$i]->id] ?? [], $counts), array_keys($people)) : []];
+            $lanes = [];
+            foreach ('' === $closed ? $people : [] as $i => $one) {
+                $lanes[] = $this->lane($request, $i, $one, $day, $free[$one->id] ?? [], $counts);
+            }
+            $shown[] = ['day' => $day, 'closed' => $closed, 'lanes' => $lanes];
         }
         arsort($counts);
 

@@ -183,7 +183,7 @@ export function count(times: number): string {
 }
 
 /** The start nearest in the day, so many days with times away. */
-export function dayAway(days: Day[], chosen: string, by: number): Start | null {
+function dayAway(days: Day[], chosen: string, by: number): Start | null {
   const open = days.filter((day) => day.starts.length > 0);
   const i = open.findIndex((day) => day.starts.some((start) => start.at === chosen));
   const minute = open[i]?.starts.find((start) => start.at === chosen)?.minute ?? 0;

@@ -22,11 +22,11 @@ export interface Day {
   clocks: number;
 }
 
-export function partOfDay(hour: number): string {
+function partOfDay(hour: number): string {
   return hour < 12 ? 'in the morning' : hour < 18 ? 'in the afternoon' : 'in the evening';
 }
 
-export function timeLabel(at: DateTime): string {
+function timeLabel(at: DateTime): string {
   return at.toFormat('h:mm');
 }
 

@@ -160,7 +160,7 @@ function OpenDay({
     <section className="day-open" aria-label={longDay(day.day)}>
       <header>
         <h2>
-          {longDay(day.day)}
+          {DateTime.fromISO(day.day).toFormat('cccc d')}
           <small>{count(visits.length, 'visit')}</small>
         </h2>
         <p>
@@ -234,9 +234,7 @@ function OpenDay({
                       onClick={() => onSlot(one.number)}
                     >
                       <b>{one.number}</b>
-                      <span>
-                        {clockTime(one.startsAt)}–{clockTime(one.endsAt)}
-                      </span>
+                      <span>{clockTime(one.startsAt)}</span>
                     </button>
                   );
                 })}

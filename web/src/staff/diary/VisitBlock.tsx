@@ -34,7 +34,7 @@ const words = {
   cancelled: 'cancelled',
 } as const;
 
-export function visitName(visit: Visit): string {
+function visitName(visit: Visit): string {
   return `${visit.staff.name}, ${visit.title}${visit.who ? `, ${visit.who}` : ''}${visit.place ? `, ${visit.place}` : ''}, ${clockTime(visit.startsAt)} to ${clockTime(visit.endsAt)}, ${words[visit.state]}`;
 }
 

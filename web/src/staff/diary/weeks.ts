@@ -14,7 +14,7 @@ export function shownDays(view: View, day: string): { from: string; to: string }
   return { from: iso(at.startOf('week')), to: iso(at.endOf('week')) };
 }
 
-export function iso(at: DateTime): string {
+function iso(at: DateTime): string {
   return at.toISODate() ?? '';
 }
 
@@ -27,7 +27,7 @@ export function spanWords(from: string, to: string): string {
   const [a, b] = [DateTime.fromISO(from), DateTime.fromISO(to)];
   return a.hasSame(b, 'month')
     ? `${a.toFormat('d')} to ${b.toFormat('d MMMM')}`
-    : `${a.toFormat('d MMMM')} to ${b.toFormat('d MMMM')}`;
+    : `${a.toFormat('d MMM')} to ${b.toFormat('d MMM')}`;
 }
 
 /** Minutes of its local day; the server writes times with the offset of the business. */

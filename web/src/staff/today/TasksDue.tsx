@@ -1,9 +1,9 @@
 import Checkbox from '@mui/material/Checkbox';
+import { DateTime } from 'luxon';
 import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { clockTime, shortDay } from '../../shared/words';
-import { useToday } from '../shell/day';
+import { clockTime } from '../../shared/words';
 
 type Task = Schema<'Task'>;
 
@@ -21,7 +21,6 @@ export function TasksDue({
   onDone: (task: Task) => void;
   busy: boolean;
 }) {
-  const today = useToday();
   const projects = [...new Map(tasks.map((task) => [task.project.id, task.project])).values()];
   if (tasks.length === 0) return <p className="second tasks-none">Nothing is due today.</p>;
   return (
@@ -56,7 +55,7 @@ export function TasksDue({
                     {task.finishedAt
                       ? clockTime(task.finishedAt)
                       : task.late
-                        ? `since ${shortDay(task.due, today)}`
+                        ? `since ${DateTime.fromISO(task.due).toFormat('d MMM')}`
                         : 'today'}
                   </span>
                 </li>

@@ -7,7 +7,7 @@ import { minuteOf } from './day';
 
 /** Who goes where today: a lane for each, on the ruler’s scale. */
 export function VisitLanes({ today }: { today: Today }) {
-  const now = minuteOf(today.now);
+  const now = Math.min(19 * 60, Math.max(7 * 60, minuteOf(today.now)));
   const people = [
     ...new Map(today.visits.flatMap((visit) => [visit.staff, ...visit.also]).map((one) => [one.id, one])).values(),
   ].sort((a, b) => a.name.localeCompare(b.name));

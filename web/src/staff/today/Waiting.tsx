@@ -6,7 +6,9 @@ import { minuteOf, minutesWords } from './day';
 
 /** Reply clocks on the ruler’s scale: ink for what is used, a tick at the promise, hatched beyond it. */
 export function Waiting({ today }: { today: Today }) {
-  const now = minuteOf(today.now);
+  // Before seven and after seven the day stands at its ends.
+  const now = Math.min(19 * 60, Math.max(7 * 60, minuteOf(today.now)));
+  const shown = today.waiting.slice(0, 8);
   return (
     <section className="today-part">
       <header>
@@ -14,7 +16,7 @@ export function Waiting({ today }: { today: Today }) {
         {today.waiting.length === 0 && <p className="second">Nobody waits.</p>}
       </header>
       <ul>
-        {today.waiting.map((one) => {
+        {shown.map((one) => {
           const came = one.receivedAt.slice(0, 10) < today.day ? 7 * 60 : Math.max(7 * 60, minuteOf(one.receivedAt));
           const dueToday = one.dueAt.slice(0, 10) === today.day;
           const over = one.minutesLeft < 0;
@@ -60,6 +62,11 @@ export function Waiting({ today }: { today: Today }) {
           );
         })}
       </ul>
+      {today.waiting.length > shown.length && (
+        <p className="today-more">
+          <Link to="/arrivals">{today.waiting.length - shown.length} more in Arrivals</Link>
+        </p>
+      )}
     </section>
   );
 }
