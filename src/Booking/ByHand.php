@@ -215,7 +215,7 @@ final readonly class ByHand
             throw new InvalidInput('staff', 'Choose who goes.');
         }
         $start = $this->moment($edit, 'startsAt') ?? $now->startsAt ?? throw new InvalidInput('startsAt', 'Say when it begins.');
-        $end = $this->moment($edit, 'endsAt') ?? (null === $now ? $start->modify('+'.($type?->settings()->lengths[0] ?? 60).' minutes') : $now->endsAt);
+        $end = $this->moment($edit, 'endsAt') ?? $start->modify('+'.(null === $now ? 60 * ($type?->settings()->lengths[0] ?? 60) : $now->endsAt->getTimestamp() - $now->startsAt->getTimestamp()).' seconds');
         if ($end <= $start || $end->getTimestamp() - $start->getTimestamp() > 60 * self::LONGEST) {
             throw new InvalidInput('endsAt', 'It ends after it begins, and within a day.');
         }

@@ -13,6 +13,7 @@ use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Reader;
 use Sabre\VObject\Recur\MaxInstancesExceededException;
 use Sabre\VObject\Recur\NoInstancesException;
+use Sabre\VObject\Recur\RRuleIterator;
 use Sabre\VObject\Settings;
 use Telamon\Refusal\InvalidInput;
 
@@ -96,11 +97,31 @@ final class CalendarReader
                 throw new InvalidInput('file', 'That calendar has more than '.number_format(self::MOST_EVENTS).' events.');
             }
 
+            foreach ($calendar->select('VEVENT') as $event) {
+                if (!$event instanceof VEvent || !self::isReadable($event, $zone)) {
+                    $calendar->remove($event);
+                }
+            }
+
             return $calendar->expand($from, $to, $zone);
         } catch (ParseException $error) {
             throw new InvalidInput('file', "That is no calendar file: {$error->getMessage()}");
         } catch (MaxInstancesExceededException|NoInstancesException|InvalidDataException|\InvalidArgumentException $error) {
             throw new InvalidInput('file', "Something in that calendar cannot be read: {$error->getMessage()}");
+        }
+    }
+
+    /** Whether it says when it is, and how it recurs; one that does not is passed over, the others count. */
+    private static function isReadable(VEvent $event, \DateTimeZone $zone): bool
+    {
+        $begins = self::property($event, 'DTSTART');
+        $rule = self::text($event, 'RRULE');
+        try {
+            $start = $begins instanceof DateTime ? $begins->getDateTime($zone) : null;
+
+            return null !== $start && '' !== self::text($event, 'UID') && ('' === $rule || (new RRuleIterator($rule, $start))->valid());
+        } catch (\Exception) {
+            return false;
         }
     }
 

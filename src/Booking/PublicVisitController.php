@@ -88,7 +88,7 @@ final readonly class PublicVisitController
         $settings = $appointment->type?->settings();
 
         return new JsonResponse([
-            'visit' => $this->view->visit($appointment), 'open' => $this->visits->isOpen($appointment), 'notice' => $settings->cancelNotice ?? 1440, 'movable' => null !== $settings, 'wish' => $appointment->wish, 'zone' => $business->timeZone,
+            'visit' => $this->view->visit($appointment), 'open' => $this->visits->isOpen($appointment), 'over' => $this->visits->isOver($appointment), 'notice' => $settings->cancelNotice ?? 1440, 'movable' => null !== $settings, 'wish' => $appointment->wish, 'zone' => $business->timeZone,
             'until' => AppointmentState::Offered === $appointment->state ? $appointment->heldUntil?->setTimezone($this->business->zone())->format(\DATE_RFC3339) : null,
             'business' => $this->face->show(),
             'coordinator' => $business->coordinator->name,

@@ -32,6 +32,11 @@ final readonly class Visits
         return \in_array($appointment->state, [AppointmentState::Booked, AppointmentState::Offered], true) && $this->clock->now() <= $appointment->startsAt->modify("-$notice minutes");
     }
 
+    public function isOver(Appointment $appointment): bool
+    {
+        return $appointment->endsAt < $this->clock->now();
+    }
+
     public function wanted(Appointment $appointment): ?Wanted
     {
         return null === $appointment->type ? null : new Wanted($appointment->type, intdiv($appointment->endsAt->getTimestamp() - $appointment->startsAt->getTimestamp(), 60), $appointment->place, but: $appointment->id);
@@ -85,7 +90,7 @@ final readonly class Visits
             throw new InvalidInput('words', 'Write what you would like to change.');
         }
         $this->change($appointment, 'asked to change', function () use ($appointment, $words): void {
-            if (!$appointment->state->stands() || $appointment->endsAt < $this->clock->now()) {
+            if (!$appointment->state->stands() || $this->isOver($appointment)) {
                 throw new VisitOver('It is over, or was cancelled. Ring us, please.');
             }
             if ($appointment->wish !== trim($words)) {

@@ -19,7 +19,7 @@ use Telamon\Projects\Project;
  */
 final readonly class BookAppointmentHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Placing $placing)
     {
     }
 
@@ -35,7 +35,12 @@ final readonly class BookAppointmentHandler implements EffectHandler
         if (null === $appointment) {
             return [];
         }
+        $isNew = null === $appointment->client;
         $appointment->isFor($made->the(Client::class), $effect->hasProject ? $made->find(Project::class) : null);
+        if ($isNew) {
+            // Rules that wait for a booking speak once it is known whose it is.
+            $this->placing->happened($appointment, AppointmentEvent::Booked);
+        }
 
         return [$appointment];
     }

@@ -9,6 +9,8 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Clients\ClientChanged;
 use Telamon\Core\Planning\Amender;
 use Telamon\Core\Rules\Triggers;
+use Telamon\Diary\AppointmentEvent;
+use Telamon\Diary\AppointmentHappened;
 use Telamon\Planning\PlanAccepted;
 use Telamon\Projects\StageChanged;
 use Telamon\Submissions\Submission;
@@ -38,6 +40,26 @@ final readonly class RuleListener
     {
         $task = $event->task;
         $event->touch(...$this->rules->happened(new Triggers\TaskDone(), $task->project, null, [$task->name], ['@task' => $task->name], Amender::BY_HAND === $task->checklist));
+    }
+
+    #[AsEventListener]
+    public function visit(AppointmentHappened $event): void
+    {
+        $appointment = $event->appointment;
+        $client = $appointment->client ?? $appointment->project?->client;
+        // Nobody is on file for it yet: what is accepted later is told by its own event.
+        if (null === $client) {
+            return;
+        }
+        $trigger = match ($event->what) {
+            AppointmentEvent::Booked => new Triggers\VisitBooked(),
+            AppointmentEvent::Moved => new Triggers\VisitMoved(),
+            AppointmentEvent::Cancelled => new Triggers\VisitCancelled(),
+            AppointmentEvent::Held => new Triggers\VisitHeld(),
+            AppointmentEvent::Missed => new Triggers\VisitMissed(),
+        };
+        $submission = null === $appointment->submissionId ? null : $this->em->find(Submission::class, $appointment->submissionId);
+        $event->touch(...$this->rules->happened($trigger, $appointment->project, $client, [$appointment->type->name ?? $appointment->title], ['@visit' => $appointment->title], of: $submission));
     }
 
     #[AsEventListener]

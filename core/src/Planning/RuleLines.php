@@ -18,6 +18,7 @@ use Telamon\Core\Planning\Actions\NoticeLine;
 use Telamon\Core\Planning\Actions\OwnerLine;
 use Telamon\Core\Planning\Actions\TagLine;
 use Telamon\Core\Planning\Actions\TaskLine;
+use Telamon\Core\Planning\Actions\TimesLine;
 use Telamon\Core\Planning\Actions\WishLine;
 use Telamon\Core\Rules\Rule;
 use Telamon\Core\Rules\RuleAction;
@@ -29,7 +30,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine()],
     ) {
     }
 
@@ -131,6 +132,11 @@ final readonly class RuleLines
     private static function fields(PlanContext $now): array
     {
         $fields = $now->onFile->merge;
+        $booked = $now->inquiry->booked;
+        if (null !== $booked) {
+            // What was booked says what it is for, where the form did not ask.
+            $fields['service'] ??= $now->desk->services[$booked->service]->name ?? $booked->title;
+        }
         foreach ($now->inquiry->readings->all as $reading) {
             $fields[$reading->question->key] ??= $reading->text;
         }

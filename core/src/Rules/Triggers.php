@@ -10,12 +10,17 @@ use Telamon\Core\Rules\Triggers\Received;
 use Telamon\Core\Rules\Triggers\StageChanged;
 use Telamon\Core\Rules\Triggers\TaskDone;
 use Telamon\Core\Rules\Triggers\Unfinished;
+use Telamon\Core\Rules\Triggers\VisitBooked;
+use Telamon\Core\Rules\Triggers\VisitCancelled;
+use Telamon\Core\Rules\Triggers\VisitHeld;
+use Telamon\Core\Rules\Triggers\VisitMissed;
+use Telamon\Core\Rules\Triggers\VisitMoved;
 
 /** All that sets rules off. */
 final class Triggers
 {
     /** @var list<class-string<Trigger>> in the order that the editor offers them */
-    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class];
+    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class];
 
     /** @return list<Trigger> */
     public static function all(): array

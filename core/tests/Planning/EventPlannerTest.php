@@ -70,7 +70,7 @@ final class EventPlannerTest extends TestCase
     {
         $given = [
             'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
-            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [],
+            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'],
         ];
         $done = [];
         foreach (Actions::ALL as $action) {
@@ -82,7 +82,7 @@ final class EventPlannerTest extends TestCase
             $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (str_contains(self::told($plan)[0], 'is about a project, and none comes of this') ? 'said' : 'lost');
         }
         self::assertSame([
-            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done',
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done',
         ], $done);
     }
 

@@ -13,4 +13,17 @@ import { today } from './today/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
-export const areas: Area[] = [arrivals, today, inquiry, clients, projects, diary, files, messages, forms, rules, setup, account];
+export const areas: Area[] = [
+  arrivals,
+  today,
+  inquiry,
+  clients,
+  projects,
+  diary,
+  files,
+  messages,
+  forms,
+  rules,
+  setup,
+  account,
+];

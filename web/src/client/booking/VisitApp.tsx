@@ -50,8 +50,7 @@ function TheVisit({ visit, token }: { visit: Visit; token: string }) {
   const trouble = [move, cancel, yes, wish].find((one) => one.error)?.error;
   const changeable = visit.open;
   const stands = visit.visit.state === 'booked' || visit.visit.state === 'offered';
-  const [opened] = useState(() => Date.now());
-  const isOver = Date.parse(visit.visit.endsAt) < opened;
+  const isOver = visit.over;
   return (
     <BookingFrame business={visit.business} title={visit.visit.title}>
       <main className="visit">

@@ -176,6 +176,11 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
           act: carryOut,
           disabled: !plan || accept.isPending || acting.busy || deciding.busy,
         },
+        {
+          label: 'Place a visit',
+          keyName: 'newVisit',
+          act: () => void navigate(`/diary?new=1&submission=${submission?.id ?? ''}`),
+        },
       ]
     : submission
       ? [

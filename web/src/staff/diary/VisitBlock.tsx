@@ -103,11 +103,10 @@ export function VisitBlock({ visit, chosen, clash, onOpen, onMove, trackWidth, l
           <span>{visit.roadBefore}</span>
         </i>
       )}
-      <Tooltip title={visitName(visit)} enterDelay={400}>
+      <Tooltip describeChild title={visitName(visit)} enterDelay={400}>
         <ButtonBase
           className={`diary-visit ${visit.state} ${visit.now} ${chosen ? 'chosen' : ''} ${clash ? 'clash' : ''} ${drag ? 'dragged' : ''}`}
           style={{ left: `${left}%`, width: `${width}%`, transform: `translateY(${now.lanes * laneHeight}px)` }}
-          aria-label={visitName(visit)}
           onPointerDown={down}
           onPointerMove={moving}
           onPointerUp={up}
@@ -127,6 +126,10 @@ export function VisitBlock({ visit, chosen, clash, onOpen, onMove, trackWidth, l
           </span>
           <span className="visit-time">
             {drag ? `${hm(now.from)}–${hm(now.to)}` : `${clockTime(visit.startsAt)}–${clockTime(visit.endsAt)}`}
+          </span>
+          <span className="unseen">
+            , {visit.staff.name}
+            {visit.place && `, ${visit.place}`}, {words[visit.state]}
           </span>
         </ButtonBase>
       </Tooltip>

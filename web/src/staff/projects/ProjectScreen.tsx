@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { ProblemError, type Schema } from '../../shared/api';
 import { Drawing } from '../../shared/Drawing';
 import { ComingRows, Trouble } from '../../shared/Notice';
@@ -26,6 +26,7 @@ import { TaskList } from './TaskList';
 
 export function ProjectScreen() {
   const { id = '' } = useParams();
+  const navigate = useNavigate();
   const project = useProject(id);
   if (project.error instanceof ProblemError && project.error.status === 404) return <NotFound what="project" />;
   if (!project.data) {
@@ -182,6 +183,11 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
               : []),
             ...(mine
               ? ([
+                  {
+                    label: 'Place a visit',
+                    keyName: 'newVisit',
+                    act: () => void navigate(`/diary?new=1&project=${id}`),
+                  },
                   {
                     label: 'Add task',
                     keyName: 'newTask',

@@ -85,7 +85,7 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
             'to-come': 'to come',
             missed: 'missed',
           }[block.state];
-          const name = `${block.initials} ${block.title}, ${block.staff}, ${block.place}, ${clockTime(block.startsAt)} to ${clockTime(block.endsAt)}, ${state}`;
+          const name = `${block.initials} ${block.title}${block.more > 0 ? ` +${block.more}` : ''}, ${block.staff}, ${block.place}, ${clockTime(block.startsAt)} to ${clockTime(block.endsAt)}, ${state}`;
           return (
             <li key={block.id}>
               <Tooltip title={name}>

@@ -42,7 +42,6 @@ export function VisitLanes({ today }: { today: Today }) {
                       to={`/diary/${visit.id}`}
                       className={`today-visit ${visit.now}`}
                       title={words}
-                      aria-label={words}
                       style={{ left: `${left}%`, width: `${percent(minuteOf(visit.endsAt)) - left}%` }}
                     >
                       <span>
@@ -55,6 +54,7 @@ export function VisitLanes({ today }: { today: Today }) {
                           ? `done at ${clockTime(visit.endsAt)}`
                           : `${clockTime(visit.startsAt)}–${clockTime(visit.endsAt)}`}
                       </small>
+                      <span className="unseen">, {visit.place}</span>
                     </Link>
                   );
                 })}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Telamon\Tests\Browser\Support\BrowserTestCase;
+
+/** Booking by a client on a phone, placing by hand from a plan, and two hundred at one time. */
+final class BookingTest extends BrowserTestCase
+{
+    public function testATimeIsBookedOnAPhoneHeldThroughAReloadAndMovedByItsLink(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->begin('Ambrose Vantry', 'ambrose.vantry@example.com');
+        $this->see('When shall we come, Ambrose?');
+        $this->assertAccessible('times on a phone');
+        $this->until(fn (): bool => \count($this->all('.cells input')) > 3, 'there are times');
+        $this->choose('.cells input', 2);
+        $this->see('Held for you');
+        $held = $this->find('.book-what b')->getText();
+        // Loaded again in the middle, it is still held.
+        $this->driver->navigate()->refresh();
+        $this->see('Held for you');
+        self::assertSame($held, $this->find('.book-what b')->getText());
+        $this->findWith('.hold button', 'Keep longer')->click();
+        $this->until(fn (): bool => 1 === preg_match('/1[0-9] min/', $this->find('.hold')->getText()), 'it is held for ten minutes more');
+        $this->find('.book-plinth button.MuiButton-root')->click();
+        $this->see('A mail with all of this is on its way to ambrose.vantry@example.com');
+        self::assertStringContainsString(explode(' to ', $held)[0], $this->find('h1')->getText());
+        // Back and there again: a link books once.
+        $this->driver->navigate()->refresh();
+        $this->see('booked');
+        $this->findWith('a', 'Move or cancel it')->click();
+        $this->findWith('button', 'Choose another time')->click();
+        $this->until(fn (): bool => \count($this->all('.cells input')) > 3, 'there are other times');
+        $this->choose('.cells input', \count($this->all('.cells input')) - 1);
+        $this->findWith('button', 'Move it there')->click();
+        $this->until(fn (): bool => !str_contains($this->find('h1')->getText(), explode(' to ', $held)[0]), 'it is moved');
+        $this->assertAccessible('a visit');
+
+        $this->resize($this->driver, 1280, 800);
+        $this->signIn();
+        $this->go('/clients?q=vantry');
+        $this->findWith('.row-table a', 'Ambrose Vantry')->click();
+        $this->findWith('.line-top a', 'Tuning')->click();
+        $this->findWith('.visit-sheet h3', 'Ambrose Vantry');
+        $this->assertAccessible('a visit in the diary');
+    }
+
+    public function testAVisitIsPlacedFromAPlanInTwoKeysAndUndone(): void
+    {
+        $this->signIn();
+        $this->findWith('.arrival', 'Orla Fennick')->click();
+        $this->findWith('.sheet-head', 'Orla Fennick');
+        $this->find('.plan .line');
+        $this->press('v');
+        $this->find('.good-times [aria-pressed=true]');
+        $this->findWith('.plinth .main', 'Book');
+        $this->assertAccessible('placing');
+        $this->pressMain();
+        $this->findWith('.visit-sheet h3', 'Orla Fennick');
+        $this->see('booked');
+        $this->press('u');
+        $this->findWith('.visit-sheet .mark', 'cancelled');
+    }
+
+    public function testTheDayAndTheKindsAreThereForWhoeverOnlyHasKeys(): void
+    {
+        $this->signIn();
+        $this->go('/today');
+        $this->findWith('.today-part h2', 'Visits today');
+        $this->find('.today-visit');
+        $this->assertAccessible('today');
+        $before = \count($this->all('.tasks-due input:checked'));
+        $this->press(WebDriverKeys::ARROW_DOWN);
+        $this->find('.tasks-due li.chosen');
+        $this->press(' ');
+        $this->until(fn (): bool => \count($this->all('.tasks-due input:checked')) > $before, 'a task is done by its key');
+        $this->press('u');
+        $this->go('/diary');
+        $day = $this->find('.day-open h2')->getText();
+        $this->press(']');
+        $this->until(fn (): bool => $this->find('.day-open h2')->getText() !== $day, 'another day');
+        $this->press('[');
+        $this->until(fn (): bool => $this->find('.day-open h2')->getText() === $day, 'the same day again');
+        $this->assertAccessible('the diary');
+        $this->go('/diary/kinds');
+        $this->findWith('.kind-head h1', 'Tuning');
+        $this->findWith('.try-count', 'times');
+        $this->assertAccessible('kinds of visit');
+        $step = $this->find('[aria-label="Clear after"]');
+        $step->clear();
+        $step->sendKeys('45');
+        $this->findWith('.plinth-note', 'not saved');
+        $this->pressMain();
+        $this->see('Tuning is saved');
+        $this->press('u');
+    }
+
+    public function testOfTwoHundredAtOneTimeOneGetsItAndNobodyAnError(): void
+    {
+        $this->signIn();
+        $cookie = $this->driver->manage()->getCookieNamed('telamon')->getValue();
+        $client = $this->json('GET', '/api/clients?q=ambry', $cookie)['items'][0]['id'] ?? '';
+        $types = $this->json('GET', '/api/diary/types', $cookie);
+        $type = $types['types'][array_search('repair-visit', array_column($types['types'], 'slug'), true)];
+        $links = [];
+        for ($i = 0; $i < 200; ++$i) {
+            parse_str((string) parse_url($this->json('POST', '/api/diary/links', $cookie, ['page' => 'visit', 'client' => $client])['address'], \PHP_URL_QUERY), $query);
+            $links[] = \is_string($query['t']) ? $query['t'] : '';
+        }
+        $times = $this->json('GET', "/api/public/booking/visit/times?t={$links[0]}&type=repair-visit", $cookie);
+        $starts = array_merge(...array_column($times['days'], 'starts'));
+        $at = $starts[\count($starts) - 1];
+        self::assertNotSame('', $type['id']);
+        $many = curl_multi_init();
+        $asked = [];
+        foreach ($links as $t) {
+            $one = $this->request('POST', '/api/public/booking/visit/bookings', $cookie, ['t' => $t, 'type' => 'repair-visit', 'at' => $at]);
+            curl_multi_add_handle($many, $one);
+            $asked[] = $one;
+        }
+        do {
+            curl_multi_exec($many, $running);
+            curl_multi_select($many, 1);
+        } while ($running > 0);
+        $codes = array_count_values(array_map(static fn (\CurlHandle $one): int => (int) curl_getinfo($one, \CURLINFO_RESPONSE_CODE), $asked));
+        ksort($codes);
+        self::assertSame([201 => 1, 409 => 199], $codes);
+    }
+
+    private function begin(string $name, string $email): void
+    {
+        $this->go('/book/visit');
+        $this->find('#q-name')->sendKeys($name);
+        $this->find('#q-email')->sendKeys($email);
+        $this->find('#q-place')->sendKeys('3 Mill Row, Marrowby');
+        $this->find('button[type=submit]')->click();
+        $this->find('.book');
+    }
+
+    private function choose(string $css, int $which): void
+    {
+        $input = $this->driver->findElements(WebDriverBy::cssSelector($css))[$which];
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$input]);
+        $input->click();
+    }
+
+    /**
+     * @param array<string, mixed>|null $body
+     *
+     * @return array<string, mixed>
+     */
+    private function json(string $method, string $path, string $cookie, ?array $body = null): array
+    {
+        $answer = curl_exec($this->request($method, $path, $cookie, $body));
+        self::assertIsString($answer);
+        $data = json_decode($answer, true);
+        self::assertIsArray($data, $answer);
+
+        return $data;
+    }
+
+    /** @param array<string, mixed>|null $body */
+    private function request(string $method, string $path, string $cookie, ?array $body): \CurlHandle
+    {
+        $curl = curl_init($this->address.$path);
+        curl_setopt_array($curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_HTTPHEADER => ["Cookie: telamon=$cookie", "Origin: {$this->address}", 'Content-Type: application/json']]);
+        if (null !== $body) {
+            curl_setopt($curl, \CURLOPT_POSTFIELDS, json_encode($body, \JSON_THROW_ON_ERROR));
+        }
+
+        return $curl;
+    }
+}
