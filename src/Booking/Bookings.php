@@ -6,6 +6,7 @@ namespace Telamon\Booking;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\Log\LoggerInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Clients\Client;
 use Telamon\Core\Booking\OntoProject;
@@ -21,6 +22,7 @@ use Telamon\Diary\Wanted;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Planning\LookAheadHandler;
 use Telamon\Projects\Project;
 use Telamon\Refusal\Refusal;
 use Telamon\Submissions\LookAhead;
@@ -38,6 +40,8 @@ final readonly class Bookings
         private ProjectOpening $projects,
         private Changes $changes,
         private MessageBusInterface $bus,
+        private LookAheadHandler $ahead,
+        private LoggerInterface $logger,
         private ClockInterface $clock,
     ) {
     }
@@ -111,7 +115,7 @@ final readonly class Bookings
         $who = $this->who->of($begun);
         $change = new Change(ChangeKind::Book, mb_substr("{$who['name']} booked {$wanted->type->name}", 0, 300), null, $this->clock->now(), $begun->submission?->id);
 
-        return $this->changes->carryOut($change, function () use ($begun, $wanted, $start, $zone, $who): Appointment {
+        $appointment = $this->changes->carryOut($change, function () use ($begun, $wanted, $start, $zone, $who): Appointment {
             $there = $this->booked($begun);
             if (null !== $there) {
                 return $there;
@@ -142,6 +146,21 @@ final readonly class Bookings
 
             return $appointment;
         });
+        $this->landAtOnce($begun);
+
+        return $appointment;
+    }
+
+    /** Its plan is carried out now, where nothing in it is open; whatever keeps it from that, the worker comes to it again. */
+    private function landAtOnce(Begun $begun): void
+    {
+        if (null !== $begun->submission) {
+            try {
+                ($this->ahead)(new LookAhead($begun->submission->id));
+            } catch (\Throwable $error) {
+                $this->logger->warning('A booking waits for the worker to be taken onto a client.', ['exception' => $error]);
+            }
+        }
     }
 
     /** Notes how far somebody came. Call it inside a transaction. */

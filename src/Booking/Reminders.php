@@ -48,22 +48,27 @@ final readonly class Reminders
     private function remind(Appointment $appointment, int $minutes, string $template): bool
     {
         $at = $appointment->startsAt->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $isSent = fn (): bool => false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM reminder_sent WHERE appointment_id = ? AND minutes = ? AND starts_at = ?', [$appointment->id, $minutes, $at]);
-        if ($isSent()) {
+        if ($this->isSent($appointment, $minutes, $at)) {
             return false;
         }
         $change = new Change(ChangeKind::Send, mb_substr("reminded {$appointment->with()} of {$appointment->title}", 0, 300), null, $this->clock->now(), $appointment->submissionId, 'appointment', $appointment->id, $appointment->recordLabel());
 
-        return $this->changes->carryOut($change, function () use ($appointment, $minutes, $template, $at, $isSent): bool {
+        return $this->changes->carryOut($change, function () use ($appointment, $minutes, $template, $at): bool {
             $before = $appointment->startsAt;
             // Looked at again under the write lock: it may have gone, moved or been reminded of.
             $this->em->refresh($appointment);
-            if (AppointmentState::Booked !== $appointment->state || $appointment->startsAt->getTimestamp() !== $before->getTimestamp() || $isSent()) {
+            if (AppointmentState::Booked !== $appointment->state || $appointment->startsAt->getTimestamp() !== $before->getTimestamp() || $this->isSent($appointment, $minutes, $at)) {
                 return false;
             }
             $this->em->persist(new ReminderSent($appointment->id, $minutes, $at));
 
             return null !== $this->mails->toClient($appointment, $template);
         });
+    }
+
+    /** @phpstan-impure another process may have sent it meanwhile */
+    private function isSent(Appointment $appointment, int $minutes, string $at): bool
+    {
+        return false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM reminder_sent WHERE appointment_id = ? AND minutes = ? AND starts_at = ?', [$appointment->id, $minutes, $at]);
     }
 }
