@@ -57,7 +57,7 @@ final readonly class BookingView
         return [
             'title' => $appointment->title, 'startsAt' => $appointment->startsAt->setTimezone($zone)->format(\DATE_RFC3339), 'endsAt' => $appointment->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
             'when' => $this->mails->when($appointment), 'place' => $appointment->place, 'with' => $this->booked->with($appointment), 'says' => $settings->says ?? '', 'price' => $settings->price ?? '',
-            'state' => $appointment->state->value, 'token' => $this->links->visitToken($appointment), 'email' => $this->mails->address($appointment),
+            'state' => $appointment->state->value, 'after' => $settings->after ?? '', 'token' => $this->links->visitToken($appointment), 'email' => $this->mails->address($appointment),
         ];
     }
 

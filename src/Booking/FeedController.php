@@ -48,7 +48,8 @@ final readonly class FeedController
     public function renew(Request $request, #[CurrentUser] Staff $by): Response
     {
         $id = JsonBody::text(JsonBody::read($request), 'staff', 36);
-        $of = '' === $id ? null : $this->em->find(Staff::class, $id) ?? throw Problem::invalid('staff', 'Choose whose calendar it is.');
+        // Whoever does not keep the diary means their own.
+        $of = '' === $id ? ($this->viewer->may(Permission::KeepDiary) ? null : $by) : $this->em->find(Staff::class, $id) ?? throw Problem::invalid('staff', 'Choose whose calendar it is.');
         if ($of !== $by && !$this->viewer->may(Permission::KeepDiary)) {
             throw new Problem(403, 'Not yours', 'You may only have your own calendar.');
         }
@@ -60,7 +61,7 @@ final readonly class FeedController
             $this->em->persist($feed);
         });
 
-        return new JsonResponse(['path' => "/api/public/calendars/{$feed->token}.ics"], 201);
+        return new JsonResponse(['path' => "/api/public/calendars/{$feed->id}.ics"], 201);
     }
 
     #[Route('/api/diary/export', methods: ['GET'])]

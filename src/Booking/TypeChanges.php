@@ -95,8 +95,8 @@ final readonly class TypeChanges
         if ('' !== $settings->service && !isset($this->business->services()[$settings->service])) {
             throw new InvalidInput('settings.service', 'Choose a service that is offered.');
         }
-        foreach (['before' => $settings->before, 'after' => $settings->after] as $field => $slug) {
-            '' === $slug || null !== $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug]) ?: throw new InvalidInput("settings.$field", 'Choose a form that is there.');
+        if ('' !== $settings->after && null === $this->em->getRepository(Form::class)->findOneBy(['slug' => $settings->after])?->published) {
+            throw new InvalidInput('settings.after', 'Choose a published form.');
         }
 
         return $settings;

@@ -44,7 +44,7 @@ final readonly class TypesView
             'unknownRoad' => $this->business->business()->unknownRoad,
             'resources' => array_map(static fn (Resource $one): array => ['id' => $one->id, 'name' => $one->name], $this->em->getRepository(Resource::class)->findBy(['gone' => false], ['name' => 'ASC'])),
             'staff' => array_map(AppointmentView::person(...), $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
-            'feeds' => array_map(static fn (CalendarFeed $feed): array => ['staff' => $feed->staff?->id, 'path' => "/api/public/calendars/{$feed->token}.ics"], $this->em->getRepository(CalendarFeed::class)->findAll()),
+            'feeds' => array_map(static fn (CalendarFeed $feed): array => ['staff' => $feed->staff?->id, 'path' => "/api/public/calendars/{$feed->id}.ics"], $this->em->getRepository(CalendarFeed::class)->findAll()),
             'calendars' => array_map(fn (BusyCalendar $one): array => ['id' => $one->id, 'staff' => $one->staff->id, 'address' => $one->address, 'readAt' => $one->readAt?->setTimezone($zone)->format(\DATE_RFC3339), 'trouble' => $one->trouble, 'busy' => $this->count('SELECT COUNT(*) FROM busy_time WHERE calendar_id = ?', [$one->id])], $this->em->getRepository(BusyCalendar::class)->findAll()),
             'forms' => array_map(static fn (Form $form): array => ['slug' => $form->slug, 'title' => $form->title], $forms),
             'services' => array_map(static fn (Service $service): array => ['key' => $service->key, 'name' => $service->name], $this->em->getRepository(Service::class)->findBy(['retired' => false], ['name' => 'ASC'])),

@@ -11,10 +11,13 @@ use Telamon\Staff\Staff;
 #[ORM\Entity]
 class CalendarFeed
 {
-    /** @param Staff|null $staff whose; null for the whole business */
+    /**
+     * @param string $id the secret part of its address
+     * @param Staff|null $staff whose; null for the whole business
+     */
     public function __construct(
-        #[ORM\Id, ORM\Column(length: 64)]
-        public readonly string $token,
+        #[ORM\Id, ORM\Column(name: 'token', length: 64)]
+        public readonly string $id,
         #[ORM\ManyToOne]
         public readonly ?Staff $staff,
         #[ORM\Column]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Mapping\ToOneOwningSideMapping;
 use Telamon\Record\Journaled;
 use Telamon\Record\TakenBack;
 
@@ -25,7 +26,7 @@ final readonly class References
     public function holder(object $record, array $going): ?string
     {
         foreach ($this->pointers($record) as [$class, $property]) {
-            if (is_a($class, TakenBack::class, true)) {
+            if ($this->letsGo($class, $property)) {
                 continue;
             }
             $found = $this->em->createQueryBuilder()->select('h')->from($class, 'h')
@@ -44,12 +45,24 @@ final readonly class References
     public function release(object $record): void
     {
         foreach ($this->pointers($record) as [$class, $property]) {
-            if (is_a($class, TakenBack::class, true)) {
+            if ($this->letsGo($class, $property)) {
                 foreach ($this->em->getRepository($class)->findBy([$property => $record]) as $holder) {
                     $this->em->getClassMetadata($class)->setFieldValue($holder, $property, null);
                 }
             }
         }
+    }
+
+    /**
+     * Whether it is only stopped, and can do without what it points at.
+     *
+     * @param class-string $class
+     */
+    private function letsGo(string $class, string $property): bool
+    {
+        $mapping = $this->em->getClassMetadata($class)->getAssociationMapping($property);
+
+        return is_a($class, TakenBack::class, true) && $mapping instanceof ToOneOwningSideMapping && false !== $mapping->joinColumns[0]->nullable;
     }
 
     /** @return list<array{class-string, string}> classes and their properties that may point at such a record */

@@ -171,7 +171,7 @@ final class DiaryTest extends AppTestCase
         $settings = ['lengths' => [30], 'people' => [[$this->teo]]];
         $this->post('/api/diary/types', ['name' => 'Short', 'live' => true, 'settings' => $settings])->ok(201);
         self::assertArrayHasKey('slug', $this->post('/api/diary/types', ['name' => 'Short', 'live' => true, 'settings' => $settings])->ok(422)->violations());
-        foreach ([[['lengths' => [0]], 'settings.lengths.0'], [['lengths' => [1500]], 'settings.lengths.0'], [['people' => []], 'settings.people'], [['people' => [['nobody']]], 'settings.people'], [['service' => 'flying'], 'settings.service'], [['before' => 'nowhere'], 'settings.before'], [['reminders' => [['minutes' => 5, 'template' => 'none']]], 'settings.reminders.0']] as [$wrong, $path]) {
+        foreach ([[['lengths' => [0]], 'settings.lengths.0'], [['lengths' => [1500]], 'settings.lengths.0'], [['people' => []], 'settings.people'], [['people' => [['nobody']]], 'settings.people'], [['service' => 'flying'], 'settings.service'], [['after' => 'nowhere'], 'settings.after'], [['reminders' => [['minutes' => 5, 'template' => 'none']]], 'settings.reminders.0']] as [$wrong, $path]) {
             self::assertArrayHasKey($path, $this->post('/api/diary/types', ['name' => 'X', 'slug' => 'x', 'live' => true, 'settings' => $wrong + $settings])->ok(422)->violations());
         }
         $id = $this->type('short');

@@ -59,7 +59,6 @@ final class TypeReader
             self::whole($data, 'cancelNotice', 0, self::MOST_MINUTES, 1440),
             self::choice($data, 'onto', OntoProject::class, OntoProject::Joins),
             self::text($data, 'service', 40),
-            self::text($data, 'before', 60),
             self::text($data, 'after', 60),
             $this->reminders($data),
             self::text($data, 'says', 2000),

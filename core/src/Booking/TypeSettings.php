@@ -19,7 +19,7 @@ final readonly class TypeSettings
      * @param string $price, $deposit in words, until there are quotes
      * @param int $cancelNotice minutes before it until which the client moves or cancels it
      * @param string $service key of the service that a project of it is for; empty for none
-     * @param string $before, $after endings of the forms that are filled in before and after the time is chosen; empty for none
+     * @param string $after ending of the form that is filled in after the time is chosen; empty for none
      * @param list<Reminder> $reminders
      * @param string $says what the client should know of it
      */
@@ -44,7 +44,6 @@ final readonly class TypeSettings
         public int $cancelNotice,
         public OntoProject $onto,
         public string $service,
-        public string $before,
         public string $after,
         public array $reminders,
         public string $says,
@@ -65,7 +64,7 @@ final readonly class TypeSettings
             'takes' => $this->takes->value, 'people' => $this->people, 'picks' => $this->picks->value, 'resources' => $this->resources,
             'place' => $this->place->value, 'address' => $this->address, 'step' => $this->step, 'notice' => $this->notice, 'furthestDays' => $this->furthestDays,
             'dayLimit' => $this->dayLimit, 'weekLimit' => $this->weekLimit, 'seats' => $this->seats, 'price' => $this->price, 'deposit' => $this->deposit,
-            'cancelNotice' => $this->cancelNotice, 'onto' => $this->onto->value, 'service' => $this->service, 'before' => $this->before, 'after' => $this->after,
+            'cancelNotice' => $this->cancelNotice, 'onto' => $this->onto->value, 'service' => $this->service, 'after' => $this->after,
             'reminders' => array_map(static fn (Reminder $one): array => ['minutes' => $one->minutes, 'template' => $one->template], $this->reminders),
             'says' => $this->says,
         ];

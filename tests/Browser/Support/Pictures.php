@@ -11,9 +11,6 @@ final class Pictures extends BrowserTestCase
 {
     public function testPictures(): void
     {
-        $this->go('/sign-in');
-        $this->find('input[type=password]');
-        $this->take('sign-in');
         $this->signIn();
         $this->findWith('.arrival', 'Orla Fennick')->click();
         $this->find('.thumbs img');
@@ -43,7 +40,6 @@ final class Pictures extends BrowserTestCase
         $this->take('rules');
         $this->go('/projects');
         $this->find('.row-table a');
-        $this->take('projects');
         $this->find('.row-table tbody a')->click();
         $this->find('.task');
         $this->find('.journal-act');
@@ -61,9 +57,6 @@ final class Pictures extends BrowserTestCase
         $this->go((\is_string($table) ? $table : '').'/submissions');
         $this->find('.row-table tbody a');
         $this->take('form-table');
-        $this->findWith('button', 'Counted')->click();
-        $this->find('.figure-list, .figures');
-        $this->take('form-counted');
         $this->go('/setup');
         $this->findWith('.setup-row', 'Repair')->click();
         $this->findWith('.pillar h2', 'Repair');
@@ -72,12 +65,20 @@ final class Pictures extends BrowserTestCase
         $this->find('.row-table tbody a')->click();
         $this->findWith('.fact-value', 'example')->click();
         $this->find('.fact-edit');
-        $this->take('client-edit');
         $this->findWith('a', 'Write down an inquiry')->click();
         $this->findWith('.asked', 'on file');
         $this->find('#q-matter')->sendKeys('Three keys at the top do not come back up since the heating went on.');
         $this->findWith('.pillar-head', 'So far, saving would');
         $this->take('inquiry');
+        $this->go('/today');
+        $this->find('.today-visit');
+        $this->take('today');
+        $this->go('/diary?new=1&day=2026-11-26');
+        $this->findWith('.good-times b', 'Thu 26');
+        $this->take('diary');
+        $this->go('/diary/kinds');
+        $this->find('.try-missing li');
+        $this->take('kinds');
         $this->go('/f/piano-inquiry');
         $this->find('#q-name')->sendKeys('Orla Fennick');
         $this->find('#q-email')->sendKeys('orla.fennick@example.com');
@@ -89,10 +90,19 @@ final class Pictures extends BrowserTestCase
         $this->resize($this->driver, 390, 844);
         $this->driver->executeScript('window.scrollTo(0, 0)');
         $this->take('public-form-phone');
-        $this->resize($this->driver, 1280, 800);
+        $this->go('/book/visit');
+        $this->find('#q-name')->sendKeys('Rosheen Attley');
+        $this->find('#q-email')->sendKeys('rosheen.attley@example.com');
+        $this->find('#q-place')->sendKeys('3 Mill Row, Marrowby');
         $this->find('button[type=submit]')->click();
-        $this->see('We have it');
-        $this->take('thanks');
+        $this->find('.cells .start');
+        $this->driver->executeScript('document.querySelectorAll(".cells input")[2].click()');
+        $this->see('Held for you');
+        $this->take('booking-phone');
+        $this->resize($this->driver, 1280, 800);
+        $this->driver->executeScript('window.scrollTo(0, 0)');
+        $this->find('.course .start');
+        $this->take('booking');
     }
 
     private function take(string $name): void

@@ -35,6 +35,11 @@ export function Booked({
         </a>
         <a href={`/visit/${visit.token}`}>Move or cancel it</a>
       </p>
+      {visit.after && (
+        <p>
+          <a href={`/f/${visit.after}`}>One more form helps us to prepare</a>. It takes a few minutes.
+        </p>
+      )}
       {visit.email && (
         <p className="second">A mail with all of this is on its way to {visit.email}. You need not do anything else.</p>
       )}

@@ -218,6 +218,16 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
         />
         .
       </Row>
+      <Row label="Asks" wrong={wrong('settings.after')}>
+        Before the times: the form of the booking page. After them:{' '}
+        <Choice
+          label="Form after the time"
+          value={settings.after}
+          options={[['', 'nothing'], ...setup.forms.map((one): [string, string] => [one.slug, one.title])]}
+          onChange={(after) => set({ after })}
+        />
+        .
+      </Row>
       <Row label="Sends" wrong={wrong('settings.reminders')}>
         The confirmation at once
         {settings.reminders.map((one, i) => (

@@ -95,7 +95,6 @@ const blank: Kind['settings'] = {
   cancelNotice: 1440,
   onto: 'joins',
   service: '',
-  before: '',
   after: '',
   reminders: [
     { minutes: 1440, template: 'reminder' },

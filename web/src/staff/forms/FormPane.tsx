@@ -136,12 +136,18 @@ export function FormPane({ form, definition, onChange }: Props) {
                     <option value="thanks">with other thanks</option>
                     <option value="address">at another address</option>
                     <option value="form">in another form</option>
+                    <option value="booking">at the times of a booking page</option>
                   </select>{' '}
                   <input
                     aria-label="Text, address or form"
                     value={ending.text}
                     placeholder={
-                      { thanks: 'Thank you.', address: 'https://…', form: 'ending of its address' }[ending.kind]
+                      {
+                        thanks: 'Thank you.',
+                        address: 'https://…',
+                        form: 'ending of its address',
+                        booking: 'page, or page/kind, or page/kind/minutes',
+                      }[ending.kind]
                     }
                     onChange={(event) => setEnding(i, { text: event.target.value })}
                   />

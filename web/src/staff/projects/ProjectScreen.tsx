@@ -26,7 +26,6 @@ import { TaskList } from './TaskList';
 
 export function ProjectScreen() {
   const { id = '' } = useParams();
-  const navigate = useNavigate();
   const project = useProject(id);
   if (project.error instanceof ProblemError && project.error.status === 404) return <NotFound what="project" />;
   if (!project.data) {
@@ -81,6 +80,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
         onError: (error) => toast({ words: error.message }),
       },
     );
+  const navigate = useNavigate();
   const finishChosen = () => {
     if (!chosen || chosen.state === 'done' || finish.isPending) return;
     if (chosen.state === 'waiting' && sure !== chosen.id) {
@@ -186,7 +186,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                   {
                     label: 'Place a visit',
                     keyName: 'newVisit',
-                    act: () => void navigate(`/diary?new=1&project=${id}`),
+                    act: () => void navigate(`/diary?new=1&project=${project.id}`),
                   },
                   {
                     label: 'Add task',
