@@ -23,9 +23,9 @@ final class DesignTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->post('/api/forms', ['title' => 'A draft'])->ok(201);
         $rows = $this->get('/api/forms')->ok()->rows('items');
-        self::assertSame(['A draft', 'Concert booking', 'Piano inquiry', 'Tuning request'], array_column($rows, 'title'));
-        self::assertSame(['draft', 'live', 'live', 'live'], array_column($rows, 'state'));
-        self::assertSame(1, $rows[2]['submissions']);
+        self::assertSame(['A draft', 'Booking, who you are', 'Concert booking', 'Piano inquiry', 'Tuning request', 'What do you need?'], array_column($rows, 'title'));
+        self::assertSame(['draft', 'live', 'live', 'live', 'live', 'live'], array_column($rows, 'state'));
+        self::assertSame(1, $rows[3]['submissions']);
     }
 
     #[DataProvider('starters')]

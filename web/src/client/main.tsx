@@ -1,13 +1,19 @@
+import { lazy, Suspense } from 'react';
 // The office fetches these where they are wanted; whoever fills a form in must not wait for them, nor lose them on a bad line.
 import '../form/FilesField';
 import '../form/LinesField';
 import '../form/SignatureField';
 import { show } from '../shared/Frame';
-import { BookApp } from './booking/BookApp';
-import { VisitApp } from './booking/VisitApp';
+import { ComingRows } from '../shared/Notice';
 import { FormApp } from './FormApp';
+
+// Whoever fills a form in does not wait for what shows times.
+const BookApp = lazy(async () => ({ default: (await import('./booking/BookApp')).BookApp }));
+const VisitApp = lazy(async () => ({ default: (await import('./booking/VisitApp')).VisitApp }));
 
 const [, kind, name = ''] = window.location.pathname.split('/').map(decodeURIComponent);
 show(
-  kind === 'visit' ? <VisitApp token={name} /> : kind === 'book' ? <BookApp slug={name} /> : <FormApp slug={name} />,
+  <Suspense fallback={<ComingRows rows={5} />}>
+    {kind === 'visit' ? <VisitApp token={name} /> : kind === 'book' ? <BookApp slug={name} /> : <FormApp slug={name} />}
+  </Suspense>,
 );

@@ -179,7 +179,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
         {
           label: 'Place a visit',
           keyName: 'newVisit',
-          act: () => void navigate(`/diary?new=1&submission=${submission?.id ?? ''}`),
+          act: () => void navigate(`/diary?new=1&submission=${submission.id}`),
         },
       ]
     : submission

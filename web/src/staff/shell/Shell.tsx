@@ -1,14 +1,15 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useKey } from '../keys';
 import { Way } from './Way';
 import type { Area } from './area';
 import { DayRuler } from './DayRuler';
-import { KeyList } from './KeyList';
 import { Lintel } from './Lintel';
 import { SentQuestions } from './SentQuestions';
 import './shell.css';
 import { ToastStand } from './Toast';
+
+const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList }));
 
 /** What every staff screen stands in: lintel and day ruler above, the screen's own pillars and plinth below. */
 export function Shell({ areas }: { areas: Area[] }) {
@@ -26,7 +27,11 @@ export function Shell({ areas }: { areas: Area[] }) {
           <DayRuler />
           <Outlet />
         </div>
-        <KeyList open={keysShown} onClose={() => setKeysShown(false)} />
+        {keysShown && (
+          <Suspense fallback={null}>
+            <KeyList open onClose={() => setKeysShown(false)} />
+          </Suspense>
+        )}
       </SentQuestions>
     </ToastStand>
   );
