@@ -64,6 +64,31 @@ final class BookingStoryTest extends AppTestCase
         self::assertSame(2, $this->countRows('project'), 'once it is closed, another one is opened');
     }
 
+    public function testAKindOpensNoProjectOrAsksAsItIsSetUp(): void
+    {
+        $t = $this->begin();
+        $this->post('/api/public/booking/visit/bookings', ['t' => $t, 'type' => 'talk', 'length' => 20, 'at' => $this->starts($t, 'talk')[0]])->ok(201);
+        $this->work();
+        self::assertSame([1, 0, 1], [$this->countRows('client'), $this->countRows('project'), $this->countRows('appointment')]);
+        $t = $this->begin();
+        $this->book($t, $this->starts($t, 'tuning')[0])->ok(201);
+        self::assertSame(1, $this->countRows('project'), 'at once, before the worker comes');
+        $this->signIn();
+        $types = $this->get('/api/diary/types')->ok()->rows('types');
+        $tuning = array_values(array_filter($types, static fn (array $one): bool => 'tuning' === $one['slug']))[0] ?? [];
+        self::assertIsArray($tuning['settings'] ?? null);
+        self::assertIsString($tuning['id']);
+        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['onto' => 'asks'] + $tuning['settings']])->ok();
+        $t = $this->begin();
+        $this->book($t, $this->starts($t, 'tuning')[6])->ok(201);
+        $this->work();
+        $sheet = $this->get('/api/submissions/'.$this->lastSubmission())->ok();
+        self::assertSame('waiting', $sheet->text('state'));
+        self::assertContains('waiting', array_column($this->get('/api/diary?from=2026-11-26&to=2026-12-10')->ok()->rows('needs'), 'what'), 'the diary says that its plan is open');
+        $this->accept($this->lastSubmission(), ['project' => 'new'])->ok();
+        self::assertSame(2, $this->countRows('project'));
+    }
+
     public function testWhoeverLeavesBeforeATimeIsFoundAndToldAsUnfinished(): void
     {
         $t = $this->begin();
