@@ -84,7 +84,7 @@ final readonly class WhyNot
         $isShared = [] !== $same && array_sum(array_map(static fn (Held $held): int => $held->taken, $same)) < $type->seats;
         $others = $isShared ? array_diff_key($person->appointments, $same) : $person->appointments;
         foreach ($others as $held) {
-            if ($held->start === $start && $held->end === $end) {
+            if ($type->seats > 1 && $held->start === $start && $held->end === $end) {
                 return "full: all {$type->seats} seats are taken";
             }
             $before = $held->start - (max($type->clearAfter, $held->clearBefore) + $held->roadFrom) * self::MINUTE;

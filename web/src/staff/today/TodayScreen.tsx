@@ -2,7 +2,6 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
-import { count } from '../../shared/numbers';
 import { longDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
@@ -134,7 +133,6 @@ export function TodayScreen() {
             ]
           : []),
       ]}
-      note={nothing ? undefined : <span className="second">{count(data.visits.length, 'visit')} today</span>}
     />
   );
 }
