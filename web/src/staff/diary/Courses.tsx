@@ -1,9 +1,11 @@
 import { DateTime } from 'luxon';
 import { useRef } from 'react';
+import { Link } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { count } from '../../shared/numbers';
 import { clockTime, longDay } from '../../shared/words';
 import { percent } from '../shell/ruler';
+import { LaneHours } from './LaneHours';
 import { VisitBlock, type Moved } from './VisitBlock';
 import type { Diary, Visit } from './queries';
 import { dayOf, freeWords, minuteOf } from './weeks';
@@ -184,16 +186,22 @@ function OpenDay({
         );
         return (
           <div key={lane.staff} className="lane" style={{ height: laneHeight }}>
-            <p className="day-name">
+            <div className="day-name">
               <b>{person?.name}</b>
-              <span>
-                {lane.away ||
+              <LaneHours
+                key={day.day}
+                staff={lane.staff}
+                name={person?.name ?? ''}
+                day={day.day}
+                words={
+                  lane.away ||
                   (lane.open.length > 0
                     ? lane.open.map((span) => `${clockTime(span.from)} to ${clockTime(span.to)}`).join(', ')
-                    : 'not working')}
-              </span>
+                    : 'not working')
+                }
+              />
               <em>{lane.away || lane.open.length === 0 ? '' : freeWords(lane.freeMinutes)}</em>
-            </p>
+            </div>
             <div className="day-track" ref={i === 0 ? track : undefined}>
               <NotWorking open={lane.open} />
               <Hours />
@@ -244,7 +252,9 @@ function OpenDay({
         );
       })}
       {day.lanes.length === 0 && (
-        <p className="second lanes-none">Nobody takes visits yet. Name somebody in a kind of visit.</p>
+        <p className="second lanes-none">
+          Nobody takes visits yet. Name somebody in a <Link to="/diary/kinds">kind of visit</Link>.
+        </p>
       )}
     </section>
   );
