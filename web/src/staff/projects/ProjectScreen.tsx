@@ -81,6 +81,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
       },
     );
   const navigate = useNavigate();
+  const keeps = user.may.includes('diary.keep');
   const finishChosen = () => {
     if (!chosen || chosen.state === 'done' || finish.isPending) return;
     if (chosen.state === 'waiting' && sure !== chosen.id) {
@@ -184,11 +185,6 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
             ...(mine
               ? ([
                   {
-                    label: 'Place a visit',
-                    keyName: 'newVisit',
-                    act: () => void navigate(`/diary?new=1&project=${project.id}`),
-                  },
-                  {
                     label: 'Add task',
                     keyName: 'newTask',
                     act: () => {
@@ -215,7 +211,21 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
           ),
           blocks: mine ? projectBlocks : [],
         },
-        { name: 'Journal', width: '1fr', middling: '260px', content: <Journal record={project.id} /> },
+        {
+          name: 'Journal',
+          width: '1fr',
+          middling: '260px',
+          content: <Journal record={project.id} />,
+          blocks: keeps
+            ? [
+                {
+                  label: 'Place a visit',
+                  keyName: 'newVisit',
+                  act: () => void navigate(`/diary?new=1&project=${project.id}`),
+                },
+              ]
+            : [],
+        },
       ]}
     />
   );
