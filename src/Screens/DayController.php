@@ -37,6 +37,8 @@ final readonly class DayController
             ->where('a.startsAt >= :from')->andWhere('a.startsAt < :to')
             ->setParameter('from', $from, 'datetime_immutable')->setParameter('to', $to, 'datetime_immutable')
             ->orderBy('a.startsAt')->addOrderBy('a.id')->setMaxResults(100)->getQuery()->getResult();
+        // What is cancelled, or was offered and is over, takes nobody's time.
+        $appointments = array_values(array_filter($appointments, static fn (Appointment $a): bool => $a->stands($now)));
         $decides = $this->viewer->may(Permission::Decide);
         if (!$this->viewer->may(Permission::SeeAll)) {
             $appointments = array_values(array_filter($appointments, static fn (Appointment $a): bool => $a->staff === $staff));

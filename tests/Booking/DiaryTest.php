@@ -45,6 +45,15 @@ final class DiaryTest extends AppTestCase
         self::assertSame(1, $this->mails());
     }
 
+    public function testWhatIsCancelledIsOffTheRulerTheSheetAndTheDiary(): void
+    {
+        $placed = $this->place('2026-11-25T14:00:00+00:00')->ok(201);
+        $shown = fn (): array => [\count($this->get('/api/day')->ok()->rows('appointments')), \count($this->get('/api/today')->ok()->rows('visits')), \count($this->get('/api/diary?from=2026-11-25&to=2026-11-25')->ok()->rows('appointments'))];
+        self::assertSame([1, 1, 1], $shown());
+        $this->call('PUT', '/api/appointments/'.$placed->text('appointment.id').'/state', ['state' => 'cancelled'])->ok();
+        self::assertSame([0, 0, 0], $shown());
+    }
+
     public function testTheSameSendingTwiceIsOneVisit(): void
     {
         $edit = ['type' => $this->tuning, 'client' => $this->client, 'staff' => $this->teo, 'startsAt' => '2026-11-30T10:00:00+00:00'];
