@@ -96,7 +96,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->go('/sign-in');
         $this->find('input[type=email]')->sendKeys('teo@marrowby.example');
         $this->find('input[type=password]')->sendKeys('telamon-demo'.WebDriverKeys::ENTER);
-        $this->find('.row-table tbody a');
+        $this->find('.my-next h2');
         $words = $this->find('.lintel nav')->getText();
         self::assertStringContainsString('Projects', $words);
         self::assertStringNotContainsString('Arrivals', $words);

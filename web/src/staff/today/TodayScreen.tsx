@@ -81,7 +81,7 @@ export function TodayScreen() {
         {
           name: 'Tasks due',
           tally: open.length || undefined,
-          width: '661px',
+          width: decides ? '661px' : '1fr',
           middling: '1fr',
           content: (
             <>
