@@ -64,7 +64,7 @@ final class SetUpTest extends BrowserTestCase
         $this->find('.plan .line');
         $this->press('.');
         $this->find('.word-number');
-        $this->press('2');
+        $this->press('3');
         $this->find('.row-table a');
         self::assertStringEndsWith('/clients', $this->driver->getCurrentURL());
     }
