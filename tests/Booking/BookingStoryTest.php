@@ -10,10 +10,13 @@ use Sabre\VObject\Reader;
 use Telamon\Booking\DiarySweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 /** A client books by themselves: from the form to the diary, the project and the mails, and back out again. */
 final class BookingStoryTest extends AppTestCase
 {
+    use AsksRows;
+
     public function testABookingOpensOneProjectWithTheAnswersAndLandsInTheDiary(): void
     {
         $t = $this->begin();
@@ -292,21 +295,5 @@ final class BookingStoryTest extends AppTestCase
         self::assertInstanceOf(VEvent::class, $event);
 
         return (string) (($calendar->select($name)[0] ?? $event->select($name)[0]) ?? '');
-    }
-
-    private function id(string $sql): string
-    {
-        $id = $this->db()->fetchOne($sql);
-        self::assertIsString($id);
-
-        return $id;
-    }
-
-    private function number(string $sql): string
-    {
-        $number = $this->db()->fetchOne($sql);
-        self::assertIsNumeric($number);
-
-        return (string) $number;
     }
 }

@@ -9,10 +9,13 @@ use Sabre\VObject\Reader;
 use Telamon\Booking\DiarySweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 /** The diary by hand: placing, moving, marking, series, groups, what is taken along; calendars in and out. */
 final class DiaryTest extends AppTestCase
 {
+    use AsksRows;
+
     private string $teo = '';
     private string $sorcha = '';
     private string $tuning = '';
@@ -316,21 +319,5 @@ final class DiaryTest extends AppTestCase
     private static function counts(Answer $answer): array
     {
         return [$answer->number('new'), $answer->number('changed'), $answer->number('known')];
-    }
-
-    private function id(string $sql): string
-    {
-        $id = $this->db()->fetchOne($sql);
-        self::assertIsString($id);
-
-        return $id;
-    }
-
-    private function number(string $sql): string
-    {
-        $number = $this->db()->fetchOne($sql);
-        self::assertIsNumeric($number);
-
-        return (string) $number;
     }
 }

@@ -1,9 +1,7 @@
-import { ThemeProvider } from '@mui/material/styles';
-import { useEffect, useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Drawing } from '../shared/Drawing';
 import type { PublicForm } from '../form/types';
-import { branded, brandVariables } from './brand';
-import { isEmbedded } from './whereFrom';
+import { Branded } from './Branded';
 
 /** What a public page stands in: the business above, what this is about at the left, the sheet at the right. */
 export function PublicFrame({
@@ -16,43 +14,23 @@ export function PublicFrame({
   children: ReactNode;
 }) {
   const { business } = form;
-  const { accent } = business;
-  useEffect(() => {
-    // On the root, so that what opens above the page has it too.
-    const { style } = document.documentElement;
-    const variables = Object.entries(brandVariables(accent));
-    for (const [name, value] of variables) style.setProperty(name, value);
-    return () => {
-      for (const [name] of variables) style.removeProperty(name);
-    };
-  }, [accent]);
   return (
-    <ThemeProvider theme={useMemo(() => branded(accent), [accent])}>
-      <div className={isEmbedded() ? 'public embedded' : 'public'}>
-        <header className="public-head">
-          <p className="public-name serif">
-            {business.logo ? <img src={business.logo} alt={business.name} /> : business.name}
-          </p>
-          <p>
-            <span>{business.hours}</span> {business.phone && <a href={`tel:${business.phone}`}>{business.phoneText}</a>}
-          </p>
-        </header>
-        <div className="public-pillars">
-          <aside className={done ? 'public-about done' : 'public-about'}>
-            {done ? <p className="public-title serif">{form.title}</p> : <h1 className="public-title">{form.title}</h1>}
-            <p className="public-intro">{form.intro}</p>
-            <div className="public-drawing">
-              <Drawing name={business.drawing} width={332} />
-            </div>
-            <Promises form={form} />
-          </aside>
-          <main className="public-sheet">{children}</main>
-        </div>
-        <footer className="public-below">
+    <Branded business={business} className="public">
+      <div className="public-pillars">
+        <aside className={done ? 'public-about done' : 'public-about'}>
+          {done ? <p className="public-title serif">{form.title}</p> : <h1 className="public-title">{form.title}</h1>}
+          <p className="public-intro">{form.intro}</p>
+          <div className="public-drawing">
+            <Drawing name={business.drawing} width={332} />
+          </div>
           <Promises form={form} />
-        </footer>
+        </aside>
+        <main className="public-sheet">{children}</main>
       </div>
-    </ThemeProvider>
+      <footer className="public-below">
+        <Promises form={form} />
+      </footer>
+    </Branded>
   );
 }
 

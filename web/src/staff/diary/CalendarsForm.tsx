@@ -18,6 +18,7 @@ export function CalendarsForm({ setup }: { setup: Setup }) {
       toast({ words: 'A new address is made; the one before has ended.' });
       refresh();
     },
+    onError: (error) => toast({ words: error.message }),
   });
   return (
     <div className="kind-part">
@@ -70,6 +71,7 @@ function Busy({ setup, onDone }: { setup: Setup; onDone: () => void }) {
   const remove = useMutation({
     mutationFn: (id: string) => need(api.DELETE('/api/diary/calendars/{id}', { params: { path: { id } } })),
     onSuccess: onDone,
+    onError: (error) => toast({ words: error.message }),
   });
   return (
     <>

@@ -250,7 +250,7 @@ export function DiaryScreen() {
     <>
       <div className="pillar-head">
         <h2>A new visit</h2>
-        <button type="button" className="link" onClick={end}>
+        <button type="button" className="link-button" onClick={end}>
           Leave it
         </button>
       </div>

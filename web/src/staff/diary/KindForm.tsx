@@ -115,7 +115,7 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
             {people.length > 1 && (
               <button
                 type="button"
-                className="link"
+                className="link-button"
                 onClick={() => set({ people: people.filter((_, at) => at !== i) })}
               >
                 Remove role
@@ -124,7 +124,7 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
           </fieldset>
         ))}
         {settings.takes === 'each' && (
-          <button type="button" className="link" onClick={() => set({ people: [...people, []] })}>
+          <button type="button" className="link-button" onClick={() => set({ people: [...people, []] })}>
             Add role
           </button>
         )}
@@ -255,7 +255,7 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
             h before{' '}
             <button
               type="button"
-              className="link"
+              className="link-button"
               onClick={() => set({ reminders: settings.reminders.filter((_, at) => at !== i) })}
             >
               not
@@ -265,7 +265,7 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
         .{' '}
         <button
           type="button"
-          className="link"
+          className="link-button"
           onClick={() =>
             set({
               reminders: [...settings.reminders, { minutes: 2880, template: setup.templates[0]?.key ?? 'reminder' }],

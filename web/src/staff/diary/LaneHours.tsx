@@ -35,7 +35,7 @@ export function LaneHours({ staff, name, day, words }: { staff: string; name: st
           {' '}
           <button
             type="button"
-            className="link"
+            className="link-button"
             aria-label={`Other hours for ${name} on this day`}
             onClick={() => setTyped(words.replaceAll(' to ', '-').replace('not working', ''))}
           >
@@ -62,10 +62,10 @@ export function LaneHours({ staff, name, day, words }: { staff: string; name: st
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && setTyped(null)}
       />
-      <button type="submit" className="link" disabled={spans === null || keep.isPending}>
+      <button type="submit" className="link-button" disabled={spans === null || keep.isPending}>
         save
       </button>{' '}
-      <button type="button" className="link" onClick={() => keep.mutate(null)}>
+      <button type="button" className="link-button" onClick={() => keep.mutate(null)}>
         as usual
       </button>
     </form>

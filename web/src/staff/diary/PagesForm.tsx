@@ -83,7 +83,7 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
               ? `${count(starts.begun, 'start')} in 90 days: ${starts.booked} booked, ${starts.held} left with a time held, ${starts.times} left at the times`
               : 'Nobody has begun in 90 days'}
           </span>
-          <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+          <button type="button" className="link-button" aria-expanded={open} onClick={() => setOpen(!open)}>
             {open ? 'Close' : 'Change'}
           </button>
         </p>

@@ -92,7 +92,11 @@ export function RoadsForm({ setup }: { setup: Setup }) {
                 />
               </td>
               <td>
-                <button type="button" className="link" onClick={() => setRoads(roads.filter((_, at) => at !== i))}>
+                <button
+                  type="button"
+                  className="link-button"
+                  onClick={() => setRoads(roads.filter((_, at) => at !== i))}
+                >
                   Remove
                 </button>
               </td>

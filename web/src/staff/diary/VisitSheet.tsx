@@ -49,7 +49,7 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
     <article className="visit-sheet">
       <p className="visit-sheet-head">
         <Mark kind={state.mark}>{state.word}</Mark>
-        <button type="button" className="link" onClick={onClose}>
+        <button type="button" className="link-button" onClick={onClose}>
           Close
         </button>
       </p>
