@@ -21,6 +21,15 @@ final class LocalClock
     /** @var array<int, list<array{int, int, int}>> local seconds from and to of a day and the offset, by day, as they pass */
     private array $pieces = [];
 
+    /** @var array<int, string> how days are written, by the seconds at which they begin */
+    private array $written = [];
+
+    /** @var array<int, string> how times of day are written, by their seconds */
+    private array $times = [];
+
+    /** @var array<int, string> how offsets are written, by their seconds */
+    private array $offsets = [];
+
     /**
      * @param int $first, $last local days between which it is asked
      */
@@ -37,10 +46,18 @@ final class LocalClock
     /** @return int the local day of an instant */
     public function day(int $instant): int
     {
-        $second = intdiv($instant - self::mod($instant, self::SECOND), self::SECOND);
-        $local = $second + $this->zone->getOffset(new \DateTimeImmutable("@$second"));
+        $second = intdiv($instant - ($instant < 0 ? self::mod($instant, self::SECOND) : 0), self::SECOND);
+        $local = $second + $this->offset($second);
 
-        return intdiv($local - self::mod($local, self::DAY), self::DAY);
+        return intdiv($local - ($local < 0 ? self::mod($local, self::DAY) : 0), self::DAY);
+    }
+
+    /** @return int|null the instant at which a day begins, where no clock changes on it: then every time of it passes once, evenly; null on other days */
+    public function midnight(int $day): ?int
+    {
+        $pieces = $this->of($day);
+
+        return 1 === \count($pieces) && self::DAY === $pieces[0][1] - $pieces[0][0] ? ($pieces[0][0] - $pieces[0][2]) * self::SECOND : null;
     }
 
     /** @return int|null the instant at which the clock shows a time of a day, the first of two; null where it never does */
@@ -81,7 +98,28 @@ final class LocalClock
     /** @return string RFC 3339, with the offset of that moment */
     public function format(int $instant): string
     {
-        return (new \DateTimeImmutable('@'.intdiv($instant, self::SECOND)))->setTimezone($this->zone)->format(\DATE_RFC3339);
+        $second = intdiv($instant, self::SECOND);
+        $offset = $this->offset($second);
+        $local = $second + $offset;
+        $time = self::mod($local, self::DAY);
+        // Few days, times of day and offsets come again and again.
+        $this->written[$local - $time] ??= gmdate('Y-m-d\T', $local);
+        $this->times[$time] ??= gmdate('H:i:s', $time);
+        $this->offsets[$offset] ??= ($offset < 0 ? '-' : '+').gmdate('H:i', abs($offset));
+
+        return $this->written[$local - $time].$this->times[$time].$this->offsets[$offset];
+    }
+
+    /** @return int seconds east of UTC at a moment */
+    private function offset(int $second): int
+    {
+        foreach ($this->periods as [$from, $to, $offset]) {
+            if ($from <= $second && $second < $to) {
+                return $offset;
+            }
+        }
+
+        return $this->zone->getOffset(new \DateTimeImmutable("@$second"));
     }
 
     /** @return list<array{int, int, int}> */

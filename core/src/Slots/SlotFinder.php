@@ -8,28 +8,39 @@ namespace Telamon\Core\Slots;
  * Finds the times that are truly free, and who could take each. All arithmetic is in instants; spans include their
  * beginning and not their end. A start is free for somebody where the whole appointment lies in their open time, where
  * both neighbours have what each keeps clear, and where notice, distance and limit are kept.
+ *
+ * Who is free at a start is one integer, a bit for each person, so that the cost grows with what stands in the
+ * calendars and not with people times starts.
  */
 final class SlotFinder
 {
     private const MINUTE = 60 * LocalClock::SECOND;
-    private const DAY_MINUTES = 1440;
+    /** People whose bits fit into one integer. */
+    private const AT_ONCE = 62;
 
     /** @return list<array{start: string, staff: list<string>}> in order of time; ids in the order of their bytes */
     public function find(SlotRequest $request): array
     {
         $clock = self::clock($request);
-        $starts = self::starts($request, $clock);
-        $takers = [];
-        foreach ($request->people as $person) {
-            foreach ($this->free($request, $clock, $person, $starts) as $start) {
-                $takers[$start][] = $person->id;
+        $grid = new StartGrid($request, $clock);
+        $people = $request->people;
+        usort($people, static fn (SlotPerson $a, SlotPerson $b): int => strcmp($a->id, $b->id));
+        $found = [];
+        foreach (array_chunk($people, self::AT_ONCE) as $some) {
+            $ids = array_map(static fn (SlotPerson $person): string => $person->id, $some);
+            /** @var array<int, list<string>> $named */
+            $named = [];
+            foreach ($this->free($request, $clock, $grid, $some) as $i => $bits) {
+                if (0 !== $bits) {
+                    $who = $named[$bits] ??= self::named($bits, $ids);
+                    $found[$i] = isset($found[$i]) ? [...$found[$i], ...$who] : $who;
+                }
             }
         }
-        ksort($takers);
+        ksort($found);
         $slots = [];
-        foreach ($takers as $start => $ids) {
-            sort($ids, \SORT_STRING);
-            $slots[] = ['start' => $clock->format($start), 'staff' => $ids];
+        foreach ($found as $i => $staff) {
+            $slots[] = ['start' => $clock->format($grid->starts[$i]), 'staff' => $staff];
         }
 
         return $slots;
@@ -48,126 +59,110 @@ final class SlotFinder
         return new LocalClock($request->zone, min($days), max($days));
     }
 
-    /** @return array<int, list<int>> instants by local day at which the clock shows a multiple of the step, soon and late enough */
-    private static function starts(SlotRequest $request, LocalClock $clock): array
-    {
-        $type = $request->type;
-        $earliest = $request->now + $type->notice * self::MINUTE;
-        $today = $clock->day($request->now);
-        $last = null === $type->furthestDays ? $request->to : min($request->to, $today + $type->furthestDays);
-        $starts = [];
-        for ($day = max($request->from, $today); $day <= $last; ++$day) {
-            for ($minute = 0; !isset($request->closures[$day]) && $minute < self::DAY_MINUTES; $minute += $type->step) {
-                $start = $clock->showing($day, 60 * $minute);
-                if (null !== $start && $start >= $earliest) {
-                    $starts[$day][] = $start;
-                }
-            }
-        }
-
-        return $starts;
-    }
-
     /**
-     * @param array<int, list<int>> $starts by local day
+     * @param list<SlotPerson> $people at most as many as an integer has bits
      *
-     * @return iterable<int> those at which somebody is free
+     * @return array<int, int> who is free, by the index of the start: the bit of each by their place in the list
      */
-    private function free(SlotRequest $request, LocalClock $clock, SlotPerson $person, array $starts): iterable
+    private function free(SlotRequest $request, LocalClock $clock, StartGrid $grid, array $people): array
     {
-        $type = $request->type;
-        $length = $type->length * self::MINUTE;
-        $blocked = Spans::joined([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($person->appointments, $type, $length)], false);
-        [$seated, $begun] = self::standing($person, $clock, $length);
-        $absent = array_map(static fn (array $span): array => [$clock->from(...$span[0]), $clock->from(...$span[1])], $person->absent);
-        $at = 0;
-        foreach ($starts as $day => $candidates) {
-            $isFull = null !== $type->dayLimit && ($begun[$day] ?? 0) >= $type->dayLimit;
-            if ($isFull && [] === $seated) {
-                continue;
-            }
-            $open = Spans::without($clock->open($person, $day), $absent);
-            $i = 0;
-            $count = \count($candidates);
-            foreach ($open as [$from, $to]) {
-                for ($latest = $to - $length; $i < $count && $candidates[$i] <= $latest; ++$i) {
-                    $start = $candidates[$i];
-                    if ($start < $from) {
-                        continue;
-                    }
-                    // Starts rise, and so do the spans: neither is looked at twice.
-                    while (isset($blocked[$at]) && $blocked[$at][1] <= $start) {
-                        ++$at;
-                    }
-                    $isBlocked = isset($blocked[$at]) && $blocked[$at][0] < $start;
-                    if (!$isBlocked && !$isFull) {
-                        yield $start;
-                    } elseif ($isBlocked && isset($seated[$start]) && $this->takesMore($request, $person, $start, $length, $seated[$start], $begun[$day] ?? 0)) {
-                        yield $start;
-                    }
-                }
+        $length = $request->type->length * self::MINUTE;
+        $count = \count($grid->starts);
+        $open = array_fill(0, $count + 1, 0);
+        (new OpenTime($grid, $clock, $length))->toggle($open, $people);
+        $shut = array_fill(0, $count + 1, 0);
+        $away = [];
+        foreach ($people as $place => $person) {
+            $away[$place] = Spans::joined([...self::aroundAbsences($person, $clock, $length), ...self::aroundBusy($person, $request->type, $length)], false);
+            foreach ($away[$place] as [$from, $to]) {
+                $shut[$grid->firstFrom($from + 1)] ^= 1 << $place;
+                $shut[$grid->firstFrom($to)] ^= 1 << $place;
             }
         }
+        $free = [];
+        for ($i = $opened = $closed = 0; $i < $count; ++$i) {
+            $opened ^= $open[$i];
+            $closed ^= $shut[$i];
+            $free[] = $opened & ~$closed;
+        }
+        foreach ($people as $place => $person) {
+            if ([] !== $person->appointments) {
+                $this->takeOut($free, 1 << $place, new Standing($person, $request->type, $clock), $grid, $away[$place]);
+            }
+        }
+
+        return $free;
     }
 
     /**
-     * A time that others have too, with seats left: free but for those.
+     * Takes out of the free times of somebody those at which an appointment stands in the way, and those of days that are full.
      *
-     * @param array{taken: int, count: int} $seated of that time
-     * @param int $begun appointments that start on that day, those included
+     * @param array<int, int> $free who is free, by the index of the start
+     * @param int $bit of the person
+     * @param list<array{int, int}> $away spans whose inside holds no start, but for appointments
      */
-    private function takesMore(SlotRequest $request, SlotPerson $person, int $start, int $length, array $seated, int $begun): bool
+    private function takeOut(array &$free, int $bit, Standing $standing, StartGrid $grid, array $away): void
     {
-        $type = $request->type;
-        if ($seated['taken'] >= $type->seats || (null !== $type->dayLimit && $begun - $seated['count'] >= $type->dayLimit)) {
-            return false;
-        }
-        $others = array_values(array_filter($person->appointments, static fn (Held $held): bool => $held->start !== $start || $held->end !== $start + $length));
-        foreach ([...self::aroundBusy($person, $type, $length), ...self::aroundHeld($others, $type, $length)] as [$from, $to]) {
-            if ($from < $start && $start < $to) {
-                return false;
+        $starts = $grid->starts;
+        $count = \count($starts);
+        $kept = [];
+        foreach ($standing->withSeatsLeft() as $start) {
+            $i = $grid->firstFrom($start);
+            // Open, and nothing else in the way: free but for those who have the same time.
+            if ($i < $count && $starts[$i] === $start && 0 !== ($free[$i] & $bit)) {
+                $kept[] = $i;
             }
         }
-
-        return true;
+        foreach ($standing->spans as [$from, $to]) {
+            for ($i = $grid->firstFrom($from + 1); $i < $count && $starts[$i] < $to; ++$i) {
+                $free[$i] &= ~$bit;
+            }
+        }
+        foreach ($standing->fullDays() as $day) {
+            [$first, $many] = $grid->days[$day] ?? [0, 0];
+            for ($i = $first; $i < $first + $many; ++$i) {
+                $free[$i] &= ~$bit;
+            }
+        }
+        foreach ($kept as $i) {
+            $free[$i] |= $bit;
+        }
     }
 
     /**
-     * @return list<array{int, int}> spans whose inside holds no start: neither the beginning nor the end is blocked
+     * @param list<string> $ids in order
+     *
+     * @return list<string>
      */
+    private static function named(int $bits, array $ids): array
+    {
+        $named = [];
+        foreach ($ids as $place => $id) {
+            if (0 !== ($bits & (1 << $place))) {
+                $named[] = $id;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return list<array{int, int}> spans whose inside holds no start: neither the beginning nor the end is blocked */
     private static function aroundBusy(SlotPerson $person, SlotType $type, int $length): array
     {
         return array_map(static fn (array $span): array => [$span[0] - $type->clearAfter * self::MINUTE - $length, $span[1] + $type->clearBefore * self::MINUTE], $person->busy);
     }
 
-    /**
-     * The gap is at least the larger of what the earlier keeps after and the later keeps before.
-     *
-     * @param list<Held> $appointments
-     *
-     * @return list<array{int, int}> as above
-     */
-    private static function aroundHeld(array $appointments, SlotType $type, int $length): array
+    /** @return list<array{int, int}> as above; an absence that ends before it begins is none */
+    private static function aroundAbsences(SlotPerson $person, LocalClock $clock, int $length): array
     {
-        return array_map(static fn (Held $held): array => [
-            $held->start - (max($type->clearAfter, $held->clearBefore) + $held->roadFrom) * self::MINUTE - $length,
-            $held->end + (max($held->clearAfter, $type->clearBefore) + $held->roadTo) * self::MINUTE,
-        ], $appointments);
-    }
-
-    /** @return array{array<int, array{taken: int, count: int}>, array<int, int>} appointments exactly as long, by their start; how many start, by local day */
-    private static function standing(SlotPerson $person, LocalClock $clock, int $length): array
-    {
-        $seated = [];
-        $begun = [];
-        foreach ($person->appointments as $held) {
-            $day = $clock->day($held->start);
-            $begun[$day] = ($begun[$day] ?? 0) + 1;
-            if ($held->end - $held->start === $length) {
-                $seated[$held->start] = ['taken' => ($seated[$held->start]['taken'] ?? 0) + $held->taken, 'count' => ($seated[$held->start]['count'] ?? 0) + 1];
+        $spans = [];
+        foreach ($person->absent as [$first, $last]) {
+            [$from, $to] = [$clock->from(...$first), $clock->from(...$last)];
+            if ($from < $to) {
+                $spans[] = [$from - $length, $to];
             }
         }
 
-        return [$seated, $begun];
+        return $spans;
     }
 }
