@@ -11,6 +11,7 @@ use Telamon\Clients\ContactKind;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Reading;
 use Telamon\Diary\Appointment;
+use Telamon\Diary\WaitingPlace;
 use Telamon\Record\RecordRef;
 use Telamon\Staff\Staff;
 use Telamon\Submissions\Submission;
@@ -18,7 +19,7 @@ use Telamon\Submissions\Submission;
 /** Shows an appointment, as Appointment in the contract. */
 final readonly class AppointmentView
 {
-    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private SubmissionReader $reader, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private SubmissionReader $reader, private WaitingList $waiting, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -43,6 +44,7 @@ final readonly class AppointmentView
             'state' => $appointment->state->value, 'now' => $appointment->stateAt($this->clock->now()), 'heldUntil' => $appointment->heldUntil?->setTimezone($zone)->format(\DATE_RFC3339),
             'notes' => $appointment->notes, 'wish' => $appointment->wish, 'who' => $appointment->with(), 'phone' => $phone, 'phoneText' => '' === $phone ? '' : $this->business->phoneReader()->format($phone), 'email' => $this->mails->address($appointment),
             'series' => $appointment->seriesId, 'answers' => $answers && null !== $submission ? $this->answers($submission) : [],
+            'waiting' => $answers && null !== $appointment->type && $appointment->type->settings()->seats > 1 ? array_map(static fn (WaitingPlace $one): array => ['id' => $one->id, 'who' => $one->who, 'since' => $one->since->setTimezone($zone)->format(\DATE_RFC3339)], $this->waiting->at($appointment->type->id, $appointment->startsAt)) : [],
         ];
     }
 

@@ -47,10 +47,14 @@ final readonly class BookingTimes
             }
         }
         $closed = $this->closures($from, $last);
+        $full = [];
+        foreach ($this->times->full($wanted, new \DateTimeImmutable($from, $zone), new \DateTimeImmutable($last, $zone)) as $start) {
+            $full[$start->format('Y-m-d')][] = $start->format(\DATE_RFC3339);
+        }
         $hours = $this->business->business();
         $days = [];
         for ($day = $from; $day <= $last; $day = self::plus($day, 1)) {
-            $days[] = ['day' => $day, 'starts' => $found[$day] ?? [], 'closed' => $closed[$day] ?? ([] === ($hours->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''), 'clocks' => $this->clocks($day)];
+            $days[] = ['day' => $day, 'starts' => $found[$day] ?? [], 'full' => $full[$day] ?? [], 'closed' => $closed[$day] ?? ([] === ($hours->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''), 'clocks' => $this->clocks($day)];
         }
         $next = self::plus($last, 1);
 

@@ -13,12 +13,13 @@ use Telamon\Diary\BookingPage;
 use Telamon\Diary\FreeTimes;
 use Telamon\Diary\TimeHeld;
 use Telamon\Diary\VisitType;
+use Telamon\Diary\WaitingPlace;
 use Telamon\Staff\Staff;
 
 /** Shows a booking page to whoever books, as BookingPage in the contract. */
 final readonly class BookingView
 {
-    public function __construct(private BookingPages $pages, private FreeTimes $times, private Profile $business, private PublicFace $face, private WhoBooks $who, private Bookings $bookings, private BookedTimes $booked, private BookingLinks $links, private AppointmentMails $mails, private ClockInterface $clock)
+    public function __construct(private BookingPages $pages, private FreeTimes $times, private Profile $business, private PublicFace $face, private WhoBooks $who, private Bookings $bookings, private BookedTimes $booked, private BookingLinks $links, private AppointmentMails $mails, private WaitingList $waiting, private ClockInterface $clock)
     {
     }
 
@@ -27,6 +28,7 @@ final readonly class BookingView
     {
         $held = null === $begun ? null : $this->bookings->held($begun);
         $booked = null === $begun ? null : $this->bookings->booked($begun);
+        $waits = null === $begun ? null : $this->waiting->of($begun);
 
         return [
             'slug' => $page->slug, 'title' => $page->title, 'intro' => $page->intro, 'form' => $page->form,
@@ -36,7 +38,14 @@ final readonly class BookingView
             'types' => array_map($this->type(...), $this->pages->types($page)),
             'held' => null === $held ? null : $this->held($held),
             'booked' => null === $booked ? null : $this->visit($booked),
+            'waits' => null === $waits ? null : $this->waits($waits),
         ];
+    }
+
+    /** @return array<string, mixed> as WaitsFor in the contract */
+    public function waits(WaitingPlace $place): array
+    {
+        return ['at' => $place->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'type' => $place->type->slug, 'title' => $place->type->name, 'length' => $place->minutes, 'number' => $this->waiting->number($place), 'hours' => $place->type->settings()->waitHours, 'email' => $place->email];
     }
 
     /** @return array<string, mixed> as HeldTime in the contract */

@@ -171,7 +171,7 @@ final readonly class Bookings
             $start = new BookingStart($begun->id, $page, $begun->submission?->id, $this->clock->now());
             $this->em->persist($start);
         }
-        $start->step = 'booked' === $start->step ? 'booked' : $step;
+        $start->reach($step);
         $start->type = '' === $type ? $start->type : $type;
         $start->offers = max($start->offers, $offers);
         $start->appointmentId = $appointment ?? $start->appointmentId;

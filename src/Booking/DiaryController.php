@@ -34,7 +34,7 @@ final readonly class DiaryController
     private const MOST_DAYS = 45;
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private DiaryView $diary, private AppointmentView $view, private ByHand $hand, private GoodTimesFinder $good, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private DiaryView $diary, private AppointmentView $view, private ByHand $hand, private GoodTimesFinder $good, private WaitingList $waiting, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
     {
     }
 
@@ -125,6 +125,15 @@ final readonly class DiaryController
         }
 
         return $this->answer($this->hand->mark($appointment, $state, $staff));
+    }
+
+    #[Route('/api/diary/waiting/{id}', requirements: ['id' => self::ID], methods: ['DELETE'])]
+    #[IsGranted(Permission::KeepDiary->value)]
+    public function takeOff(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $this->waiting->takeOff($id, $staff);
+
+        return new Response(status: 204);
     }
 
     private function appointment(string $id): Appointment

@@ -25,7 +25,7 @@ final class DiarySweep
     private const SECONDS = 10;
     private ?int $last = null;
 
-    public function __construct(private readonly Reminders $reminders, private readonly OtherCalendars $calendars, private readonly EntityManagerInterface $em, private readonly Connection $db, private readonly Placing $placing, private readonly Changes $changes, private readonly MessageBusInterface $bus, private readonly ClockInterface $clock)
+    public function __construct(private readonly Reminders $reminders, private readonly OtherCalendars $calendars, private readonly WaitingList $waiting, private readonly EntityManagerInterface $em, private readonly Connection $db, private readonly Placing $placing, private readonly Changes $changes, private readonly MessageBusInterface $bus, private readonly ClockInterface $clock)
     {
     }
 
@@ -41,6 +41,7 @@ final class DiarySweep
     public function sweep(): void
     {
         $this->lapse();
+        $this->waiting->moveUp();
         $this->tell();
         $this->reminders->send();
         $this->readAgain();

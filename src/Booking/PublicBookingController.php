@@ -19,7 +19,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/booking/{slug}')]
 final readonly class PublicBookingController
 {
-    public function __construct(private BookingPages $pages, private BookingView $view, private BookingTimes $times, private Bookings $bookings, private BookingLinks $links, private WhoBooks $who, private PublicLimits $limits, private EntityManagerInterface $em)
+    public function __construct(private BookingPages $pages, private BookingView $view, private BookingTimes $times, private Bookings $bookings, private BookingLinks $links, private WhoBooks $who, private WaitingList $waiting, private PublicLimits $limits, private EntityManagerInterface $em)
     {
     }
 
@@ -76,11 +76,38 @@ final readonly class PublicBookingController
         $body = JsonBody::read($request);
         $page = $this->pages->page($slug);
         $begun = $this->links->begun(JsonBody::text($body, 't', 300));
-        $zone = JsonBody::text($body, 'zone', 60);
-        // What a browser calls its zone and nobody else knows is no reason to send anybody away.
-        $zone = \in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) ? $zone : '';
 
-        return new JsonResponse($this->view->visit($this->bookings->book($begun, $this->wanted($page, $begun, $body), self::at($body), $zone)), 201);
+        return new JsonResponse($this->view->visit($this->bookings->book($begun, $this->wanted($page, $begun, $body), self::at($body), self::zone($body))), 201);
+    }
+
+    #[Route('/waits', methods: ['POST'])]
+    public function wait(string $slug, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $body = JsonBody::read($request);
+        $page = $this->pages->page($slug);
+        $begun = $this->links->begun(JsonBody::text($body, 't', 300));
+
+        return new JsonResponse($this->view->waits($this->waiting->join($begun, $this->wanted($page, $begun, $body), self::at($body), self::zone($body))), 201);
+    }
+
+    #[Route('/waits/leave', methods: ['POST'])]
+    public function leave(string $slug, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $this->pages->page($slug);
+        $this->waiting->leave($this->links->begun(JsonBody::text(JsonBody::read($request), 't', 300)));
+
+        return new Response(status: 204);
+    }
+
+    /** @param array<array-key, mixed> $body */
+    private static function zone(array $body): string
+    {
+        $zone = JsonBody::text($body, 'zone', 60);
+
+        // What a browser calls its zone and nobody else knows is no reason to send anybody away.
+        return \in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) ? $zone : '';
     }
 
     /** @param array<array-key, mixed> $said */

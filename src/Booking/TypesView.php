@@ -60,12 +60,12 @@ final readonly class TypesView
         return ['booked' => $count("<> 'cancelled'"), 'held' => $count("= 'held'"), 'missed' => $count("= 'missed'")];
     }
 
-    /** @return array{begun: int, times: int, held: int, booked: int} how many came so far, and no further */
+    /** @return array{begun: int, times: int, held: int, waits: int, booked: int} how many came so far, and no further */
     private function starts(string $page, string $since): array
     {
         $count = fn (string $step): int => $this->count("SELECT COUNT(*) FROM booking_start WHERE page = ? AND begun_at >= ? $step", [$page, $since]);
 
-        return ['begun' => $count(''), 'times' => $count("AND step = 'times'"), 'held' => $count("AND step = 'held'"), 'booked' => $count("AND step = 'booked'")];
+        return ['begun' => $count(''), 'times' => $count("AND step = 'times'"), 'held' => $count("AND step = 'held'"), 'waits' => $count("AND step IN ('waits', 'offered')"), 'booked' => $count("AND step = 'booked'")];
     }
 
     /** @param list<string> $values */

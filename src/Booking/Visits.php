@@ -20,7 +20,7 @@ use Telamon\Refusal\Refusal;
 /** What a client may do with an appointment of theirs by its link: move it, cancel it, say yes, or ask once the notice is over. */
 final readonly class Visits
 {
-    public function __construct(private EntityManagerInterface $em, private Placing $placing, private AppointmentMails $mails, private Changes $changes, private MessageBusInterface $bus, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Placing $placing, private AppointmentMails $mails, private WaitingList $waiting, private Changes $changes, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -53,6 +53,7 @@ final readonly class Visits
             $this->placing->move($appointment, $this->wanted($appointment) ?? throw new InvalidInput('at', 'This one is moved by us. Ring us, please.'), $start);
             if (AppointmentState::Offered === $appointment->state) {
                 $this->placing->becomes($appointment, AppointmentState::Booked);
+                $this->waiting->taken($appointment);
             }
         });
     }
@@ -80,6 +81,7 @@ final readonly class Visits
                 throw new VisitOver('The time was kept until then, and is free again. Choose another one, or ring us.');
             }
             $this->placing->becomes($appointment, AppointmentState::Booked);
+            $this->waiting->taken($appointment);
         });
     }
 

@@ -18,7 +18,10 @@ class BookingStart
     #[ORM\Column(options: ['default' => 0])]
     public int $offers = 0;
 
-    /** times, held or booked: the last step that was reached */
+    /** The steps in their order. */
+    private const STEPS = ['times', 'held', 'waits', 'offered', 'booked'];
+
+    /** the furthest of them that was reached */
     #[ORM\Column(length: 10)]
     public string $step = 'times';
 
@@ -36,5 +39,12 @@ class BookingStart
         #[ORM\Column]
         public readonly \DateTimeImmutable $begunAt,
     ) {
+    }
+
+    public function reach(string $step): void
+    {
+        if (array_search($step, self::STEPS, true) > array_search($this->step, self::STEPS, true)) {
+            $this->step = $step;
+        }
     }
 }

@@ -23,7 +23,7 @@ final readonly class Calendars
     private const DAY = 86_400;
     private const RESOURCE = 'resource:';
 
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private RoadTable $roads, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private RoadTable $roads, private PersonalHours $hours, private ClockInterface $clock)
     {
     }
 
@@ -42,8 +42,8 @@ final readonly class Calendars
         $dates = $this->dates($people, $from, $to);
         $slotPeople = [];
         foreach ($people as $one) {
-            $hours = [] === $one->hours ? $this->business->business()->hours : $one->hours;
-            $slotPeople[] = new SlotPerson($one->id, array_map(self::spans(...), $hours), $dates[$one->id] ?? [], $absent[$one->id] ?? [], $busy[$one->id] ?? [], $this->held($standing, $one->id, $where));
+            $person = $this->hours->of($one, $dates[$one->id] ?? [], $absent[$one->id] ?? [], self::day($from), self::day($to));
+            $slotPeople[] = new SlotPerson($one->id, $person->hours, $person->dates, $person->absent, $busy[$one->id] ?? [], $this->held($standing, $one->id, $where));
         }
 
         return new SlotRequest($this->business->zone(), self::instant($this->clock->now()), self::day($from), self::day($to), $type, $this->closures(), $slotPeople);

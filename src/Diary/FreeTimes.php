@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Diary;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Booking\Candidate;
 use Telamon\Core\Booking\Crews;
@@ -17,7 +18,7 @@ use Telamon\Staff\Staff;
 /** Finds the times at which an appointment of a type can be held, and who gets it. */
 final readonly class FreeTimes
 {
-    public function __construct(private EntityManagerInterface $em, private Calendars $calendars, private Profile $business, private SlotFinder $finder = new SlotFinder(), private WhoGetsIt $who = new WhoGetsIt())
+    public function __construct(private EntityManagerInterface $em, private Calendars $calendars, private Profile $business, private ClockInterface $clock, private SlotFinder $finder = new SlotFinder(), private WhoGetsIt $who = new WhoGetsIt())
     {
     }
 
@@ -33,12 +34,16 @@ final readonly class FreeTimes
         $crews = new Crews($settings);
         $withResources = $this->withResources($wanted, $from, $to);
         $full = $this->fullWeeks($wanted, $from, $to);
+        $waited = $this->waitedFor($wanted, $from, $to);
         $free = [];
         foreach ($this->finder->find($this->calendars->request($wanted, $from, $to, array_values($people))) as $slot) {
             if (null !== $withResources && !isset($withResources[$slot['start']])) {
                 continue;
             }
             $start = new \DateTimeImmutable($slot['start']);
+            if (isset($waited[$start->getTimestamp()])) {
+                continue;
+            }
             $week = $start->format('o-W');
             $could = $crews->of(array_values(array_filter($slot['staff'], static fn (string $id): bool => !isset($full["$id $week"]))), $wanted->with);
             if ([] !== $could) {
@@ -47,6 +52,32 @@ final readonly class FreeTimes
         }
 
         return $free;
+    }
+
+    /**
+     * Groups that are full, with a place to wait for.
+     *
+     * @return list<\DateTimeImmutable> in order of time, in the business's zone
+     */
+    public function full(Wanted $wanted, \DateTimeImmutable $from, \DateTimeImmutable $to): array
+    {
+        if ($wanted->type->settings()->seats < 2) {
+            return [];
+        }
+        $zone = $this->business->zone();
+        [$first, $last] = [$from->setTimezone($zone)->format('Y-m-d'), $to->setTimezone($zone)->format('Y-m-d')];
+        $free = array_flip(array_map(static fn (array $one): int => $one['start']->getTimestamp(), $this->find($wanted, $first, $last)));
+        $full = [];
+        foreach ($this->calendars->appointments($first, $last) as $one) {
+            $at = $one->startsAt->getTimestamp();
+            $day = $one->startsAt->setTimezone($zone)->format('Y-m-d');
+            if ($one->type === $wanted->type && !isset($free[$at]) && $one->endsAt->getTimestamp() - $at === 60 * $wanted->length && $one->startsAt > $this->clock->now() && $day >= $first && $day <= $last && ('' === $wanted->with || \in_array($wanted->with, $one->crew(), true))) {
+                $full[$at] = $one->startsAt->setTimezone($zone);
+            }
+        }
+        ksort($full);
+
+        return array_values($full);
     }
 
     /**
@@ -152,6 +183,24 @@ final readonly class FreeTimes
         }
 
         return $starts;
+    }
+
+    /** @return array<int, true> starts whose places are for those who wait, whoever waits longest first; the time of whoever looks is left out where it is their turn */
+    private function waitedFor(Wanted $wanted, string $from, string $to): array
+    {
+        if ($wanted->type->settings()->seats < 2) {
+            return [];
+        }
+        /** @var list<WaitingPlace> $waiting */
+        $waiting = $this->em->createQueryBuilder()->select('w')->from(WaitingPlace::class, 'w')->where('w.type = :type AND w.appointmentId IS NULL AND w.startsAt >= :from AND w.startsAt < :to')
+            ->setParameter('type', $wanted->type)->setParameter('from', (new \DateTimeImmutable($from, $this->business->zone()))->setTime(0, 0), 'datetime_immutable')->setParameter('to', (new \DateTimeImmutable($to, $this->business->zone()))->modify('+1 day'), 'datetime_immutable')
+            ->orderBy('w.since')->addOrderBy('w.id')->getQuery()->getResult();
+        $first = [];
+        foreach ($waiting as $place) {
+            $first[$place->startsAt->getTimestamp()] ??= $place->begunBy;
+        }
+
+        return array_fill_keys(array_keys(array_filter($first, static fn (string $by): bool => $by !== $wanted->begunBy)), true);
     }
 
     /** @return array<string, true> “id 2026-W14” of whoever has as many in that week as may be */

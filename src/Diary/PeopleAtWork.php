@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Slots\LocalClock;
-use Telamon\Core\Slots\SlotPerson;
 use Telamon\Staff\Staff;
 
 /** When people work: the hours of their week, or those of the business, and other hours on single days. */
@@ -17,7 +16,7 @@ final class PeopleAtWork implements ResetInterface
     /** @var array<string, true>|null ids */
     private ?array $taking = null;
 
-    public function __construct(private readonly EntityManagerInterface $em, private readonly Profile $business)
+    public function __construct(private readonly EntityManagerInterface $em, private readonly Profile $business, private readonly PersonalHours $hours)
     {
     }
 
@@ -40,7 +39,7 @@ final class PeopleAtWork implements ResetInterface
                     $dates[Calendars::day($other->day->format('Y-m-d'))] = Calendars::spans($other->spans);
                 }
             }
-            $person = new SlotPerson($one->id, array_map(Calendars::spans(...), [] === $one->hours ? $this->business->business()->hours : $one->hours), $dates);
+            $person = $this->hours->of($one, $dates, [], Calendars::day($from), Calendars::day($to));
             for ($day = $from; $day <= $to; $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d')) {
                 $open[$one->id][$day] = array_map(static fn (array $span): array => [intdiv($span[0], LocalClock::SECOND), intdiv($span[1], LocalClock::SECOND)], $clock->open($person, Calendars::day($day)));
             }

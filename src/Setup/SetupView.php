@@ -85,6 +85,7 @@ final readonly class SetupView
         return [
             'id' => $one->id, 'name' => $one->name, 'email' => $one->email, 'initials' => $one->initials, 'role' => $one->role->value, 'active' => $one->active, 'you' => $one->id === $viewer->id, 'holds' => $this->staff->holds($one),
             'hours' => [] === $one->hours ? [] : self::days($one->hours),
+            'zone' => $one->zone,
             'hoursText' => [] === $one->hours ? '' : HoursInWords::of($one->hours),
             'absences' => array_map(static fn (Absence $absence): array => ['id' => $absence->id, 'first' => $absence->first->format('Y-m-d'), 'last' => $absence->last->format('Y-m-d'), 'note' => $absence->note], $this->absences($one)),
         ];

@@ -74,12 +74,16 @@ final readonly class StaffChanges
         $role = $this->role($edit, $by) ?? $one->role;
         // Without a day, they work when the business does.
         $hours = $edit->has('hours') ? ([] === $edit->any('hours') ? [] : HoursReader::read($edit->any('hours'))) : $one->hours;
-        $this->acts->carryOut(true === $edit->yes('active') ? "{$one->name} is back" : "changed {$one->name}", $by, function () use ($one, $edit, $name, $email, $initials, $role, $hours): void {
+        $zone = $edit->text('zone', 60) ?? $one->zone;
+        if ('' !== $zone && !\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
+            throw new InvalidInput('zone', 'Choose a time zone, such as Europe/Dublin.');
+        }
+        $this->acts->carryOut(true === $edit->yes('active') ? "{$one->name} is back" : "changed {$one->name}", $by, function () use ($one, $edit, $name, $email, $initials, $role, $hours, $zone): void {
             if (Role::Owner === $one->role && Role::Owner !== $role) {
                 $this->refuseLastOwner($one, 'role');
             }
             $one->become($name, null === $email ? $one->email : $this->email($email, $one), null === $initials ? $one->initials : self::initials($initials, $name), $role);
-            $one->work($hours);
+            $one->work($hours, $zone);
             if (true === $edit->yes('active')) {
                 $one->beHere(true);
             }

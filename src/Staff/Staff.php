@@ -39,6 +39,10 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $hours = [];
 
+    /** @phpstan-readonly-allow-private-mutation IANA zone by whose clock their hours are; empty for the business's */
+    #[ORM\Column(length: 60, options: ['default' => ''])]
+    public string $zone = '';
+
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254, unique: true)]
@@ -71,9 +75,10 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     }
 
     /** @param array<int, list<array{string, string}>> $hours as above */
-    public function work(array $hours): void
+    public function work(array $hours, string $zone): void
     {
         $this->hours = $hours;
+        $this->zone = $zone;
     }
 
     /** Whether they can sign in; whoever is signed in when it ends no longer is. */

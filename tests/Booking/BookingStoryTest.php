@@ -8,14 +8,15 @@ use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
 use Telamon\Booking\DiarySweep;
-use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
+use Telamon\Tests\Support\Books;
 
 /** A client books by themselves: from the form to the diary, the project and the mails, and back out again. */
 final class BookingStoryTest extends AppTestCase
 {
     use AsksRows;
+    use Books;
 
     public function testABookingOpensOneProjectWithTheAnswersAndLandsInTheDiary(): void
     {
@@ -101,7 +102,7 @@ final class BookingStoryTest extends AppTestCase
         self::assertSame('waiting', $sheet->text('state'));
         self::assertNotFalse($this->db()->fetchOne('SELECT continue_by FROM submission WHERE continue_by IS NOT NULL'));
         $pages = $this->get('/api/diary/types')->ok()->rows('pages');
-        self::assertSame(['begun' => 1, 'times' => 1, 'held' => 0, 'booked' => 0], array_column($pages, 'starts', 'slug')['visit'] ?? null);
+        self::assertSame(['begun' => 1, 'times' => 1, 'held' => 0, 'waits' => 0, 'booked' => 0], array_column($pages, 'starts', 'slug')['visit'] ?? null);
     }
 
     public function testAHeldTimeIsNobodyElsesForTenMinutesAndCanBeKeptThreeTimes(): void
@@ -229,37 +230,6 @@ final class BookingStoryTest extends AppTestCase
         $this->post('/api/public/booking/visit/holds', ['t' => $t, 'type' => 'tuning', 'at' => '2026-11-24T09:00:00Z'])->ok(409);
         $this->post('/api/public/booking/visit/holds', ['t' => $t, 'type' => 'tuning', 'at' => '2026-12-05T10:00:00Z'])->ok(409);
         $this->post('/api/public/booking/visit/holds', ['t' => $t, 'type' => 'tuning', 'length' => 45, 'at' => '2026-12-01T09:00:00Z'])->ok(422);
-    }
-
-    private function begin(string $name = 'Orla Fennick', string $email = 'orla.fennick@example.com'): string
-    {
-        // Each time written a little otherwise, as people do: the same answers again within a day are one inquiry.
-        static $n = 0;
-        ++$n;
-        $next = $this->call('POST', '/api/public/forms/book/submissions', ['booking' => 'visit', 'answers' => ['name' => $name, 'email' => $email, 'place' => '7 Weir Cottages, Marrowby', 'piano' => "Pell & Thrane upright $n"]])->ok(201)->map('next');
-        self::assertSame('booking', $next['kind']);
-        self::assertIsString($next['to']);
-        parse_str((string) parse_url($next['to'], \PHP_URL_QUERY), $query);
-        self::assertIsString($query['t']);
-
-        return $query['t'];
-    }
-
-    /** @return list<string> */
-    private function starts(string $t, string $type, string $with = ''): array
-    {
-        $starts = [];
-        foreach ($this->get("/api/public/booking/visit/times?t=$t&type=$type&with=$with")->ok()->rows('days') as $day) {
-            self::assertIsArray($day['starts']);
-            array_push($starts, ...array_filter($day['starts'], \is_string(...)));
-        }
-
-        return $starts;
-    }
-
-    private function book(string $t, string $at, string $with = ''): Answer
-    {
-        return $this->post('/api/public/booking/visit/bookings', ['t' => $t, 'type' => 'tuning', 'at' => $at, 'with' => $with]);
     }
 
     private function at(\DateTimeImmutable $when): void

@@ -152,6 +152,18 @@ final class DiaryTest extends AppTestCase
         self::assertSame([], $this->get('/api/diary?from=2026-12-01&to=2026-12-01')->ok()->rows('clashes'), 'those of one group are no clash');
     }
 
+    public function testWhoeverWorksByTheClockOfAnotherPlaceIsFreeThen(): void
+    {
+        $edit = fn (array $with): Answer => $this->call('PUT', "/api/setup/staff/{$this->teo}", $with);
+        self::assertSame('zone', $edit(['zone' => 'Mars/Olympus'])->ok(422)->text('violations.0.path'));
+        $edit(['zone' => 'America/New_York', 'hours' => [['day' => 1, 'spans' => [['from' => '09:00', 'to' => '17:00']]]]])->ok();
+        $lanes = $this->get('/api/diary?from=2026-11-30&to=2026-11-30')->ok()->rows('days.0.lanes');
+        $mine = array_values(array_filter($lanes, fn (array $lane): bool => $lane['staff'] === $this->teo))[0] ?? [];
+        self::assertSame([['from' => '2026-11-30T14:00:00+00:00', 'to' => '2026-11-30T22:00:00+00:00']], $mine['open'] ?? null);
+        $this->place('2026-11-30T10:00:00+00:00')->ok(409);
+        $this->place('2026-11-30T20:00:00+00:00')->ok(201);
+    }
+
     public function testGoodTimesSayWhyAndNobodyIsAskedTwice(): void
     {
         $this->place('2026-11-30T10:00:00+00:00')->ok(201);

@@ -62,6 +62,7 @@ final class TypeReader
             self::text($data, 'after', 60),
             $this->reminders($data),
             self::text($data, 'says', 2000),
+            self::whole($data, 'waitHours', 1, 336, 24),
         );
     }
 

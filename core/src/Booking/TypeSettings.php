@@ -22,6 +22,7 @@ final readonly class TypeSettings
      * @param string $after ending of the form that is filled in after the time is chosen; empty for none
      * @param list<Reminder> $reminders
      * @param string $says what the client should know of it
+     * @param int $waitHours for which a place that becomes free is kept for whoever waits for it
      */
     public function __construct(
         public array $lengths,
@@ -47,6 +48,7 @@ final readonly class TypeSettings
         public string $after,
         public array $reminders,
         public string $says,
+        public int $waitHours,
     ) {
     }
 
@@ -66,7 +68,7 @@ final readonly class TypeSettings
             'dayLimit' => $this->dayLimit, 'weekLimit' => $this->weekLimit, 'seats' => $this->seats, 'price' => $this->price, 'deposit' => $this->deposit,
             'cancelNotice' => $this->cancelNotice, 'onto' => $this->onto->value, 'service' => $this->service, 'after' => $this->after,
             'reminders' => array_map(static fn (Reminder $one): array => ['minutes' => $one->minutes, 'template' => $one->template], $this->reminders),
-            'says' => $this->says,
+            'says' => $this->says, 'waitHours' => $this->waitHours,
         ];
     }
 }

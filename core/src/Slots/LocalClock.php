@@ -52,6 +52,16 @@ final class LocalClock
         return intdiv($local - ($local < 0 ? self::mod($local, self::DAY) : 0), self::DAY);
     }
 
+    /** @return array{int, int} the local day of an instant, and the seconds of it that the clock shows */
+    public function reading(int $instant): array
+    {
+        $second = intdiv($instant - self::mod($instant, self::SECOND), self::SECOND);
+        $local = $second + $this->offset($second);
+        $time = self::mod($local, self::DAY);
+
+        return [intdiv($local - $time, self::DAY), $time];
+    }
+
     /** @return int|null the instant at which a day begins, where no clock changes on it: then every time of it passes once, evenly; null on other days */
     public function midnight(int $day): ?int
     {

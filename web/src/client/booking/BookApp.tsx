@@ -9,7 +9,8 @@ import { BookingFrame } from './BookingFrame';
 import { ChoiceRow } from './ChoiceRow';
 import { Choosing, useZone } from './Choosing';
 import { HoldClock } from './HoldClock';
-import { useBookingPage, useHolding, useTimes, type Held, type Page } from './queries';
+import { Waits } from './Waits';
+import { useBookingPage, useHolding, useTimes, useWaiting, type Held, type Page } from './queries';
 import { lengthWords, whenWords } from './times';
 
 /** A page of times: first the form that asks who it is, then what for, who, and when. */
@@ -70,6 +71,7 @@ function Book({ page, t, query }: { page: Page; t: string; query: URLSearchParam
   const choice = { type, length: minutes, with: now?.people.some((one) => one.id === person) ? person : '' };
   const times = useTimes(page.slug, t, choice, from.at(-1) ?? '');
   const { hold, longer, book } = useHolding(page.slug, t);
+  const waiting = useWaiting(page.slug, t);
   const [told, setTold] = useState('');
 
   const lose = (at: string) => {
@@ -118,6 +120,19 @@ function Book({ page, t, query }: { page: Page; t: string; query: URLSearchParam
     return (
       <BookingFrame business={page.business} title="Booked">
         <Booked visit={book.data} home={page.zone} fresh />
+      </BookingFrame>
+    );
+  }
+  if (page.waits) {
+    return (
+      <BookingFrame business={page.business} title="Waiting for a place">
+        <Waits
+          waits={page.waits}
+          home={page.zone}
+          told={waiting.leave.error?.message ?? ''}
+          busy={waiting.leave.isPending}
+          onLeave={() => waiting.leave.mutate()}
+        />
       </BookingFrame>
     );
   }
@@ -190,6 +205,9 @@ function Book({ page, t, query }: { page: Page; t: string; query: URLSearchParam
               chosen={chosen}
               gone={gone}
               onChoose={choose}
+              onWait={(at) =>
+                waiting.join.mutate({ ...choice, at, zone }, { onError: (error) => setTold(error.message) })
+              }
               onLater={(day) => setFrom([...from, day])}
               earlier={from.length > 0 ? () => setFrom(from.slice(0, -1)) : null}
               zone={zone}

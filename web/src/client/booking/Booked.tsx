@@ -24,11 +24,16 @@ export function Booked({
   }, [fresh]);
   return (
     <main className="visit">
-      <Mark kind="done">booked</Mark>
+      {visit.state === 'offered' ? <Mark kind="waiting">kept for you</Mark> : <Mark kind="done">booked</Mark>}
       <h1 ref={heading} tabIndex={-1}>
         {visitWords(visit, zone)}
       </h1>
       <VisitFacts visit={visit} />
+      {visit.state === 'offered' && (
+        <p>
+          <a href={`/visit/${visit.token}`}>Say yes to it, or let it go</a>
+        </p>
+      )}
       <p className="visit-acts">
         <a href={`/api/public/visits/${visit.token}/calendar.ics`} download>
           Put it into your calendar
@@ -40,7 +45,7 @@ export function Booked({
           <a href={`/f/${visit.after}`}>One more form helps us to prepare</a>. It takes a few minutes.
         </p>
       )}
-      {visit.email && (
+      {visit.email && visit.state !== 'offered' && (
         <p className="second">A mail with all of this is on its way to {visit.email}. You need not do anything else.</p>
       )}
     </main>

@@ -16,6 +16,8 @@ interface Props {
   /** A time that was chosen and has gone. */
   gone: string;
   onChoose: (at: string) => void;
+  /** Waits for a place in a group that is full; left out where nobody can. */
+  onWait?: (at: string) => void;
   onLater: (from: string) => void;
   earlier: (() => void) | null;
   zone: string;
@@ -42,6 +44,7 @@ export function Choosing({
   chosen,
   gone,
   onChoose,
+  onWait,
   onLater,
   earlier,
   zone,
@@ -59,8 +62,13 @@ export function Choosing({
   const hours = hoursOf(times, days, zone);
   const place = zoneName(times.zone);
   const first = times.days.find((day) => day.starts.length > 0)?.starts[0];
-  const beneath = (day: Day) =>
-    gone && day.day === dayOf(gone, zone) ? <Gone {...{ gone, times, zone, onChoose }} /> : null;
+  const beneath = (day: Day) => (
+    <>
+      {gone && day.day === dayOf(gone, zone) && <Gone {...{ gone, times, zone, onChoose }} />}
+      {onWait && <Full day={day} onWait={onWait} />}
+    </>
+  );
+  const nothing = days.every((day) => day.starts.length === 0 && day.full.length === 0);
   const shared = { days, length: times.length, hours, chosen, onChoose, beneath };
   const words = first ? aheadWords(times.zone, zone, first) : '';
   return (
@@ -70,7 +78,7 @@ export function Choosing({
         <ZoneChoice zone={zone} home={times.zone} place={place} onChange={onZone} />
       </p>
       {gone && !days.some((day) => day.day === dayOf(gone, zone)) && <Gone {...{ gone, times, zone, onChoose }} />}
-      {first === undefined ? (
+      {nothing ? (
         <p className="no-times" role="status">
           Nothing is free in the days ahead. Choose something else above, or ring us.
         </p>
@@ -79,7 +87,7 @@ export function Choosing({
       ) : (
         <Openings
           {...shared}
-          {...(words
+          {...(words && first
             ? { ahead: { minutes: aheadMinutes(times.zone, zone, first), words, name: zoneName(times.zone) } }
             : {})}
         />
@@ -141,4 +149,20 @@ function Gone({
       )}
     </p>
   );
+}
+
+/** Groups of a day that are full, and the way onto their waiting list. */
+function Full({ day, onWait }: { day: Day; onWait: (at: string) => void }) {
+  return day.full.map((one) => (
+    <p key={one.at} className="gone">
+      {one.words} is full.{' '}
+      <button type="button" className="link" onClick={() => onWait(one.at)}>
+        Wait for a place
+        <span className="unseen">
+          {' '}
+          on {day.weekday} at {one.words}
+        </span>
+      </button>
+    </p>
+  ));
 }

@@ -58,6 +58,27 @@ export function useHolding(slug: string, t: string) {
   return { hold, longer, book };
 }
 
+/** Waits for a place in a group that is full, and no longer. */
+export function useWaiting(slug: string, t: string) {
+  const cache = useQueryClient();
+  const path = { path: { slug } };
+  const onSettled = () =>
+    Promise.all([
+      cache.invalidateQueries({ queryKey: ['booking', slug] }),
+      cache.invalidateQueries({ queryKey: ['booking-times', slug] }),
+    ]);
+  const join = useMutation({
+    mutationFn: ({ at, zone, ...choice }: Choice & { at: string; zone: string }) =>
+      need(api.POST('/api/public/booking/{slug}/waits', { params: path, body: { t, at, zone, ...choice } })),
+    onSettled,
+  });
+  const leave = useMutation({
+    mutationFn: () => need(api.POST('/api/public/booking/{slug}/waits/leave', { params: path, body: { t } })),
+    onSettled,
+  });
+  return { join, leave };
+}
+
 export type Visit = Schema<'PublicVisit'>;
 
 export function useVisit(token: string) {

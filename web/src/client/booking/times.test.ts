@@ -10,11 +10,12 @@ const times: Times = {
   closes: '18:00',
   next: null,
   days: [
-    { day: '2027-03-27', starts: [], closed: 'closed', clocks: 0 },
-    { day: '2027-03-28', starts: [], closed: 'closed', clocks: 60 },
+    { day: '2027-03-27', starts: [], full: [], closed: 'closed', clocks: 0 },
+    { day: '2027-03-28', starts: [], full: [], closed: 'closed', clocks: 60 },
     {
       day: '2027-03-29',
       starts: ['2027-03-29T09:00:00+01:00', '2027-03-29T09:30:00+01:00', '2027-03-29T14:00:00+01:00'],
+      full: [],
       closed: '',
       clocks: 0,
     },

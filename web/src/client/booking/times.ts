@@ -18,6 +18,8 @@ export interface Day {
   weekday: string;
   date: string;
   starts: Start[];
+  /** Groups without a place that begin on it. */
+  full: Start[];
   closed: string;
   clocks: number;
 }
@@ -42,26 +44,36 @@ export function visitWords(visit: { startsAt: string; endsAt: string }, zone: st
   return whenWords(visit.startsAt, (Date.parse(visit.endsAt) - Date.parse(visit.startsAt)) / 60_000, zone);
 }
 
+function startAt(at: string, zone: string): { day: string; start: Start } {
+  const local = DateTime.fromISO(at).setZone(zone);
+  return {
+    day: local.toISODate() ?? at.slice(0, 10),
+    start: {
+      at,
+      minute: local.hour * 60 + local.minute,
+      label: timeLabel(local),
+      words: `${timeLabel(local)} ${partOfDay(local.hour)}`,
+    },
+  };
+}
+
 /** The days of an answer by the clock of whoever looks: a time may lie on another day than at the business. */
 export function daysOf(times: Times, zone: string): Day[] {
-  const byDay = new Map<string, Start[]>();
+  const byDay = new Map<string, { starts: Start[]; full: Start[] }>();
+  const of = (day: string) => byDay.get(day) ?? { starts: [], full: [] };
   for (const one of times.days) {
-    if (zone === times.zone) byDay.set(one.day, byDay.get(one.day) ?? []);
-    for (const at of one.starts) {
-      const local = DateTime.fromISO(at).setZone(zone);
-      const day = local.toISODate() ?? one.day;
-      const start = {
-        at,
-        minute: local.hour * 60 + local.minute,
-        label: timeLabel(local),
-        words: `${timeLabel(local)} ${partOfDay(local.hour)}`,
-      };
-      byDay.set(day, [...(byDay.get(day) ?? []), start]);
+    if (zone === times.zone) byDay.set(one.day, of(one.day));
+    for (const kind of ['starts', 'full'] as const) {
+      for (const at of one[kind]) {
+        const { day, start } = startAt(at, zone);
+        const there = of(day);
+        byDay.set(day, { ...there, [kind]: [...there[kind], start] });
+      }
     }
   }
   return [...byDay.entries()]
     .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([day, starts]) => {
+    .map(([day, { starts, full }]) => {
       const told = times.days.find((one) => one.day === day);
       const date = DateTime.fromISO(day).setLocale('en-IE');
       return {
@@ -69,6 +81,7 @@ export function daysOf(times: Times, zone: string): Day[] {
         weekday: date.toFormat('cccc'),
         date: date.toFormat('d MMMM'),
         starts,
+        full,
         closed: told?.closed ?? '',
         clocks: zone === times.zone ? (told?.clocks ?? 0) : 0,
       };

@@ -38,7 +38,19 @@ export function KindForm({ draft, onChange, setup, violations }: Props) {
         <Text label="Price" value={settings.price} placeholder="none said" onChange={(price) => set({ price })} />,
         deposit{' '}
         <Text label="Deposit" value={settings.deposit} placeholder="none" onChange={(deposit) => set({ deposit })} />.
-        Seats <Num label="Seats" value={settings.seats} onChange={(seats) => set({ seats })} />.
+        Seats <Num label="Seats" value={settings.seats} onChange={(seats) => set({ seats })} />
+        {settings.seats > 1 && (
+          <>
+            ; a place that becomes free is kept for whoever waits for{' '}
+            <Num
+              label="Hours for whoever waits"
+              value={settings.waitHours}
+              onChange={(waitHours) => set({ waitHours })}
+            />{' '}
+            h
+          </>
+        )}
+        .
       </Row>
       <Row label="Where" wrong={wrong('settings.place', 'settings.address')}>
         <Choice

@@ -101,6 +101,7 @@ const blank: Kind['settings'] = {
     { minutes: 120, template: 'on-the-way' },
   ],
   says: '',
+  waitHours: 24,
 };
 
 function Kinds({

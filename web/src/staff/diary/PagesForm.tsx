@@ -80,7 +80,7 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
           </a>
           <span className="second">
             {starts && starts.begun > 0
-              ? `${count(starts.begun, 'start')} in 90 days: ${starts.booked} booked, ${starts.held} left with a time held, ${starts.times} left at the times`
+              ? `${count(starts.begun, 'start')} in 90 days: ${starts.booked} booked, ${starts.waits > 0 ? `${starts.waits} wait for a place, ` : ''}${starts.held} left with a time held, ${starts.times} left at the times`
               : 'Nobody has begun in 90 days'}
           </span>
           <button type="button" className="link-button" aria-expanded={open} onClick={() => setOpen(!open)}>

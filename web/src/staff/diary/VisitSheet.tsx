@@ -116,6 +116,7 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
           </div>
         ))}
       </dl>
+      <WaitingFor visit={visit} />
       <p className="visit-buttons">
         {begun && stands && (
           <>
@@ -155,6 +156,41 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
       {moving && diary && <Change visit={visit} diary={diary} onDone={() => setMoving(false)} />}
       <Journal record={visit.id} />
     </article>
+  );
+}
+
+/** Who waits for a place in a group that is full. */
+function WaitingFor({ visit }: { visit: Visit }) {
+  const { takeOff } = useKeepDiary();
+  const toast = useToast();
+  if (visit.waiting.length === 0) return null;
+  return (
+    <>
+      <h4>Waiting for a place</h4>
+      <ol className="visit-waiting">
+        {visit.waiting.map((one) => (
+          <li key={one.id}>
+            {one.who}, since {longDay(dayOf(one.since))}, {clockTime(one.since)}{' '}
+            <Allowed to="diary.keep">
+              <button
+                type="button"
+                className="link-button"
+                disabled={takeOff.isPending}
+                aria-label={`Take ${one.who} off the list`}
+                onClick={() =>
+                  takeOff.mutate(one.id, {
+                    onSuccess: () => toast({ words: `${one.who} is off the waiting list.` }),
+                    onError: (error) => toast({ words: error.message }),
+                  })
+                }
+              >
+                Take off
+              </button>
+            </Allowed>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }
 

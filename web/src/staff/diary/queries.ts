@@ -82,6 +82,10 @@ export function useKeepDiary() {
         need(api.PUT('/api/appointments/{id}/state', { params: { path: { id } }, body: { state } })),
       onSettled,
     }),
+    takeOff: useMutation({
+      mutationFn: (id: string) => need(api.DELETE('/api/diary/waiting/{id}', { params: { path: { id } } })),
+      onSettled,
+    }),
   };
 }
 

@@ -26,7 +26,7 @@ export function StaffHours({ one, canEdit }: { one: SetupStaff; canEdit: boolean
           {
             key: 'hours',
             label: 'Works',
-            shown: one.hoursText || 'when the business is open',
+            shown: `${one.hoursText || 'when the business is open'}${one.zone ? `, by the clock of ${one.zone}` : ''}`,
             fields: [
               {
                 key: 'own',
@@ -43,11 +43,21 @@ export function StaffHours({ one, canEdit }: { one: SetupStaff; canEdit: boolean
                 value: tellSpans(one.hours.find((hours) => hours.day === day)?.spans ?? []),
                 ...(day === 1 ? { hint: 'Such as 09:00 to 12:30, 13:30 to 18:00. Empty is a day off.' } : {}),
               })),
+              {
+                key: 'zone',
+                label: 'By the clock of',
+                value: one.zone,
+                options: [
+                  { value: '', label: 'the business' },
+                  ...Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone })),
+                ],
+              },
             ],
             edit: (values) => ({
               id: one.id,
               own: values.own === 'own',
               texts: days.map((day) => values[`day${day}`] ?? ''),
+              zone: values.zone ?? '',
             }),
           },
         ]}

@@ -84,9 +84,9 @@ export const useChangeStaff = () =>
   );
 /** Hours of their own as they are written, a text a day; or those of the business. */
 export const useStaffHours = () =>
-  useSetupChange(({ id, own, texts }: Part<{ own: boolean; texts: string[] }>) => {
+  useSetupChange(({ id, own, texts, zone }: Part<{ own: boolean; texts: string[]; zone: string }>) => {
     const hours = texts.map((text, i) => ({ day: i + 1, spans: readSpans(text) ?? unread(`day${i + 1}`) }));
-    return need(api.PUT('/api/setup/staff/{id}', { ...by(id), body: { hours: own ? hours : [] } }));
+    return need(api.PUT('/api/setup/staff/{id}', { ...by(id), body: { hours: own ? hours : [], zone } }));
   });
 export const useAbsence = () =>
   useSetupChange(
