@@ -14,7 +14,9 @@ final readonly class TodaysArrivals
 {
     private const MOST = 12;
     private const DAYS = 14;
-    private const SOURCES = ['page' => 'Public page', 'embed' => 'On other pages', 'phone' => 'By phone', 'desk' => 'At the desk', 'mail' => 'By mail'];
+    /** What came by a form is told by its name; what somebody wrote down, by how it came. */
+    private const SOURCES = ['phone' => 'By phone', 'desk' => 'At the desk', 'mail' => 'By mail'];
+    private const FORMS = 4;
 
     public function __construct(private EntityManagerInterface $em, private Profile $business)
     {
@@ -39,17 +41,41 @@ final readonly class TodaysArrivals
         ], $found);
     }
 
+    /** @return array{waiting: int, decide: int, over: list<int>} how many wait, how many of them for a decision, and the working minutes by which answers are late */
+    public function counts(\DateTimeImmutable $now): array
+    {
+        $utc = $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        $db = $this->em->getConnection();
+        $which = "FROM submission WHERE state = 'waiting' AND (remind_at IS NULL OR remind_at <= ?)";
+        $count = static fn (string $and): int => is_numeric($found = $db->fetchOne("SELECT COUNT(*) $which $and", [$utc])) ? (int) $found : 0;
+        $time = $this->business->workingTime();
+        $over = [];
+        foreach ($db->iterateColumn("SELECT due_at $which AND answered_at IS NULL AND due_at < ? ORDER BY due_at LIMIT 1000", [$utc, $utc]) as $due) {
+            $over[] = $time->between(new \DateTimeImmutable(\is_string($due) ? $due : '', new \DateTimeZone('UTC')), $now);
+        }
+
+        return ['waiting' => $count('AND answered_at IS NULL'), 'decide' => $count('AND to_decide > 0'), 'over' => $over];
+    }
+
     /** @return list<array{day: string, counts: list<array{source: string, count: int}>}> the days in order, the last today */
     public function ofTwoWeeks(\DateTimeImmutable $now): array
     {
         $zone = $this->business->zone();
         $first = $now->setTimezone($zone)->setTime(0, 0)->modify('-'.(self::DAYS - 1).' days');
         $counts = [];
-        $rows = $this->em->getConnection()->iterateNumeric('SELECT received_at, channel FROM submission WHERE received_at >= ?', [$first->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
-        foreach ($rows as [$at, $channel]) {
+        $rows = $this->em->getConnection()->fetchAllNumeric('SELECT s.received_at, s.channel, f.title FROM submission s LEFT JOIN form f ON f.id = s.form_id WHERE s.received_at >= ?', [$first->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+        $by = [];
+        foreach ($rows as [$at, $channel, $title]) {
             if (\is_string($at) && \is_string($channel)) {
-                $day = (new \DateTimeImmutable($at, new \DateTimeZone('UTC')))->setTimezone($zone)->format('Y-m-d');
-                $source = self::SOURCES[$channel] ?? $channel;
+                $by[self::SOURCES[$channel] ?? (\is_string($title) ? $title : 'Other forms')][] = (new \DateTimeImmutable($at, new \DateTimeZone('UTC')))->setTimezone($zone)->format('Y-m-d');
+            }
+        }
+        uasort($by, static fn (array $a, array $b): int => \count($b) <=> \count($a));
+        // More patterns than these cannot be told apart.
+        $named = \count($by) > self::FORMS + 1 ? \array_slice(array_keys($by), 0, self::FORMS) : array_keys($by);
+        foreach ($by as $source => $came) {
+            $source = \in_array($source, $named, true) ? $source : 'Others';
+            foreach ($came as $day) {
                 $counts[$day][$source] = ($counts[$day][$source] ?? 0) + 1;
             }
         }

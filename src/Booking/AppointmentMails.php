@@ -33,9 +33,27 @@ final readonly class AppointmentMails
      */
     public function toClient(Appointment $appointment, string $template): ?Message
     {
+        return $this->send($appointment, $template, []);
+    }
+
+    /**
+     * One mail for all of a series.
+     *
+     * @param non-empty-list<Appointment> $series in order of time
+     *
+     * @return Message|null null where the client has no mail address
+     */
+    public function ofSeries(array $series): ?Message
+    {
+        return $this->send($series[0], 'series', ['count' => (string) \count($series), 'dates' => implode("\n", array_map(fn (Appointment $one): string => "When: {$this->when($one)}", $series))]);
+    }
+
+    /** @param array<string, string> $fields beyond those of the appointment */
+    private function send(Appointment $appointment, string $template, array $fields): ?Message
+    {
         $email = $this->address($appointment);
 
-        return '' === $email ? null : $this->messages->queue($template, $email, $appointment->with(), $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId);
+        return '' === $email ? null : $this->messages->queue($template, $email, $appointment->with(), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId);
     }
 
     /** Tells the coordinator what the client wants changed. */

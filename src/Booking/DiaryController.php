@@ -32,6 +32,7 @@ use Telamon\Staff\Staff;
 final readonly class DiaryController
 {
     private const MOST_DAYS = 45;
+    private const MOST = 200;
     private const ID = '[0-9a-f-]{36}';
 
     public function __construct(private EntityManagerInterface $em, private DiaryView $diary, private AppointmentView $view, private ByHand $hand, private GoodTimesFinder $good, private WaitingList $waiting, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
@@ -60,7 +61,7 @@ final readonly class DiaryController
     #[Route('/api/appointments', methods: ['GET'])]
     public function list(Request $request): Response
     {
-        $query = $this->em->createQueryBuilder()->select('a', 's')->from(Appointment::class, 'a')->join('a.staff', 's')->orderBy('a.startsAt', 'DESC')->setMaxResults(200);
+        $query = $this->em->createQueryBuilder()->select('a', 's')->from(Appointment::class, 'a')->join('a.staff', 's')->orderBy('a.startsAt', 'DESC')->setMaxResults(self::MOST);
         $asked = false;
         foreach (['client' => 'a.client', 'project' => 'a.project', 'submission' => 'a.submissionId'] as $of => $column) {
             $id = Query::id($request, $of);
@@ -74,12 +75,13 @@ final readonly class DiaryController
         }
         /** @var list<Appointment> $found */
         $found = $query->getQuery()->getResult();
+        $more = self::MOST === \count($found);
         $found = array_values(array_filter($found, $this->isSeen(...)));
         $now = $this->clock->now();
         $coming = array_reverse(array_values(array_filter($found, static fn (Appointment $one): bool => $one->endsAt >= $now && $one->state->stands())));
         $over = array_values(array_filter($found, static fn (Appointment $one): bool => !\in_array($one, $coming, true)));
 
-        return new JsonResponse(['items' => array_map($this->view->show(...), [...$coming, ...$over])]);
+        return new JsonResponse(['items' => array_map($this->view->show(...), [...$coming, ...$over]), 'more' => $more]);
     }
 
     #[Route('/api/appointments', methods: ['POST'])]

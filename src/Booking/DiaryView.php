@@ -9,6 +9,8 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Absence;
 use Telamon\Business\Closure;
 use Telamon\Business\Profile;
+use Telamon\Core\Booking\Clashes;
+use Telamon\Core\Booking\Placed;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\BookedTimes;
@@ -58,6 +60,19 @@ final readonly class DiaryView
     }
 
     /**
+     * @param string $from, $to local days, ISO 8601
+     *
+     * @return list<array{appointment: string, what: string, words: string}> what somebody has to look at
+     */
+    public function needsOf(string $from, string $to): array
+    {
+        $zone = $this->business->zone();
+        $appointments = array_values(array_filter($this->calendars->appointments($from, $to), static fn (Appointment $one): bool => ($day = $one->startsAt->setTimezone($zone)->format('Y-m-d')) >= $from && $day <= $to));
+
+        return $this->needs($appointments, $this->clashes($appointments), $this->clock->now());
+    }
+
+    /**
      * @param list<Staff> $lanes
      * @param list<Appointment> $appointments
      *
@@ -89,32 +104,13 @@ final readonly class DiaryView
                     'staff' => $one->id, 'open' => array_map(fn (array $span): array => $this->span($span[0], $span[1]), $spans),
                     'away' => [] === $away ? '' : ('' === $away[0]->note ? 'away' : $away[0]->note),
                     'busy' => array_map(fn (BusyTime $time): array => $this->span($time->startsAt->getTimestamp(), $time->endsAt->getTimestamp()), $mine),
-                    'freeMinutes' => $this->free($spans, $one, $appointments),
+                    'freeMinutes' => Clashes::freeMinutes($spans, self::taken($one, $appointments)),
                 ];
             }
             $days[] = ['day' => $day, 'closed' => $closures[$day] ?? ([] === ($this->business->business()->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''), 'lanes' => $rows];
         }
 
         return $days;
-    }
-
-    /**
-     * @param list<array{int, int}> $spans seconds since 1970
-     * @param list<Appointment> $appointments
-     */
-    private function free(array $spans, Staff $one, array $appointments): int
-    {
-        $free = 0;
-        foreach ($spans as [$from, $to]) {
-            $free += $to - $from;
-            foreach ($appointments as $appointment) {
-                if (\in_array($one->id, $appointment->crew(), true)) {
-                    $free -= max(0, min($to, $appointment->endsAt->getTimestamp()) - max($from, $appointment->startsAt->getTimestamp()));
-                }
-            }
-        }
-
-        return max(0, intdiv($free, 60));
     }
 
     /**
@@ -144,26 +140,36 @@ final readonly class DiaryView
      */
     private function clashes(array $appointments): array
     {
+        $byId = [];
+        foreach ($appointments as $one) {
+            $byId[$one->id] = $one;
+        }
+        $time = fn (\DateTimeImmutable $at): string => $at->setTimezone($this->business->zone())->format('H:i');
         $clashes = [];
-        $roads = $this->roads->roads();
-        foreach ($appointments as $i => $first) {
-            foreach (\array_slice($appointments, $i + 1) as $second) {
-                $shared = array_values(array_intersect($first->crew(), $second->crew()));
-                if ([] === $shared || $second->startsAt->getTimestamp() - $first->endsAt->getTimestamp() > 6 * 3600) {
-                    continue;
-                }
-                $isGroup = null !== $first->type && $first->type === $second->type && $first->startsAt->getTimestamp() === $second->startsAt->getTimestamp() && $first->type->settings()->seats > 1;
-                $road = $roads->between($this->calendars->whereOf($first), $this->calendars->whereOf($second));
-                $short = intdiv($first->endsAt->getTimestamp() - $second->startsAt->getTimestamp(), 60) + $road;
-                if (!$isGroup && $short > 0) {
-                    $name = $this->em->find(Staff::class, $shared[0])->name ?? '';
-                    $until = $first->endsAt->setTimezone($this->business->zone())->format('H:i');
-                    $clashes[] = ['first' => $first->id, 'second' => $second->id, 'staff' => $shared[0], 'words' => "$name is at {$first->recordLabel()} until $until, and {$second->recordLabel()} begins at ".$second->startsAt->setTimezone($this->business->zone())->format('H:i').($road > 0 ? ", $road min away" : '').'.'];
-                }
-            }
+        foreach ((new Clashes($this->roads->roads()))->of(array_map($this->placed(...), $appointments)) as $clash) {
+            [$first, $second] = [$byId[$clash['first']], $byId[$clash['second']]];
+            $name = $this->em->find(Staff::class, $clash['who'])->name ?? '';
+            $clashes[] = ['first' => $first->id, 'second' => $second->id, 'staff' => $clash['who'], 'words' => "$name is at {$first->recordLabel()} until {$time($first->endsAt)}, and {$second->recordLabel()} begins at {$time($second->startsAt)}".($clash['road'] > 0 ? ", {$clash['road']} min away" : '').'.'];
         }
 
         return $clashes;
+    }
+
+    private function placed(Appointment $one): Placed
+    {
+        $isGroup = null !== $one->type && $one->type->settings()->seats > 1;
+
+        return new Placed($one->id, $one->crew(), $one->startsAt->getTimestamp(), $one->endsAt->getTimestamp(), $this->calendars->whereOf($one), $isGroup ? $one->type->id : '');
+    }
+
+    /**
+     * @param list<Appointment> $appointments
+     *
+     * @return list<array{int, int}> seconds since 1970 in which somebody is somewhere
+     */
+    private static function taken(Staff $one, array $appointments): array
+    {
+        return array_map(static fn (Appointment $appointment): array => [$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp()], array_values(array_filter($appointments, static fn (Appointment $appointment): bool => \in_array($one->id, $appointment->crew(), true))));
     }
 
     /**

@@ -32,6 +32,23 @@ final readonly class Invitation
         return $calendar->serialize();
     }
 
+    /**
+     * The visits of a series in one object, each by itself: each can be moved and cancelled. By PUBLISH, as a REQUEST may
+     * hold but one UID (RFC 5546, 3.2.1 and 3.2.2).
+     *
+     * @param list<Appointment> $series
+     * @param \Closure(Appointment): string $link
+     */
+    public function ofSeries(array $series, \Closure $link): string
+    {
+        $calendar = $this->calendar('PUBLISH');
+        foreach ($series as $one) {
+            $this->add($calendar, $one, 0, link: $link($one));
+        }
+
+        return $calendar->serialize();
+    }
+
     public function calendar(string $method, string $name = ''): VCalendar
     {
         $calendar = new VCalendar(['PRODID' => '-//Telamon//Diary//EN', 'METHOD' => $method]);

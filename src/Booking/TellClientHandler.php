@@ -44,6 +44,15 @@ final readonly class TellClientHandler
         if (null === $template || $appointment->startsAt < $this->clock->now() || '' === $this->mails->address($appointment)) {
             return;
         }
+        $series = 'booked' === $template && null === $told ? $this->untold($appointment) : [];
+        if (\count($series) > 1) {
+            $this->mails->ofSeries($series)?->enclose($this->invitation->ofSeries($series, $this->links->visitAddress(...)));
+            foreach ($series as $one) {
+                $this->em->persist(new AppointmentTold($one->id, $one->state, self::digest($one), 0, $one->startsAt));
+            }
+
+            return;
+        }
         $sequence = null === $told ? 0 : $told->sequence + 1;
         $message = $this->mails->toClient($appointment, $template);
         if ('offered' !== $template) {
@@ -54,6 +63,20 @@ final readonly class TellClientHandler
         } else {
             $told->say($appointment->state, $digest, $sequence, $appointment->startsAt);
         }
+    }
+
+    /** @return list<Appointment> those of its series that the client has not heard of, in order of time; none where it is of no series */
+    private function untold(Appointment $appointment): array
+    {
+        if (null === $appointment->seriesId) {
+            return [];
+        }
+        /** @var list<Appointment> $found */
+        $found = $this->em->createQueryBuilder()->select('a')->from(Appointment::class, 'a')->leftJoin(AppointmentTold::class, 't', 'WITH', 't.appointmentId = a.id')
+            ->where('a.seriesId = :series AND a.state = :booked AND a.startsAt > :now AND t.appointmentId IS NULL')
+            ->setParameter('series', $appointment->seriesId)->setParameter('booked', AppointmentState::Booked->value)->setParameter('now', $this->clock->now(), 'datetime_immutable')->orderBy('a.startsAt')->getQuery()->getResult();
+
+        return $found;
     }
 
     /** @return string|null key of the text; null where there is nothing new */

@@ -48,7 +48,7 @@ final readonly class TypesView
             'calendars' => array_map(fn (BusyCalendar $one): array => ['id' => $one->id, 'staff' => $one->staff->id, 'address' => $one->address, 'readAt' => $one->readAt?->setTimezone($zone)->format(\DATE_RFC3339), 'trouble' => $one->trouble, 'busy' => $this->count('SELECT COUNT(*) FROM busy_time WHERE calendar_id = ?', [$one->id])], $this->em->getRepository(BusyCalendar::class)->findAll()),
             'forms' => array_map(static fn (Form $form): array => ['slug' => $form->slug, 'title' => $form->title], $forms),
             'services' => array_map(static fn (Service $service): array => ['key' => $service->key, 'name' => $service->name], $this->em->getRepository(Service::class)->findBy(['retired' => false], ['name' => 'ASC'])),
-            'templates' => array_map(static fn (MessageTemplate $one): array => ['key' => $one->key, 'name' => $one->name], array_values(array_filter($this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC']), static fn (MessageTemplate $one): bool => \in_array('visit', $one->fields(), true) && !\in_array($one->key, ['wish', 'choose-time'], true)))),
+            'templates' => array_map(static fn (MessageTemplate $one): array => ['key' => $one->key, 'name' => $one->name], array_values(array_filter($this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC']), static fn (MessageTemplate $one): bool => \in_array('visit', $one->fields(), true) && !\in_array($one->key, ['wish', 'choose-time', 'series'], true)))),
         ];
     }
 

@@ -25,6 +25,7 @@ class MessageTemplate implements PartOf
         'added' => ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'],
         'told' => ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'],
         'booked' => self::VISIT,
+        'series' => [...self::VISIT, 'count', 'dates'],
         'moved' => self::VISIT,
         'cancelled' => self::VISIT,
         'offered' => self::VISIT,

@@ -43,6 +43,7 @@ final readonly class VisitTexts
 
         return [
             new MessageTemplate('booked', 'A visit is booked', '{{visit}}: {{when}}', "Hello {{first_name}},\n\nit is booked.\n\n$facts{{#says}}\n\n{{says}}{{/says}}$link$end"),
+            new MessageTemplate('series', 'Several visits are booked', '{{visit}}: {{count}} times, first on {{when}}', "Hello {{first_name}},\n\n{{count}} visits are booked.\n\nWhat: {{visit}}\n{{dates}}{{#place}}\nWhere: {{place}}{{/place}}\nWith: {{with}}{{#price}}\nPrice: {{price}}{{/price}}{{#says}}\n\n{{says}}{{/says}}\n\nTo move or cancel one of them, answer this mail or call {{business_phone}}.$end"),
             new MessageTemplate('moved', 'A visit is moved', 'Moved: {{visit}}, now {{when}}', "Hello {{first_name}},\n\nthe time has changed.\n\n$facts$link$end"),
             new MessageTemplate('cancelled', 'A visit is cancelled', 'Cancelled: {{visit}}, {{when}}', "Hello {{first_name}},\n\nthis is cancelled:\n\n$facts\n\nIf that is a mistake, call {{business_phone}}.$end"),
             new MessageTemplate('offered', 'A time is offered', '{{visit}}: does {{when}} suit you?', "Hello {{first_name}},\n\nwe have kept a time for you, until {{until}}.\n\n$facts{{#link}}\n\nSay yes, or choose another time: {{link}}{{/link}}$end"),

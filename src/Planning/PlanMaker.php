@@ -24,6 +24,7 @@ use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleOutcome;
 use Telamon\Diary\BookedTimes;
+use Telamon\Diary\WishedTimes;
 use Telamon\Messages\MessageQueue;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
@@ -46,6 +47,7 @@ final readonly class PlanMaker
         private PastCircumstances $past,
         private Decisions $decisions,
         private BookedTimes $booked,
+        private WishedTimes $wished,
         private ClockInterface $clock,
     ) {
     }
@@ -166,6 +168,6 @@ final readonly class PlanMaker
     {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received, $booked), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
+        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received, $booked, null === $submissionId ? null : $this->wished->of($readings)), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
     }
 }

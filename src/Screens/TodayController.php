@@ -26,7 +26,7 @@ final readonly class TodayController
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private TodaysArrivals $arrivals, private DiaryView $diary, private TaskView $tasks, private Profile $business, private Viewer $viewer, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private TodaysArrivals $arrivals, private DiaryView $diary, private TaskView $tasks, private Profile $business, private Viewer $viewer, private DayStandsOut $standsOut, private ClockInterface $clock)
     {
     }
 
@@ -38,15 +38,22 @@ final readonly class TodayController
         $decides = $this->viewer->may(Permission::Decide);
         $seesAll = $this->viewer->may(Permission::SeeAll);
 
+        $counts = $decides ? $this->arrivals->counts($now) : ['waiting' => 0, 'decide' => 0, 'over' => []];
+        $came = $decides ? $this->arrivals->ofTwoWeeks($now) : [];
+        $due = $this->due($now, $seesAll ? null : $staff);
+
         return new JsonResponse([
             'now' => $now->format(\DATE_RFC3339),
             'day' => $day,
             'opens' => $this->business->business()->opens(),
             'closes' => $this->business->business()->closes(),
+            'waitingCount' => $counts['waiting'],
+            'standsOut' => $decides ? $this->standsOut->of($counts, $this->diary->needsOf($now->modify('-1 day')->format('Y-m-d'), $now->modify('+1 day')->format('Y-m-d')), $came, $day) : [],
             'waiting' => $decides ? $this->arrivals->waiting($now) : [],
             'visits' => $this->diary->show($day, $day, $seesAll ? null : $staff)['appointments'],
-            'tasks' => $this->tasks->rows($this->due($now, $seesAll ? null : $staff)),
-            'arrivals' => $decides ? $this->arrivals->ofTwoWeeks($now) : [],
+            'tasks' => $this->tasks->rows(\array_slice($due, 0, self::MOST)),
+            'moreTasks' => \count($due) > self::MOST,
+            'arrivals' => $came,
         ]);
     }
 
@@ -56,7 +63,7 @@ final readonly class TodayController
         $query = $this->em->createQueryBuilder()->select('t', 'p', 'c', 's')->from(Task::class, 't')->join('t.project', 'p')->join('p.client', 'c')->join('t.assignee', 's')
             ->where('(t.finishedAt IS NULL AND t.due <= :today AND p.closedAt IS NULL) OR t.finishedAt >= :midnight')
             ->setParameter('today', $now->format('Y-m-d'))->setParameter('midnight', $now->setTime(0, 0), 'datetime_immutable')
-            ->orderBy('t.due')->addOrderBy('p.number')->addOrderBy('t.position')->setMaxResults(self::MOST);
+            ->orderBy('t.due')->addOrderBy('p.number')->addOrderBy('t.position')->setMaxResults(self::MOST + 1);
         if (null !== $of) {
             $query->andWhere('t.assignee = :of')->setParameter('of', $of);
         }

@@ -99,6 +99,16 @@ final class DiaryTest extends AppTestCase
         $placed = $this->post('/api/appointments', ['type' => $this->tuning, 'client' => $this->client, 'staff' => $this->teo, 'startsAt' => '2027-03-15T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 6, 'without' => ['2027-03-22']])->ok(201);
         $starts = $this->get("/api/appointments?client={$this->client}")->ok()->column('items', 'startsAt');
         self::assertSame(['2027-03-15T10:00:00+00:00', '2027-03-29T10:00:00+01:00', '2027-04-05T10:00:00+01:00', '2027-04-12T10:00:00+01:00', '2027-04-19T10:00:00+01:00'], $starts, 'ten by the clock, before and after it changed');
+        $this->clock->sleep(120);
+        $this->work();
+        $this->work();
+        $mails = $this->db()->fetchAllAssociative("SELECT template, subject, text, calendar FROM message WHERE to_address = 'wilf@example.org' ORDER BY template");
+        self::assertSame(['booked', 'series'], array_column($mails, 'template'), 'the single one, and one mail for the whole series');
+        self::assertIsString($mails[1]['text']);
+        self::assertSame('Tuning: 4 times, first on Monday 15 March, 10:00 to 11:00', $mails[1]['subject']);
+        self::assertSame(4, substr_count($mails[1]['text'], 'When: '));
+        self::assertIsString($mails[1]['calendar']);
+        self::assertSame(4, substr_count($mails[1]['calendar'], 'BEGIN:VEVENT'));
         $skipped = $placed->at('skipped');
         self::assertIsArray($skipped);
         self::assertCount(1, $skipped);

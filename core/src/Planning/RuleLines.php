@@ -12,6 +12,7 @@ use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
+use Telamon\Core\Planning\Actions\HoldLine;
 use Telamon\Core\Planning\Actions\MessageLine;
 use Telamon\Core\Planning\Actions\NoteLine;
 use Telamon\Core\Planning\Actions\NoticeLine;
@@ -30,7 +31,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine()],
     ) {
     }
 
@@ -53,6 +54,7 @@ final readonly class RuleLines
             $at = new RuleLine($now, $rule, $key, $lead, [...$before, ...$lines], $fields, $this->renderer);
             $line = match (true) {
                 !$hasProject && $action->needsProject() => self::noProject($key, $rule->name),
+                $asks && null !== ($choosing = $this->choosing($action)) => $choosing->choosing($action, $at, $decisions["$key.time"] ?? null),
                 default => $this->line($action, $rule, $at, $decisions["$key.empty"] ?? null, $asks),
             };
             if (null !== $line) {
@@ -69,6 +71,13 @@ final readonly class RuleLines
     public static function noProject(string $key, string $rule): PlanLine
     {
         return PlanLine::telling($key, 'Rules', "$rule is about a project, and none comes of this: nothing is done for it")->because($rule);
+    }
+
+    private function choosing(RuleAction $action): ?ChoosingLines
+    {
+        $maker = $this->maker($action);
+
+        return $maker instanceof ChoosingLines ? $maker : null;
     }
 
     private function maker(RuleAction $action): ?ActionLines

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Rules\Actions\GiveTask;
+use Telamon\Core\Rules\Actions\HoldNearest;
 use Telamon\Core\Rules\Actions\LetChoose;
 use Telamon\Core\Rules\Actions\NoteWish;
 use Telamon\Core\Rules\Actions\SendMessage;
@@ -24,7 +25,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */

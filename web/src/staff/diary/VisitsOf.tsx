@@ -30,7 +30,7 @@ function VisitsOf({ of, id, name }: { of: 'client' | 'project'; id: string; name
             <Link to={`/diary?new=1&${of}=${id}`}>Place a visit</Link>
           </Allowed>
         }
-        list={list}
+        list={list.data ? { ...list, data: { items: list.data.items, next: list.data.more ? 'more' : null } } : list}
         empty={<Empty fact="No visit yet.">Place one, or let {name} choose a time.</Empty>}
       >
         {(visits) => (

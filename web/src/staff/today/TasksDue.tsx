@@ -14,8 +14,11 @@ export function TasksDue({
   onChoose,
   onDone,
   busy,
+  more,
 }: {
   tasks: Task[];
+  /** Whether more are due than are named. */
+  more: boolean;
   chosen: string;
   onChoose: (id: string) => void;
   onDone: (task: Task) => void;
@@ -63,6 +66,7 @@ export function TasksDue({
           </ul>
         </section>
       ))}
+      {more && <p className="second">These are the first {tasks.length}. More are due: the projects have them.</p>}
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { useToast } from '../shell/Toast';
 import { ArrivalsChart } from './ArrivalsChart';
 import { MyDay } from './MyDay';
 import { DayPrint } from './DayPrint';
+import { StandsOut } from './StandsOut';
 import { TasksDue } from './TasksDue';
 import { useFinish, useTodaySheet } from './queries';
 import './today.css';
@@ -88,7 +89,8 @@ export function TodayScreen() {
               <div className="pillar-head">
                 <h2>Tasks due</h2>
                 <small>
-                  {open.length} open{late > 0 && `, ${late} late`}
+                  {open.length}
+                  {data.moreTasks && '+'} open{late > 0 && `, ${late} late`}
                 </small>
               </div>
               {nothing ? (
@@ -96,6 +98,7 @@ export function TodayScreen() {
               ) : (
                 <TasksDue
                   tasks={data.tasks}
+                  more={data.moreTasks}
                   chosen={task?.id ?? ''}
                   onChoose={setAt}
                   onDone={done}
@@ -122,7 +125,12 @@ export function TodayScreen() {
               {
                 name: 'What came',
                 width: '1fr',
-                content: <ArrivalsChart days={data.arrivals} />,
+                content: (
+                  <>
+                    <StandsOut facts={data.standsOut} />
+                    <ArrivalsChart days={data.arrivals} />
+                  </>
+                ),
                 blocks: [
                   ...(keeps
                     ? [{ label: 'New visit', keyName: 'newVisit' as const, act: () => void navigate('/diary?new=1') }]

@@ -62,9 +62,9 @@ export function Waiting({ today }: { today: Today }) {
           );
         })}
       </ul>
-      {today.waiting.length > shown.length && (
+      {today.waitingCount > shown.length && (
         <p className="today-more">
-          <Link to="/arrivals">{today.waiting.length - shown.length} more in Arrivals</Link>
+          <Link to="/arrivals">{today.waitingCount - shown.length} more in Arrivals</Link>
         </p>
       )}
     </section>

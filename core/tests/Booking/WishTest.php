@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Tests\Booking;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Telamon\Core\Booking\NearestTimes;
+use Telamon\Core\Booking\TimesOf;
+use Telamon\Core\Booking\Wish;
+use Telamon\Core\Booking\WishReader;
+use Telamon\Core\Time\DayOrder;
+
+/** What somebody wished for, and the free times that are nearest to it. */
+final class WishTest extends TestCase
+{
+    /** @param list<string> $texts */
+    #[DataProvider('wishes')]
+    public function testAWishIsReadOrLeftToAPerson(array $texts, ?Wish $wish, DayOrder $order = DayOrder::DayFirst): void
+    {
+        self::assertEquals($wish, (new WishReader())->read($texts, $order));
+    }
+
+    /** @return iterable<array{0: list<string>, 1: Wish|null, 2?: DayOrder}> */
+    public static function wishes(): iterable
+    {
+        yield [['2026-12-01 to 2026-12-04', 'Mornings'], new Wish('2026-12-01', '2026-12-04', [], 0, 720)];
+        yield [['01/12/2026'], new Wish('2026-12-01', '2026-12-01')];
+        yield [['01/12/2026'], null, DayOrder::Unstated];
+        yield [['1st of December 2026, 9:30'], new Wish('2026-12-01', '2026-12-01', [], 0, 1440, 570)];
+        yield [['Tuesday afternoon'], new Wish('', '', [2], 720, 1080)];
+        yield [['Tuesdays or Thursdays, after 3pm'], new Wish('', '', [2, 4], 900, 1440)];
+        yield [['Monday to Thursday before 12:00'], new Wish('', '', [1, 2, 3, 4], 0, 720)];
+        yield [['weekdays'], new Wish('', '', [1, 2, 3, 4, 5])];
+        yield [['12 am'], new Wish('', '', [], 0, 1440, 0)];
+        yield [['12pm'], new Wish('', '', [], 0, 1440, 720)];
+        yield [['any time'], new Wish()];
+        // What says less than it seems to is a person's to read.
+        yield [['not on Mondays'], null];
+        yield [['mornings, but never Fridays'], null];
+        yield [['after the holidays'], null];
+        yield [['next week'], null];
+        yield [['whenever suits you'], null];
+        yield [['around 3'], null];
+        yield [['9:30 or 14:00'], null];
+        yield [['25:00'], null];
+        yield [['morning or evening'], null];
+        yield [['wedding season'], null];
+        yield [[], null];
+    }
+
+    public function testTheNearestIsOnTheDayThenOnTheDayOfTheWeekThenAtTheTime(): void
+    {
+        $times = new TimesOf('Tuning', 60, array_map(static fn (string $start): array => ['start' => $start, 'with' => 'Teo'], ['2026-11-30T09:00:00+00:00', '2026-12-01T09:00:00+00:00', '2026-12-01T11:30:00+00:00', '2026-12-01T14:00:00+00:00', '2026-12-03T10:00:00+00:00', '2026-12-08T10:00:00+00:00']));
+        $nearest = static fn (Wish $wish): array => array_map(static fn (array $one): array => [substr($one['start'], 5, 11), $one['asWished']], (new NearestTimes($wish))->of($times, 3));
+        self::assertSame([['12-01T14:00', true], ['11-30T09:00', false], ['12-03T10:00', false]], $nearest(new Wish('2026-12-01', '2026-12-01', [], 720)));
+        self::assertSame([['12-01T09:00', true], ['12-08T10:00', true], ['11-30T09:00', false]], $nearest(new Wish('', '', [2], 0, 720)));
+        self::assertSame([['12-01T11:30', false], ['12-03T10:00', false], ['12-08T10:00', false]], $nearest(new Wish(at: 690 + 10)), 'a quarter of an hour beside it is not as wished');
+        self::assertSame([['11-30T09:00', false], ['12-01T09:00', false], ['12-03T10:00', false]], $nearest(new Wish('2026-11-10', '2026-11-12')), 'the days that were wished for are over');
+    }
+}
