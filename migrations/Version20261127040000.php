@@ -21,6 +21,9 @@ final class Version20261127040000 extends Migration
         $this->addSql('CREATE UNIQUE INDEX UNIQ_9B687889C8AA62B0 ON waiting_place (begun_by)');
         $this->addSql('CREATE INDEX IDX_9B687889C54C8C93 ON waiting_place (type_id)');
         $this->addSql('CREATE INDEX waiting_place_starts ON waiting_place (starts_at)');
+        $this->addSql('ALTER TABLE business ADD COLUMN little_driving INTEGER DEFAULT 25 NOT NULL');
+        $this->addSql('ALTER TABLE business ADD COLUMN small_gap INTEGER DEFAULT 45 NOT NULL');
+        $this->addSql('ALTER TABLE business ADD COLUMN offer_hours INTEGER DEFAULT 24 NOT NULL');
         $this->addSql("ALTER TABLE staff ADD COLUMN zone VARCHAR(60) DEFAULT '' NOT NULL");
     }
 }

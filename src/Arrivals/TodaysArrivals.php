@@ -46,15 +46,16 @@ final readonly class TodaysArrivals
     {
         $utc = $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $db = $this->em->getConnection();
-        $which = "FROM submission WHERE state = 'waiting' AND (remind_at IS NULL OR remind_at <= ?)";
-        $count = static fn (string $and): int => is_numeric($found = $db->fetchOne("SELECT COUNT(*) $which $and", [$utc])) ? (int) $found : 0;
+        $which = "FROM submission WHERE state = 'waiting'";
+        $today = " AND (remind_at IS NULL OR remind_at <= '$utc')";
+        $count = static fn (string $and): int => is_numeric($found = $db->fetchOne("SELECT COUNT(*) $which $and")) ? (int) $found : 0;
         $time = $this->business->workingTime();
         $over = [];
-        foreach ($db->iterateColumn("SELECT due_at $which AND answered_at IS NULL AND due_at < ? ORDER BY due_at LIMIT 1000", [$utc, $utc]) as $due) {
+        foreach ($db->iterateColumn("SELECT due_at $which $today AND answered_at IS NULL AND due_at < ? ORDER BY due_at LIMIT 1000", [$utc]) as $due) {
             $over[] = $time->between(new \DateTimeImmutable(\is_string($due) ? $due : '', new \DateTimeZone('UTC')), $now);
         }
 
-        return ['waiting' => $count('AND answered_at IS NULL'), 'decide' => $count('AND to_decide > 0'), 'over' => $over];
+        return ['waiting' => $count('AND answered_at IS NULL'), 'decide' => $count("$today AND to_decide > 0"), 'over' => $over];
     }
 
     /** @return list<array{day: string, counts: list<array{source: string, count: int}>}> the days in order, the last today */

@@ -30,8 +30,6 @@ final readonly class GoodTimesFinder
 {
     private const MOST = 5;
     private const DAYS = 14;
-    private const LITTLE_DRIVING = 25;
-    private const SMALL_GAP = 45;
 
     public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private SubmissionReader $reader, private Profile $business, private ClockInterface $clock)
     {
@@ -69,7 +67,7 @@ final readonly class GoodTimesFinder
                 $found[] = new FreeTime($crew, $free['start']->getTimestamp(), 60 * (int) $free['start']->format('G') + (int) $free['start']->format('i'), $free['start']->format('Y-m-d'), $this->around($neighbours, $crew[0] ?? '', $free['start'], $length, $type->settings()->place->isOnTheRoad() ? $address : ''));
             }
         }
-        $best = (new GoodTimes($part, self::LITTLE_DRIVING, $project->lead->id ?? '', self::SMALL_GAP, $length))->next($found, self::MOST);
+        $best = (new GoodTimes($part, $this->business->business()->littleDriving, $project->lead->id ?? '', $this->business->business()->smallGap, $length))->next($found, self::MOST);
 
         $who = null === $submission && null === $client ? '' : $this->who->of($begun)['name'];
 

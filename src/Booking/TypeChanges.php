@@ -147,6 +147,10 @@ final readonly class TypeChanges
     public function keepRoads(Edit $edit, Staff $by): void
     {
         $unknown = $edit->whole('unknown', 0, 600) ?? throw new InvalidInput('unknown', 'Say how long an unknown road counts.');
+        $business = $this->business->business();
+        $driving = $edit->whole('littleDriving', 0, 600) ?? $business->littleDriving;
+        $gap = $edit->whole('smallGap', 0, 600) ?? $business->smallGap;
+        $hours = $edit->whole('offerHours', 1, 336) ?? $business->offerHours;
         $csv = $edit->text('csv', 200_000) ?? '';
         $rows = '' === $csv ? array_map(static fn (mixed $row): array => \is_array($row) ? [$row['from'] ?? '', $row['to'] ?? '', $row['minutes'] ?? ''] : [], \is_array($edit->any('roads')) ? array_values($edit->any('roads')) : []) : RoadFile::rows($csv);
         $wanted = [];
@@ -164,8 +168,9 @@ final readonly class TypeChanges
         if (\count($wanted) > 2000) {
             throw new InvalidInput('roads', 'That is more than 2,000 roads.');
         }
-        $this->carryOut('changed the table of roads', $by, function () use ($unknown, $wanted): void {
-            $this->business->business()->guessRoads($unknown);
+        $this->carryOut('changed the table of roads', $by, function () use ($unknown, $wanted, $business, $driving, $gap, $hours): void {
+            $business->guessRoads($unknown);
+            $business->placeBy($driving, $gap, $hours);
             foreach ($this->em->getRepository(Road::class)->findAll() as $road) {
                 $key = "{$road->from}\n{$road->to}";
                 if (!isset($wanted[$key])) {

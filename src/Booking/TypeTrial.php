@@ -60,7 +60,7 @@ final readonly class TypeTrial
         foreach ($days as $day => $closed) {
             $lanes = [];
             foreach ('' === $closed ? $people : [] as $i => $one) {
-                $lanes[] = $this->lane($request, $i, $one, $day, $free[$one->id] ?? [], $counts);
+                $lanes[] = $this->lane($wanted, $request, $i, $one, $day, $free[$one->id] ?? [], $counts);
             }
             $shown[] = ['day' => $day, 'closed' => $closed, 'lanes' => $lanes];
         }
@@ -75,7 +75,7 @@ final readonly class TypeTrial
      *
      * @return array<string, mixed>
      */
-    private function lane(SlotRequest $request, int $i, Staff $staff, string $day, array $free, array &$counts): array
+    private function lane(Wanted $wanted, SlotRequest $request, int $i, Staff $staff, string $day, array $free, array &$counts): array
     {
         $why = new WhyNot($request);
         $zone = $this->business->zone();
@@ -89,13 +89,27 @@ final readonly class TypeTrial
                 $starts[] = $text;
                 continue;
             }
-            $reason = $why->of($request->people[$i], $at->getTimestamp() * LocalClock::SECOND) ?? 'needs others too, or what it takes along';
-            $missing[] = ['at' => $text, 'why' => $reason];
+            $reason = $why->of($request->people[$i], $at->getTimestamp() * LocalClock::SECOND) ?? ($this->times->isFullWeek($wanted, $staff, $at) ? 'enough that week already' : 'needs others too, or what it takes along');
             $kind = self::kind($reason);
+            $missing[] = ['at' => $text, 'why' => $reason, 'kind' => $kind];
             $counts[$kind] = ($counts[$kind] ?? 0) + 1;
         }
 
-        return ['staff' => AppointmentView::person($staff), 'starts' => $starts, 'missing' => $missing];
+        return ['staff' => AppointmentView::person($staff), 'starts' => $starts, 'missing' => $missing, 'visits' => $this->visits($staff, $day)];
+    }
+
+    /** @return list<array{from: string, to: string, label: string, clear: int}> */
+    private function visits(Staff $staff, string $day): array
+    {
+        $zone = $this->business->zone();
+        $visits = [];
+        foreach ($this->calendars->appointments($day, $day) as $one) {
+            if (\in_array($staff->id, $one->crew(), true) && $day === $one->startsAt->setTimezone($zone)->format('Y-m-d')) {
+                $visits[] = ['from' => $one->startsAt->setTimezone($zone)->format(\DATE_RFC3339), 'to' => $one->endsAt->setTimezone($zone)->format(\DATE_RFC3339), 'label' => '' === $one->with() ? $one->title : $one->with(), 'clear' => $one->clearAfter];
+            }
+        }
+
+        return $visits;
     }
 
     /** The reason without its particulars, to be counted under. */
@@ -106,6 +120,7 @@ final readonly class TypeTrial
             str_starts_with($reason, 'sooner') => 'too soon',
             str_starts_with($reason, 'busy') => 'busy elsewhere',
             str_contains($reason, 'that day already') => 'enough that day',
+            str_contains($reason, 'that week already') => 'enough that week',
             str_contains($reason, 'hours') || str_contains($reason, 'does not work') => 'not working',
             default => $reason,
         };

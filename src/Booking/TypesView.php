@@ -35,12 +35,15 @@ final readonly class TypesView
 
         return [
             'types' => array_map(fn (VisitType $type): array => [
-                'id' => $type->id, 'version' => $type->version, 'slug' => $type->slug, 'name' => $type->name, 'live' => $type->live, 'settings' => $type->settings()->toArray(), 'booked' => $this->booked($type->id, $since),
+                'id' => $type->id, 'version' => $type->version, 'slug' => $type->slug, 'name' => $type->name, 'live' => $type->live, 'settings' => $type->settings()->toArray(), 'booked' => $this->booked($type->id, $since), 'hangs' => $this->hangs($type),
             ], $this->em->getRepository(VisitType::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
             'pages' => array_map(fn (BookingPage $page): array => [
                 'id' => $page->id, 'version' => $page->version, 'slug' => $page->slug, 'title' => $page->title, 'intro' => $page->intro, 'types' => $page->types, 'form' => $page->form, 'live' => $page->live, 'sites' => $page->sites, 'starts' => $this->starts($page->slug, $since),
             ], $this->em->getRepository(BookingPage::class)->findBy([], ['title' => 'ASC'])),
             'roads' => array_map(static fn (Road $road): array => ['from' => $road->from, 'to' => $road->to, 'minutes' => $road->minutes], $this->em->getRepository(Road::class)->findBy([], ['from' => 'ASC', 'to' => 'ASC'])),
+            'littleDriving' => $this->business->business()->littleDriving,
+            'smallGap' => $this->business->business()->smallGap,
+            'offerHours' => $this->business->business()->offerHours,
             'unknownRoad' => $this->business->business()->unknownRoad,
             'resources' => array_map(static fn (Resource $one): array => ['id' => $one->id, 'name' => $one->name], $this->em->getRepository(Resource::class)->findBy(['gone' => false], ['name' => 'ASC'])),
             'staff' => array_map(AppointmentView::person(...), $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
@@ -50,6 +53,15 @@ final readonly class TypesView
             'services' => array_map(static fn (Service $service): array => ['key' => $service->key, 'name' => $service->name], $this->em->getRepository(Service::class)->findBy(['retired' => false], ['name' => 'ASC'])),
             'templates' => array_map(static fn (MessageTemplate $one): array => ['key' => $one->key, 'name' => $one->name], array_values(array_filter($this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC']), static fn (MessageTemplate $one): bool => \in_array('visit', $one->fields(), true) && !\in_array($one->key, ['wish', 'choose-time', 'series'], true)))),
         ];
+    }
+
+    /** @return array{ahead: int, waiting: int, rules: list<string>} what a change of it touches: visits that are to come, who waits for a place, rules that name it */
+    private function hangs(VisitType $type): array
+    {
+        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        $rules = $this->db->fetchFirstColumn("SELECT name FROM handling_rule WHERE enabled AND json_extract(definition, '$.then') LIKE ? ORDER BY position", ['%"visit":"'.addcslashes($type->slug, '%_').'"%']);
+
+        return ['ahead' => $this->count("SELECT COUNT(*) FROM appointment WHERE type_id = ? AND starts_at > ? AND state IN ('booked', 'offered')", [$type->id, $now]), 'waiting' => $this->count('SELECT COUNT(*) FROM waiting_place WHERE type_id = ? AND starts_at > ? AND appointment_id IS NULL', [$type->id, $now]), 'rules' => array_values(array_filter($rules, \is_string(...)))];
     }
 
     /** @return array{booked: int, held: int, missed: int} */

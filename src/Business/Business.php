@@ -83,6 +83,30 @@ class Business implements Journaled
     public int $unknownRoad = 20;
 
     /**
+     * Minutes of driving up to which a visit is said to lie on the way.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 25])]
+    public int $littleDriving = 25;
+
+    /**
+     * Minutes under which what is left over between two visits is of no use.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 45])]
+    public int $smallGap = 45;
+
+    /**
+     * Hours for which a time that is offered is kept.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 24])]
+    public int $offerHours = 24;
+
+    /**
      * Minutes after which somebody who began a short form has not finished the long one.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -229,6 +253,19 @@ class Business implements Journaled
     public function guessRoads(int $minutes): void
     {
         $this->unknownRoad = $minutes;
+    }
+
+    /**
+     * What a good time is.
+     *
+     * @param int $driving, $gap minutes
+     * @param int $hours for which an offered time is kept
+     */
+    public function placeBy(int $driving, int $gap, int $hours): void
+    {
+        $this->littleDriving = $driving;
+        $this->smallGap = $gap;
+        $this->offerHours = $hours;
     }
 
     public function coordinateBy(Staff $coordinator): void

@@ -54,12 +54,13 @@ final readonly class DemoDiary
                 ['talk', 'A talk by phone', ['lengths' => [20, 30], 'people' => [[$staff['SV'], $staff['NQ']]], 'place' => 'phone', 'step' => 10, 'notice' => 120, 'onto' => 'none', 'cancelNotice' => 120, 'reminders' => [['minutes' => 120, 'template' => 'reminder']]]],
                 ['workshop-evening', 'Workshop evening', ['lengths' => [90], 'people' => [[$staff['SV']]], 'place' => 'here', 'seats' => 8, 'step' => 60, 'onto' => 'none', 'price' => '€12.00']],
             ] as $i => [$slug, $name, $settings]) {
-                $types[$slug] = new VisitType($slug, $name, (new TypeReader())->read($settings), 'workshop-evening' !== $slug, $i + 1);
+                $types[$slug] = new VisitType($slug, $name, (new TypeReader())->read($settings), true, $i + 1);
                 $this->em->persist($types[$slug]);
             }
             $this->publish('book', 'Booking, who you are', self::who(), $now);
             $this->em->persist(new BookingPage('visit', 'When shall we come?', 'Choose what it is for, and a time that suits you.', array_map(static fn (string $slug): string => $types[$slug]->id, ['tuning', 'pitch-raised', 'repair-visit', 'talk']), 'book', true));
             $this->em->persist(new BookingPage('talk', 'When shall we call?', 'Twenty minutes by phone cost nothing.', [$types['talk']->id, $types['first-visit']->id], 'book', true));
+            $this->em->persist(new BookingPage('evening', 'Will you come to an evening?', 'Eight people, the workshop open, an hour and a half.', [$types['workshop-evening']->id], 'book', true));
             $this->publish('gateway', 'What do you need?', self::gateway(), $now);
         });
     }

@@ -83,7 +83,31 @@ final readonly class DemoHistory
                     }
                 }
             }
+            $this->evening($projects, $types['workshop-evening'] ?? null, $calendar->add($today, 3), $staff['SV'] ?? null, $zone, $now);
         });
+    }
+
+    /**
+     * An evening that is full: whoever comes now may wait for a place.
+     *
+     * @param array<string, list<Project>> $projects
+     */
+    private function evening(array $projects, ?VisitType $type, \DateTimeImmutable $day, ?Staff $staff, \DateTimeZone $zone, \DateTimeImmutable $now): void
+    {
+        if (null === $type || null === $staff) {
+            return;
+        }
+        $clients = [];
+        foreach (array_merge(...array_values($projects)) as $project) {
+            $clients[$project->client->id] = $project->client;
+        }
+        $from = new \DateTimeImmutable($day->format('Y-m-d').' 16:00', $zone);
+        foreach (\array_slice(array_values($clients), 0, $type->settings()->seats) as $client) {
+            $appointment = new Appointment($type->name, 'Marrowby Piano Workshop', $staff, null, $from, $from->modify('+90 minutes'), $now);
+            $appointment->isOf($type, []);
+            $appointment->isFor($client, null);
+            $this->em->persist($appointment);
+        }
     }
 
     private function appointment(Project $project, string $title, ?VisitType $type, Staff $staff, \DateTimeImmutable $from, \DateTimeImmutable $to, bool $isOffered, \DateTimeImmutable $now): void

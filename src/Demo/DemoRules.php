@@ -20,7 +20,7 @@ final readonly class DemoRules
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made five rules', null, $now), function (): void {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made six rules', null, $now), function (): void {
             $pim = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'PT'])->id ?? '';
             $this->em->persist(new HandlingRule(1, 'Stairs need two', 'Nobody carries a piano up alone.', true, [
                 'forms' => ['piano-inquiry'], 'if' => ['any' => array_map(static fn (string $word): array => ['question' => 'place', 'op' => 'has-word', 'value' => $word], ['step', 'steps up', 'stairs', 'floor'])],
@@ -39,6 +39,9 @@ final readonly class DemoRules
             ]));
             $this->em->persist(new HandlingRule(5, 'Photograph it before work begins', 'So that nobody argues about a scratch.', true, [
                 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Photograph the piano from all sides', 'doer' => 'lead', 'days' => '0'], ['kind' => 'tag', 'record' => 'project', 'tag' => 'in the workshop']],
+            ]));
+            $this->em->persist(new HandlingRule(6, 'Halls are visited when they are free', 'The days stand in the form; nobody has to ring.', true, [
+                'forms' => ['hall-instruments'], 'then' => [['kind' => 'hold', 'visit' => 'pitch-raised']],
             ]));
         });
     }

@@ -203,6 +203,14 @@ final readonly class FreeTimes
         return array_fill_keys(array_keys(array_filter($first, static fn (string $by): bool => $by !== $wanted->begunBy)), true);
     }
 
+    /** Whether somebody has as many in that week as may be. */
+    public function isFullWeek(Wanted $wanted, Staff $staff, \DateTimeImmutable $at): bool
+    {
+        $day = $at->setTimezone($this->business->zone());
+
+        return isset($this->fullWeeks($wanted, $day->format('Y-m-d'), $day->format('Y-m-d'))[$staff->id.' '.$day->format('o-W')]);
+    }
+
     /** @return array<string, true> “id 2026-W14” of whoever has as many in that week as may be */
     private function fullWeeks(Wanted $wanted, string $from, string $to): array
     {

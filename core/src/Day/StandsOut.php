@@ -55,7 +55,7 @@ final readonly class StandsOut
             return null;
         }
         arsort($late);
-        $who = (string) array_key_first($late);
+        $who = array_key_first($late);
         $most = max($late);
         // One of many of equal share does not stand out.
         $isMost = \count($late) > 1 && 2 * $most > $all;

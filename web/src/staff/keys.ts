@@ -41,6 +41,7 @@ export const keys = {
   weekBefore: { binding: 'Shift+{', shown: '⇧[', words: 'a week back' },
   weekAfter: { binding: 'Shift+}', shown: '⇧]', words: 'a week on' },
   offer: { binding: 'o', shown: 'O', words: 'keep the time for the client, and ask' },
+  nextMissing: { binding: 'j', shown: 'J', words: 'the next time that is missing' },
   print: { binding: 'p', shown: 'P', words: 'print the day' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   screens: { binding: '.', shown: '.', words: 'number the screens; a digit goes there' },

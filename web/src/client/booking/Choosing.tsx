@@ -154,7 +154,7 @@ function Gone({
 /** Groups of a day that are full, and the way onto their waiting list. */
 function Full({ day, onWait }: { day: Day; onWait: (at: string) => void }) {
   return day.full.map((one) => (
-    <p key={one.at} className="gone">
+    <p key={one.at} className="full-note">
       {one.words} is full.{' '}
       <button type="button" className="link" onClick={() => onWait(one.at)}>
         Wait for a place

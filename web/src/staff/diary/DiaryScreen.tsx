@@ -50,6 +50,7 @@ export function DiaryScreen() {
   const setup = useVisitTypes(keeps);
   const [wishes, setWishes] = useState<Partial<Wanted>>({});
   const [offer, setOffer] = useState(0);
+  const usual = setup.data?.offerHours ?? 24;
   const [series, setSeries] = useState<{ every: '' | 'WEEKLY' | 'FORTNIGHTLY' | 'MONTHLY'; times: number }>({
     every: '',
     times: 6,
@@ -266,6 +267,7 @@ export function DiaryScreen() {
           setWishes({ ...wishes, ...next });
         }}
         offerHours={offer}
+        usualHours={usual}
         onOffer={setOffer}
         series={series}
         onSeries={setSeries}
@@ -352,7 +354,7 @@ export function DiaryScreen() {
                   label: 'Keep it, and ask',
                   keyName: 'offer' as const,
                   disabled: !chosen || place.isPending,
-                  act: () => put(24),
+                  act: () => put(usual),
                 },
               ]
             : [],

@@ -237,6 +237,7 @@ function Kinds({
                   </p>
                 )}
               </div>
+              {kind && changed && <Hangs kind={kind} />}
               {setup.staff.length === 0 ? (
                 <Empty fact="Nobody is on the staff yet.">
                   Add them under <Link to="/setup">Setup</Link> first.
@@ -267,4 +268,19 @@ function Kinds({
       note={kind && changed ? 'changed, not saved' : undefined}
     />
   );
+}
+
+/** What a change touches, said before it is saved. */
+function Hangs({ kind }: { kind: Kind }) {
+  const { ahead, waiting, rules } = kind.hangs;
+  const facts = [
+    ahead > 0 ? `${ahead === 1 ? 'One visit' : `${ahead} visits`} to come stay as they are` : '',
+    waiting > 0 ? `${waiting === 1 ? 'one person waits' : `${waiting} people wait`} for a place` : '',
+    rules.length > 0 ? `named by ${rules.map((name) => `“${name}”`).join(', ')}` : '',
+  ].filter(Boolean);
+  return facts.length > 0 ? (
+    <p className="kind-hangs" role="status">
+      {facts.join('; ')}.
+    </p>
+  ) : null;
 }

@@ -10,6 +10,8 @@ interface Props {
   length: number;
   onChange: (wanted: Partial<Wanted>) => void;
   offerHours: number;
+  /** For how many hours a time is kept where nobody says otherwise. */
+  usualHours: number;
   onOffer: (hours: number) => void;
   series: { every: '' | 'WEEKLY' | 'FORTNIGHTLY' | 'MONTHLY'; times: number };
   onSeries: (series: Props['series']) => void;
@@ -25,6 +27,7 @@ export function NewVisit({
   length,
   onChange,
   offerHours,
+  usualHours,
   onOffer,
   series,
   onSeries,
@@ -102,8 +105,12 @@ export function NewVisit({
           onChange={(event) => onOffer(Number(event.target.value))}
         >
           <option value={0}>Book it at once</option>
-          <option value={24}>Keep the time 24 h while we wait for a yes</option>
-          <option value={72}>Keep the time 3 days while we wait for a yes</option>
+          {[...new Set([usualHours, 72])].map((hours) => (
+            <option key={hours} value={hours}>
+              Keep the time {hours % 24 === 0 && hours > 24 ? `${hours / 24} days` : `${hours} h`} while we wait for a
+              yes
+            </option>
+          ))}
         </select>
         .{' '}
         <select

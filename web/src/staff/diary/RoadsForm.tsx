@@ -11,6 +11,9 @@ import type { Setup } from './queries';
 export function RoadsForm({ setup }: { setup: Setup }) {
   const [roads, setRoads] = useState(setup.roads);
   const [unknown, setUnknown] = useState(String(setup.unknownRoad));
+  const [driving, setDriving] = useState(String(setup.littleDriving));
+  const [gap, setGap] = useState(String(setup.smallGap));
+  const [hours, setHours] = useState(String(setup.offerHours));
   const [resource, setResource] = useState('');
   const queries = useQueryClient();
   const toast = useToast();
@@ -24,7 +27,14 @@ export function RoadsForm({ setup }: { setup: Setup }) {
     mutationFn: (csv: string) =>
       need(
         api.PUT('/api/diary/roads', {
-          body: { unknown: Number(unknown), roads: csv ? [] : roads, ...(csv ? { csv } : {}) },
+          body: {
+            unknown: Number(unknown),
+            littleDriving: Number(driving),
+            smallGap: Number(gap),
+            offerHours: Number(hours),
+            roads: csv ? [] : roads,
+            ...(csv ? { csv } : {}),
+          },
         }),
       ),
     onSuccess: (next) => done(next, 'The roads are saved.'),
@@ -51,7 +61,34 @@ export function RoadsForm({ setup }: { setup: Setup }) {
           value={unknown}
           onChange={(event) => setUnknown(event.target.value)}
         />{' '}
-        min.
+        min. A good time adds under{' '}
+        <input
+          className="value"
+          aria-label="Minutes of driving that are little"
+          inputMode="numeric"
+          size={3}
+          value={driving}
+          onChange={(event) => setDriving(event.target.value)}
+        />{' '}
+        min of driving and leaves no gap under{' '}
+        <input
+          className="value"
+          aria-label="Minutes of a gap that is of no use"
+          inputMode="numeric"
+          size={3}
+          value={gap}
+          onChange={(event) => setGap(event.target.value)}
+        />{' '}
+        min. A time that is offered is kept{' '}
+        <input
+          className="value"
+          aria-label="Hours for which an offered time is kept"
+          inputMode="numeric"
+          size={3}
+          value={hours}
+          onChange={(event) => setHours(event.target.value)}
+        />{' '}
+        h.
       </p>
       <table className="roads">
         <thead>

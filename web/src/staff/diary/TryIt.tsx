@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { api, need, type Schema } from '../../shared/api';
 import { ComingRows } from '../../shared/Notice';
 import { clockTime } from '../../shared/words';
+import { useKey } from '../keys';
 import type { Kind } from './queries';
 
 type Trial = Schema<'TypeTrial'>;
@@ -12,7 +13,7 @@ type Trial = Schema<'TypeTrial'>;
 export function TryIt({ settings }: { settings: Kind['settings'] }) {
   const [asked, setAsked] = useState(settings);
   const [address, setAddress] = useState('');
-  const [missing, setMissing] = useState<{ name: string; at: string; why: string } | null>(null);
+  const [missing, setMissing] = useState<Missing | null>(null);
   useEffect(() => {
     const waiting = window.setTimeout(() => setAsked(settings), 400);
     return () => window.clearTimeout(waiting);
@@ -23,6 +24,16 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
     placeholderData: keepPreviousData,
     retry: false,
   });
+  const all = (trial.data?.days ?? []).flatMap((day) =>
+    day.lanes.flatMap((lane) => lane.missing.map((one) => ({ ...one, name: lane.staff.name }))),
+  );
+  /** The next place of a kind, after the one that is told; from the last the first again. */
+  const next = (kind?: string) => {
+    const of = kind === undefined ? all : all.filter((one) => one.kind === kind);
+    const i = of.findIndex((one) => one.at === missing?.at && one.name === missing.name);
+    setMissing(of[(i + 1) % Math.max(1, of.length)] ?? null);
+  };
+  useKey('nextMissing', all.length > 0 ? () => next(missing?.kind) : undefined);
   return (
     <div className={trial.isPlaceholderData ? 'try-it old' : 'try-it'}>
       <div className="pillar-head">
@@ -48,8 +59,22 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
           <p className="try-count">
             <b>{trial.data.count}</b> times in five days
           </p>
+          <div className="try-hours" aria-hidden>
+            {[8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18].map((hour) => (
+              <span key={hour} style={{ left: `${(hour - 8) * 10}%` }}>
+                {hour}
+              </span>
+            ))}
+          </div>
           {trial.data.days.map((day) => (
-            <Day key={day.day} day={day} step={asked.step} length={asked.lengths[0] ?? 60} onMissing={setMissing} />
+            <Day
+              key={day.day}
+              day={day}
+              step={asked.step}
+              length={asked.lengths[0] ?? 60}
+              missing={missing}
+              onMissing={setMissing}
+            />
           ))}
           <div className="try-missing">
             <div>
@@ -57,7 +82,11 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
               <ul>
                 {trial.data.missing.map((one) => (
                   <li key={one.why}>
-                    {one.why} <b>{one.count}</b>
+                    <i className={`why ${whyClass(one.why)}`} aria-hidden />
+                    <button type="button" className="link-button" onClick={() => next(one.why)}>
+                      {one.why}
+                    </button>{' '}
+                    <b>{one.count}</b>
                   </li>
                 ))}
               </ul>
@@ -71,7 +100,7 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
                   is missing for {missing.name}: {missing.why}.
                 </>
               ) : (
-                'Press an empty place to see why a time is missing there.'
+                'Press an empty place, a reason or J to see why a time is missing.'
               )}
             </p>
           </div>
@@ -81,16 +110,36 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
   );
 }
 
+interface Missing {
+  name: string;
+  at: string;
+  why: string;
+  kind: string;
+}
+
+/** How a reason is drawn where nothing else stands. */
+function whyClass(kind: string): string {
+  return kind === 'not working'
+    ? 'off'
+    : kind === 'too soon'
+      ? 'soon'
+      : kind.startsWith('another visit')
+        ? 'taken'
+        : 'other';
+}
+
 function Day({
   day,
   step,
   length,
+  missing,
   onMissing,
 }: {
   day: Trial['days'][number];
   step: number;
   length: number;
-  onMissing: (missing: { name: string; at: string; why: string }) => void;
+  missing: Missing | null;
+  onMissing: (missing: Missing) => void;
 }) {
   const at = (iso: string) => {
     const time = DateTime.fromISO(iso, { setZone: true });
@@ -118,9 +167,35 @@ function Day({
                 />
               ))}
               {lane.missing.map((one) => (
+                <i
+                  key={one.at}
+                  className={`why ${whyClass(one.kind)}`}
+                  style={{ left: `${at(one.at)}%`, width: `${(step / 600) * 100}%` }}
+                  aria-hidden
+                />
+              ))}
+              {lane.visits.map((one) => (
+                <span
+                  key={one.from}
+                  className="try-visit"
+                  style={{ left: `${at(one.from)}%`, width: `${at(one.to) - at(one.from)}%` }}
+                >
+                  {one.label}
+                </span>
+              ))}
+              {lane.visits.map((one) => (
+                <i
+                  key={one.to}
+                  className="try-clear"
+                  style={{ left: `${at(one.to)}%`, width: `${(one.clear / 600) * 100}%` }}
+                  aria-hidden
+                />
+              ))}
+              {lane.missing.map((one) => (
                 <button
                   key={one.at}
                   type="button"
+                  className={missing?.at === one.at && missing.name === lane.staff.name ? 'told' : undefined}
                   tabIndex={-1}
                   aria-label={`${lane.staff.name}, ${clockTime(one.at)}: ${one.why}`}
                   title={`${clockTime(one.at)}: ${one.why}`}
