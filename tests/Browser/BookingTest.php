@@ -52,6 +52,23 @@ final class BookingTest extends BrowserTestCase
         $this->assertAccessible('a visit in the diary');
     }
 
+    public function testWhoeverFindsAGroupFullWaitsForAPlaceOnAPhone(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->begin('Ottilie Brandreth', 'ottilie.brandreth@example.com', 'evening');
+        $wait = $this->findWith('.full-note button', 'Wait for a place');
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$wait]);
+        $wait->click();
+        $this->see('You are the first who waits.');
+        $this->assertAccessible('waiting for a place');
+        // Loaded again, and gone back to, one still waits.
+        $this->driver->navigate()->refresh();
+        $this->see('You are the first who waits.');
+        $this->findWith('button', 'Wait no longer')->click();
+        $this->findWith('.full-note button', 'Wait for a place');
+        $this->resize($this->driver, 1280, 800);
+    }
+
     public function testAVisitIsPlacedFromAPlanInTwoKeysAndUndone(): void
     {
         $this->signIn();
@@ -132,9 +149,9 @@ final class BookingTest extends BrowserTestCase
         self::assertSame([201 => 1, 409 => 199], $codes);
     }
 
-    private function begin(string $name, string $email): void
+    private function begin(string $name, string $email, string $page = 'visit'): void
     {
-        $this->go('/book/visit');
+        $this->go("/book/$page");
         $this->find('#q-name')->sendKeys($name);
         $this->find('#q-email')->sendKeys($email);
         $this->find('#q-place')->sendKeys('3 Mill Row, Marrowby');

@@ -43,7 +43,7 @@ export function Waits({
         </p>
       )}
       <p className="visit-acts">
-        <Button variant="outlined" disabled={busy} onClick={onLeave}>
+        <Button variant="outlined" size="large" disabled={busy} onClick={onLeave}>
           Wait no longer, choose another time
         </Button>
       </p>

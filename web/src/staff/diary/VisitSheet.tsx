@@ -7,6 +7,7 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { clockTime, longDay } from '../../shared/words';
 import { Allowed } from '../shell/Allowed';
 import { Journal } from '../shell/Journal';
+import { RecordFiles } from '../shell/RecordFiles';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { useAppointment, useKeepDiary, type Diary, type Visit } from './queries';
@@ -116,6 +117,7 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
           </div>
         ))}
       </dl>
+      <RecordFiles project={visit.project?.id} client={visit.client?.id} />
       <WaitingFor visit={visit} />
       <p className="visit-buttons">
         {begun && stands && (

@@ -6,6 +6,7 @@ import { Mark } from '../../shared/Mark';
 import { Empty } from '../../shared/Notice';
 import { clockTime } from '../../shared/words';
 import { queryKeys } from '../queryKeys';
+import { RecordFiles } from '../shell/RecordFiles';
 import { useToast } from '../shell/Toast';
 import { useMarkVisit, type Today } from './queries';
 
@@ -44,11 +45,6 @@ function Next({ id, today }: { id: string; today: Today }) {
   const visit = useQuery({
     queryKey: queryKeys.appointment(id),
     queryFn: () => need(api.GET('/api/appointments/{id}', { params: { path: { id } } })),
-  });
-  const files = useQuery({
-    queryKey: queryKeys.filesOf('project', visit.data?.project?.id ?? ''),
-    queryFn: () => need(api.GET('/api/files', { params: { query: { project: visit.data?.project?.id ?? '' } } })),
-    enabled: visit.data?.project != null,
   });
   const mark = useMarkVisit();
   const toast = useToast();
@@ -102,20 +98,7 @@ function Next({ id, today }: { id: string; today: Today }) {
           </dl>
         </details>
       )}
-      {(files.data?.items.length ?? 0) > 0 && (
-        <details>
-          <summary>{files.data?.items.length} files</summary>
-          <ul>
-            {files.data?.items.map((file) => (
-              <li key={file.id}>
-                <a href={`/api/files/${file.id}`} target="_blank" rel="noreferrer">
-                  {file.name}
-                </a>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <RecordFiles project={one.project?.id} client={one.client?.id} />
     </article>
   );
 }

@@ -1,0 +1,30 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, need } from '../../shared/api';
+import { count } from '../../shared/numbers';
+import { queryKeys } from '../queryKeys';
+
+/** Files of a project, or of a client where there is none, behind one line: nothing where there are none. */
+export function RecordFiles({ project, client }: { project: string | undefined; client: string | undefined }) {
+  const [of, id] = project ? (['project', project] as const) : (['client', client ?? ''] as const);
+  const files = useQuery({
+    queryKey: queryKeys.filesOf(of, id),
+    queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
+    enabled: id !== '',
+  });
+  const items = files.data?.items ?? [];
+  if (items.length === 0) return null;
+  return (
+    <details>
+      <summary>{count(items.length, 'file')}</summary>
+      <ul>
+        {items.map((file) => (
+          <li key={file.id}>
+            <a href={`/api/files/${file.id}`} target="_blank" rel="noreferrer">
+              {file.name}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
