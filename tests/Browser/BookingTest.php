@@ -44,8 +44,13 @@ final class BookingTest extends BrowserTestCase
 
         $this->resize($this->driver, 1280, 800);
         $this->signIn();
-        $this->go('/clients?q=vantry');
-        // Booked is on file: at once, whatever the worker does.
+        // Booked is on file at once; where the worker was at it in the same moment, when it is done.
+        $this->until(function (): bool {
+            $this->go('/clients?q=vantry');
+            $this->find('.row-table, .empty');
+
+            return str_contains($this->find('main, body')->getText(), 'Ambrose Vantry');
+        }, 'the booking is on file');
         $this->findWith('.row-table a', 'Ambrose Vantry')->click();
         $this->find('.line-top a[href^="/diary/"]')->click();
         $this->findWith('.visit-sheet h3', 'Ambrose Vantry');
