@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { count } from '../../shared/numbers';
 import { clockTime, longDay } from '../../shared/words';
-import { percent } from '../shell/ruler';
+import { percent, stretch } from '../shell/ruler';
 import { LaneHours } from './LaneHours';
 import { VisitBlock, type Moved } from './VisitBlock';
 import type { Diary, Visit } from './queries';
@@ -106,15 +106,13 @@ function FoldedDay({
         {day.closed && day.closed !== 'closed' && <span className="closed-words">Closed all day, {day.closed}</span>}
         {visits.map((visit) => {
           const lane = lanes.findIndex((one) => one.id === visit.staff.id);
-          const left = percent(minuteOf(visit.startsAt));
           return (
             <i
               key={visit.id}
               className={`bar ${visit.state}`}
               title={`${visit.staff.initials} ${visit.title}, ${visit.who}, ${clockTime(visit.startsAt)}`}
               style={{
-                left: `${left}%`,
-                width: `${percent(minuteOf(visit.endsAt)) - left}%`,
+                ...stretch(minuteOf(visit.startsAt), minuteOf(visit.endsAt)),
                 top: 4 + 12 * Math.max(lane, 0),
               }}
             />

@@ -3,7 +3,7 @@ import Tooltip from '@mui/material/Tooltip';
 import { useRef, useState, type PointerEvent } from 'react';
 import { MarkShape } from '../../shared/Mark';
 import { clockTime } from '../../shared/words';
-import { percent } from '../shell/ruler';
+import { beside, stretch } from '../shell/ruler';
 import type { Visit } from './queries';
 import { minuteOf } from './weeks';
 
@@ -44,8 +44,6 @@ export function VisitBlock({ visit, chosen, clash, onOpen, onMove, trackWidth, l
   const [drag, setDrag] = useState<{ from: number; to: number; lanes: number } | null>(null);
   const start = useRef<{ x: number; y: number; stretch: boolean } | null>(null);
   const now = drag ?? { from, to, lanes: 0 };
-  const left = percent(now.from);
-  const width = percent(now.to) - left;
 
   const down = (event: PointerEvent<HTMLElement>) => {
     if (!onMove || event.button !== 0 || event.pointerType === 'touch') return;
@@ -75,30 +73,16 @@ export function VisitBlock({ visit, chosen, clash, onOpen, onMove, trackWidth, l
   return (
     <>
       {visit.clearBefore > 0 && !drag && (
-        <i
-          className="kept-clear"
-          aria-hidden
-          style={{
-            left: `${percent(from - visit.clearBefore)}%`,
-            width: `${percent(from) - percent(from - visit.clearBefore)}%`,
-          }}
-        />
+        <i className="kept-clear" aria-hidden style={beside(from - visit.clearBefore, from)} />
       )}
       {visit.clearAfter > 0 && !drag && (
-        <i
-          className="kept-clear"
-          aria-hidden
-          style={{ left: `${percent(to)}%`, width: `${percent(to + visit.clearAfter) - percent(to)}%` }}
-        />
+        <i className="kept-clear" aria-hidden style={beside(to, to + visit.clearAfter)} />
       )}
       {visit.roadBefore > 0 && !drag && (
         <i
           className="road"
           aria-hidden
-          style={{
-            left: `${percent(from - visit.roadBefore - visit.clearBefore)}%`,
-            width: `${percent(visit.roadBefore) - percent(0)}%`,
-          }}
+          style={beside(from - visit.roadBefore - visit.clearBefore, from - visit.clearBefore)}
         >
           <span>{visit.roadBefore}</span>
         </i>
@@ -106,7 +90,7 @@ export function VisitBlock({ visit, chosen, clash, onOpen, onMove, trackWidth, l
       <Tooltip describeChild title={visitName(visit)} enterDelay={400}>
         <ButtonBase
           className={`diary-visit ${visit.state} ${visit.now} ${chosen ? 'chosen' : ''} ${clash ? 'clash' : ''} ${drag ? 'dragged' : ''}`}
-          style={{ left: `${left}%`, width: `${width}%`, transform: `translateY(${now.lanes * laneHeight}px)` }}
+          style={{ ...stretch(now.from, now.to), transform: `translateY(${now.lanes * laneHeight}px)` }}
           onPointerDown={down}
           onPointerMove={moving}
           onPointerUp={up}

@@ -8,7 +8,7 @@ import { count } from '../../shared/numbers';
 import { clockTime, longDay, moment } from '../../shared/words';
 import { Allowed } from './Allowed';
 import { useDay, useServerNow, type Day } from './day';
-import { lanes, percent, shares } from './ruler';
+import { lanes, percent, shares, stretch } from './ruler';
 import './ruler.css';
 import { useWidth } from './useWidth';
 
@@ -75,9 +75,8 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
       )}
       <ul aria-label="Visits today">
         {placed.map((block, i) => {
-          const left = percent(block.from);
-          const share = percent(block.to) - left;
-          const px = (share / 100) * width;
+          const place = stretch(block.from, block.to);
+          const px = (Number.parseFloat(place.width) / 100) * width;
           const state = {
             done: 'done',
             'under-way': 'under way',
@@ -91,7 +90,7 @@ function Track({ day, now }: { day: Day; now: DateTime }) {
               <Tooltip title={name}>
                 <ButtonBase
                   className={`visit ${block.state}`}
-                  style={{ left: `${left}%`, width: `${share}%`, top: block.lane === 0 ? 17 : 35 }}
+                  style={{ ...place, top: block.lane === 0 ? 17 : 35 }}
                   tabIndex={i === 0 ? 0 : -1}
                   data-stop
                   aria-label={name}

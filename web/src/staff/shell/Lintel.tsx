@@ -15,7 +15,11 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
   const { user } = useSignedIn();
   const words = areas.flatMap(({ word }) => word ?? []);
   const { data: day } = useDay();
-  const narrow = useMediaQuery('(max-width: 519px)', { noSsr: true });
+  // As many words as fit, the rest behind “More”: a text twice as large is a window half as wide.
+  const narrowest = useMediaQuery('(max-width: 519px)', { noSsr: true });
+  const narrower = useMediaQuery('(max-width: 699px)', { noSsr: true });
+  const narrow = useMediaQuery('(max-width: 899px)', { noSsr: true });
+  const fits = narrowest ? 2 : narrower ? 5 : narrow ? 7 : words.length;
   const signOut = useSignOut();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const navigate = useNavigate();
@@ -28,7 +32,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
         <span>Telamon</span>
       </NavLink>
       <nav aria-label="Screens">
-        {(narrow ? words.slice(0, 2) : words).map(({ to, label }, i) => (
+        {words.slice(0, fits).map(({ to, label }, i) => (
           <NavLink key={to} to={to}>
             {label}
             {numbered && (
@@ -45,7 +49,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
             )}
           </NavLink>
         ))}
-        {narrow && <MoreWords words={words.slice(2)} />}
+        {fits < words.length && <MoreWords words={words.slice(fits)} />}
       </nav>
       <FindField />
       <ButtonBase

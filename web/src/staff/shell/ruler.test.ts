@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lanes, percent, shares } from './ruler';
+import { beside, lanes, percent, shares, stretch } from './ruler';
 
 describe('the day ruler', () => {
   it('runs from seven to nineteen', () => {
@@ -42,5 +42,25 @@ describe('the day ruler', () => {
         { from: 540, to: 570 },
       ]).map((one) => one.lane),
     ).toEqual([0, 0]);
+  });
+});
+
+describe('a stretch of the day', () => {
+  it('stands at its true place', () => {
+    expect(stretch(13 * 60, 14 * 60 + 30)).toEqual({ left: '50%', width: '12.5%' });
+  });
+  it('is not lost, nor drawn over what stands beside the ruler, where it lies outside its hours', () => {
+    for (const [from, to] of [
+      [3, 4],
+      [6, 8],
+      [18, 22],
+      [20, 21],
+    ] as const) {
+      const { left, width } = stretch(from * 60, to * 60);
+      expect(Number.parseFloat(left)).toBeGreaterThanOrEqual(0);
+      expect(Number.parseFloat(width)).toBeGreaterThanOrEqual(1.5);
+      expect(Number.parseFloat(left) + Number.parseFloat(width)).toBeLessThanOrEqual(100);
+    }
+    expect(beside(3 * 60, 4 * 60)).toEqual({ left: '0%', width: '0%' });
   });
 });

@@ -6,6 +6,22 @@ export function percent(minute: number): number {
   return ((minute - first) / span) * 100;
 }
 
+/** The least share of a block that can still be seen and pressed. */
+const least = 1.5;
+
+/** Where a stretch of the day stands: what lies before or after the ruler’s hours stands at its end, and is not lost. */
+export function stretch(from: number, to: number): { left: string; width: string } {
+  const [begin, end] = [percent(from), percent(to)].map((at) => Math.min(100, Math.max(0, at))) as [number, number];
+  const left = Math.min(begin, 100 - least);
+  return { left: `${left}%`, width: `${Math.max(end - left, least)}%` };
+}
+
+/** The same for what only lies beside something: outside the ruler’s hours nothing of it is drawn. */
+export function beside(from: number, to: number): { left: string; width: string } {
+  const [begin, end] = [percent(from), percent(to)].map((at) => Math.min(100, Math.max(0, at))) as [number, number];
+  return { left: `${begin}%`, width: `${end - begin}%` };
+}
+
 /** Keeps what came before or after the ruler's hours at its ends. */
 export function shares(at: number): number {
   return Math.min(99.6, Math.max(0.4, at));

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { MarkShape } from '../../shared/Mark';
 import { clockTime } from '../../shared/words';
-import { percent } from '../shell/ruler';
+import { percent, stretch } from '../shell/ruler';
 import type { Today } from './queries';
 import { minuteOf } from './day';
 
@@ -34,7 +34,6 @@ export function VisitLanes({ today }: { today: Today }) {
               <div className="today-track">
                 <i className="past" style={{ width: `${Math.max(0, percent(now))}%` }} aria-hidden />
                 {theirs.map((visit) => {
-                  const left = percent(minuteOf(visit.startsAt));
                   const words = `${visit.title}, ${visit.who}, ${visit.place}, ${clockTime(visit.startsAt)} to ${clockTime(visit.endsAt)}`;
                   return (
                     <Link
@@ -42,7 +41,7 @@ export function VisitLanes({ today }: { today: Today }) {
                       to={`/diary/${visit.id}`}
                       className={`today-visit ${visit.now}`}
                       title={words}
-                      style={{ left: `${left}%`, width: `${percent(minuteOf(visit.endsAt)) - left}%` }}
+                      style={stretch(minuteOf(visit.startsAt), minuteOf(visit.endsAt))}
                     >
                       <span>
                         {visit.now === 'done' && <MarkShape kind="done" />}
