@@ -18,7 +18,7 @@ final class Layers
     /** @var array<int, list<string>> folders of core/src, the lowest layer first */
     public const CORE = [
         1 => ['Text', 'Time', 'People', 'Day'],
-        2 => ['Reading', 'Slots', 'Booking'],
+        2 => ['Reading', 'Slots', 'Booking', 'Quotes'],
         3 => ['Condition'],
         4 => ['Form', 'Checklists'],
         5 => ['Answers'],
@@ -30,7 +30,7 @@ final class Layers
 
     /** @var array<int, list<string>> folders of src, the lowest layer first */
     public const APPLICATION = [
-        1 => ['Database', 'Time', 'Queue', 'StandIn', 'Refusal'],
+        1 => ['Database', 'Time', 'Queue', 'StandIn', 'Refusal', 'Console'],
         2 => ['Http'],
         3 => ['Record'],
         4 => ['Staff'],
@@ -44,7 +44,7 @@ final class Layers
         12 => ['Tables', 'Rules'],
         13 => ['Planning'],
         14 => ['RuleRuns'],
-        15 => ['Arrivals', 'Setup', 'Booking'],
+        15 => ['Arrivals', 'Setup', 'Booking', 'Quotes'],
         16 => ['Screens'],
         17 => ['Demo', 'Running'],
     ];
