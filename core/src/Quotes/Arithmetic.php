@@ -49,12 +49,17 @@ final class Arithmetic
             [$net, $tax] = [$net->plus($taxable), $tax->plus($due)];
         }
         $total = $net->plus($tax);
-        $deposit = $sums->deposit->of($total, $places);
+        $isAsked = null !== $sums->deposit->percent || null !== $sums->deposit->amount;
+        $deposit = $isAsked ? BigDecimal::min($sums->deposit->of($total, $places), $total) : $zero;
 
-        return new Totals($lines, $vat, $net, $tax, $total, $deposit->isGreaterThan($total) && !(null === $sums->deposit->percent && null === $sums->deposit->amount) ? $total : $deposit, Shares::of($total, $sums->instalments), $allowances, $charges);
+        return new Totals($lines, $vat, $net, $tax, $total, $deposit, Shares::of($total, $sums->instalments), $allowances, $charges);
     }
 
-    /** @return array{BigDecimal, BigDecimal} what is taxable, and the tax */
+    /**
+     * @param int<0, max> $places
+     *
+     * @return array{BigDecimal, BigDecimal} what is taxable, and the tax
+     */
     private function taxed(BigDecimal $sum, Vat $vat, bool $gross, int $places): array
     {
         if (!$gross) {

@@ -18,7 +18,7 @@ final readonly class Currency
     /** Metals, funds and tests: no money that one is asked for. */
     private const NONE = ['XAG', 'XAU', 'XBA', 'XBB', 'XBC', 'XBD', 'XDR', 'XPD', 'XPT', 'XSU', 'XTS', 'XUA', 'XXX'];
 
-    /** @param int $places after the point */
+    /** @param int<0, max> $places after the point */
     private function __construct(public string $code, public int $places)
     {
     }

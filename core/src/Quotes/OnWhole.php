@@ -15,7 +15,12 @@ final readonly class OnWhole
     {
     }
 
-    /** @param BigDecimal $base of which the percent is; rounded once, half up */
+    /**
+     * Rounded once, half up.
+     *
+     * @param BigDecimal $base of which the percent is
+     * @param int<0, max> $places
+     */
     public function of(BigDecimal $base, int $places): BigDecimal
     {
         $sum = $this->amount ?? BigDecimal::zero();

@@ -20,7 +20,11 @@ final readonly class PricedLine
     {
     }
 
-    /** Quantity × price less the discounts, rounded once, half up (EN 16931, BT-131; PEPPOL-EN16931-R120). */
+    /**
+     * Quantity × price less the discounts, rounded once, half up (EN 16931, BT-131; PEPPOL-EN16931-R120).
+     *
+     * @param int<0, max> $places
+     */
     public function net(int $places): BigDecimal
     {
         $full = $this->quantity->multipliedBy($this->price);

@@ -12,7 +12,8 @@ final readonly class Sums
     /**
      * @param bool $gross whether prices are with VAT
      * @param list<PricedLine> $lines
-     * @param list<array{OnWhole, Vat}> $allowances, $charges each with the category that it belongs to
+     * @param list<array{OnWhole, Vat}> $allowances each with the category that it belongs to
+     * @param list<array{OnWhole, Vat}> $charges the same
      * @param OnWhole $deposit of the total with tax
      * @param list<BigDecimal> $instalments percents of the total with tax that add up to 100; none for no instalments
      */

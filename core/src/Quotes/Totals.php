@@ -16,7 +16,8 @@ final readonly class Totals
      * @param BigDecimal $tax sum of the tax (BT-110, BR-CO-14)
      * @param BigDecimal $total both (BT-112, BR-CO-15)
      * @param list<BigDecimal> $instalments that add up to the total
-     * @param list<BigDecimal> $allowances, $charges what each comes to
+     * @param list<BigDecimal> $allowances what each comes to
+     * @param list<BigDecimal> $charges the same
      */
     public function __construct(public array $lines, public array $vat, public BigDecimal $net, public BigDecimal $tax, public BigDecimal $total, public BigDecimal $deposit, public array $instalments, public array $allowances, public array $charges)
     {
