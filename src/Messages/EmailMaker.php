@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
 use Twig\Environment;
@@ -11,7 +12,8 @@ use Twig\Environment;
 /** Makes the mail that a message becomes: plain text and the same as a page. */
 final readonly class EmailMaker
 {
-    public function __construct(private Environment $twig)
+    /** @param iterable<EnclosesPapers> $papers */
+    public function __construct(private Environment $twig, #[AutowireIterator('telamon.encloses_papers')] private iterable $papers)
     {
     }
 
@@ -29,6 +31,12 @@ final readonly class EmailMaker
             // RFC 6047: the method stands in the type too.
             $method = 1 === preg_match('/^METHOD:(\w+)/m', $message->calendar, $m) ? $m[1] : 'PUBLISH';
             $email->attach($message->calendar, 'visit.ics', "text/calendar; method=$method; charset=utf-8");
+        }
+        foreach ('' === $message->paper ? [] : $this->papers as $papers) {
+            $paper = $papers->paper($message->paper);
+            if (null !== $paper) {
+                $email->attach($paper['bytes'], $paper['name'], $paper['type']);
+            }
         }
         $email->getHeaders()->addIdHeader('Message-ID', "{$message->id}@$domain");
         // Says to mail programs that no person wrote this (RFC 3834).

@@ -55,6 +55,14 @@ class Message implements TakenBack
     #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $calendar = '';
 
+    /**
+     * Id of a file that goes with it; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 36, options: ['default' => ''])]
+    public string $paper = '';
+
     public function __construct(
         #[ORM\Column(length: 20)]
         public readonly string $kind,
@@ -100,6 +108,12 @@ class Message implements TakenBack
     public function enclose(string $calendar): void
     {
         $this->calendar = $calendar;
+    }
+
+    /** @param string $attachment id of the file */
+    public function encloseFile(string $attachment): void
+    {
+        $this->paper = $attachment;
     }
 
     public function sendAgain(): void

@@ -18,6 +18,9 @@ class MessageTemplate implements PartOf
     /** What texts about an appointment may name. */
     private const VISIT = ['first_name', 'visit', 'when', 'when_here', 'place', 'with', 'says', 'price', 'link', 'until', 'coordinator'];
 
+    /** What texts about a quote may name. */
+    private const QUOTE = ['first_name', 'client', 'quote', 'project', 'total', 'deposit', 'valid_until', 'link', 'lead'];
+
     /** What each text may name; all may name the business and its phone. */
     private const FIELDS = [
         'confirmation' => ['first_name', 'service', 'service_words', 'reference', 'lead', 'ready_by', 'coordinator'],
@@ -32,6 +35,10 @@ class MessageTemplate implements PartOf
         'reminder' => self::VISIT,
         'on-the-way' => self::VISIT,
         'missed' => self::VISIT,
+        'quote' => self::QUOTE,
+        'quote-nudge' => self::QUOTE,
+        'quote-accepted' => [...self::QUOTE, 'deposit_due'],
+        'quote-answered' => [...self::QUOTE, 'what', 'words'],
         'choose-time' => ['first_name', 'visit', 'link', 'coordinator'],
         'wish' => ['first_name', 'client', 'visit', 'when', 'words', 'phone', 'link'],
         'notice' => ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'],

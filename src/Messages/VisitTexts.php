@@ -12,7 +12,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 
-/** The texts about appointments that every installation begins with, and may change. One that was set up before gets them with the update. */
+/** The texts about appointments, and those about quotes, that every installation begins with, and may change. One that was set up before gets them with the update. */
 final readonly class VisitTexts
 {
     public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
@@ -27,7 +27,7 @@ final readonly class VisitTexts
         if ([] === $there || [] === $missing) {
             return;
         }
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added the texts about appointments', null, $this->clock->now()), function () use ($missing): void {
+        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added the texts of new areas', null, $this->clock->now()), function () use ($missing): void {
             foreach ($missing as $text) {
                 $this->em->persist($text);
             }
@@ -52,6 +52,7 @@ final readonly class VisitTexts
             new MessageTemplate('missed', 'A visit was missed', 'We missed you: {{visit}}, {{when}}', "Hello {{first_name}},\n\nwe did not find you on {{when}}.{{#link}}\n\nChoose another time: {{link}}{{/link}}$end"),
             new MessageTemplate('choose-time', 'Choose a time', '{{visit}}: choose a time that suits you', "Hello {{first_name}},\n\nplease choose a time that suits you. It takes a minute, and you need not tell us again who you are:\n\n{{link}}$end"),
             new MessageTemplate('wish', 'Somebody wants to change a visit', '{{client}} wants to change {{visit}}, {{when}}', "Hello {{first_name}},\n\n{{client}} can no longer change {{visit}} on {{when}}, and writes:\n\n{{words}}\n{{#phone}}\nRing: {{phone}}\n{{/phone}}{{#link}}\n{{link}}\n{{/link}}"),
+            ...QuoteTexts::all(),
         ];
     }
 }

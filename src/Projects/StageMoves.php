@@ -86,6 +86,16 @@ final readonly class StageMoves
         });
     }
 
+    /** Moves it as part of what else happens: to a stage that is there, while it is open. Call it inside a change. */
+    public function within(Project $project, string $stage): void
+    {
+        if (StageEnd::Open === $project->outcome && $project->stage !== $stage && \in_array($stage, $this->business->stages(), true)) {
+            $before = $project->stage;
+            $project->moveTo($stage, $this->business->stageEnd($stage), $this->clock->now());
+            $this->events->dispatch(new StageChanged($project, $before));
+        }
+    }
+
     private function moveOn(Project $project, string $before, ?string $to): void
     {
         if (null !== $to && $to !== $before) {

@@ -13,6 +13,8 @@ use Telamon\Diary\AppointmentEvent;
 use Telamon\Diary\AppointmentHappened;
 use Telamon\Planning\PlanAccepted;
 use Telamon\Projects\StageChanged;
+use Telamon\Quotes\QuoteEvent;
+use Telamon\Quotes\QuoteHappened;
 use Telamon\Submissions\Submission;
 use Telamon\Tasks\TaskFinished;
 
@@ -60,6 +62,20 @@ final readonly class RuleListener
         };
         $submission = null === $appointment->submissionId ? null : $this->em->find(Submission::class, $appointment->submissionId);
         $event->touch(...$this->rules->happened($trigger, $appointment->project, $client, [$appointment->type->name ?? $appointment->title], ['@visit' => $appointment->title], of: $submission));
+    }
+
+    #[AsEventListener]
+    public function quote(QuoteHappened $event): void
+    {
+        $quote = $event->quote;
+        $trigger = match ($event->what) {
+            QuoteEvent::Opened => new Triggers\QuoteOpened(),
+            QuoteEvent::Accepted => new Triggers\QuoteAccepted(),
+            QuoteEvent::Declined => new Triggers\QuoteDeclined(),
+            QuoteEvent::Expired => new Triggers\QuoteExpired(),
+        };
+        $submission = null === $quote->submissionId ? null : $this->em->find(Submission::class, $quote->submissionId);
+        $event->touch(...$this->rules->happened($trigger, $quote->project, $quote->client, [$quote->number], ['@quote' => $quote->number], of: $submission));
     }
 
     #[AsEventListener]

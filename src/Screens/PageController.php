@@ -15,7 +15,7 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'inquiry', 'clients', 'projects', 'messages', 'diary', 'today', 'forms', 'rules', 'setup', 'account', 'sign-in', 'new-password'];
+    private const STAFF_WORDS = ['', 'arrivals', 'inquiry', 'clients', 'projects', 'messages', 'diary', 'quotes', 'today', 'forms', 'rules', 'setup', 'account', 'sign-in', 'new-password'];
 
     public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms, private BookingPages $bookings)
     {
@@ -47,6 +47,12 @@ final readonly class PageController
 
     #[Route('/visit/{token}', methods: ['GET'], priority: -5)]
     public function visit(string $token): Response
+    {
+        return $this->page('src/client/main.tsx', 200);
+    }
+
+    #[Route('/quote/{token}', methods: ['GET'], priority: -5)]
+    public function quote(string $token): Response
     {
         return $this->page('src/client/main.tsx', 200);
     }

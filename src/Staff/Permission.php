@@ -13,6 +13,7 @@ enum Permission: string
     case SeeAll = 'records.see-all';
     case Decide = 'arrivals.decide';
     case KeepDiary = 'diary.keep';
+    case Quote = 'quotes.keep';
     case Message = 'messages.see';
     case Merge = 'clients.merge';
     case Import = 'clients.import';

@@ -4,27 +4,21 @@ declare(strict_types=1);
 
 namespace Telamon\Submissions;
 
-use Dompdf\Dompdf;
-use Dompdf\Options;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
 use Telamon\Files\Attachment;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\SmallPicture;
-use Twig\Environment;
 
 /** A submission as received, as a PDF file with its photographs and signature. */
 final readonly class SubmissionPdf
 {
     public function __construct(
-        private Environment $twig,
+        private PdfMaker $pdf,
         private AttachmentShelf $shelf,
         private SmallPicture $pictures,
         private Profile $business,
-        #[Autowire('%kernel.cache_dir%')]
-        private string $cacheFolder,
     ) {
     }
 
@@ -35,7 +29,8 @@ final readonly class SubmissionPdf
         foreach ($this->shelf->of($submission->id) as $attachment) {
             $files[$attachment->questionKey][] = $attachment;
         }
-        $html = $this->twig->render('submission.html.twig', [
+
+        return $this->pdf->make('submission.html.twig', [
             'number' => $submission->number,
             'name' => $submission->name,
             'form' => $submission->formVersion->definition()->title,
@@ -46,12 +41,6 @@ final readonly class SubmissionPdf
             'campaign' => $submission->origin->campaign,
             'answers' => $this->answers($submission, $files),
         ]);
-        // Nothing is fetched: pictures come along as data, and no file outside is read.
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$this->cacheFolder, ...PdfText::folders()], 'tempDir' => $this->cacheFolder, 'fontDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
-        $pdf->loadHtml($html, 'UTF-8');
-        $pdf->render();
-
-        return (string) $pdf->output();
     }
 
     /**

@@ -41,12 +41,13 @@ final class Layers
         9 => ['Projects'],
         10 => ['Tasks', 'Files', 'Messages', 'Diary', 'Importing'],
         11 => ['Matching', 'Submissions'],
-        12 => ['Tables', 'Rules'],
-        13 => ['Planning'],
-        14 => ['RuleRuns'],
-        15 => ['Arrivals', 'Setup', 'Booking', 'Quotes'],
-        16 => ['Screens'],
-        17 => ['Demo', 'Running'],
+        12 => ['Quotes'],
+        13 => ['Tables', 'Rules'],
+        14 => ['Planning'],
+        15 => ['RuleRuns'],
+        16 => ['Arrivals', 'Setup', 'Booking'],
+        17 => ['Screens'],
+        18 => ['Demo', 'Running'],
     ];
 
     /** @return iterable<string, Rule> */

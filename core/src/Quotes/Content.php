@@ -87,6 +87,7 @@ final readonly class Content
     public function totals(Currency $currency, bool $gross): Totals
     {
         $figure = static fn (?string $text): ?BigDecimal => null === $text ? null : BigDecimal::of($text);
+
         return (new Arithmetic())->of(new Sums(
             $currency, $gross,
             array_map(fn (QuoteLine $line): PricedLine => $line->priced($this->counts($line) && null !== $line->price), $this->lines),
@@ -109,7 +110,7 @@ final readonly class Content
         }
         foreach ($this->lines as $i => $line) {
             if (null === $line->price) {
-                $missing[] = ['path' => "lines.$i.price", 'words' => "Line ".($i + 1).', '.$line->name.', has no price.'];
+                $missing[] = ['path' => "lines.$i.price", 'words' => 'Line '.($i + 1).', '.$line->name.', has no price.'];
             }
             // BR-S-5: a standard rate is above nothing; BR-Z-5, BR-E-5 and the others: their rate is nothing.
             if ('S' === $line->vat->category && $line->vat->percent->isZero()) {

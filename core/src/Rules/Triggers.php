@@ -6,6 +6,10 @@ namespace Telamon\Core\Rules;
 
 use Telamon\Core\Rules\Triggers\Accepted;
 use Telamon\Core\Rules\Triggers\ClientChanged;
+use Telamon\Core\Rules\Triggers\QuoteAccepted;
+use Telamon\Core\Rules\Triggers\QuoteDeclined;
+use Telamon\Core\Rules\Triggers\QuoteExpired;
+use Telamon\Core\Rules\Triggers\QuoteOpened;
 use Telamon\Core\Rules\Triggers\Received;
 use Telamon\Core\Rules\Triggers\StageChanged;
 use Telamon\Core\Rules\Triggers\TaskDone;
@@ -20,7 +24,7 @@ use Telamon\Core\Rules\Triggers\VisitMoved;
 final class Triggers
 {
     /** @var list<class-string<Trigger>> in the order that the editor offers them */
-    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class];
+    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class, QuoteOpened::class, QuoteAccepted::class, QuoteDeclined::class, QuoteExpired::class];
 
     /** @return list<Trigger> */
     public static function all(): array

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Business\Profile;
+use Telamon\Core\Quotes\Content;
+use Telamon\Core\Quotes\Currency;
+use Telamon\Core\Quotes\InvalidContent;
+use Telamon\Core\Quotes\Totals;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Projects\StageMoves;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
+
+/** What a client does with a quote by its link: open it, choose, ask, decline, accept and sign. */
+final readonly class QuoteAnswers
+{
+    private const MOST_QUESTIONS = 20;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /** It is known that the client has opened it: once in an hour, however often it is loaded again. */
+    public function opened(Quote $quote): void
+    {
+        if (!$quote->state->isOpen() || (null !== $quote->openedAt && $quote->openedAt > $this->clock->now()->modify('-1 hour'))) {
+            return;
+        }
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} opened {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote): void {
+            $this->em->refresh($quote);
+            if ($quote->state->isOpen()) {
+                $first = QuoteState::Sent === $quote->state;
+                $quote->beOpened($this->clock->now());
+                if ($first) {
+                    $this->happened($quote, QuoteEvent::Opened);
+                }
+            }
+        });
+    }
+
+    /**
+     * What it comes to with other choices. Nothing is kept.
+     *
+     * @param list<string> $ticked keys of the lines that are chosen
+     *
+     * @throws Refusal
+     */
+    public function with(Quote $quote, array $ticked): Totals
+    {
+        return $this->chosen($quote, $ticked)->totals(Currency::of($quote->currency), $quote->gross);
+    }
+
+    /** @throws Refusal */
+    public function ask(Quote $quote, string $words): void
+    {
+        if ('' === trim($words)) {
+            throw new InvalidInput('words', 'Write what you would like to know.');
+        }
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} asked about {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $words): void {
+            $this->em->refresh($quote);
+            $last = $quote->questions[\count($quote->questions) - 1] ?? null;
+            if (($last['words'] ?? '') === trim($words)) {
+                return;
+            }
+            if (\count($quote->questions) >= self::MOST_QUESTIONS) {
+                throw new QuoteOver('That is many questions. Ring us: it is quicker.');
+            }
+            $quote->ask(trim($words), $this->clock->now());
+            $this->mails->toLead($quote, 'has a question', trim($words));
+            $this->task($quote, "Answer the question about {$quote->shown()}");
+        });
+    }
+
+    /** @throws Refusal */
+    public function decline(Quote $quote, string $reason): void
+    {
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} declined {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $reason): void {
+            $this->em->refresh($quote);
+            if (QuoteState::Declined === $quote->state) {
+                return;
+            }
+            $this->refuseOver($quote);
+            $quote->beAnswered(QuoteState::Declined, $this->clock->now(), mb_substr(trim($reason), 0, 500));
+            $this->mails->toLead($quote, 'is declined', trim($reason));
+            $this->happened($quote, QuoteEvent::Declined);
+        });
+    }
+
+    /**
+     * Accepts and signs. What is agreed is looked at again under the write lock: two at one time are one, and a total
+     * that is not the one on the page is refused.
+     *
+     * @param list<string> $ticked keys of the lines that are chosen
+     * @param string $total that stood on the page, decimal as text
+     * @param string $drawing PNG as a data address; empty where the name was typed
+     *
+     * @throws Refusal
+     */
+    public function accept(Quote $quote, array $ticked, string $total, string $name, string $drawing, string $address, string $agent): void
+    {
+        $name = trim($name);
+        if (mb_strlen($name) < 2) {
+            throw new InvalidInput('name', 'Write your full name.');
+        }
+        if ('' !== $drawing && !Drawing::isSignature($drawing)) {
+            throw new InvalidInput('drawing', 'Draw your signature, or clear it and type your name only. A dot is none.');
+        }
+        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $ticked, $total, $name, $drawing, $address, $agent): void {
+            $this->em->refresh($quote);
+            if (QuoteState::Accepted === $quote->state) {
+                throw new QuoteOver('It is accepted already. Thank you: there is nothing else to do.');
+            }
+            $this->refuseOver($quote);
+            $content = $this->chosen($quote, $ticked);
+            $totals = $content->totals(Currency::of($quote->currency), $quote->gross);
+            if ((string) $totals->total !== $total) {
+                throw new QuoteOver('The sum on your page is not that of the quote any more. Load the page again and look at it before you sign.');
+            }
+            $now = $this->clock->now();
+            $quote->say($content);
+            $document = json_encode(['quote' => $quote->shown(), 'business' => $this->business->business()->name, 'client' => $quote->client->name(), 'currency' => $quote->currency, 'prices' => $quote->gross ? 'gross' : 'net', 'content' => $content->toArray(), 'totals' => $totals->toArray(), 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+            $this->em->persist(new Signed($quote->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
+            $quote->beAnswered(QuoteState::Accepted, $now);
+            $this->em->flush();
+            $file = $this->files->keep($quote, "{$quote->number}-{$quote->revision}-signed.pdf");
+            $this->mails->toClient($quote, 'quote-accepted', ['deposit_due' => $totals->deposit->isZero() ? '' : 'yes'], $file);
+            $this->mails->toLead($quote, 'is accepted', '');
+            $stage = $this->setups->setup()->yesStage;
+            if (null !== $quote->project && '' !== $stage) {
+                $this->stages->within($quote->project, $stage);
+            }
+            if (!$totals->deposit->isZero()) {
+                $this->task($quote, 'See that the deposit of '.Money::shown((string) $totals->deposit, $quote->currency).' comes in');
+            }
+            $this->happened($quote, QuoteEvent::Accepted);
+        });
+    }
+
+    /** @throws Refusal where it cannot be answered (any more), with the way on */
+    public function refuseOver(Quote $quote): void
+    {
+        $over = $this->over($quote);
+        if ('' !== $over) {
+            throw new QuoteOver($over);
+        }
+    }
+
+    /** @return string why it cannot be answered (any more), in words for the client; empty where it can */
+    public function over(Quote $quote): string
+    {
+        $ran = $quote->state->isOpen() && $quote->validUntil->format('Y-m-d') < $this->setups->today();
+
+        return match (true) {
+            $ran, QuoteState::Expired === $quote->state => "It was good until {$quote->validUntil->format('j F Y')}. Ask us, and we send it again.",
+            QuoteState::Replaced === $quote->state => 'It is no longer good: there is another one, or we withdrew it. Look into your mail, or ask us.',
+            QuoteState::Declined === $quote->state => 'You said no to it. If that has changed, ask us and we send it again.',
+            QuoteState::Accepted === $quote->state => 'It is accepted. Thank you.',
+            QuoteState::Draft === $quote->state => 'It is not sent yet.',
+            default => '',
+        };
+    }
+
+    private function happened(Quote $quote, QuoteEvent $what): void
+    {
+        $this->em->flush();
+        $this->events->dispatch(new QuoteHappened($quote, $what));
+    }
+
+    /** @param list<string> $ticked */
+    private function chosen(Quote $quote, array $ticked): Content
+    {
+        try {
+            return $quote->content()->choosing($ticked);
+        } catch (InvalidContent $error) {
+            throw new InvalidInput($error->path, $error->getMessage());
+        }
+    }
+
+    /** Something to do for whoever leads, where there is a project. */
+    private function task(Quote $quote, string $name): void
+    {
+        if (null !== $quote->project) {
+            $this->em->persist(new Task($quote->project, $this->counts->last($quote->project) + 1, mb_substr($name, 0, 200), $quote->lead, $this->business->workingDays()->add(new \DateTimeImmutable($this->setups->today(), new \DateTimeZone('UTC')), 1), [], ''));
+        }
+    }
+}

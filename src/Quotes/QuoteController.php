@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Business\Profile;
+use Telamon\Core\Quotes\Currency;
+use Telamon\Database\Ids;
+use Telamon\Http\CsvFile;
+use Telamon\Http\IdempotencyKey;
+use Telamon\Http\JsonBody;
+use Telamon\Http\Problem;
+use Telamon\Record\Edit;
+use Telamon\Staff\Permission;
+use Telamon\Staff\Staff;
+
+/** Quotes: the list, one of them, its sums as it is typed, and sending it. */
+#[Route('/api/quotes')]
+#[IsGranted(Permission::Quote->value)]
+final readonly class QuoteController
+{
+    private const ID = '[0-9a-f-]{36}';
+
+    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private Setups $setups, private Profile $business)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(Request $request): Response
+    {
+        return new JsonResponse($this->list->show(new Edit($request->query->all())));
+    }
+
+    #[Route('', methods: ['POST'])]
+    public function draft(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return new JsonResponse($this->view->show($this->writing->draft(self::key($request), new Edit(JsonBody::read($request)), $staff)), 201);
+    }
+
+    #[Route('/export', methods: ['GET'], priority: 1)]
+    public function export(Request $request): Response
+    {
+        $items = $this->list->show(new Edit($request->query->all()))['items'];
+
+        return CsvFile::download('quotes.csv', (static function () use ($items): iterable {
+            yield ['number', 'client', 'project', 'state', 'total', 'currency', 'sent', 'valid until', 'lead'];
+            foreach (\is_array($items) ? $items : [] as $row) {
+                $text = static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '';
+                $label = static fn (mixed $ref): string => \is_array($ref) ? $text($ref['label'] ?? $ref['name'] ?? '') : '';
+                if (\is_array($row)) {
+                    yield [$text($row['number']), $label($row['client']), $label($row['project']), $text($row['state']), $text($row['total']), $text($row['currency']), substr($text($row['sentAt']), 0, 10), $text($row['validUntil']), $label($row['lead'])];
+                }
+            }
+        })());
+    }
+
+    #[Route('/total', methods: ['POST'], priority: 1)]
+    public function total(Request $request): Response
+    {
+        $body = JsonBody::read($request);
+        $content = $this->writing->content($body['content'] ?? []);
+        $currency = $this->business->business()->currency;
+
+        return new JsonResponse(['totals' => QuoteView::sums($content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing()]);
+    }
+
+    #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function show(string $id): Response
+    {
+        return new JsonResponse($this->view->show($this->quote($id)));
+    }
+
+    #[Route('/{id}', requirements: ['id' => self::ID], methods: ['PUT'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return $this->done($id, fn (Quote $quote) => $this->writing->edit($quote, new Edit(JsonBody::read($request)), $staff));
+    }
+
+    #[Route('/{id}/send', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function send(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return $this->done($id, fn (Quote $quote) => $this->sending->send($quote, new Edit(JsonBody::read($request)), $staff));
+    }
+
+    #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function withdraw(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return $this->done($id, fn (Quote $quote) => $this->sending->withdraw($quote, new Edit(JsonBody::read($request)), $staff));
+    }
+
+    #[Route('/{id}/revise', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function revise(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return new JsonResponse($this->view->show($this->writing->revise($this->quote($id), self::key($request), $staff)), 201);
+    }
+
+    #[Route('/{id}/compare/{other}', requirements: ['id' => self::ID, 'other' => self::ID], methods: ['GET'])]
+    public function compare(string $id, string $other): Response
+    {
+        return new JsonResponse(['differences' => $this->view->differences($this->quote($other), $this->quote($id))]);
+    }
+
+    #[Route('/{id}/pdf', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function pdf(string $id): Response
+    {
+        $quote = $this->quote($id);
+
+        return new Response($this->pdf->of($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}-{$quote->revision}.pdf\"", 'Cache-Control' => 'private, no-store']);
+    }
+
+    #[Route('/{id}/ubl', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function ubl(string $id): Response
+    {
+        $quote = $this->quote($id);
+
+        return new Response($this->ubl->of($quote), 200, ['Content-Type' => 'application/xml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$quote->number}-{$quote->revision}.xml\""]);
+    }
+
+    /** @param \Closure(Quote): mixed $do */
+    private function done(string $id, \Closure $do): Response
+    {
+        $quote = $this->quote($id);
+        $do($quote);
+
+        return new JsonResponse($this->view->show($quote));
+    }
+
+    private function quote(string $id): Quote
+    {
+        return $this->em->find(Quote::class, $id) ?? throw Problem::notFound('quote');
+    }
+
+    private static function key(Request $request): string
+    {
+        $key = IdempotencyKey::of($request);
+
+        return null === $key ? Ids::next() : Ids::named('quote', $key);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+/** How far a quote is. */
+enum QuoteState: string
+{
+    case Draft = 'draft';
+    case Sent = 'sent';
+    case Opened = 'opened';
+    case Accepted = 'accepted';
+    case Declined = 'declined';
+    case Expired = 'expired';
+    case Replaced = 'replaced';
+
+    /** Whether the client can still answer. */
+    public function isOpen(): bool
+    {
+        return self::Sent === $this || self::Opened === $this;
+    }
+}

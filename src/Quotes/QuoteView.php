@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Business\Profile;
+use Telamon\Core\Quotes\Currency;
+use Telamon\Core\Quotes\QuoteLine;
+use Telamon\Core\Quotes\Totals;
+use Telamon\Record\RecordRef;
+use Telamon\Submissions\Submission;
+
+/** Shows quotes: to the office as Quote, to the client as PublicQuote in the contract. */
+final readonly class QuoteView
+{
+    public function __construct(private EntityManagerInterface $em, private QuoteLinks $links, private QuoteMails $mails, private QuoteAnswers $answers, private Setups $setups, private Profile $business)
+    {
+    }
+
+    /** @return array<string, mixed> as QuoteRow in the contract */
+    public function row(Quote $quote): array
+    {
+        $at = fn (?\DateTimeImmutable $at): ?string => $at?->setTimezone($this->business->zone())->format(\DATE_RFC3339);
+        $today = $this->setups->today();
+        $ran = $quote->state->isOpen() && $quote->validUntil->format('Y-m-d') < $today;
+
+        return [
+            'id' => $quote->id, 'number' => $quote->shown(), 'revision' => $quote->revision, 'state' => $ran ? 'expired' : $quote->state->value, 'client' => RecordRef::of($quote->client), 'project' => RecordRef::maybe($quote->project),
+            'total' => $quote->total, 'currency' => $quote->currency, 'toPrice' => $quote->toPrice, 'asked' => [] !== $quote->questions && $quote->state->isOpen(), 'lead' => ['id' => $quote->lead->id, 'name' => $quote->lead->name, 'initials' => $quote->lead->initials],
+            'madeAt' => $at($quote->madeAt), 'sentAt' => $at($quote->sentAt), 'openedAt' => $at($quote->openedAt), 'openedTimes' => $quote->openedTimes, 'answeredAt' => $at($quote->answeredAt), 'validUntil' => $quote->validUntil->format('Y-m-d'),
+            'daysLeft' => (int) (new \DateTimeImmutable($today))->diff(new \DateTimeImmutable($quote->validUntil->format('Y-m-d')))->format('%r%a'),
+        ];
+    }
+
+    /** @return array<string, mixed> as Quote in the contract */
+    public function show(Quote $quote): array
+    {
+        $submission = null === $quote->submissionId ? null : $this->em->find(Submission::class, $quote->submissionId);
+        $signed = $this->em->find(Signed::class, $quote->id);
+        $revisions = $this->em->getRepository(Quote::class)->findBy(['number' => $quote->number], ['revision' => 'ASC']);
+
+        return $this->row($quote) + [
+            'version' => $quote->version, 'gross' => $quote->gross, 'content' => $quote->content()->toArray(), 'totals' => self::totals($quote, $quote->totals()), 'missing' => $quote->content()->missing(), 'email' => $this->mails->address($quote),
+            'submission' => RecordRef::maybe($submission), 'readyBy' => $quote->project?->readyBy?->format('Y-m-d'), 'reason' => $quote->reason, 'questions' => $quote->questions,
+            'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'sha256' => $signed->sha256, 'drawn' => '' !== $signed->drawing],
+            'revisions' => array_map(static fn (Quote $one): array => ['id' => $one->id, 'number' => $one->shown(), 'state' => $one->state->value, 'total' => $one->total], $revisions),
+            'token' => null === $quote->sentAt ? null : $this->links->token($quote),
+        ];
+    }
+
+    /**
+     * What differs between two revisions, in words.
+     *
+     * @return list<string>
+     */
+    public function differences(Quote $before, Quote $after): array
+    {
+        $lines = static fn (Quote $quote): array => array_column(array_map(static fn (QuoteLine $line): array => ['key' => $line->key, 'words' => "{$line->name}, {$line->quantity} × ".($line->price ?? 'to price')], $quote->content()->lines), 'words', 'key');
+        [$old, $new] = [$lines($before), $lines($after)];
+        $told = [];
+        foreach ($new as $key => $words) {
+            if (!isset($old[$key])) {
+                $told[] = "New: $words";
+            } elseif ($old[$key] !== $words) {
+                $told[] = "Changed: $words (before: {$old[$key]})";
+            }
+        }
+        foreach (array_diff_key($old, $new) as $words) {
+            $told[] = "Gone: $words";
+        }
+        if ($before->total !== $after->total) {
+            $told[] = 'Total: '.Money::shown($after->total, $after->currency).' (before: '.Money::shown($before->total, $before->currency).')';
+        }
+
+        return $told;
+    }
+
+    /** @return array<string, mixed> as PublicQuote in the contract */
+    public function forClient(Quote $quote): array
+    {
+        $content = $quote->content();
+        $totals = $quote->totals();
+        $before = $quote->revision > 1 ? $this->em->getRepository(Quote::class)->findOneBy(['number' => $quote->number, 'revision' => $quote->revision - 1]) : null;
+        $signed = $this->em->find(Signed::class, $quote->id);
+        $lines = [];
+        foreach ($content->lines as $i => $line) {
+            $lines[] = [
+                'key' => $line->key, 'name' => $line->name, 'text' => $line->text, 'group' => $line->group, 'quantity' => $line->quantity, 'unit' => \Telamon\Core\Quotes\Units::words($line->unit, $line->quantity), 'net' => (string) $totals->lines[$i],
+                'choice' => $line->optional || '' !== $line->instead || $content->hasAlternative($line->key), 'optional' => $line->optional, 'place' => '' === $line->instead ? ($content->hasAlternative($line->key) ? $line->key : '') : $line->instead, 'ticked' => $content->counts($line),
+            ];
+        }
+
+        return [
+            'number' => $quote->shown(), 'client' => $quote->client->name(), 'first' => $quote->client->givenName, 'title' => $quote->asset->description ?? $quote->project->title ?? '', 'sent' => $quote->issuedOn?->format('Y-m-d'), 'validUntil' => $quote->validUntil->format('Y-m-d'),
+            'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
+            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($quote))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
+            'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
+        ];
+    }
+
+    /** @return array<string, mixed> as QuoteTotals in the contract */
+    public static function totals(Quote $quote, Totals $totals): array
+    {
+        return self::sums($totals, $quote->currency);
+    }
+
+    /** @return array<string, mixed> as QuoteTotals in the contract */
+    public static function sums(Totals $totals, string $currency): array
+    {
+        $sums = $totals->toArray();
+
+        return ['lines' => array_map(static fn (\Brick\Math\BigDecimal $net): string => (string) $net, $totals->lines), 'allowances' => array_map(strval(...), $totals->allowances), 'charges' => array_map(strval(...), $totals->charges), 'totalText' => Money::shown((string) $totals->total, Currency::of($currency)->code)] + $sums;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** What was signed, kept exactly, and how: it is written once and never changed. */
+#[ORM\Entity]
+#[ORM\Table(name: 'quote_signed')]
+class Signed
+{
+    /**
+     * @param string $document what was agreed, as JSON: the bytes of which the digest is
+     * @param string $sha256 of them (FIPS 180-4), hexadecimal
+     * @param string $drawing PNG as a data address; empty where the name was typed
+     */
+    public function __construct(
+        #[ORM\Id, ORM\Column(length: 36)]
+        public readonly string $quoteId,
+        #[ORM\Column(type: 'text')]
+        public readonly string $document,
+        #[ORM\Column(length: 64)]
+        public readonly string $sha256,
+        #[ORM\Column(length: 200)]
+        public readonly string $name,
+        #[ORM\Column(type: 'text')]
+        public readonly string $drawing,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $at,
+        #[ORM\Column(length: 45)]
+        public readonly string $address,
+        #[ORM\Column(length: 300)]
+        public readonly string $agent,
+    ) {
+    }
+}

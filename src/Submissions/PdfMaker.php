@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Submissions;
+
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Twig\Environment;
+
+/** Makes A4 pages of a template. Nothing is fetched: pictures come along as data, and no file outside is read. */
+final readonly class PdfMaker
+{
+    public function __construct(private Environment $twig, #[Autowire('%kernel.cache_dir%')] private string $cacheFolder)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $values
+     * @param string $foot stands at the foot of every page, with “Page 1 of 2”; empty for no foot
+     *
+     * @return string the bytes of the file
+     */
+    public function make(string $template, array $values, string $foot = ''): string
+    {
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$this->cacheFolder, ...PdfText::folders()], 'tempDir' => $this->cacheFolder, 'fontDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
+        $pdf->loadHtml($this->twig->render($template, $values), 'UTF-8');
+        $pdf->render();
+        if ('' !== $foot) {
+            $font = $pdf->getFontMetrics()->getFont('DejaVu Sans') ?? 'Helvetica';
+            $pdf->getCanvas()->page_text(45, 812, $foot, $font, 7, [0.33, 0.35, 0.35]);
+            $pdf->getCanvas()->page_text(500, 812, 'Page {PAGE_NUM} of {PAGE_COUNT}', $font, 7, [0.33, 0.35, 0.35]);
+        }
+
+        return (string) $pdf->output();
+    }
+}

@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Quotes;
+
+use Symfony\Component\Process\Process;
+use Telamon\Quotes\QuoteSweep;
+use Telamon\Tests\Support\Answer;
+use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
+
+/** From an inquiry to a signed yes: lines from the answers, pricing, sending, choosing, asking, accepting. */
+final class QuoteStoryTest extends AppTestCase
+{
+    use AsksRows;
+
+    private string $project = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+        foreach ([['first-visit', 'First visit', '65.00', 'E48', '13.5'], ['string', 'Bass string, made and fitted', '48.00', 'C62', '13.5'], ['second', 'Second tuning after six weeks', '85.00', 'C62', '13.5'], ['meter', 'Humidity meter', '38.00', 'C62', '23']] as [$code, $name, $price, $unit, $rate]) {
+            $this->post('/api/prices', ['item' => ['code' => $code, 'name' => $name, 'price' => $price, 'unit' => $unit, 'vat' => ['category' => 'S', 'rate' => $rate], 'group' => 'second' === $code ? 'Add if you like' : 'The work']])->ok(201);
+        }
+        $this->call('PUT', '/api/prices/setup', $this->usual())->ok();
+        $this->inquire(['service' => 'repair', 'place' => '7 Weir Cottages, Marrowby. Three steps up.'])->ok(201);
+        $this->work();
+        $this->accept($this->lastSubmission())->ok();
+        $this->work();
+        $this->project = $this->id('SELECT id FROM project');
+    }
+
+    public function testAnInquiryBecomesAPricedSignedYes(): void
+    {
+        $quote = $this->draft()->ok(201);
+        self::assertSame(['First visit', 'Second tuning after six weeks', '7 Weir Cottages, Marrowby. Three steps up.'], $quote->column('content.lines', 'name'));
+        self::assertSame(['service: Repair', 'service: Repair'], \array_slice($quote->column('content.lines', 'from'), 0, 2));
+        self::assertStringContainsString('Three steps up', $quote->text('content.lines.2.from'));
+        self::assertSame(['lines.2.price'], $quote->column('missing', 'path'));
+        self::assertSame('Quote', $this->db()->fetchOne('SELECT stage FROM project'), 'a new quote starts at its own stage');
+        $send = fn (Answer $quote): Answer => $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $quote->number('version')]);
+        self::assertStringContainsString('has no price', $send($quote)->ok(422)->body);
+        $quote = $this->priced($quote)->ok();
+        self::assertSame('155.00', $quote->text('totals.net'));
+        $quote = $send($quote)->ok();
+        self::assertSame('sent', $quote->text('state'));
+        $this->clock->sleep(60);
+        $this->work();
+        $mail = $this->db()->fetchAssociative("SELECT text, paper FROM message WHERE template = 'quote' AND state = 'sent'");
+        self::assertIsArray($mail);
+        self::assertIsString($mail['text']);
+        self::assertStringContainsString('€175.93 with VAT', $mail['text']);
+        self::assertNotSame('', $mail['paper'], 'the PDF goes with it');
+
+        $t = $quote->text('token');
+        $this->post("/api/public/quotes/$t/opened")->ok(204);
+        self::assertSame('opened', $this->get('/api/quotes/'.$quote->text('id'))->ok()->text('state'));
+        $page = $this->get("/api/public/quotes/$t")->ok();
+        self::assertSame([false, true, false], $page->column('quote.lines', 'choice'));
+        $total = $this->post("/api/public/quotes/$t/total", ['ticked' => ['l2']])->ok()->text('total');
+        self::assertSame('272.40', $total, '155 and 85 at 13.5 %');
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => ''])->ok(422);
+        self::assertArrayHasKey('drawing', $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => 'Orla Fennick', 'drawing' => self::picture(1)])->ok(422)->violations());
+        $signed = $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => 'Orla Fennick', 'drawing' => self::picture(80)])->ok();
+        self::assertSame('accepted', $signed->text('quote.state'));
+        $again = $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
+        self::assertStringContainsString('accepted already', $again->body);
+
+        $this->work();
+        $this->signIn();
+        $quote = $this->get('/api/quotes/'.$quote->text('id'))->ok();
+        self::assertSame(['Orla Fennick', '272.40'], [$quote->text('signed.name'), $quote->text('total')]);
+        $row = $this->db()->fetchAssociative('SELECT document, sha256, address FROM quote_signed');
+        self::assertIsArray($row);
+        self::assertIsString($row['document']);
+        self::assertSame(hash('sha256', $row['document']), $row['sha256'], 'what was signed is kept exactly');
+        self::assertSame('Workshop', $this->db()->fetchOne('SELECT stage FROM project'), 'its yes moves the work along');
+        self::assertContains('See that the deposit of €54.48 comes in', $this->db()->fetchFirstColumn('SELECT name FROM task'));
+        $files = $this->get("/api/files?project={$this->project}")->ok()->column('items', 'name');
+        self::assertContains('Q-0001-1-signed.pdf', $files);
+        $text = (new Process(['pdftotext', '-layout', '-', '-'], input: $this->get('/api/quotes/'.$quote->text('id').'/pdf')->ok()->body))->mustRun()->getOutput();
+        $words = (string) preg_replace('/\s+/', ' ', $text);
+        foreach (['Marrowby Piano Workshop', 'Q-0001', 'First visit', 'Total', '€272.40', 'What was signed, and how', 'Orla Fennick', substr((string) $row['sha256'], 0, 16), 'Page 1 of 2'] as $said) {
+            self::assertStringContainsString($said, $words);
+        }
+        $mail = $this->db()->fetchAssociative("SELECT text, paper FROM message WHERE template = 'quote-accepted'");
+        self::assertIsArray($mail);
+        self::assertIsString($mail['text']);
+        self::assertStringContainsString('deposit of €54.48', $mail['text']);
+    }
+
+    public function testAQuestionBecomesSomethingToDoAndADeclineIsKept(): void
+    {
+        $t = $this->sent();
+        $this->post("/api/public/quotes/$t/question", ['words' => ' '])->ok(422);
+        foreach ([1, 2] as $twice) {
+            $this->post("/api/public/quotes/$t/question", ['words' => 'Is the van in it?'])->ok();
+        }
+        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM task WHERE name LIKE 'Answer the question%'"), 'pressed twice is one');
+        self::assertSame(['Answer the question'], array_column($this->get('/api/quotes')->ok()->column('items', 'next'), 'words'));
+        $this->post("/api/public/quotes/$t/decline", ['reason' => 'Too much at once'])->ok();
+        $this->post("/api/public/quotes/$t/decline", ['reason' => 'Again'])->ok();
+        self::assertSame('Too much at once', $this->db()->fetchOne('SELECT reason FROM quote'));
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
+    }
+
+    public function testAnotherRevisionReplacesTheOneThatIsOutAndSaysWhatChanged(): void
+    {
+        $t = $this->sent();
+        $id = $this->id('SELECT id FROM quote');
+        $this->call('PUT', "/api/quotes/$id", ['version' => $this->get("/api/quotes/$id")->ok()->number('version'), 'validUntil' => '2027-01-01'])->ok(409);
+        $next = $this->post("/api/quotes/$id/revise")->ok(201);
+        self::assertSame('Q-0001/2', $next->text('number'));
+        $this->post("/api/quotes/$id/revise")->ok(409);
+        $content = $next->map('content');
+        self::assertIsArray($content['lines']);
+        self::assertIsArray($content['lines'][0]);
+        $content['lines'][0]['price'] = '60.00';
+        $next = $this->call('PUT', '/api/quotes/'.$next->text('id'), ['version' => $next->number('version'), 'content' => $content])->ok();
+        self::assertSame('sent', $this->get("/api/quotes/$id")->ok()->text('state'), 'what the client has is good until the next is sent');
+        $next = $this->post('/api/quotes/'.$next->text('id').'/send', ['version' => $next->number('version')])->ok();
+        self::assertStringContainsString('no longer good', $this->get("/api/public/quotes/$t")->ok()->text('quote.over'));
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
+        $shown = $this->get('/api/public/quotes/'.$next->text('token'))->ok()->at('quote.changed');
+        self::assertSame(['Changed: First visit, 1 × 60.00 (before: First visit, 1 × 65.00)', 'Total: €170.25 (before: €175.93)'], $shown);
+        self::assertSame($shown, $this->get('/api/quotes/'.$next->text('id')."/compare/$id")->ok()->at('differences'));
+    }
+
+    public function testItIsRemindedOfOnceAndRunsOut(): void
+    {
+        $t = $this->sent();
+        $this->clock->modify('2026-12-05 10:00:00');
+        $this->sweep();
+        self::assertSame(0, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-nudge'"));
+        $this->clock->modify('2026-12-07 10:00:00');
+        $this->sweep();
+        $this->sweep();
+        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-nudge'"));
+        $this->clock->modify('2026-12-10 10:00:00');
+        self::assertStringContainsString('good until 9 December 2026', $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409)->body, 'before the worker comes, too');
+        $this->work();
+        $this->sweep();
+        self::assertSame('expired', $this->db()->fetchOne('SELECT state FROM quote'));
+    }
+
+    public function testRulesWaitForWhatHappensToAQuote(): void
+    {
+        $this->post('/api/rules', ['name' => 'Yes', 'when' => 'quote-accepted', 'then' => [['kind' => 'task', 'name' => 'Order the strings', 'doer' => 'lead', 'days' => 1]], 'enabled' => true, 'why' => ''])->ok(201);
+        $t = $this->sent();
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok();
+        self::assertContains('Order the strings', $this->db()->fetchFirstColumn('SELECT name FROM task'));
+    }
+
+    public function testTheSameSendingTwiceIsOneQuoteAndOneUndoTakesItBack(): void
+    {
+        $post = fn (): Answer => $this->call('POST', '/api/quotes', ['project' => $this->project], ['HTTP_IDEMPOTENCY_KEY' => 'q1']);
+        self::assertSame($post()->ok(201)->text('id'), $post()->ok(201)->text('id'));
+        self::assertSame(1, $this->countRows('quote'));
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('replaced', $this->db()->fetchOne('SELECT state FROM quote'));
+        self::assertSame([], $this->get('/api/quotes')->ok()->rows('items'));
+    }
+
+    public function testTheQuotationIsUblInTheOrderOfItsSchema(): void
+    {
+        $this->sent();
+        $xml = new \DOMDocument();
+        self::assertTrue($xml->loadXML($this->get('/api/quotes/'.$this->id('SELECT id FROM quote').'/ubl')->ok()->body));
+        $root = $xml->documentElement;
+        self::assertNotNull($root);
+        self::assertSame(['urn:oasis:names:specification:ubl:schema:xsd:Quotation-2', 'Quotation'], [$root->namespaceURI, $root->localName]);
+        // UBL-Quotation-2.1.xsd, elements in their sequence; those that a quotation has to have: ID, IssueDate, SellerSupplierParty, QuotationLine.
+        $names = [];
+        foreach ($root->childNodes as $node) {
+            if ($node instanceof \DOMElement) {
+                $names[] = $node->localName;
+            }
+        }
+        self::assertSame(['UBLVersionID', 'ID', 'IssueDate', 'PricingCurrencyCode', 'ValidityPeriod', 'SellerSupplierParty', 'BuyerCustomerParty', 'TaxTotal', 'QuotedMonetaryTotal', 'QuotationLine', 'QuotationLine'], $names, 'the option that is not chosen is none of its lines');
+        $xpath = new \DOMXPath($xml);
+        self::assertSame(['155.00', '175.93', 'E48'], array_map(static fn (string $path): string => (string) $xpath->evaluate("string(//*[local-name()='$path'])"), ['TaxExclusiveAmount', 'PayableAmount', 'Quantity/@unitCode']) === ['155.00', '175.93', ''] ? ['155.00', '175.93', (string) $xpath->evaluate("string(//*[local-name()='Quantity']/@unitCode)")] : []);
+    }
+
+    public function testThePriceListIsReadFromAFileOrRefusedWhole(): void
+    {
+        $csv = "code;name;price;rate;unit\r\nstring;Bass string;50,00;13.5;C62\r\nfelt;Felt;12;23;C62\r\n";
+        $tried = $this->post('/api/prices/import', ['csv' => $csv, 'dry' => true])->ok();
+        self::assertSame([1, 1, []], [$tried->number('added'), $tried->number('changed'), $tried->at('wrong')]);
+        self::assertSame('48.00', $this->db()->fetchOne("SELECT price FROM price_item WHERE code = 'string'"), 'tried only');
+        $this->post('/api/prices/import', ['csv' => $csv, 'dry' => false])->ok();
+        self::assertSame('50.00', $this->db()->fetchOne("SELECT price FROM price_item WHERE code = 'string'"));
+        $twice = "code,name,price,rate\nfelt,Felt,1,23\nfelt,Felt,2,23\nbad code!,x,much,23\n";
+        $told = $this->post('/api/prices/import', ['csv' => $twice, 'dry' => true])->ok();
+        self::assertSame(['Line 3: The code felt stands twice.', 'Line 4: A code has letters, figures, dots and hyphens.'], $told->at('wrong'));
+        self::assertStringContainsString('Nothing was read in', $this->post('/api/prices/import', ['csv' => $twice, 'dry' => false])->ok(422)->body);
+        self::assertArrayHasKey('item.code', $this->post('/api/prices', ['item' => ['code' => 'felt', 'name' => 'x', 'vat' => ['category' => 'S', 'rate' => '23']]])->ok(422)->violations());
+        self::assertStringContainsString('felt,Felt,', $this->get('/api/prices/export')->ok()->body);
+        self::assertArrayHasKey('rows.0.code', $this->call('PUT', '/api/prices/setup', ['rows' => [['service' => 'repair', 'code' => 'none', 'question' => '', 'answer' => '', 'count' => '', 'quantity' => '1', 'optional' => false]], 'version' => 1] + $this->usual())->ok(422)->violations());
+    }
+
+    public function testTwoPeopleChangeOneDraftAndFieldStaffSeeNone(): void
+    {
+        $quote = $this->draft()->ok(201);
+        $edit = ['version' => $quote->number('version'), 'validUntil' => '2026-12-24'];
+        $this->call('PUT', '/api/quotes/'.$quote->text('id'), $edit)->ok();
+        $this->call('PUT', '/api/quotes/'.$quote->text('id'), $edit)->ok(409);
+        $this->signIn('teo@marrowby.example');
+        $this->get('/api/quotes')->ok(403);
+        $this->get('/api/quotes/'.$quote->text('id'))->ok(403);
+    }
+
+    /** @return array<string, mixed> */
+    private function usual(): array
+    {
+        $row = static fn (array $with): array => $with + ['service' => '', 'question' => '', 'answer' => '', 'code' => '', 'count' => '', 'quantity' => '1', 'optional' => false];
+
+        return ['gross' => false, 'vat' => ['category' => 'S', 'rate' => '13.5'], 'validDays' => 14, 'nudgeDays' => 3, 'deposit' => '20', 'terms' => 'We ask before any further work.', 'draftStage' => 'Quote', 'yesStage' => 'Workshop', 'rows' => [$row(['service' => 'repair', 'code' => 'first-visit']), $row(['service' => 'repair', 'code' => 'second', 'optional' => true]), $row(['question' => 'place', 'answer' => 'steps'])]];
+    }
+
+    private function draft(): Answer
+    {
+        return $this->post('/api/quotes', ['project' => $this->project]);
+    }
+
+    private function priced(Answer $quote): Answer
+    {
+        $content = $quote->map('content');
+        self::assertIsArray($content['lines']);
+        self::assertIsArray($content['lines'][2]);
+        $content['lines'][2] = ['name' => 'Carry the action away and back', 'price' => '90.00'] + $content['lines'][2];
+
+        return $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $quote->number('version'), 'content' => $content]);
+    }
+
+    private function sent(): string
+    {
+        $quote = $this->priced($this->draft()->ok(201))->ok();
+
+        return $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $quote->number('version')])->ok()->text('token');
+    }
+
+    private function sweep(): void
+    {
+        $sweep = self::getContainer()->get(QuoteSweep::class);
+        self::assertInstanceOf(QuoteSweep::class, $sweep);
+        $sweep->sweep();
+    }
+
+    /** @param int $length of a stroke */
+    private static function picture(int $length): string
+    {
+        $image = imagecreatetruecolor(200, 80) ?: throw new \LogicException('no picture');
+        imagesavealpha($image, true);
+        imagefill($image, 0, 0, (int) imagecolorallocatealpha($image, 255, 255, 255, 127));
+        imagesetthickness($image, 6);
+        imageline($image, 20, 40, 20 + $length, 44, (int) imagecolorallocate($image, 20, 40, 50));
+        ob_start();
+        imagepng($image);
+
+        return 'data:image/png;base64,'.base64_encode((string) ob_get_clean());
+    }
+}
