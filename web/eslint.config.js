@@ -15,6 +15,7 @@ const layers = [
   [
     'staff/arrivals',
     'staff/today',
+    'staff/quotes',
     'staff/diary',
     'staff/clients',
     'staff/projects',

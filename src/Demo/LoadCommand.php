@@ -37,6 +37,7 @@ final class LoadCommand extends Command
         private readonly DemoRules $rules,
         private readonly DemoHistory $history,
         private readonly DemoArrivals $arrivals,
+        private readonly DemoQuotes $quotes,
         private readonly DemoTimeline $timeline,
         private readonly Changes $changes,
         private readonly Profile $profile,
@@ -83,6 +84,7 @@ final class LoadCommand extends Command
             $this->timeline->runUntil($now);
             $this->extras->twice($now->modify('-1 day'));
             $this->history->appointments($today, $now);
+            $this->quotes->load($now);
         });
         (new Filesystem())->remove($drafts);
         $output->writeln(\sprintf('Loaded %d clients and %d submissions.', $this->em->getRepository(Client::class)->count(), $this->em->getRepository(Submission::class)->count()));

@@ -233,7 +233,7 @@ final readonly class PriceList
         }
     }
 
-    /** @return list<array{code: string, name: string, text: string, unit: string, price: string, category: string, rate: string, group: string, effort: string}> */
+    /** @return list<array<'code'|'name'|'text'|'unit'|'price'|'category'|'rate'|'group'|'effort', string>> */
     private function rows(string $csv): array
     {
         $csv = str_starts_with($csv, "\u{FEFF}") ? substr($csv, 3) : $csv;
@@ -254,7 +254,7 @@ final readonly class PriceList
             $row = [];
             foreach (self::HEADS as $head) {
                 $at = array_search($head, $heads, true);
-                $row[$head] = false === $at ? '' : trim((string) ($cells[$at] ?? ''));
+                $row[$head] = false === $at ? '' : trim($cells[$at] ?? '');
             }
             $rows[] = $row;
         }

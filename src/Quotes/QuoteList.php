@@ -43,7 +43,7 @@ final readonly class QuoteList
         usort($found, fn (Quote $a, Quote $b): int => [$this->next($a)['due'] ?? '9999', $a->number] <=> [$this->next($b)['due'] ?? '9999', $b->number]);
         $rows = array_map(fn (Quote $quote): array => $this->view->row($quote) + ['chance' => self::told($bands[self::band($quote->total)]), 'next' => $this->next($quote)], $found);
 
-        return ['items' => $rows, 'sums' => self::sums($rows), 'bands' => array_map(static fn (int $i): array => ['from' => self::BANDS[$i], 'to' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]), array_keys(self::BANDS)), 'more' => self::MOST === \count($found)];
+        return ['items' => $rows, 'sums' => self::sums($rows), 'bands' => array_map(static fn (int $i): array => ['least' => self::BANDS[$i], 'most' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]), array_keys(self::BANDS)), 'more' => self::MOST === \count($found)];
     }
 
     /** @return array{words: string, due: string|null, who: string} what is to be done next with it */

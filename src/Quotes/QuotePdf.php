@@ -35,7 +35,7 @@ final readonly class QuotePdf
             'lines' => $sheet->lines(), 'sums' => $sheet->sums(), 'payments' => $sheet->payments(),
             'signed' => null === $signed ? null : [
                 'name' => $signed->name, 'drawing' => $signed->drawing, 'at' => $signed->at->setTimezone($this->business->zone())->format('l j F Y, H:i:s T').' ('.$signed->at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z').')',
-                'address' => $signed->address, 'agent' => $signed->agent, 'email' => $this->mails->address($quote), 'opened' => "{$quote->openedTimes} times", 'total' => Money::shown($quote->total, $quote->currency), 'digest' => str_split($signed->sha256, 16),
+                'address' => $signed->address, 'agent' => $signed->agent, 'email' => $this->mails->address($quote), 'opened' => 1 === $quote->openedTimes ? 'once' : "{$quote->openedTimes} times", 'total' => Money::shown($quote->total, $quote->currency), 'digest' => str_split($signed->sha256, 16),
             ],
         ], "{$business->name}, {$quote->shown()}");
     }

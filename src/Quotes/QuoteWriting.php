@@ -59,11 +59,15 @@ final readonly class QuoteWriting
         return $this->changes->carryOut($change, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));
     }
 
-    /** Call it inside a change. */
-    public function made(string $id, Client $client, ?Project $project, ?string $submission, Content $content, Staff $by): Quote
+    /**
+     * Call it inside a change. Whoever leads is told, unless it is them who write it.
+     *
+     * @param Staff|null $by null where a plan does it
+     */
+    public function made(string $id, Client $client, ?Project $project, ?string $submission, Content $content, ?Staff $by): Quote
     {
         $setup = $this->setups->setup();
-        $quote = new Quote($this->counter->next('Q'), 1, $client, $project, $submission, $project->lead ?? $by, $this->business->business()->currency, $setup->gross, $content, self::day($this->setups->today())->modify("+{$setup->validDays} days"), $this->clock->now(), $id);
+        $quote = new Quote($this->counter->next('Q'), 1, $client, $project, $submission, $project->lead ?? $by ?? throw new \LogicException('somebody leads it'), $this->business->business()->currency, $setup->gross, $content, self::day($this->setups->today())->modify("+{$setup->validDays} days"), $this->clock->now(), $id);
         $this->em->persist($quote);
         if (null !== $project && '' !== $setup->draftStage) {
             $this->stages->within($project, $setup->draftStage);

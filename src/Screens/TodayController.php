@@ -15,6 +15,7 @@ use Telamon\Access\Viewer;
 use Telamon\Arrivals\TodaysArrivals;
 use Telamon\Booking\DiaryView;
 use Telamon\Business\Profile;
+use Telamon\Quotes\WaitingQuotes;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 use Telamon\Tasks\Task;
@@ -26,7 +27,7 @@ final readonly class TodayController
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private TodaysArrivals $arrivals, private DiaryView $diary, private TaskView $tasks, private Profile $business, private Viewer $viewer, private DayStandsOut $standsOut, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private TodaysArrivals $arrivals, private DiaryView $diary, private TaskView $tasks, private Profile $business, private Viewer $viewer, private DayStandsOut $standsOut, private WaitingQuotes $quotes, private ClockInterface $clock)
     {
     }
 
@@ -53,6 +54,7 @@ final readonly class TodayController
             'visits' => $this->diary->show($day, $day, $seesAll ? null : $staff)['appointments'],
             'tasks' => $this->tasks->rows(\array_slice($due, 0, self::MOST)),
             'moreTasks' => \count($due) > self::MOST,
+            'quotes' => $this->viewer->may(Permission::Quote) ? $this->quotes->show() : ['items' => [], 'count' => 0, 'sum' => ''],
             'arrivals' => $came,
         ]);
     }

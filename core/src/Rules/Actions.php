@@ -18,6 +18,7 @@ use Telamon\Core\Rules\Actions\TellSomebody;
 use Telamon\Core\Rules\Actions\UseChecklist;
 use Telamon\Core\Rules\Actions\WriteField;
 use Telamon\Core\Rules\Actions\WriteNote;
+use Telamon\Core\Rules\Actions\WriteQuote;
 
 /** All that rules may do. */
 final class Actions
@@ -25,7 +26,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */

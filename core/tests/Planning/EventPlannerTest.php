@@ -70,7 +70,7 @@ final class EventPlannerTest extends TestCase
     {
         $given = [
             'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
-            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'], 'hold' => ['visit' => 'tuning'],
+            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'], 'hold' => ['visit' => 'tuning'], 'quote' => [],
         ];
         $done = [];
         foreach (Actions::ALL as $action) {
@@ -82,7 +82,7 @@ final class EventPlannerTest extends TestCase
             $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (1 === preg_match('/is about a project, and none comes of this|nobody would look at it first/', self::told($plan)[0]) ? 'said' : 'lost');
         }
         self::assertSame([
-            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said',
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said', 'quote' => 'said',
         ], $done);
     }
 

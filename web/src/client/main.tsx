@@ -9,11 +9,20 @@ import { FormApp } from './FormApp';
 
 // Whoever fills a form in does not wait for what shows times.
 const BookApp = lazy(async () => ({ default: (await import('./booking/BookApp')).BookApp }));
+const QuoteApp = lazy(async () => ({ default: (await import('./quote/QuoteApp')).QuoteApp }));
 const VisitApp = lazy(async () => ({ default: (await import('./booking/VisitApp')).VisitApp }));
 
 const [, kind, name = ''] = window.location.pathname.split('/').map(decodeURIComponent);
 show(
   <Suspense fallback={<ComingRows rows={5} />}>
-    {kind === 'visit' ? <VisitApp token={name} /> : kind === 'book' ? <BookApp slug={name} /> : <FormApp slug={name} />}
+    {kind === 'visit' ? (
+      <VisitApp token={name} />
+    ) : kind === 'quote' ? (
+      <QuoteApp token={name} />
+    ) : kind === 'book' ? (
+      <BookApp slug={name} />
+    ) : (
+      <FormApp slug={name} />
+    )}
   </Suspense>,
 );

@@ -7,6 +7,7 @@ import { forms } from './forms/area';
 import { inquiry } from './inquiry/area';
 import { messages } from './messages/area';
 import { projects } from './projects/area';
+import { quotes } from './quotes/area';
 import { rules } from './rules/area';
 import { setup } from './setup/area';
 import { today } from './today/area';
@@ -19,6 +20,7 @@ export const areas: Area[] = [
   inquiry,
   clients,
   projects,
+  quotes,
   diary,
   files,
   messages,

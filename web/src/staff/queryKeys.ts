@@ -46,5 +46,10 @@ export const queryKeys = {
   appointment: (id: string) => ['appointments', 'one', id],
   appointmentsOf: (of: string, id: string) => ['appointments', 'of', of, id],
   todaySheet: ['today-sheet'],
+  quotes: ['quotes', 'list'],
+  quotesOf: (of: string, id: string) => ['quotes', 'of', of, id],
+  quote: (id: string) => ['quotes', 'one', id],
+  quoteTotals: (content: object, gross: boolean) => ['quotes', 'totals', content, gross],
+  prices: ['prices'],
   find: (q: string) => ['find', q],
 } as const;

@@ -10,6 +10,7 @@ import { useToast } from '../shell/Toast';
 import { ArrivalsChart } from './ArrivalsChart';
 import { MyDay } from './MyDay';
 import { DayPrint } from './DayPrint';
+import { QuotesWaiting } from './QuotesWaiting';
 import { StandsOut } from './StandsOut';
 import { TasksDue } from './TasksDue';
 import { useFinish, useTodaySheet } from './queries';
@@ -122,6 +123,12 @@ export function TodayScreen() {
         },
         ...(decides
           ? [
+              {
+                name: 'Quotes',
+                tally: data.quotes.count || undefined,
+                width: '304px',
+                content: <QuotesWaiting quotes={data.quotes} />,
+              },
               {
                 name: 'What came',
                 width: '1fr',

@@ -1,0 +1,290 @@
+import Button from '@mui/material/Button';
+import { DateTime } from 'luxon';
+import { useEffect, useState } from 'react';
+import { ProblemError } from '../../shared/api';
+import { Mark } from '../../shared/Mark';
+import { ComingRows, Trouble } from '../../shared/Notice';
+import { Branded } from '../Branded';
+import { QuoteLines } from './QuoteLines';
+import { SignPad } from './SignPad';
+import { sayOpened, useQuote, useQuoteActs, useSums, type Page } from './queries';
+import './quote.css';
+
+/** A quote for the client, by the link in their mail: read it, choose, ask, say no, or accept and sign. */
+export function QuoteApp({ token }: { token: string }) {
+  const page = useQuote(token);
+  const is = page.data !== undefined;
+  useEffect(() => {
+    if (is) sayOpened(token);
+  }, [is, token]);
+  if (page.data) return <TheQuote key={page.data.quote.number} page={page.data} token={token} />;
+  const missing = page.error instanceof ProblemError && page.error.status === 404;
+  return (
+    <main className="public-plain">
+      {page.error ? (
+        <>
+          <h1>{missing ? 'This link leads nowhere' : 'The quote could not be loaded'}</h1>
+          <Trouble
+            title={missing ? 'Not found' : 'Not loaded'}
+            {...(missing ? {} : { again: () => void page.refetch() })}
+          >
+            {page.error.message}
+          </Trouble>
+        </>
+      ) : (
+        <ComingRows rows={5} />
+      )}
+    </main>
+  );
+}
+
+function day(iso: string): string {
+  return DateTime.fromISO(iso).setLocale('en-IE').toFormat('cccc d MMMM yyyy');
+}
+
+/** What is typed is kept for this tab, so that a reload in the middle loses nothing. */
+function useKept(key: string): [string, (value: string) => void] {
+  const [value, setValue] = useState(() => window.sessionStorage.getItem(key) ?? '');
+  return [
+    value,
+    (next) => {
+      setValue(next);
+      window.sessionStorage.setItem(key, next);
+    },
+  ];
+}
+
+function TheQuote({ page, token }: { page: Page; token: string }) {
+  const { quote, business } = page;
+  useEffect(() => {
+    document.title = `Quote ${quote.number} · ${business.name}`;
+  }, [quote.number, business.name]);
+  return (
+    <Branded business={business} className="public quote-page">
+      <main className="quote-sheet">
+        <div className="quote-body">
+          <header>
+            <h1>Your quote{quote.first ? `, ${quote.first}` : ''}</h1>
+            <p className="quote-facts">
+              Quote {quote.number}
+              {quote.sent && `, sent ${day(quote.sent)}`}
+              <br />
+              Good until {day(quote.validUntil)}
+            </p>
+          </header>
+          {quote.changed.length > 0 && (
+            <details className="quote-changed" open>
+              <summary>What changed since the one before</summary>
+              <ul>
+                {quote.changed.map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+          {quote.intro && <p className="quote-intro serif">{quote.intro}</p>}
+          <Open page={page} token={token} />
+        </div>
+      </main>
+    </Branded>
+  );
+}
+
+function Open({ page, token }: { page: Page; token: string }) {
+  const { quote } = page;
+  const [ticked, setTicked] = useState(() =>
+    quote.lines.filter((line) => line.choice && line.ticked).map((one) => one.key),
+  );
+  const first = quote.lines.filter((line) => line.choice && line.ticked).map((one) => one.key);
+  const changed = [...ticked].sort().join(' ') !== [...first].sort().join(' ');
+  const asked = useSums(token, ticked, changed);
+  const sums = changed ? asked.data : quote.totals;
+  const over = quote.over !== '';
+  return (
+    <>
+      <QuoteLines
+        lines={quote.lines}
+        nets={sums?.lines ?? quote.totals.lines}
+        ticked={ticked}
+        onTick={over ? undefined : setTicked}
+      />
+      <p className="second">
+        Prices in {quote.currency}, {quote.gross ? 'with VAT' : 'without VAT until the total'}. {quote.reason}
+      </p>
+      {quote.terms && (
+        <details className="quote-terms">
+          <summary>Terms</summary>
+          <p>{quote.terms}</p>
+        </details>
+      )}
+      <p>
+        <a href={`/api/public/quotes/${token}/quote.pdf`}>
+          {quote.signed ? 'What was signed, as a PDF file' : 'The same as a PDF file'}
+        </a>
+      </p>
+      <aside className="quote-yes" aria-label="What you say yes to">
+        <h2>{over ? 'What it comes to' : 'What you say yes to'}</h2>
+        <dl className={sums ? '' : 'old'} aria-live="polite">
+          <Row label="Without VAT" value={sums?.net ?? '…'} />
+          {(sums ?? quote.totals).vat.map((one) => (
+            <Row key={one.category + one.rate} label={`VAT ${Number(one.rate)} %`} value={sums ? one.tax : '…'} />
+          ))}
+          <Row label="Total" value={sums?.totalText ?? '…'} total />
+          {(sums ?? quote.totals).deposit !== '0.00' && (
+            <Row label="Deposit, asked for after your yes" value={sums?.deposit ?? '…'} />
+          )}
+        </dl>
+        {changed && asked.error && (
+          <Trouble title="Not added up" again={() => void asked.refetch()}>
+            {asked.error.message}
+          </Trouble>
+        )}
+        {over ? (
+          <Over page={page} />
+        ) : (
+          <Answer token={token} ticked={ticked} total={sums?.total ?? ''} totalText={sums?.totalText ?? ''} />
+        )}
+      </aside>
+    </>
+  );
+}
+
+function Row({ label, value, total = false }: { label: string; value: string; total?: boolean }) {
+  return (
+    <div className={total ? 'total' : ''}>
+      <dt>{label}</dt>
+      <dd className={total ? 'serif' : ''}>{value}</dd>
+    </div>
+  );
+}
+
+function Over({ page: { quote, business } }: { page: Page }) {
+  return (
+    <div className="quote-over" role="status">
+      <Mark kind={quote.state === 'accepted' ? 'done' : 'stopped'}>
+        {quote.state === 'accepted' ? 'agreed' : quote.state === 'declined' ? 'declined' : 'not open'}
+      </Mark>
+      <p>{quote.over}</p>
+      {quote.signed && (
+        <p>
+          Signed by {quote.signed.name} on {day(quote.signed.at)}. A copy is on its way to you by mail.
+        </p>
+      )}
+      {business.phone && (
+        <p>
+          <a href={`tel:${business.phone}`}>Ring us, {business.phoneText}</a>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Answer({
+  token,
+  ticked,
+  total,
+  totalText,
+}: {
+  token: string;
+  ticked: string[];
+  total: string;
+  totalText: string;
+}) {
+  const { ask, decline, accept } = useQuoteActs(token);
+  const [name, setName] = useKept(`quote-name ${token}`);
+  const [drawing, setDrawing] = useState('');
+  const [doing, setDoing] = useState<'sign' | 'ask' | 'decline'>('sign');
+  const [words, setWords] = useKept(`quote-words ${token}`);
+  const wrong = accept.error instanceof ProblemError ? accept.error.violations : [];
+  const beside = (path: string) => wrong.find((one) => one.path === path)?.message;
+  const trouble = [accept, ask, decline].find((one) => one.error && wrong.length === 0)?.error;
+  return (
+    <div className="quote-answer">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!accept.isPending && total !== '') accept.mutate({ ticked, total, name, drawing });
+        }}
+      >
+        <label>
+          <b>Your full name</b>
+          <input
+            value={name}
+            maxLength={200}
+            autoComplete="name"
+            aria-invalid={beside('name') !== undefined}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        {beside('name') && (
+          <p className="quote-wrong" role="alert">
+            {beside('name')}
+          </p>
+        )}
+        <b id="signature">Your signature</b>
+        <SignPad onDrawn={setDrawing} />
+        <p className="second">Without a drawing, your typed name is your signature.</p>
+        {beside('drawing') && (
+          <p className="quote-wrong" role="alert">
+            {beside('drawing')}
+          </p>
+        )}
+        {trouble && (
+          <p className="quote-wrong" role="alert">
+            {trouble.message}
+          </p>
+        )}
+        <Button type="submit" variant="contained" size="large" fullWidth disabled={accept.isPending || total === ''}>
+          <span>{accept.isPending ? 'One moment …' : 'Accept and sign'}</span>{' '}
+          <span className="figures">{totalText}</span>
+        </Button>
+      </form>
+      <p className="quote-ways">
+        <button type="button" className="link" onClick={() => setDoing(doing === 'ask' ? 'sign' : 'ask')}>
+          Ask a question
+        </button>
+        <button type="button" className="link" onClick={() => setDoing(doing === 'decline' ? 'sign' : 'decline')}>
+          No, thank you
+        </button>
+      </p>
+      {ask.isSuccess && doing === 'sign' && (
+        <p role="status">
+          <Mark kind="done">asked</Mark> We answer you soon. The quote stays open.
+        </p>
+      )}
+      {doing !== 'sign' && (
+        <form
+          className="quote-words"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const after = {
+              onSuccess: () => {
+                setWords('');
+                setDoing('sign');
+              },
+            };
+            if (doing === 'ask') ask.mutate(words, after);
+            else decline.mutate(words, after);
+          }}
+        >
+          <label>
+            <b>{doing === 'ask' ? 'What would you like to know?' : 'Why not? It helps us, and may stay empty.'}</b>
+            <textarea
+              rows={3}
+              maxLength={doing === 'ask' ? 2000 : 500}
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
+            />
+          </label>
+          <Button
+            type="submit"
+            variant="outlined"
+            disabled={ask.isPending || decline.isPending || (doing === 'ask' && words.trim() === '')}
+          >
+            {doing === 'ask' ? 'Send the question' : 'Say no to this quote'}
+          </Button>
+        </form>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,349 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ProblemError } from '../../shared/api';
+import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { Pillars } from '../shell/Pillars';
+import { StaffField } from '../shell/StaffField';
+import { useToast } from '../shell/Toast';
+import { HowWeQuote } from './HowWeQuote';
+import { usePriceActs, usePrices, type PriceList } from './queries';
+import './quotes.css';
+import { money } from './states';
+
+type Item = PriceList['items'][number];
+
+/** The price list, and how the business quotes: what is usual, and which answers become which lines. */
+export function PricesScreen() {
+  const list = usePrices();
+  const [at, setAt] = useState('');
+  if (!list.data)
+    return (
+      <Pillars
+        title="Price list"
+        pillars={[
+          {
+            name: 'Price list',
+            width: '1fr',
+            content: list.error ? (
+              <Trouble title="Not loaded" again={() => void list.refetch()}>
+                {list.error.message}
+              </Trouble>
+            ) : (
+              <ComingRows rows={8} />
+            ),
+          },
+        ]}
+      />
+    );
+  const chosen = list.data.items.find((item) => item.id === at);
+  return (
+    <Pillars
+      title="Price list"
+      pillars={[
+        {
+          name: 'Prices',
+          width: '640px',
+          middling: '1fr',
+          content: <Items list={list.data} at={at} onChoose={setAt} />,
+          blocks: [{ label: 'Add a price', keyName: 'add', act: () => setAt('new') }],
+        },
+        {
+          name: at === '' ? 'How we quote' : 'Price',
+          width: '1fr',
+          sheet: true,
+          content:
+            at === '' ? (
+              <HowWeQuote key={list.data.setup.version} list={list.data} />
+            ) : (
+              <PriceForm key={`${at} ${chosen?.version}`} item={chosen} list={list.data} onDone={() => setAt('')} />
+            ),
+        },
+      ]}
+    />
+  );
+}
+
+function Items({ list, at, onChoose }: { list: PriceList; at: string; onChoose: (id: string) => void }) {
+  const { read } = usePriceActs();
+  const busy = read.isPending;
+  const toast = useToast();
+  const [csv, setCsv] = useState('');
+  return (
+    <div className="price-list">
+      <div className="pillar-head">
+        <h1>Price list</h1>
+        <small>
+          <Link to="/quotes">Quotes</Link> <a href="/api/prices/export">Save as CSV</a>{' '}
+          <label className="link-button">
+            Read a CSV file
+            <input
+              type="file"
+              accept=".csv,text/csv"
+              hidden
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = '';
+                if (!file) return;
+                void file.text().then((text) => {
+                  setCsv(text);
+                  read.mutate({ csv: text, dry: true });
+                });
+              }}
+            />
+          </label>
+        </small>
+      </div>
+      {csv !== '' && read.data && (
+        <div className="price-dry" role="status">
+          <p>
+            <b>{read.data.added}</b> new, <b>{read.data.changed}</b> changed
+            {read.data.wrong.length > 0 &&
+              `, ${read.data.wrong.length} wrong: nothing is read in until they are right.`}
+          </p>
+          <ul>
+            {read.data.wrong.slice(0, 10).map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          <Button
+            size="small"
+            variant="contained"
+            disabled={busy || read.data.wrong.length > 0}
+            onClick={() =>
+              read.mutate(
+                { csv, dry: false },
+                {
+                  onSuccess: () => {
+                    setCsv('');
+                    toast({ words: 'The prices are read in.' });
+                  },
+                },
+              )
+            }
+          >
+            Read them in
+          </Button>{' '}
+          <Button size="small" variant="outlined" onClick={() => setCsv('')}>
+            Leave it
+          </Button>
+        </div>
+      )}
+      {read.error && <Trouble title="Not read">{read.error.message}</Trouble>}
+      {list.items.length === 0 ? (
+        <Empty fact="Nothing has a price yet.">Add what you do, with +, or read a CSV file.</Empty>
+      ) : (
+        <table className="quotes-table">
+          <thead>
+            <tr>
+              <th>code, name</th>
+              <th>unit</th>
+              <th className="right">price</th>
+              <th className="right">VAT %</th>
+              <th className="right">used</th>
+            </tr>
+          </thead>
+          <tbody>
+            {list.items.map((item) => (
+              <tr key={item.id} className={item.id === at ? 'chosen' : item.offered ? '' : 'gone'}>
+                <td>
+                  <span className="second figures">{item.code}</span>{' '}
+                  <button type="button" className="link-button" onClick={() => onChoose(item.id)}>
+                    {item.name}
+                  </button>
+                  {item.retired && <span className="second"> retired</span>}
+                </td>
+                <td>{list.units.find((unit) => unit.code === item.unit)?.one ?? item.unit}</td>
+                <td className="right figures">{item.price === null ? 'each time' : money(item.price)}</td>
+                <td className="right figures">{item.vat.rate}</td>
+                <td className="right second">{item.used || ''}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}
+
+function PriceForm({ item, list, onDone }: { item: Item | undefined; list: PriceList; onDone: () => void }) {
+  const { keep } = usePriceActs();
+  const toast = useToast();
+  const [code, setCode] = useState(item?.code ?? '');
+  const [name, setName] = useState(item?.name ?? '');
+  const [text, setText] = useState(item?.text ?? '');
+  const [unit, setUnit] = useState(item?.unit ?? 'C62');
+  const [price, setPrice] = useState(item?.price ?? '');
+  const [category, setCategory] = useState(item?.vat.category ?? list.setup.vat.category);
+  const [rate, setRate] = useState(item?.vat.rate ?? list.setup.vat.rate);
+  const [group, setGroup] = useState(item?.group ?? '');
+  const [effort, setEffort] = useState(String(item?.effort ?? 0));
+  const [steps, setSteps] = useState(item?.steps ?? []);
+  const [validFrom, setValidFrom] = useState(item?.validFrom ?? '');
+  const [validTo, setValidTo] = useState(item?.validTo ?? '');
+  const violations = keep.error instanceof ProblemError ? keep.error.violations : [];
+  const beside = (path: string) => violations.find((one) => one.path.startsWith(path))?.message;
+  const save = (retired: boolean) =>
+    keep.mutate(
+      {
+        id: item?.id ?? '',
+        version: item?.version ?? 1,
+        item: { code, name, text, unit, price: price === '' ? null : price, vat: { category, rate }, group, steps },
+        effort: Number(effort) || 0,
+        validFrom,
+        validTo,
+        retired,
+      },
+      {
+        onSuccess: () => {
+          toast({ words: `${name} is ${retired ? 'retired' : 'saved'}.` });
+          onDone();
+        },
+      },
+    );
+  return (
+    <form
+      className="price-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save(false);
+      }}
+    >
+      <div className="pillar-head">
+        <h2>{item ? item.name : 'A new price'}</h2>
+        <small>{item && item.used > 0 ? `named by ${item.used} quotes, which stay as they are` : ''}</small>
+      </div>
+      {!item && (
+        <StaffField
+          label="Code"
+          value={code}
+          maxLength={40}
+          required
+          error={beside('item.code')}
+          onChange={(event) => setCode(event.target.value)}
+        />
+      )}
+      <StaffField
+        label="Name"
+        value={name}
+        maxLength={200}
+        required
+        error={beside('item.name')}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <StaffField
+        label="What it is, for the client"
+        value={text}
+        maxLength={2000}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <StaffField
+        label={`Price of one, ${list.setup.gross ? 'with' : 'without'} VAT; empty to price it each time`}
+        value={price}
+        inputMode="decimal"
+        error={beside('item.price')}
+        onChange={(event) => setPrice(event.target.value)}
+      />
+      <label className="staff-field">
+        <span>Unit</span>
+        <select value={unit} onChange={(event) => setUnit(event.target.value)}>
+          {list.units.map((one) => (
+            <option key={one.code} value={one.code}>
+              {one.one}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="staff-field">
+        <span>VAT</span>
+        <select value={category} onChange={(event) => setCategory(event.target.value)}>
+          {list.categories.map((one) => (
+            <option key={one.code} value={one.code}>
+              {one.code}, {one.words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <StaffField
+        label="VAT rate in %"
+        value={rate}
+        inputMode="decimal"
+        error={beside('item.vat')}
+        onChange={(event) => setRate(event.target.value)}
+      />
+      <StaffField
+        label="Stands under"
+        value={group}
+        maxLength={100}
+        placeholder="The work"
+        onChange={(event) => setGroup(event.target.value)}
+      />
+      <StaffField
+        label="Minutes of work"
+        value={effort}
+        inputMode="numeric"
+        onChange={(event) => setEffort(event.target.value)}
+      />
+      <StaffField
+        label="Offered from"
+        type="date"
+        value={validFrom}
+        onChange={(event) => setValidFrom(event.target.value)}
+      />
+      <StaffField
+        label="Offered until"
+        type="date"
+        value={validTo}
+        error={beside('validTo')}
+        onChange={(event) => setValidTo(event.target.value)}
+      />
+      {steps.map((step, i) => (
+        <p key={i} className="price-step">
+          from{' '}
+          <input
+            className="value figures"
+            aria-label={`From how many, step ${i + 1}`}
+            size={4}
+            value={step.from}
+            onChange={(event) =>
+              setSteps(steps.map((one, at) => (at === i ? { ...one, from: event.target.value } : one)))
+            }
+          />{' '}
+          on, each{' '}
+          <input
+            className="value figures"
+            aria-label={`Price of one, step ${i + 1}`}
+            size={7}
+            value={step.price}
+            onChange={(event) =>
+              setSteps(steps.map((one, at) => (at === i ? { ...one, price: event.target.value } : one)))
+            }
+          />{' '}
+          <button type="button" className="link-button" onClick={() => setSteps(steps.filter((_, at) => at !== i))}>
+            Remove
+          </button>
+        </p>
+      ))}
+      {beside('item.steps') && <p className="staff-field-error">{beside('item.steps')}</p>}
+      <p>
+        <button type="button" className="link-button" onClick={() => setSteps([...steps, { from: '', price: '' }])}>
+          Another price from a quantity on
+        </button>
+      </p>
+      {keep.error && violations.length === 0 && <Trouble title="Not saved">{keep.error.message}</Trouble>}
+      <p className="visit-buttons">
+        <Button type="submit" size="small" variant="contained" disabled={keep.isPending}>
+          {item?.retired ? 'Offer it again' : 'Save'}
+        </Button>{' '}
+        {item && !item.retired && (
+          <Button size="small" variant="outlined" disabled={keep.isPending} onClick={() => save(true)}>
+            Retire it
+          </Button>
+        )}{' '}
+        <Button size="small" variant="outlined" onClick={onDone}>
+          Leave it
+        </Button>
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,338 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, need, ProblemError } from '../../shared/api';
+import { newKey } from '../../shared/newKey';
+import { Mark, MarkShape } from '../../shared/Mark';
+import { ComingRows, Trouble } from '../../shared/Notice';
+import { longDay, shortDay } from '../../shared/words';
+import { queryKeys } from '../queryKeys';
+import { useToday } from '../shell/day';
+import { FileLines } from '../shell/FileLines';
+import { Journal } from '../shell/Journal';
+import { Pillars } from '../shell/Pillars';
+import { useToast } from '../shell/Toast';
+import { LineRows } from './LineRows';
+import { useDraft, usePrices, useQuote, useQuoteActs, useTotals, type Content, type Quote } from './queries';
+import './quotes.css';
+import { money, states } from './states';
+import { Sums } from './Sums';
+
+/** One quote: its answers and photographs, its lines, what it comes to, and what becomes of it. */
+export function QuoteScreen() {
+  const { id = '' } = useParams();
+  const quote = useQuote(id);
+  if (quote.data) return <TheQuote key={`${quote.data.id} ${quote.data.version}`} quote={quote.data} />;
+  return (
+    <Pillars
+      title="Quote"
+      pillars={[
+        {
+          name: 'Quote',
+          width: '1fr',
+          content: quote.error ? (
+            <Trouble title="Not loaded" again={() => void quote.refetch()}>
+              {quote.error.message}
+            </Trouble>
+          ) : (
+            <ComingRows rows={8} />
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** What is typed and not saved, kept for this tab: a reload, or a failing line, loses nothing. */
+function useKeptContent(quote: Quote): [Content, (content: Content) => void, () => void] {
+  const key = `quote ${quote.id} ${quote.version}`;
+  const [content, setContent] = useState<Content>(() => {
+    const kept = quote.state === 'draft' ? window.sessionStorage.getItem(key) : null;
+    try {
+      return kept ? (JSON.parse(kept) as Content) : quote.content;
+    } catch {
+      return quote.content;
+    }
+  });
+  return [
+    content,
+    (next) => {
+      setContent(next);
+      window.sessionStorage.setItem(key, JSON.stringify(next));
+    },
+    () => window.sessionStorage.removeItem(key),
+  ];
+}
+
+function TheQuote({ quote }: { quote: Quote }) {
+  const [content, setContent, forget] = useKeptContent(quote);
+  const [validUntil, setValidUntil] = useState(quote.validUntil);
+  const changed = JSON.stringify(content) !== JSON.stringify(quote.content) || validUntil !== quote.validUntil;
+  const draft = quote.state === 'draft';
+  const prices = usePrices();
+  const today = useToday();
+  const toast = useToast();
+  const navigate = useNavigate();
+  const { save, send, withdraw, revise } = useQuoteActs(quote.id);
+  const copy = useDraft();
+  const [key] = useState(newKey);
+  const typed = useTotals(content, quote.gross, draft && changed);
+  const totals = changed ? (typed.data?.totals ?? quote.totals) : quote.totals;
+  const missing = changed ? (typed.data?.missing ?? quote.missing) : quote.missing;
+  const error = [save, send].find((one) => one.error)?.error ?? (changed ? typed.error : null);
+  const violations = error instanceof ProblemError ? error.violations : [];
+  const failed = (problem: Error) => toast({ words: problem.message });
+  const keep = (then?: (kept: Quote) => void) =>
+    save.mutate(
+      { version: quote.version, content, validUntil },
+      {
+        onSuccess: (kept) => {
+          forget();
+          if (then) then(kept);
+          else toast({ words: `${quote.number} is saved.` });
+        },
+      },
+    );
+  const go = () => {
+    const first = missing[0];
+    if (first) {
+      // What is missing is shown where it is missing; nothing is sent.
+      toast({ words: first.words });
+      document.querySelector<HTMLElement>(`[data-path="${first.path}"]`)?.focus();
+      return;
+    }
+    const out = (kept: Quote) =>
+      send.mutate(kept.version, {
+        onSuccess: () => toast({ words: `${quote.number} is on its way to ${quote.email}. U takes it back.` }),
+        onError: failed,
+      });
+    if (changed) keep(out);
+    else out(quote);
+  };
+  const state = states[quote.state];
+  const busy = save.isPending || send.isPending;
+  const blocks = draft
+    ? [
+        {
+          label: missing.length > 0 ? (missing[0]?.words ?? '') : `Send to ${quote.client.label}`,
+          keyName: 'main' as const,
+          main: true,
+          disabled: busy,
+          act: go,
+        },
+        { label: changed ? 'Save' : 'Saved', disabled: !changed || busy, act: () => keep() },
+      ]
+    : [
+        ...(quote.token
+          ? [
+              {
+                label: 'See it as the client',
+                act: () => void window.open(`/quote/${quote.token}`, '_blank', 'noreferrer'),
+              },
+            ]
+          : []),
+        ...(quote.state !== 'accepted' && quote.state !== 'replaced'
+          ? [
+              {
+                label: 'Another revision',
+                act: () =>
+                  revise.mutate(key, { onSuccess: (next) => void navigate(`/quotes/${next.id}`), onError: failed }),
+              },
+              {
+                label: 'Withdraw it',
+                act: () =>
+                  withdraw.mutate(quote.version, {
+                    onSuccess: () => toast({ words: `${quote.number} is withdrawn.` }),
+                    onError: failed,
+                  }),
+              },
+            ]
+          : []),
+        {
+          label: 'Copy it',
+          act: () =>
+            copy.mutate(
+              { key, like: quote.id, ...(quote.project ? { project: quote.project.id } : {}) },
+              { onSuccess: (next) => void navigate(`/quotes/${next.id}`), onError: failed },
+            ),
+        },
+      ];
+  const head = (
+    <section className="quote-head" aria-label="The quote">
+      <div>
+        <h1>
+          Quote for {quote.client.path ? <Link to={quote.client.path}>{quote.client.label}</Link> : quote.client.label}
+        </h1>
+        <p>
+          <span className="figures">{quote.number}</span> <Mark kind={state.mark}>{state.word}</Mark>{' '}
+          {quote.project?.path && <Link to={quote.project.path}>{quote.project.label}</Link>}, led by {quote.lead.name}
+        </p>
+        <p className="quote-until">
+          Good until{' '}
+          {draft ? (
+            <input
+              type="date"
+              aria-label="Good until"
+              value={validUntil}
+              onChange={(event) => event.target.value && setValidUntil(event.target.value)}
+            />
+          ) : (
+            shortDay(quote.validUntil, today)
+          )}
+          {quote.readyBy && (
+            <>
+              , ready by <b>{shortDay(quote.readyBy, today)}</b>
+            </>
+          )}
+        </p>
+      </div>
+      {draft && (
+        <ol className="needs-course" aria-label="Before it is sent">
+          <li className={quote.email ? 'there' : 'missing'}>
+            <MarkShape kind={quote.email ? 'done' : 'choose'} /> {quote.email || 'no mail address'}
+          </li>
+          {missing.slice(0, 3).map((one) => (
+            <li key={one.path} className="missing">
+              <button
+                type="button"
+                onClick={() => document.querySelector<HTMLElement>(`[data-path="${one.path}"]`)?.focus()}
+              >
+                <MarkShape kind="choose" /> {one.words}
+              </button>
+            </li>
+          ))}
+          {missing.length === 0 && (
+            <li className="there">
+              <MarkShape kind="done" /> every line has a price
+            </li>
+          )}
+        </ol>
+      )}
+    </section>
+  );
+  return (
+    <Pillars
+      title={`${quote.number} ${quote.client.label}`}
+      head={head}
+      note={draft && changed ? 'changed, not saved' : undefined}
+      pillars={[
+        {
+          name: 'Answers',
+          width: '312px',
+          folds: true,
+          sheet: true,
+          content: <Behind quote={quote} content={content} />,
+        },
+        {
+          name: 'Lines',
+          width: '600px',
+          middling: '1fr',
+          choose: missing.length > 0,
+          content: (
+            <>
+              <LineRows
+                content={content}
+                totals={totals}
+                old={typed.isPlaceholderData || typed.isFetching}
+                prices={prices.data}
+                onChange={draft ? setContent : undefined}
+                violations={violations}
+              />
+              {error && violations.length === 0 && <Trouble title="Not done">{error.message}</Trouble>}
+            </>
+          ),
+          blocks,
+        },
+        {
+          name: 'Sums',
+          width: '1fr',
+          content: (
+            <>
+              <Sums content={content} totals={totals} gross={quote.gross} onChange={draft ? setContent : undefined} />
+              <p className="quote-papers">
+                <a href={`/api/quotes/${quote.id}/pdf`} target="_blank" rel="noreferrer">
+                  {changed ? 'PDF, as saved' : 'PDF'}
+                </a>{' '}
+                <a href={`/api/quotes/${quote.id}/ubl`}>UBL</a>
+              </p>
+              <Told quote={quote} today={today} />
+              <Journal record={quote.id} />
+            </>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** The answers that gave lines, and the photographs that came with them. */
+function Behind({ quote, content }: { quote: Quote; content: Content }) {
+  const project = quote.project?.id ?? '';
+  const files = useQuery({
+    queryKey: queryKeys.filesOf('project', project),
+    queryFn: () => need(api.GET('/api/files', { params: { query: { project } } })),
+    enabled: project !== '',
+  });
+  const from = [...new Set(content.lines.map((line) => line.from ?? '').filter(Boolean))];
+  return (
+    <div className="quote-behind">
+      <div className="pillar-head">
+        <h2>What it came from</h2>
+        {quote.submission?.path && (
+          <small>
+            <Link to={quote.submission.path}>all answers</Link>
+          </small>
+        )}
+      </div>
+      {from.length === 0 && <p className="second">Written by hand.</p>}
+      <dl>
+        {from.map((words) => (
+          <div key={words}>
+            <dt>{content.lines.flatMap((line, i) => (line.from === words ? [`line ${i + 1}`] : [])).join(', ')}</dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+      </dl>
+      <FileLines files={(files.data?.items ?? []).filter((file) => file.isImage)} />
+    </div>
+  );
+}
+
+/** What became of it: opened, asked, declined, signed; its other revisions. */
+function Told({ quote, today }: { quote: Quote; today: string }) {
+  return (
+    <div className="quote-told">
+      {quote.openedTimes > 0 && quote.openedAt && (
+        <p>
+          Opened {quote.openedTimes === 1 ? 'once' : `${quote.openedTimes} times`}, last{' '}
+          {longDay(quote.openedAt.slice(0, 10))}.
+        </p>
+      )}
+      {quote.questions.map((question) => (
+        <p key={question.at} className="quote-question">
+          <Mark kind="new">asked</Mark> {shortDay(question.at.slice(0, 10), today)}: “{question.words}”
+        </p>
+      ))}
+      {quote.state === 'declined' && <p>They said no{quote.reason ? `: “${quote.reason}”` : '.'}</p>}
+      {quote.signed && (
+        <p>
+          <Mark kind="done">signed</Mark> by {quote.signed.name}, {longDay(quote.signed.at.slice(0, 10))},{' '}
+          {quote.signed.drawn ? 'drawn' : 'by typed name'}. SHA-256 <code>{quote.signed.sha256.slice(0, 16)}…</code>
+        </p>
+      )}
+      {quote.revisions.length > 1 && (
+        <ul className="rows lines">
+          {quote.revisions.map((one) => (
+            <li key={one.id}>
+              <span className="line-top">
+                {one.id === quote.id ? <b>{one.number}</b> : <Link to={`/quotes/${one.id}`}>{one.number}</Link>}
+                <Mark kind={states[one.state].mark}>{states[one.state].word}</Mark>
+                <span className="figures">{money(one.total)}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

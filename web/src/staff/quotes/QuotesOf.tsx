@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { newKey } from '../../shared/newKey';
+import { Mark } from '../../shared/Mark';
+import { Empty } from '../../shared/Notice';
+import { SectionRows } from '../shell/SectionRows';
+import { useToast } from '../shell/Toast';
+import { useDraft, useQuotesOf } from './queries';
+import { money, states } from './states';
+
+export function QuotesOfClient({ id, name }: { id: string; name: string }) {
+  return <QuotesOf of="client" id={id} name={name} />;
+}
+
+export function QuotesOfProject({ id, name }: { id: string; name: string }) {
+  return <QuotesOf of="project" id={id} name={name} />;
+}
+
+/** The quotes of a client or a project, and the way to another. */
+function QuotesOf({ of, id, name }: { of: 'client' | 'project'; id: string; name: string }) {
+  const list = useQuotesOf(of, id);
+  const draft = useDraft();
+  const navigate = useNavigate();
+  const toast = useToast();
+  const [key] = useState(newKey);
+  const write = () =>
+    draft.mutate(
+      { key, [of]: id },
+      {
+        onSuccess: (quote) => void navigate(`/quotes/${quote.id}`),
+        onError: (error) => toast({ words: error.message }),
+      },
+    );
+  return (
+    <SectionRows
+      title="Quotes"
+      small={
+        <button type="button" className="link-button" disabled={draft.isPending} onClick={write}>
+          Write a quote
+        </button>
+      }
+      list={list}
+      empty={<Empty fact="No quote yet.">Write one for {name}: its lines come from the answers.</Empty>}
+    >
+      {(quotes) => (
+        <ul className="rows lines">
+          {quotes.map((quote) => (
+            <li key={quote.id}>
+              <span className="line-top">
+                <Link to={`/quotes/${quote.id}`}>{quote.number}</Link>
+                <Mark kind={states[quote.state].mark}>{states[quote.state].word}</Mark>
+              </span>
+              <small>
+                {money(quote.total)} {quote.currency}
+                {quote.next.words && `, ${quote.next.words.toLowerCase()}`}
+              </small>
+            </li>
+          ))}
+        </ul>
+      )}
+    </SectionRows>
+  );
+}

@@ -1,0 +1,26 @@
+import { lazy } from 'react';
+import type { Area } from '../shell/area';
+
+export const quotes: Area = {
+  may: 'quotes.keep',
+  word: { to: '/quotes', label: 'Quotes' },
+  onClient: [
+    {
+      pillar: 'work',
+      may: 'quotes.keep',
+      Body: lazy(async () => ({ default: (await import('./QuotesOf')).QuotesOfClient })),
+    },
+  ],
+  onProject: [
+    {
+      pillar: 'papers',
+      may: 'quotes.keep',
+      Body: lazy(async () => ({ default: (await import('./QuotesOf')).QuotesOfProject })),
+    },
+  ],
+  screens: [
+    { path: 'quotes', Screen: lazy(async () => ({ default: (await import('./QuotesScreen')).QuotesScreen })) },
+    { path: 'quotes/prices', Screen: lazy(async () => ({ default: (await import('./PricesScreen')).PricesScreen })) },
+    { path: 'quotes/:id', Screen: lazy(async () => ({ default: (await import('./QuoteScreen')).QuoteScreen })) },
+  ],
+};
