@@ -19,7 +19,7 @@ final class QuoteTest extends BrowserTestCase
         $this->findWith('.quotes-table tr', 'Price a line')->findElement(WebDriverBy::cssSelector('a'))->click();
         $price = $this->find('.to-price input[aria-label^="Price of one"]');
         // What is missing is where Send leads; nothing is sent.
-        $this->findWith('.plinth-block, .plinth button', 'has no price')->click();
+        $this->findWith('.plinth .block', 'has no price')->click();
         $this->until(fn (): bool => str_starts_with((string) $this->driver->switchTo()->activeElement()->getAttribute('aria-label'), 'Price of one'), 'the price that is missing has the focus');
         $this->driver->switchTo()->activeElement()->sendKeys('90');
         $this->until(fn (): bool => [] === $this->all('.to-price'), 'it is priced');
@@ -43,16 +43,16 @@ final class QuoteTest extends BrowserTestCase
         $option->click();
         $this->until(fn (): bool => $before !== ($total = $this->find('.quote-yes .total dd')->getText()) && '…' !== $total, 'the option is in the total');
         $total = $this->find('.quote-yes .total dd')->getText();
-        $this->press('.quote-answer button[type=submit]');
+        $this->pressOn('.quote-answer button[type=submit]');
         $this->see('Write your full name.');
         $name = $this->find('.quote-answer input');
         $name->sendKeys('Colm Spindle');
         // Reloaded in the middle, the name is there; the options are as they were sent.
         $this->driver->navigate()->refresh();
         $this->until(fn (): bool => 'Colm Spindle' === $this->find('.quote-answer input')->getAttribute('value'), 'the name is kept');
-        $this->press('.quote-group input[type=checkbox]');
+        $this->pressOn('.quote-group input[type=checkbox]');
         $this->until(fn (): bool => $total === $this->find('.quote-yes .total dd')->getText(), 'the option is chosen again');
-        $this->press('.quote-answer button[type=submit]');
+        $this->pressOn('.quote-answer button[type=submit]');
         $this->see('It is accepted. Thank you.');
         // The second time from the same browser, and back: it is what it was.
         $this->driver->navigate()->refresh();
@@ -71,22 +71,22 @@ final class QuoteTest extends BrowserTestCase
         $this->signIn();
         $this->go('/quotes/prices');
         $this->assertAccessible('the price list');
-        $this->findWith('.plinth-block, .plinth button', 'Add a price')->click();
+        $this->findWith('.plinth .block', 'Add a price')->click();
         $this->find('.price-form');
         $field = fn (string $label) => $this->driver->findElement(WebDriverBy::xpath("//div[contains(@class, 'staff-field')][label[starts-with(., '$label')]]/input"));
         $field('Code')->sendKeys('felt');
         $field('Name')->sendKeys('Felt for the hammers');
         $field('Price of one')->sendKeys('much');
-        $this->press('.price-form button[type=submit]');
+        $this->pressOn('.price-form button[type=submit]');
         $this->see('Write a figure, such as 45.50.');
         $field('Price of one')->clear();
         $field('Price of one')->sendKeys('64,50');
-        $this->press('.price-form button[type=submit]');
+        $this->pressOn('.price-form button[type=submit]');
         $this->findWith('.quotes-table tr', 'Felt for the hammers');
         self::assertStringContainsString('64.50', $this->findWith('.quotes-table tr', 'Felt for the hammers')->getText());
     }
 
-    private function press(string $css): void
+    private function pressOn(string $css): void
     {
         $button = $this->find($css);
         $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$button]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Browser\Support;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** Not a check: walks through the demo and takes the pictures of docs/screenshots/. Run by bin/pictures. */
@@ -23,13 +24,9 @@ final class Pictures extends BrowserTestCase
         $this->resize($this->driver, 1280, 800);
         $this->go('/clients');
         $this->find('.row-table a');
-        $this->take('clients');
         $this->findWith('.row-table a', 'Wilf Ambry')->click();
         $this->find('.journal-act');
         $this->take('client');
-        $this->go('/clients/duplicates');
-        $this->find('table.pair');
-        $this->take('duplicates');
         $this->go('/rules');
         $this->findWith('.trial option', 'Orla Fennick')->click();
         $this->findWith('.trial button', 'Try it')->click();
@@ -53,10 +50,6 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.design-line button', 'Must it be ready')->click();
         $this->findWith('.pillar-head', 'Question 7');
         $this->take('forms');
-        $table = $this->driver->executeScript('return location.pathname');
-        $this->go((\is_string($table) ? $table : '').'/submissions');
-        $this->find('.row-table tbody a');
-        $this->take('form-table');
         $this->go('/setup');
         $this->findWith('.setup-row', 'Repair')->click();
         $this->findWith('.pillar h2', 'Repair');
@@ -73,12 +66,26 @@ final class Pictures extends BrowserTestCase
         $this->go('/today');
         $this->find('.today-visit');
         $this->take('today');
-        $this->go('/diary?new=1&day=2026-11-26');
-        $this->findWith('.good-times b', 'Thu 26');
+        $this->go('/diary?new=1');
+        $this->find('.good-times b');
         $this->take('diary');
         $this->go('/diary/kinds');
         $this->find('.try-missing li');
         $this->take('kinds');
+        $this->go('/quotes');
+        $this->find('.quotes-table tbody a');
+        $this->take('quotes');
+        $this->findWith('.quotes-table tr', 'Price a line')->findElement(WebDriverBy::cssSelector('a'))->click();
+        $this->find('.quote-lines .to-price');
+        $this->find('.journal-act, .quote-papers');
+        $this->take('quote');
+        $this->go('/quotes');
+        $this->findWith('.quotes-table tr', 'opened')->findElement(WebDriverBy::cssSelector('a'))->click();
+        $this->find('.quote-lines');
+        $token = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname.replace("/quotes/", "/api/quotes/")).then((r) => r.json()).then((q) => done(q.token));');
+        $this->go('/quote/'.(\is_string($token) ? $token : ''));
+        $this->find('.quote-yes .total');
+        $this->take('quote-client');
         $this->go('/f/piano-inquiry');
         $this->find('#q-name')->sendKeys('Orla Fennick');
         $this->find('#q-email')->sendKeys('orla.fennick@example.com');

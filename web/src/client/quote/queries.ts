@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 
 export type Page = Schema<'QuotePage'>;
-export type Quote = Schema<'PublicQuote'>;
+
 export type Line = Schema<'PublicQuoteLine'>;
 
 const key = (token: string) => ['quote', token];
