@@ -10,6 +10,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Record\Action;
+use Telamon\Record\StandsWithMail;
 use Telamon\Record\TakenBack;
 use Telamon\Refusal\NotThere;
 use Telamon\Refusal\Refusal;
@@ -119,6 +120,7 @@ final readonly class Undo
         $kept = [];
         $made = [];
         $seen = [];
+        $hasLeft = $this->hasLeft($entries);
         foreach ($entries as $entry) {
             $record = $this->em->find($entry->recordClass, $entry->recordId);
             if (null === $record) {
@@ -131,6 +133,8 @@ final readonly class Undo
             }
             if (Action::Made === $entry->action) {
                 $made[$entry->recordId] = [$entry, $record];
+            } elseif (Action::Changed === $entry->action && $hasLeft && $record instanceof StandsWithMail) {
+                $kept[] = self::kept($entry, 'the mail has left; make another one instead');
             } elseif (Action::Changed === $entry->action) {
                 $undone += $this->restore($entry, $record, $kept, $all);
             }
@@ -156,6 +160,23 @@ final readonly class Undo
         }
 
         return ['undone' => $undone, 'kept' => $kept];
+    }
+
+    /**
+     * Whether something that a change made cannot be stopped any more.
+     *
+     * @param list<JournalEntry> $entries
+     */
+    private function hasLeft(array $entries): bool
+    {
+        foreach ($entries as $entry) {
+            $record = Action::Made === $entry->action && is_a($entry->recordClass, TakenBack::class, true) ? $this->em->find($entry->recordClass, $entry->recordId) : null;
+            if (null !== $record && null !== $record->staysBecause()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}> $kept */

@@ -13,6 +13,7 @@ use Telamon\Core\Quotes\Currency;
 use Telamon\Core\Quotes\Totals;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
+use Telamon\Record\StandsWithMail;
 use Telamon\Record\TakenBack;
 use Telamon\Staff\Staff;
 
@@ -20,7 +21,7 @@ use Telamon\Staff\Staff;
 #[ORM\Entity]
 #[ORM\Index(columns: ['state', 'valid_until'], name: 'quote_state')]
 #[ORM\UniqueConstraint(name: 'quote_number', columns: ['number', 'revision'])]
-class Quote implements TakenBack
+class Quote implements StandsWithMail, TakenBack
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;

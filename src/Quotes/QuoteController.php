@@ -29,7 +29,7 @@ final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private Setups $setups, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Profile $business)
     {
     }
 
@@ -70,6 +70,12 @@ final readonly class QuoteController
         $currency = $this->business->business()->currency;
 
         return new JsonResponse(['totals' => QuoteView::sums($content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing()]);
+    }
+
+    #[Route('/ubl', methods: ['POST'], priority: 1)]
+    public function read(Request $request): Response
+    {
+        return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat()));
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]

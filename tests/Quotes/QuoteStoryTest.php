@@ -189,6 +189,21 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame(['155.00', '175.93', 'E48'], [$said("//*[local-name()='TaxExclusiveAmount']"), $said("//*[local-name()='PayableAmount']"), $said("//*[local-name()='Quantity']/@unitCode")]);
     }
 
+    public function testASuppliersQuotationIsReadAsLines(): void
+    {
+        $this->sent();
+        $xml = $this->get('/api/quotes/'.$this->id('SELECT id FROM quote').'/ubl')->ok()->body;
+        $read = $this->post('/api/quotes/ubl', ['xml' => $xml])->ok();
+        self::assertSame(['EUR', 'Marrowby Piano Workshop'], [$read->text('currency'), $read->text('from')]);
+        self::assertSame(['First visit', 'Carry the action away and back'], $read->column('lines', 'name'));
+        self::assertSame(['65.00', '90.00'], $read->column('lines', 'price'));
+        self::assertSame(['E48', 'C62'], $read->column('lines', 'unit'));
+        foreach (['', 'no xml', '<a/>', '<?xml version="1.0"?><!DOCTYPE q [<!ENTITY x SYSTEM "file:///etc/passwd">]><Quotation xmlns="urn:oasis:names:specification:ubl:schema:xsd:Quotation-2">&x;</Quotation>', '<Quotation xmlns="urn:oasis:names:specification:ubl:schema:xsd:Quotation-2"/>'] as $wrong) {
+            self::assertArrayHasKey('xml', $this->post('/api/quotes/ubl', ['xml' => $wrong])->ok(422)->violations());
+        }
+        self::assertStringContainsString('Line 1: price', $this->post('/api/quotes/ubl', ['xml' => str_replace('>65.00</cbc:PriceAmount>', '>much</cbc:PriceAmount>', $xml)])->ok(422)->body);
+    }
+
     public function testThePriceListIsReadFromAFileOrRefusedWhole(): void
     {
         $csv = "code;name;price;rate;unit\r\nstring;Bass string;50,00;13.5;C62\r\nfelt;Felt;12;23;C62\r\n";
@@ -204,6 +219,37 @@ final class QuoteStoryTest extends AppTestCase
         self::assertArrayHasKey('item.code', $this->post('/api/prices', ['item' => ['code' => 'felt', 'name' => 'x', 'vat' => ['category' => 'S', 'rate' => '23']]])->ok(422)->violations());
         self::assertStringContainsString('felt,Felt,', $this->get('/api/prices/export')->ok()->body);
         self::assertArrayHasKey('rows.0.code', $this->call('PUT', '/api/prices/setup', ['rows' => [['service' => 'repair', 'code' => 'none', 'question' => '', 'answer' => '', 'count' => '', 'quantity' => '1', 'optional' => false]], 'version' => 1] + $this->usual())->ok(422)->violations());
+    }
+
+    public function testSendingIsTakenBackWhileTheMailIsHeldAndNotAfter(): void
+    {
+        $t = $this->sent();
+        $undo = fn (): Answer => $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo');
+        $undo()->ok();
+        self::assertSame('draft', $this->db()->fetchOne('SELECT state FROM quote'));
+        $this->get("/api/public/quotes/$t")->ok(404);
+        $this->clock->sleep(120);
+        $this->work();
+        self::assertSame(0, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote' AND state = 'sent'"), 'nobody got it');
+        $id = $this->id('SELECT id FROM quote');
+        $this->post("/api/quotes/$id/send", ['version' => $this->get("/api/quotes/$id")->ok()->number('version')])->ok();
+        $this->clock->sleep(120);
+        $this->work();
+        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote' AND state = 'sent'"));
+        self::assertStringContainsString('already sent', $undo()->ok()->body);
+        self::assertSame('sent', $this->db()->fetchOne('SELECT state FROM quote'));
+    }
+
+    public function testARuleDraftsAQuoteAndItsLeadIsTold(): void
+    {
+        $this->post('/api/rules', ['name' => 'Quote it', 'when' => 'received', 'then' => [['kind' => 'quote']], 'enabled' => true, 'why' => ''])->ok(201);
+        $this->inquire(['service' => 'repair', 'name' => 'Wilf Ambry', 'email' => 'wilf@example.org', 'phone' => '', 'place' => '2 Mill Race'])->ok(201);
+        $this->work();
+        $plan = $this->get('/api/submissions/'.$this->lastSubmission())->ok();
+        self::assertStringContainsString('Draft a quote, with lines from the answers', $plan->body);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame(['draft', '2'], [$this->db()->fetchOne('SELECT state FROM quote'), $this->number("SELECT json_array_length(content, '$.lines') FROM quote")]);
+        self::assertStringContainsString('is to be written', (string) json_encode($this->db()->fetchFirstColumn("SELECT subject FROM message WHERE template = 'quote-answered'")));
     }
 
     public function testTwoPeopleChangeOneDraftAndFieldStaffSeeNone(): void

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { MarkShape } from '../../shared/Mark';
 import type { Schema } from '../../shared/api';
-import type { Content, Line, PriceList } from './queries';
+import { useReadUbl, type Content, type Line, type PriceList } from './queries';
 import { money } from './states';
 
 interface Props {
@@ -218,6 +218,23 @@ function AddLine({
   onChange: (content: Content) => void;
 }) {
   const [text, setText] = useState('');
+  const ubl = useReadUbl();
+  const take = (input: HTMLInputElement) => {
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    void file.text().then((xml) =>
+      ubl.mutate(xml, {
+        onSuccess: ({ lines }) => {
+          const stamp = Date.now().toString(36);
+          onChange({
+            ...content,
+            lines: [...content.lines, ...lines.map((line, i) => ({ ...line, key: `u${stamp}${i}` }))],
+          });
+        },
+      }),
+    );
+  };
   const add = () => {
     const wanted = text.trim();
     if (wanted === '') return;
@@ -295,6 +312,15 @@ function AddLine({
       <button type="submit" className="link-button" disabled={text.trim() === ''}>
         Add
       </button>
+      <label className="link-button">
+        Read a supplier’s UBL
+        <input type="file" accept=".xml,application/xml,text/xml" hidden onChange={(event) => take(event.target)} />
+      </label>
+      {ubl.error && (
+        <span className="staff-field-error" role="alert">
+          {ubl.error.message}
+        </span>
+      )}
     </form>
   );
 }

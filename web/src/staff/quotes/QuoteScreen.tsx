@@ -320,6 +320,7 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
           {quote.signed.drawn ? 'drawn' : 'by typed name'}. SHA-256 <code>{quote.signed.sha256.slice(0, 16)}…</code>
         </p>
       )}
+      <Changed quote={quote} />
       {quote.revisions.length > 1 && (
         <ul className="rows lines">
           {quote.revisions.map((one) => (
@@ -330,6 +331,36 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
                 <span className="figures">{money(one.total)}</span>
               </span>
             </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** What differs from the revision before. */
+function Changed({ quote }: { quote: Quote }) {
+  const before = quote.revisions[quote.revisions.findIndex((one) => one.id === quote.id) - 1];
+  const differences = useQuery({
+    queryKey: [...queryKeys.quote(quote.id), 'compare', quote.version],
+    queryFn: () =>
+      need(
+        api.GET('/api/quotes/{id}/compare/{other}', {
+          params: { path: { id: quote.id, other: before?.id ?? '' } },
+        }),
+      ),
+    enabled: before !== undefined,
+  });
+  if (!before || !differences.data) return null;
+  return (
+    <div className="quote-question">
+      <b>Changed since {before.number}</b>
+      {differences.data.differences.length === 0 ? (
+        <p className="second">Nothing yet.</p>
+      ) : (
+        <ul className="rows">
+          {differences.data.differences.map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}

@@ -76,6 +76,7 @@ export function Sums({ content, totals, gross, onChange }: Props) {
           value={money(totals.deposit)}
         />
       </dl>
+      <Payments content={content} totals={totals} onChange={onChange} />
       {(['intro', 'terms', 'reason'] as const).map((field) => {
         const label = { intro: 'Words to the client', terms: 'Terms', reason: 'Why there is no VAT, where it is so' }[
           field
@@ -109,5 +110,72 @@ function Row({ label, value, total = false }: { label: ReactNode; value: string;
       <dt>{label}</dt>
       <dd>{value}</dd>
     </div>
+  );
+}
+
+/** How it is paid: shares that are all of it together, by a day or by what happens. */
+function Payments({ content, totals, onChange }: Omit<Props, 'gross'>) {
+  const parts = content.instalments ?? [];
+  const sum = parts.reduce((all, part) => all + (Number(part.percent) || 0), 0);
+  if (parts.length === 0 && !onChange) return null;
+  const set = (next: typeof parts) => onChange?.({ ...content, instalments: next });
+  return (
+    <section className="quote-payments">
+      <h3>How it is paid</h3>
+      <div className="pay-strip" aria-hidden>
+        {parts.map((part, i) => (
+          <i key={i} style={{ width: `${Math.min(100, Number(part.percent) || 0)}%` }} />
+        ))}
+      </div>
+      <ul>
+        {parts.map((part, i) => (
+          <li key={i}>
+            {onChange ? (
+              <>
+                <input
+                  className="value figures"
+                  aria-label={`Share in percent, payment ${i + 1}`}
+                  inputMode="decimal"
+                  size={4}
+                  value={part.percent}
+                  onChange={(event) =>
+                    set(parts.map((one, at) => (at === i ? { ...one, percent: event.target.value.trim() } : one)))
+                  }
+                />{' '}
+                %{' '}
+                <input
+                  className="value"
+                  aria-label={`When, payment ${i + 1}`}
+                  maxLength={100}
+                  placeholder="on a day, or when work begins"
+                  value={part.when}
+                  onChange={(event) =>
+                    set(parts.map((one, at) => (at === i ? { ...one, when: event.target.value } : one)))
+                  }
+                />
+                <button type="button" className="link-button" onClick={() => set(parts.filter((_, at) => at !== i))}>
+                  Remove<span className="unseen"> payment {i + 1}</span>
+                </button>
+              </>
+            ) : (
+              <span>
+                {Number(part.percent)} %, {part.when}
+              </span>
+            )}
+            <b className="figures">{totals.instalments[i] ? money(totals.instalments[i]) : ''}</b>
+          </li>
+        ))}
+      </ul>
+      {parts.length > 0 && sum !== 100 && <p className="staff-field-error">Together they are {sum} %, not 100.</p>}
+      {onChange && (
+        <button
+          type="button"
+          className="link-button"
+          onClick={() => set([...parts, { percent: String(Math.max(0, 100 - sum)), when: '' }])}
+        >
+          {parts.length === 0 ? 'Pay in parts' : 'Another part'}
+        </button>
+      )}
+    </section>
   );
 }

@@ -79,6 +79,11 @@ export function useDraft() {
   });
 }
 
+/** Reads a supplier’s quotation as lines. */
+export function useReadUbl() {
+  return useMutation({ mutationFn: (xml: string) => need(api.POST('/api/quotes/ubl', { body: { xml } })) });
+}
+
 export function usePriceActs() {
   const queries = useQueryClient();
   const shown = { onSuccess: (list: PriceList) => queries.setQueryData(queryKeys.prices, list) };
