@@ -252,6 +252,22 @@ final class QuoteStoryTest extends AppTestCase
         self::assertStringContainsString('is to be written', (string) json_encode($this->db()->fetchFirstColumn("SELECT subject FROM message WHERE template = 'quote-answered'")));
     }
 
+    public function testQuotesGoWithAClientThatIsMergedAndWithALeadWhoLeaves(): void
+    {
+        $quote = $this->draft()->ok(201);
+        $this->db()->executeStatement("UPDATE quote SET lead_id = (SELECT id FROM staff WHERE initials = 'PT')");
+        $this->signIn('sorcha@marrowby.example');
+        $lead = $this->id("SELECT id FROM staff WHERE initials = 'PT'");
+        $teo = $this->id("SELECT id FROM staff WHERE initials = 'TA'");
+        self::assertStringContainsString('1 open quote', $this->get('/api/setup')->ok()->body);
+        $this->post("/api/setup/staff/$lead/leaving", ['handTo' => $teo])->ok();
+        self::assertSame($teo, $this->db()->fetchOne('SELECT lead_id FROM quote'));
+        $this->signIn();
+        $other = $this->post('/api/clients', ['givenName' => 'Orla', 'familyName' => 'Fennick', 'contactPoints' => [['kind' => 'email', 'value' => 'orla.f@example.org']]])->ok(201)->text('id');
+        $this->post("/api/clients/$other/merge", ['other' => $quote->text('client.id')])->ok();
+        self::assertSame($other, $this->db()->fetchOne('SELECT client_id FROM quote'));
+    }
+
     public function testTwoPeopleChangeOneDraftAndFieldStaffSeeNone(): void
     {
         $quote = $this->draft()->ok(201);
