@@ -17,6 +17,9 @@ final class QuoteTexts
             new MessageTemplate('quote-nudge', 'A quote runs out soon', 'Your quote {{quote}} is good until {{valid_until}}', "Hello {{first_name}},\n\nyour quote {{quote}} over {{total}} is good until {{valid_until}}.{{#link}}\n\nSay yes, or ask what you would like to know: {{link}}{{/link}}$end"),
             new MessageTemplate('quote-accepted', 'A quote is accepted', 'Thank you: {{quote}} is agreed', "Hello {{first_name}},\n\nyou said yes to {{quote}}: {{total}} with VAT. What you signed is enclosed.{{#deposit_due}}\n\nPlease pay the deposit of {{deposit}} now; then we begin.{{/deposit_due}}$end"),
             new MessageTemplate('quote-answered', 'Somebody answered a quote', '{{quote}}, {{client}}: {{what}}', "Hello {{first_name}},\n\n{{quote}} for {{client}} over {{total}} {{what}}.{{#words}}\n\nThey write:\n\n{{words}}{{/words}}{{#link}}\n\n{{link}}{{/link}}"),
+            new MessageTemplate('agreement', 'An agreement to be signed', 'Agreement on {{project}}', "{{business}} and {{client}}, {{address}}, agree on this:\n\n{{project}}{{#asset}}, {{asset}}{{/asset}}.{{#ready_by}}\n\nIt is to be ready by {{ready_by}}.{{/ready_by}}\n\nWe ask before any further work. What is paid beforehand is taken off the last bill.\n\n{{lead}}, {{business}}, {{today}}"),
+            new MessageTemplate('agreement-sign', 'Something is to be signed', 'Please sign: {{title}}', "Hello {{first_name}},\n\nplease read and sign “{{title}}”. It takes a minute on a phone.{{#link}}\n\n{{link}}{{/link}}$end"),
+            new MessageTemplate('agreement-signed', 'Something is signed', 'Signed: {{title}}', "Hello {{first_name}},\n\nyou signed “{{title}}”. A copy is enclosed.$end"),
         ];
     }
 }

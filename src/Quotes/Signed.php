@@ -8,17 +8,18 @@ use Doctrine\ORM\Mapping as ORM;
 
 /** What was signed, kept exactly, and how: it is written once and never changed. */
 #[ORM\Entity]
-#[ORM\Table(name: 'quote_signed')]
+#[ORM\Table(name: 'signed')]
 class Signed
 {
     /**
+     * @param string $recordId of the quote or agreement
      * @param string $document what was agreed, as JSON: the bytes of which the digest is
      * @param string $sha256 of them (FIPS 180-4), hexadecimal
      * @param string $drawing PNG as a data address; empty where the name was typed
      */
     public function __construct(
         #[ORM\Id, ORM\Column(length: 36)]
-        public readonly string $quoteId,
+        public readonly string $recordId,
         #[ORM\Column(type: 'text')]
         public readonly string $document,
         #[ORM\Column(length: 64)]

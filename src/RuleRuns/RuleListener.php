@@ -13,6 +13,7 @@ use Telamon\Diary\AppointmentEvent;
 use Telamon\Diary\AppointmentHappened;
 use Telamon\Planning\PlanAccepted;
 use Telamon\Projects\StageChanged;
+use Telamon\Quotes\AgreementSigned;
 use Telamon\Quotes\QuoteEvent;
 use Telamon\Quotes\QuoteHappened;
 use Telamon\Submissions\Submission;
@@ -76,6 +77,13 @@ final readonly class RuleListener
         };
         $submission = null === $quote->submissionId ? null : $this->em->find(Submission::class, $quote->submissionId);
         $event->touch(...$this->rules->happened($trigger, $quote->project, $quote->client, [$quote->number], ['@quote' => $quote->number], of: $submission));
+    }
+
+    #[AsEventListener]
+    public function signed(AgreementSigned $event): void
+    {
+        $agreement = $event->agreement;
+        $event->touch(...$this->rules->happened(new Triggers\AgreementSigned(), $agreement->project, $agreement->client, [$agreement->title], ['@agreement' => $agreement->title]));
     }
 
     #[AsEventListener]

@@ -52,6 +52,7 @@ final readonly class PageController
     }
 
     #[Route('/quote/{token}', methods: ['GET'], priority: -5)]
+    #[Route('/agreement/{token}', methods: ['GET'], priority: -5)]
     public function quote(string $token): Response
     {
         return $this->page('src/client/main.tsx', 200);

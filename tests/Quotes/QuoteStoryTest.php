@@ -73,7 +73,7 @@ final class QuoteStoryTest extends AppTestCase
         $this->signIn();
         $quote = $this->get('/api/quotes/'.$quote->text('id'))->ok();
         self::assertSame(['Orla Fennick', '272.40'], [$quote->text('signed.name'), $quote->text('total')]);
-        $row = $this->db()->fetchAssociative('SELECT document, sha256, address FROM quote_signed');
+        $row = $this->db()->fetchAssociative('SELECT document, sha256, address FROM signed');
         self::assertIsArray($row);
         self::assertIsString($row['document']);
         self::assertSame(hash('sha256', $row['document']), $row['sha256'], 'what was signed is kept exactly');

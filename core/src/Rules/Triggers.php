@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Core\Rules;
 
 use Telamon\Core\Rules\Triggers\Accepted;
+use Telamon\Core\Rules\Triggers\AgreementSigned;
 use Telamon\Core\Rules\Triggers\ClientChanged;
 use Telamon\Core\Rules\Triggers\QuoteAccepted;
 use Telamon\Core\Rules\Triggers\QuoteDeclined;
@@ -24,7 +25,7 @@ use Telamon\Core\Rules\Triggers\VisitMoved;
 final class Triggers
 {
     /** @var list<class-string<Trigger>> in the order that the editor offers them */
-    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class, QuoteOpened::class, QuoteAccepted::class, QuoteDeclined::class, QuoteExpired::class];
+    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class, QuoteOpened::class, QuoteAccepted::class, QuoteDeclined::class, QuoteExpired::class, AgreementSigned::class];
 
     /** @return list<Trigger> */
     public static function all(): array

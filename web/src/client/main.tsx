@@ -10,6 +10,7 @@ import { FormApp } from './FormApp';
 // Whoever fills a form in does not wait for what shows times.
 const BookApp = lazy(async () => ({ default: (await import('./booking/BookApp')).BookApp }));
 const QuoteApp = lazy(async () => ({ default: (await import('./quote/QuoteApp')).QuoteApp }));
+const AgreementApp = lazy(async () => ({ default: (await import('./quote/AgreementApp')).AgreementApp }));
 const VisitApp = lazy(async () => ({ default: (await import('./booking/VisitApp')).VisitApp }));
 
 const [, kind, name = ''] = window.location.pathname.split('/').map(decodeURIComponent);
@@ -17,6 +18,8 @@ show(
   <Suspense fallback={<ComingRows rows={5} />}>
     {kind === 'visit' ? (
       <VisitApp token={name} />
+    ) : kind === 'agreement' ? (
+      <AgreementApp token={name} />
     ) : kind === 'quote' ? (
       <QuoteApp token={name} />
     ) : kind === 'book' ? (

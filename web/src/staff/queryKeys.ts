@@ -51,5 +51,6 @@ export const queryKeys = {
   quote: (id: string) => ['quotes', 'one', id],
   quoteTotals: (content: object, gross: boolean) => ['quotes', 'totals', content, gross],
   prices: ['prices'],
+  agreements: (project: string) => ['agreements', project],
   find: (q: string) => ['find', q],
 } as const;

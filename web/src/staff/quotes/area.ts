@@ -17,6 +17,11 @@ export const quotes: Area = {
       may: 'quotes.keep',
       Body: lazy(async () => ({ default: (await import('./QuotesOf')).QuotesOfProject })),
     },
+    {
+      pillar: 'papers',
+      may: 'quotes.keep',
+      Body: lazy(async () => ({ default: (await import('./AgreementsOf')).AgreementsOfProject })),
+    },
   ],
   screens: [
     { path: 'quotes', Screen: lazy(async () => ({ default: (await import('./QuotesScreen')).QuotesScreen })) },

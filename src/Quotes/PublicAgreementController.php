@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Quotes;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Business\PublicFace;
+use Telamon\Http\JsonBody;
+use Telamon\Http\PublicLimits;
+
+/** An agreement for the client, by its signed link. */
+#[Route('/api/public/agreements/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
+final readonly class PublicAgreementController
+{
+    public function __construct(private Agreements $agreements, private QuotePdf $pdf, private PublicFace $face, private PublicLimits $limits)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function show(string $token): Response
+    {
+        return $this->answer($this->agreements->find($token));
+    }
+
+    #[Route('/opened', methods: ['POST'])]
+    public function opened(string $token, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $this->agreements->opened($this->agreements->find($token));
+
+        return new Response(status: 204);
+    }
+
+    #[Route('/sign', methods: ['POST'])]
+    public function sign(string $token, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $agreement = $this->agreements->find($token);
+        $body = JsonBody::read($request);
+        $this->agreements->sign($agreement, JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), $request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? '');
+
+        return $this->answer($agreement);
+    }
+
+    #[Route('/decline', methods: ['POST'])]
+    public function decline(string $token, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $agreement = $this->agreements->find($token);
+        $this->agreements->decline($agreement, JsonBody::text(JsonBody::read($request), 'reason', 500));
+
+        return $this->answer($agreement);
+    }
+
+    #[Route('/agreement.pdf', methods: ['GET'])]
+    public function pdf(string $token): Response
+    {
+        return new Response($this->pdf->ofAgreement($this->agreements->find($token)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+    }
+
+    private function answer(Agreement $agreement): Response
+    {
+        return new JsonResponse(['business' => $this->face->show(), 'agreement' => ['title' => $agreement->title, 'text' => $agreement->text, 'first' => $agreement->client->givenName, 'sent' => $agreement->sentAt->format('Y-m-d'), 'state' => $agreement->state->value, 'over' => $this->agreements->over($agreement)]], headers: ['Cache-Control' => 'private, no-store']);
+    }
+}
