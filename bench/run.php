@@ -11,6 +11,8 @@ use Telamon\Bench\Clock;
 use Telamon\Bench\Filler;
 use Telamon\Bench\Started;
 use Telamon\Bench\Web;
+use Telamon\Core\Checklists\OutlineMerge;
+use Telamon\Core\Checklists\OutlineReader;
 use Telamon\Core\Slots\SlotFinder;
 use Telamon\Core\Slots\SlotReader;
 use Telamon\Http\BuiltAssets;
@@ -108,11 +110,18 @@ for ($one = 0; $one < 20; ++$one) {
 $request = (new SlotReader())->read($calendar);
 $times += Clock::race(['free times: 20 people, 90 days, 2,000 visits' => static fn (): array => (new SlotFinder())->find($request)], 10, 1);
 
+$merge = ['start' => '2026-11-24', 'ready_by' => '2027-06-30', 'open_weekdays' => [1, 2, 3, 4, 5], 'closures' => ['2026-12-25', '2026-12-28', '2027-01-01'], 'checklists' => []];
+for ($list = 0; $list < 10; ++$list) {
+    $items = array_map(static fn (int $i): array => ['key' => "i$i", 'name' => "Item $i", 'takes' => $i % 3, 'waits_for' => 0 === $i ? [] : array_values(array_unique(["l$list/i".intdiv($i, 2), "l$list/i".($i - 1)]))], range(0, 99));
+    $merge['checklists'][] = ['key' => "l$list", 'joins_after' => 0 === $list ? null : 'l'.($list - 1).'/i50', 'items' => $items];
+}
+$times += Clock::race(['merging 10 checklists of 100 items' => static fn (): array => (new OutlineMerge())->of((new OutlineReader())->read($merge))], 30, 1);
+
 $lines = array_map(static fn (int $i): array => ['key' => "l$i", 'name' => "Line $i", 'quantity' => (string) (1 + $i % 7), 'price' => (10 + $i).'.50', 'offPercent' => 0 === $i % 5 ? '10' : null, 'vat' => ['category' => 'S', 'rate' => 0 === $i % 3 ? '23' : '13.5'], 'optional' => 0 === $i % 9], range(1, 200));
 $times += Clock::race(['the sums of a quote with 200 lines' => static fn (): array => $web->call('POST', '/api/quotes/total', ['content' => ['lines' => $lines]])], 30);
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty, 'merging 10 checklists of 100 items' => $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-46s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-46s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

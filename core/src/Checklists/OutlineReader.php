@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\Checklists;
+
+use Telamon\Core\Time\WorkingDays;
+
+/** Reads checklists to be merged, as telamon:tasks:merge takes them. */
+final class OutlineReader
+{
+    private const MOST_ITEMS = 20000;
+    private const MOST_DAYS = 1000000;
+
+    /**
+     * @param mixed $data as decoded from JSON
+     *
+     * @throws UnreadableOutline
+     */
+    public function read(mixed $data): Outline
+    {
+        if (!\is_array($data) || (array_is_list($data) && [] !== $data)) {
+            throw new UnreadableOutline('Send one object with start, open_weekdays and checklists.');
+        }
+        $readyBy = $data['ready_by'] ?? null;
+
+        return new Outline(
+            new \DateTimeImmutable(self::date($data['start'] ?? null, 'start')),
+            null === $readyBy ? null : new \DateTimeImmutable(self::date($readyBy, 'ready_by')),
+            new WorkingDays(self::weekdays($data), self::closures($data)),
+            self::lists($data),
+        );
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     *
+     * @return non-empty-list<int>
+     */
+    private static function weekdays(array $data): array
+    {
+        $days = [];
+        foreach (self::list($data, 'open_weekdays', null) as $i => $day) {
+            $days[] = \is_int($day) && $day >= 1 && $day <= 7 ? $day : throw new UnreadableOutline("open_weekdays.$i: write 1 for Monday to 7 for Sunday.");
+        }
+
+        return [] !== $days ? $days : throw new UnreadableOutline('open_weekdays: no day of the week is open, so no day can be counted.');
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     *
+     * @return list<string>
+     */
+    private static function closures(array $data): array
+    {
+        $days = [];
+        foreach (self::list($data, 'closures', []) as $i => $day) {
+            $days[] = self::date($day, "closures.$i");
+        }
+
+        return $days;
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     *
+     * @return list<WorkList>
+     */
+    private static function lists(array $data): array
+    {
+        $read = [];
+        $lists = [];
+        $keys = [];
+        foreach (self::list($data, 'checklists', null) as $i => $list) {
+            $list = self::map($list, "checklists.$i");
+            $key = self::key($list['key'] ?? null, "checklists.$i.key");
+            if (isset($lists[$key])) {
+                throw new UnreadableOutline("Two checklists have the key $key.");
+            }
+            $lists[$key] = true;
+            $items = [];
+            foreach (self::list($list, 'items', [], $key) as $j => $item) {
+                $items[] = $item = self::item(self::map($item, "$key.items.$j"), $key, $j);
+                if (isset($keys[$item['key']])) {
+                    throw new UnreadableOutline("Two items have the key {$item['key']}.");
+                }
+                $keys[$item['key']] = true;
+            }
+            $joins = $list['joins_after'] ?? null;
+            $read[] = ['key' => $key, 'joins' => null === $joins ? null : self::key($joins, "$key.joins_after"), 'items' => $items];
+        }
+        if (\count($keys) > self::MOST_ITEMS) {
+            throw new UnreadableOutline('At most '.self::MOST_ITEMS.' items can be merged.');
+        }
+
+        return array_map(static fn (array $list): WorkList => self::joined($list, $keys), $read);
+    }
+
+    /**
+     * @param array{key: string, joins: string|null, items: list<array{key: string, takes: int, waits: list<string>, due: OwnDue|null}>} $list
+     * @param array<string, true> $keys
+     */
+    private static function joined(array $list, array $keys): WorkList
+    {
+        if (null !== $list['joins'] && !isset($keys[$list['joins']])) {
+            throw new UnreadableOutline("{$list['key']} joins after {$list['joins']}, which is not there.");
+        }
+        $items = [];
+        foreach ($list['items'] as $item) {
+            $waitsFor = [];
+            foreach ($item['waits'] as $written) {
+                // An item of the same checklist may be called by its own key alone.
+                $key = isset($keys[$written]) ? $written : "{$list['key']}/$written";
+                if (!isset($keys[$key])) {
+                    throw new UnreadableOutline("{$item['key']} waits for $written, which is not there.");
+                }
+                $waitsFor[$key] ??= $written;
+            }
+            $items[] = new Work($item['key'], $item['takes'], $waitsFor, $item['due']);
+        }
+
+        return new WorkList($list['key'], $list['joins'], $items);
+    }
+
+    /**
+     * @param array<array-key, mixed> $item
+     *
+     * @return array{key: string, takes: int, waits: list<string>, due: OwnDue|null}
+     */
+    private static function item(array $item, string $list, int $i): array
+    {
+        $key = "$list/".self::key($item['key'] ?? null, "$list.items.$i.key");
+        $takes = $item['takes'] ?? null;
+        if (!\is_int($takes) || $takes < 0 || $takes > self::MOST_DAYS) {
+            throw new UnreadableOutline("$key: takes is a whole number of working days, 0 or more.");
+        }
+        $waits = [];
+        foreach (self::list($item, 'waits_for', [], $key) as $j => $wait) {
+            $waits[] = self::key($wait, "$key.waits_for.$j");
+        }
+
+        return ['key' => $key, 'takes' => $takes, 'waits' => $waits, 'due' => self::due($item['due'] ?? null, $key)];
+    }
+
+    private static function due(mixed $due, string $key): ?OwnDue
+    {
+        if (null === $due) {
+            return null;
+        }
+        $due = self::map($due, "$key.due");
+        $from = $due['from'] ?? null;
+        $days = $due['days'] ?? null;
+        $before = $due['before'] ?? false;
+        if ('start' !== $from && 'ready_by' !== $from) {
+            throw new UnreadableOutline("$key.due.from: write start or ready_by.");
+        }
+        if (!\is_int($days) || abs($days) > self::MOST_DAYS) {
+            throw new UnreadableOutline("$key.due.days: write a whole number of working days.");
+        }
+        if (!\is_bool($before)) {
+            throw new UnreadableOutline("$key.due.before: write true or false.");
+        }
+
+        return new OwnDue('ready_by' === $from, $before ? -$days : $days);
+    }
+
+    private static function key(mixed $key, string $at): string
+    {
+        return \is_string($key) && '' !== trim($key) && \strlen($key) <= 400 && 1 !== preg_match('/[\r\n]/', $key) ? $key : throw new UnreadableOutline("$at: write a key, as text in one line.");
+    }
+
+    private static function date(mixed $date, string $at): string
+    {
+        return \is_string($date) && 1 === preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $date, $part) && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+            ? $date : throw new UnreadableOutline("$at: write a day as 2026-11-24.");
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function map(mixed $data, string $at): array
+    {
+        return \is_array($data) && (!array_is_list($data) || [] === $data) ? $data : throw new UnreadableOutline("$at: send an object.");
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     * @param list<mixed>|null $usual null where it has to be there
+     *
+     * @return list<mixed>
+     */
+    private static function list(array $data, string $name, ?array $usual, string $at = ''): array
+    {
+        $list = $data[$name] ?? $usual;
+
+        return \is_array($list) && array_is_list($list) ? $list : throw new UnreadableOutline(('' === $at ? '' : "$at: ")."$name: send a list.");
+    }
+}
