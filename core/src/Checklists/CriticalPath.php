@@ -44,13 +44,13 @@ final readonly class CriticalPath
                 $start = max($start, $finishes[$at[$key]]);
                 $followers[$at[$key]][] = $i;
             }
-            $starts[$i] = $start;
-            $finishes[$i] = $start + $work->takes;
-            $length = max($length, $finishes[$i]);
+            $starts[] = $start;
+            $finishes[] = $start + $work->takes;
+            $length = max($length, $start + $work->takes);
         }
         $this->followers = array_values($followers);
-        $this->earliestStart = array_values($starts);
-        $this->earliestFinish = array_values($finishes);
+        $this->earliestStart = $starts;
+        $this->earliestFinish = $finishes;
         $this->length = $length;
         $latest = array_map(static fn (): int => max($length, $readyBy ?? 0), $order);
         for ($i = \count($order) - 1; $i >= 0; --$i) {
