@@ -53,7 +53,7 @@ final readonly class ByHand
         return $this->changes->carryOut($change, function () use ($id, $edit, $told, $change): array {
             $there = $this->em->find(Appointment::class, $id);
             if (null !== $there) {
-                return [$there, $change, []];
+                return [$there, $this->changes->thatMade($id) ?? $change, []];
             }
             $days = $this->series->of($edit, $told['start']);
             $series = \count($days) > 1 ? Ids::next() : null;

@@ -31,7 +31,11 @@ final readonly class ChangeController
     public function last(#[CurrentUser] Staff $staff): Response
     {
         $kinds = array_values(array_filter(ChangeKind::cases(), static fn (ChangeKind $kind): bool => $kind->canBeUndone()));
-        $change = $this->em->getRepository(Change::class)->findOneBy(['staff' => $staff, 'undoneAt' => null, 'kind' => $kinds], ['seq' => 'DESC']);
+        // A change that wrote nothing (the same sending twice, an edit that says what stood there) is none to take back.
+        $change = $this->em->createQueryBuilder()->select('c')->from(Change::class, 'c')
+            ->where('c.staff = :staff', 'c.undoneAt IS NULL', 'c.kind IN (:kinds)', 'EXISTS (SELECT e.id FROM '.JournalEntry::class.' e WHERE e.change = c)')
+            ->orderBy('c.seq', 'DESC')->setMaxResults(1)->setParameter('staff', $staff)->setParameter('kinds', $kinds)->getQuery()->getOneOrNullResult();
+        \assert(null === $change || $change instanceof Change);
 
         return new JsonResponse(['change' => $change?->toArray($this->business->zone(), $this->records)]);
     }

@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Record\Action;
 use Telamon\Record\Journaled;
 
 /** Carries changes out: one transaction, one entry in the list of changes, everything journaled under it. */
@@ -39,6 +40,12 @@ final readonly class Changes
                 $this->current->end();
             }
         });
+    }
+
+    /** The change that a record came from, for a sending that came twice; null where it is not on file. */
+    public function thatMade(string $recordId): ?Change
+    {
+        return $this->em->getRepository(JournalEntry::class)->findOneBy(['recordId' => $recordId, 'action' => Action::Made], ['seq' => 'ASC'])?->change;
     }
 
     /**

@@ -60,9 +60,11 @@ final class DiaryTest extends AppTestCase
     public function testTheSameSendingTwiceIsOneVisit(): void
     {
         $edit = ['type' => $this->tuning, 'client' => $this->client, 'staff' => $this->teo, 'startsAt' => '2026-11-30T10:00:00+00:00'];
-        $first = $this->call('POST', '/api/appointments', $edit, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201)->text('appointment.id');
-        self::assertSame($first, $this->call('POST', '/api/appointments', $edit, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201)->text('appointment.id'));
+        $first = $this->call('POST', '/api/appointments', $edit, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201);
+        $again = $this->call('POST', '/api/appointments', $edit, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201);
+        self::assertSame([$first->text('appointment.id'), $first->text('change.id')], [$again->text('appointment.id'), $again->text('change.id')]);
         self::assertSame(1, $this->countRows('appointment'));
+        self::assertSame($first->text('change.id'), $this->get('/api/changes/last')->ok()->text('change.id'), 'the second one has nothing to take back');
     }
 
     public function testWhatStandsAgainstATimeIsSaidAndCanBeOverruled(): void

@@ -123,6 +123,25 @@ final class ProjectByHandTest extends AppTestCase
         self::assertSame('2027-03-19', $this->get('/api/projects/'.$project->text('id'))->text('readyBy'));
     }
 
+    public function testTheSameTaskSentTwiceIsOneAndUndoTakesItBack(): void
+    {
+        $project = $this->open(['title' => 'Looks in', 'checklists' => false])->ok(201);
+        $body = ['project' => $project->text('id'), 'name' => 'Ring her'];
+        $first = $this->call('POST', '/api/tasks', $body, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201)->text('id');
+        self::assertSame($first, $this->call('POST', '/api/tasks', $body, ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201)->text('id'));
+        $this->undoLast();
+        self::assertSame([], $this->tasks($project));
+    }
+
+    public function testAnEditThatChangesNothingIsNothingToUndo(): void
+    {
+        $project = $this->open(['title' => 'Looks in', 'checklists' => false])->ok(201);
+        $task = $this->post('/api/tasks', ['project' => $project->text('id'), 'name' => 'Ring her'])->ok(201);
+        $this->call('PUT', '/api/tasks/'.$task->text('id'), ['version' => $task->number('version'), 'name' => 'Ring her'])->ok();
+        $this->undoLast();
+        self::assertSame([], $this->tasks($project));
+    }
+
     public function testATaskIsAddedEditedMovedAndRemoved(): void
     {
         $project = $this->open(['title' => 'Looks in', 'checklists' => false])->ok(201);
