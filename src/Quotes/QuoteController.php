@@ -29,7 +29,7 @@ final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
     {
     }
 
@@ -76,6 +76,28 @@ final readonly class QuoteController
     public function read(Request $request): Response
     {
         return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat()));
+    }
+
+    #[Route('/templates', methods: ['GET'], priority: 1)]
+    public function templates(): Response
+    {
+        return new JsonResponse($this->templates->show());
+    }
+
+    #[Route('/templates/{id}', requirements: ['id' => self::ID], methods: ['DELETE'], priority: 1)]
+    public function forget(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $this->templates->remove($id, $staff);
+
+        return $this->templates();
+    }
+
+    #[Route('/{id}/template', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function template(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $this->templates->keep($this->quote($id), new Edit(JsonBody::read($request)), $staff);
+
+        return $this->templates();
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]

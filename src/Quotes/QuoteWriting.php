@@ -28,12 +28,12 @@ use Telamon\Submissions\Submission;
 /** Drafts quotes, changes them, and makes another revision of one that is out. */
 final readonly class QuoteWriting
 {
-    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Changes $changes, private Setups $setups, private FromAnswers $answers, private StageMoves $stages, private QuoteMails $mails, private Profile $business, private ClockInterface $clock, private ContentReader $reader = new ContentReader())
+    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Changes $changes, private Setups $setups, private FromAnswers $answers, private Templates $templates, private StageMoves $stages, private QuoteMails $mails, private Profile $business, private ClockInterface $clock, private ContentReader $reader = new ContentReader())
     {
     }
 
     /**
-     * For a project, a client, or as a copy of another quote.
+     * For a project or a client: from the answers, from a template, or as a copy of another quote.
      *
      * @param string $id what it is to be known by: the same sending twice is one quote
      *
@@ -53,7 +53,9 @@ final readonly class QuoteWriting
             throw new InvalidInput('client', 'Choose whom it is for.');
         }
         $submission = null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
-        $content = null !== $like ? $like->content() : $this->answers->content($submission, $project->service ?? '');
+        $template = $edit->text('template', 36) ?? '';
+        $begun = '' === $template ? null : $this->templates->content($template) ?? throw new InvalidInput('template', 'This template is gone. Choose another, or write the quote without one.');
+        $content = $like?->content() ?? $begun ?? $this->answers->content($submission, $project->service ?? '');
         $change = new Change(ChangeKind::Edit, mb_substr("drafted a quote for {$client->name()}", 0, 300), $by, $this->clock->now(), $submission?->id, 'client', $client->id, $client->name());
 
         return $this->changes->carryOut($change, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));

@@ -32,6 +32,25 @@ final class QuoteStoryTest extends AppTestCase
         $this->project = $this->id('SELECT id FROM project');
     }
 
+    public function testWhatAQuoteSaysIsKeptAsATemplateAndAnotherBeginsFromIt(): void
+    {
+        $quote = $this->draft()->ok(201);
+        $keep = fn (string $name): Answer => $this->post('/api/quotes/'.$quote->text('id').'/template', ['name' => $name]);
+        self::assertSame('name', $keep(' ')->ok(422)->text('violations.0.path'));
+        self::assertSame(['Weekend repair'], $keep('Weekend repair')->ok()->column('items', 'name'));
+        self::assertSame([2], $keep('Weekend repair')->ok()->column('items', 'lines'), 'one name is one template; a line that is an answer itself is left out');
+        $template = $this->get('/api/quotes/templates')->ok()->text('items.0.id');
+        $client = $this->id('SELECT id FROM client');
+        $begun = $this->post('/api/quotes', ['client' => $client, 'template' => $template])->ok(201);
+        self::assertSame(['First visit', 'Second tuning after six weeks'], $begun->column('content.lines', 'name'));
+        self::assertSame(['', ''], $begun->column('content.lines', 'from'), 'nothing of the other client');
+
+        $this->call('DELETE', "/api/quotes/templates/$template")->ok();
+        self::assertSame('template', $this->post('/api/quotes', ['client' => $client, 'template' => $template])->ok(422)->text('violations.0.path'));
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame(['Weekend repair'], $this->get('/api/quotes/templates')->ok()->column('items', 'name'));
+    }
+
     public function testAnInquiryBecomesAPricedSignedYes(): void
     {
         $quote = $this->draft()->ok(201);

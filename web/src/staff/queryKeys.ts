@@ -47,6 +47,7 @@ export const queryKeys = {
   appointmentsOf: (of: string, id: string) => ['appointments', 'of', of, id],
   todaySheet: ['today-sheet'],
   quotes: ['quotes', 'list'],
+  quoteTemplates: ['quotes', 'templates'],
   quotesOf: (of: string, id: string) => ['quotes', 'of', of, id],
   quote: (id: string) => ['quotes', 'one', id],
   quoteTotals: (content: object, gross: boolean) => ['quotes', 'totals', content, gross],

@@ -4,6 +4,7 @@ import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { useToast } from '../shell/Toast';
 import { usePriceActs, type PriceList } from './queries';
+import { TemplatesKept } from './TemplatesKept';
 
 type Setup = PriceList['setup'];
 type Row = Setup['rows'][number];
@@ -159,6 +160,7 @@ export function HowWeQuote({ list }: { list: PriceList }) {
           Save how we quote
         </Button>
       </p>
+      <TemplatesKept />
     </div>
   );
 }

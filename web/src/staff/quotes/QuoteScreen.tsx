@@ -12,6 +12,7 @@ import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { useToast } from '../shell/Toast';
+import { KeepAsTemplate } from './KeepAsTemplate';
 import { LineRows } from './LineRows';
 import { useDraft, usePrices, useQuote, useQuoteActs, useTotals, type Content, type Quote } from './queries';
 import './quotes.css';
@@ -254,6 +255,7 @@ function TheQuote({ quote }: { quote: Quote }) {
                   {changed ? 'PDF, as saved' : 'PDF'}
                 </a>{' '}
                 <a href={`/api/quotes/${quote.id}/ubl`}>UBL</a>
+                <KeepAsTemplate quote={quote} changed={changed} />
               </p>
               <Told quote={quote} today={today} />
               <Journal record={quote.id} />

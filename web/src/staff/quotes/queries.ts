@@ -73,10 +73,41 @@ export function useQuoteActs(id: string) {
 export function useDraft() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ key, ...body }: { key: string; project?: string; client?: string; like?: string }) =>
-      need(api.POST('/api/quotes', { params: { header: { 'Idempotency-Key': key } }, body })),
+    mutationFn: ({
+      key,
+      ...body
+    }: {
+      key: string;
+      project?: string;
+      client?: string;
+      like?: string;
+      template?: string;
+    }) => need(api.POST('/api/quotes', { params: { header: { 'Idempotency-Key': key } }, body })),
     onSettled: () => void queries.invalidateQueries(),
   });
+}
+
+/** What a quote may begin from; what is kept and removed among it. */
+export function useTemplates() {
+  return useQuery({ queryKey: queryKeys.quoteTemplates, queryFn: () => need(api.GET('/api/quotes/templates')) });
+}
+
+export function useTemplateActs() {
+  const queries = useQueryClient();
+  const shown = {
+    onSuccess: (all: Schema<'QuoteTemplates'>) => queries.setQueryData(queryKeys.quoteTemplates, all),
+  };
+  return {
+    keep: useMutation({
+      mutationFn: ({ quote, name }: { quote: string; name: string }) =>
+        need(api.POST('/api/quotes/{id}/template', { params: { path: { id: quote } }, body: { name } })),
+      ...shown,
+    }),
+    remove: useMutation({
+      mutationFn: (id: string) => need(api.DELETE('/api/quotes/templates/{id}', { params: { path: { id } } })),
+      ...shown,
+    }),
+  };
 }
 
 /** Reads a supplier’s quotation as lines. */
