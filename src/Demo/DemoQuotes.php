@@ -19,6 +19,7 @@ use Telamon\Quotes\PriceItem;
 use Telamon\Quotes\Quote;
 use Telamon\Quotes\QuoteSetup;
 use Telamon\Quotes\QuoteState;
+use Telamon\Quotes\QuoteTemplate;
 
 /** The workshop's price list, how it quotes, and quotes of two years: some open, most answered. */
 final readonly class DemoQuotes
@@ -74,6 +75,8 @@ final readonly class DemoQuotes
             foreach (\array_slice($open, 0, 14) as $i => $project) {
                 $this->current($project, $now, $i);
             }
+            $this->em->persist(new QuoteTemplate('Bass strings on the spot', new Content($this->lines([['first-visit', '1'], ['bass-string', '2'], ['second-tuning', '1', true]]), intro: 'Two strings are gone; the others hold.')));
+            $this->em->persist(new QuoteTemplate('Restoration, whole', new Content($this->lines([['carry', '1'], ['strings-all', '1'], ['regulate', '1'], ['second-tuning', '1']]), deposit: ['percent' => '30', 'amount' => null], intro: 'Eight weeks in the workshop, and it plays like new.')));
         });
     }
 

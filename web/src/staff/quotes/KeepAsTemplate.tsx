@@ -10,7 +10,11 @@ export function KeepAsTemplate({ quote, changed }: { quote: Quote; changed: bool
   const toast = useToast();
   if (name === null)
     return (
-      <button type="button" className="link-button" onClick={() => setName(quote.project?.label ?? quote.client.label)}>
+      <button
+        type="button"
+        className="link-button"
+        onClick={() => setName(quote.project?.label.replace(/^P-\d+ /, '') ?? '')}
+      >
         Keep as a template
       </button>
     );
@@ -35,7 +39,10 @@ export function KeepAsTemplate({ quote, changed }: { quote: Quote; changed: bool
         value={name}
         maxLength={100}
         autoFocus
-        onFocus={(event) => event.target.select()}
+        onFocus={(event) => {
+          event.target.select();
+          event.target.parentElement?.scrollIntoView({ block: 'nearest' });
+        }}
         onChange={(event) => setName(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') done();
