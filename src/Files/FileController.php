@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -24,9 +22,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class FileController
 {
-    private const SHOWN = ['image/jpeg', 'image/png', 'image/webp', 'image/gif'];
-
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private Viewer $viewer, private FilesOfRecords $files, private FilesByHand $byHand)
+    public function __construct(private EntityManagerInterface $em, private FileAnswer $answer, private Viewer $viewer, private FilesOfRecords $files, private FilesByHand $byHand)
     {
     }
 
@@ -82,24 +78,6 @@ final readonly class FileController
     #[Route('/api/files/{id}', methods: ['GET'])]
     public function show(string $id, Request $request): Response
     {
-        $attachment = $this->viewer->read($this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file'));
-        $handle = $this->store->open($attachment->file);
-        $shown = \in_array($attachment->file->type, self::SHOWN, true);
-        $full = str_replace(['/', '\\'], '_', FileKind::fittingName($attachment->name, $attachment->file->type));
-        $plain = (string) preg_replace('/[^\x20-\x7e]|%/', '_', $full);
-
-        $response = new StreamedResponse(static function () use ($handle): void {
-            fpassthru($handle);
-        }, 200, [
-            'Content-Type' => $attachment->file->type,
-            'Content-Length' => (string) $attachment->file->size,
-            'Content-Disposition' => HeaderUtils::makeDisposition($shown ? 'inline' : 'attachment', $full, $plain),
-            // Asked for anew each time: after signing out, nothing is shown from what the browser kept.
-            'Cache-Control' => 'private, no-cache, must-revalidate',
-            'ETag' => "\"{$attachment->file->sha256}\"",
-        ]);
-        $response->isNotModified($request);
-
-        return $response;
+        return $this->answer->of($this->viewer->read($this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file')), $request);
     }
 }

@@ -9,6 +9,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Business\PublicFace;
+use Telamon\Files\FileAnswer;
 use Telamon\Http\JsonBody;
 use Telamon\Http\PublicLimits;
 
@@ -16,7 +17,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/quotes/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicQuoteController
 {
-    public function __construct(private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private QuotePdf $pdf, private PublicFace $face, private PublicLimits $limits)
+    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private QuotePdf $pdf, private PublicFace $face, private PublicLimits $limits)
     {
     }
 
@@ -81,6 +82,12 @@ final readonly class PublicQuoteController
         $quote = $this->links->quote($token);
 
         return new Response($this->pdf->of($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store']);
+    }
+
+    #[Route('/files/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['GET'])]
+    public function file(string $token, string $id, Request $request): Response
+    {
+        return $this->file->of($this->with->one($this->links->quote($token), $id), $request);
     }
 
     private function answer(Quote $quote): Response

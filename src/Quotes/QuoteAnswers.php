@@ -12,6 +12,7 @@ use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\Currency;
 use Telamon\Core\Quotes\InvalidContent;
 use Telamon\Core\Quotes\Totals;
+use Telamon\Files\Attachment;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\StageMoves;
@@ -25,7 +26,7 @@ final readonly class QuoteAnswers
 {
     private const MOST_QUESTIONS = 20;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private WithQuote $with, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -127,7 +128,7 @@ final readonly class QuoteAnswers
             }
             $now = $this->clock->now();
             $quote->say($content);
-            $document = json_encode(['quote' => $quote->shown(), 'business' => $this->business->business()->name, 'client' => $quote->client->name(), 'currency' => $quote->currency, 'prices' => $quote->gross ? 'gross' : 'net', 'content' => $content->toArray(), 'totals' => $totals->toArray(), 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+            $document = json_encode(['quote' => $quote->shown(), 'business' => $this->business->business()->name, 'client' => $quote->client->name(), 'currency' => $quote->currency, 'prices' => $quote->gross ? 'gross' : 'net', 'content' => $content->toArray(), 'totals' => $totals->toArray(), 'files' => array_map(static fn (Attachment $file): array => ['name' => $file->name, 'sha256' => $file->file->sha256], $this->with->of($quote)), 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
             $this->em->persist(new Signed($quote->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
             $quote->beAnswered(QuoteState::Accepted, $now);
             $this->em->flush();

@@ -51,7 +51,7 @@ class QuoteTemplate implements PartOf
             }
         }
         $kept = array_map(static fn (QuoteLine $line): array => ['from' => '', 'instead' => isset($lines[$line->instead]) ? $line->instead : ''] + $line->toArray(), array_values($lines));
-        $this->content = ['lines' => $kept, 'reason' => ''] + $content->toArray();
+        $this->content = ['lines' => $kept, 'reason' => '', 'attachments' => []] + $content->toArray();
     }
 
     public function content(): Content

@@ -9,13 +9,14 @@ use Telamon\Business\Profile;
 use Telamon\Core\Quotes\Currency;
 use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Core\Quotes\Totals;
+use Telamon\Files\Attachment;
 use Telamon\Record\RecordRef;
 use Telamon\Submissions\Submission;
 
 /** Shows quotes: to the office as Quote, to the client as PublicQuote in the contract. */
 final readonly class QuoteView
 {
-    public function __construct(private EntityManagerInterface $em, private QuoteLinks $links, private QuoteMails $mails, private QuoteAnswers $answers, private Setups $setups, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private QuoteLinks $links, private QuoteMails $mails, private QuoteAnswers $answers, private WithQuote $with, private Setups $setups, private Profile $business)
     {
     }
 
@@ -97,6 +98,7 @@ final readonly class QuoteView
             'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
             'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($quote))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
+            'files' => array_map(static fn (Attachment $file): array => ['id' => $file->id, 'name' => $file->name, 'note' => $file->note, 'size' => $file->file->size, 'isImage' => str_starts_with($file->file->type, 'image/')], $this->with->of($quote)),
         ];
     }
 

@@ -28,7 +28,7 @@ use Telamon\Submissions\Submission;
 /** Drafts quotes, changes them, and makes another revision of one that is out. */
 final readonly class QuoteWriting
 {
-    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Changes $changes, private Setups $setups, private FromAnswers $answers, private Templates $templates, private StageMoves $stages, private QuoteMails $mails, private Profile $business, private ClockInterface $clock, private ContentReader $reader = new ContentReader())
+    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Changes $changes, private Setups $setups, private FromAnswers $answers, private Templates $templates, private WithQuote $with, private StageMoves $stages, private QuoteMails $mails, private Profile $business, private ClockInterface $clock, private ContentReader $reader = new ContentReader())
     {
     }
 
@@ -55,7 +55,7 @@ final readonly class QuoteWriting
         $submission = null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
         $template = $edit->text('template', 36) ?? '';
         $begun = '' === $template ? null : $this->templates->content($template) ?? throw new InvalidInput('template', 'This template is gone. Choose another, or write the quote without one.');
-        $content = $like?->content() ?? $begun ?? $this->answers->content($submission, $project->service ?? '');
+        $content = $like?->content()->alone() ?? $begun ?? $this->answers->content($submission, $project->service ?? '');
         $change = new Change(ChangeKind::Edit, mb_substr("drafted a quote for {$client->name()}", 0, 300), $by, $this->clock->now(), $submission?->id, 'client', $client->id, $client->name());
 
         return $this->changes->carryOut($change, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));
@@ -92,6 +92,7 @@ final readonly class QuoteWriting
             $this->em->lock($quote, LockMode::OPTIMISTIC, $edit->version());
             $this->refuseOut($quote);
             if (null !== $content) {
+                $this->with->refuseOthers($quote, $content);
                 $quote->say($content);
             }
             if (null !== $until) {

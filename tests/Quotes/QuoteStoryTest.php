@@ -51,6 +51,39 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame(['Weekend repair'], $this->get('/api/quotes/templates')->ok()->column('items', 'name'));
     }
 
+    public function testFilesOfTheProjectGoWithTheQuoteAndNoOthers(): void
+    {
+        $file = function (string $name): string {
+            $picture = "{$this->data}/$name";
+            $image = imagecreatetruecolor(40, 30);
+            self::assertNotFalse($image);
+            imagepng($image, $picture);
+
+            return $this->upload($picture, $name)->ok(201)->text('id');
+        };
+        $mine = $this->post('/api/files', ['uploads' => [$file('soundboard.png')], 'project' => $this->project])->ok(201)->text('items.0.id');
+        $this->inquire(['service' => 'repair', 'email' => 'other@example.org', 'name' => 'Oona Other', 'phone' => '020 913 0099'])->ok(201);
+        $this->work();
+        $this->accept($this->lastSubmission())->ok();
+        $theirs = $this->post('/api/files', ['uploads' => [$file('their-house.png')], 'project' => $this->id("SELECT id FROM project WHERE id <> '{$this->project}'")])->ok(201)->text('items.0.id');
+
+        $quote = $this->priced($this->draft()->ok(201))->ok();
+        $content = $quote->map('content');
+        $with = fn (string ...$ids): Answer => $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $this->get('/api/quotes/'.$quote->text('id'))->number('version'), 'content' => ['attachments' => $ids] + $content]);
+        self::assertSame('content.attachments', $with($mine, $theirs)->ok(422)->text('violations.0.path'));
+        $kept = $with($mine)->ok();
+        $sent = $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $kept->number('version')])->ok();
+        $page = '/api/public/quotes/'.$sent->text('token');
+        self::assertSame(['soundboard.png'], $this->get($page)->ok()->column('quote.files', 'name'));
+        $this->get("$page/files/$mine")->ok();
+        $this->get("$page/files/$theirs")->ok(404);
+        self::assertSame([], $this->post('/api/quotes', ['client' => $this->id('SELECT id FROM client'), 'like' => $quote->text('id')])->ok(201)->at('content.attachments'), 'a copy may be for somebody else');
+
+        $this->call('DELETE', "/api/files/$mine")->ok(204);
+        self::assertSame([], $this->get($page)->ok()->at('quote.files'));
+        $this->get("$page/files/$mine")->ok(404);
+    }
+
     public function testAnInquiryBecomesAPricedSignedYes(): void
     {
         $quote = $this->draft()->ok(201);

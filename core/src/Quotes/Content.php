@@ -20,8 +20,9 @@ final readonly class Content
      * @param list<array{percent: string, when: string}> $instalments day or event in words
      * @param string $intro, $terms in words
      * @param string $reason why there is no tax, where a category needs one
+     * @param list<string> $attachments ids of the files that go with it
      */
-    public function __construct(public array $lines, public array $allowances = [], public array $charges = [], public array $deposit = ['percent' => null, 'amount' => null], public array $instalments = [], public string $intro = '', public string $terms = '', public string $reason = '')
+    public function __construct(public array $lines, public array $allowances = [], public array $charges = [], public array $deposit = ['percent' => null, 'amount' => null], public array $instalments = [], public string $intro = '', public string $terms = '', public string $reason = '', public array $attachments = [])
     {
         $heads = [];
         foreach ($lines as $line) {
@@ -56,7 +57,7 @@ final readonly class Content
         }
         $lines = array_map(fn (QuoteLine $line): QuoteLine => $line->optional || '' !== $line->instead || $this->hasAlternative($line->key) ? $line->withTick(\in_array($line->key, $keys, true)) : $line, $this->lines);
 
-        return new self($lines, $this->allowances, $this->charges, $this->deposit, $this->instalments, $this->intro, $this->terms, $this->reason);
+        return new self($lines, $this->allowances, $this->charges, $this->deposit, $this->instalments, $this->intro, $this->terms, $this->reason, $this->attachments);
     }
 
     /** Whether a line is part of the sums as it is chosen now: of those that stand for each other the one that is ticked, else the first. */
@@ -134,8 +135,14 @@ final readonly class Content
         return [
             'lines' => array_map(static fn (QuoteLine $line): array => $line->toArray(), $this->lines),
             'allowances' => array_map($onWhole, $this->allowances), 'charges' => array_map($onWhole, $this->charges),
-            'deposit' => $this->deposit, 'instalments' => $this->instalments, 'intro' => $this->intro, 'terms' => $this->terms, 'reason' => $this->reason,
+            'deposit' => $this->deposit, 'instalments' => $this->instalments, 'intro' => $this->intro, 'terms' => $this->terms, 'reason' => $this->reason, 'attachments' => $this->attachments,
         ];
+    }
+
+    /** Without files, as for another client. */
+    public function alone(): self
+    {
+        return new self($this->lines, $this->allowances, $this->charges, $this->deposit, $this->instalments, $this->intro, $this->terms, $this->reason);
     }
 
     /**

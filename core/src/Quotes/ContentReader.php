@@ -39,8 +39,23 @@ final class ContentReader
         return new Content(
             array_values($lines), $this->onWhole($data, 'allowances'), $this->onWhole($data, 'charges'),
             ['percent' => self::figure($deposit['percent'] ?? null, 'deposit.percent', 100), 'amount' => self::figure($deposit['amount'] ?? null, 'deposit.amount')],
-            $this->instalments($data), self::text($data, 'intro', 'intro', 5000), self::text($data, 'terms', 'terms', 10_000), self::text($data, 'reason', 'reason', 300),
+            $this->instalments($data), self::text($data, 'intro', 'intro', 5000), self::text($data, 'terms', 'terms', 10_000), self::text($data, 'reason', 'reason', 300), self::attachments($data),
         );
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     *
+     * @return list<string>
+     */
+    private static function attachments(array $data): array
+    {
+        $ids = [];
+        foreach (self::list($data, 'attachments', self::FEW) as $id) {
+            $ids[] = \is_string($id) && 1 === preg_match('/^[0-9a-f-]{36}$/D', $id) ? $id : throw new InvalidContent('attachments', 'Choose files that are with the project.');
+        }
+
+        return array_values(array_unique($ids));
     }
 
     /** @param array<array-key, mixed> $line */

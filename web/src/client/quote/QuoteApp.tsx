@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
+import { fileSize } from '../../shared/numbers';
 import { Branded } from '../Branded';
 import { QuoteLines } from './QuoteLines';
 import { SignPad } from './SignPad';
@@ -122,6 +123,33 @@ function Open({ page, token }: { page: Page; token: string }) {
           {quote.signed ? 'What was signed, as a PDF file' : 'The same as a PDF file'}
         </a>
       </p>
+      {quote.files.length > 0 && (
+        <section className="quote-files" aria-label="Files">
+          <h2>With it</h2>
+          <ul>
+            {quote.files.map((file) => (
+              <li key={file.id}>
+                <a href={`/api/public/quotes/${token}/files/${file.id}`} target="_blank" rel="noreferrer">
+                  {file.isImage && (
+                    <img
+                      src={`/api/public/quotes/${token}/files/${file.id}`}
+                      alt=""
+                      loading="lazy"
+                      width="96"
+                      height="72"
+                    />
+                  )}
+                  {file.name}
+                </a>{' '}
+                <small className="second">
+                  {fileSize(file.size)}
+                  {file.note && `, ${file.note}`}
+                </small>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <aside className="quote-yes" aria-label="What you say yes to">
         <h2>{over ? 'What it comes to' : 'What you say yes to'}</h2>
         <dl className={sums ? '' : 'old'} aria-live="polite">

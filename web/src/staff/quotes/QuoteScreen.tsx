@@ -12,6 +12,7 @@ import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { useToast } from '../shell/Toast';
+import { GoesWith } from './GoesWith';
 import { KeepAsTemplate } from './KeepAsTemplate';
 import { LineRows } from './LineRows';
 import { useDraft, usePrices, useQuote, useQuoteActs, useTotals, type Content, type Quote } from './queries';
@@ -222,7 +223,7 @@ function TheQuote({ quote }: { quote: Quote }) {
           width: '312px',
           folds: true,
           sheet: true,
-          content: <Behind quote={quote} content={content} />,
+          content: <Behind quote={quote} content={content} onChange={draft ? setContent : undefined} />,
         },
         {
           name: 'Lines',
@@ -268,7 +269,15 @@ function TheQuote({ quote }: { quote: Quote }) {
 }
 
 /** The answers that gave lines, and the photographs that came with them. */
-function Behind({ quote, content }: { quote: Quote; content: Content }) {
+function Behind({
+  quote,
+  content,
+  onChange,
+}: {
+  quote: Quote;
+  content: Content;
+  onChange: ((content: Content) => void) | undefined;
+}) {
   const project = quote.project?.id ?? '';
   const files = useQuery({
     queryKey: queryKeys.filesOf('project', project),
@@ -296,6 +305,7 @@ function Behind({ quote, content }: { quote: Quote; content: Content }) {
         ))}
       </dl>
       <FileLines files={(files.data?.items ?? []).filter((file) => file.isImage)} />
+      <GoesWith files={files.data?.items ?? []} content={content} onChange={onChange} />
     </div>
   );
 }
