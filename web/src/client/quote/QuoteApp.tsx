@@ -124,8 +124,8 @@ function Open({ page, token }: { page: Page; token: string }) {
         </a>
       </p>
       {quote.files.length > 0 && (
-        <section className="quote-files" aria-label="Files">
-          <h2>With it</h2>
+        <section className="quote-files" aria-label="Files with it">
+          <h2>Files with it</h2>
           <ul>
             {quote.files.map((file) => (
               <li key={file.id}>
