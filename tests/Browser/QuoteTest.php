@@ -86,6 +86,66 @@ final class QuoteTest extends BrowserTestCase
         self::assertStringContainsString('64.50', $this->findWith('.quotes-table tr', 'Felt for the hammers')->getText());
     }
 
+    public function testAQuoteIsKeptAsATemplateAndAnotherBegins(): void
+    {
+        $this->signIn();
+        $this->go('/quotes');
+        $this->findWith('.quotes-table tr', 'Price a line')->findElement(WebDriverBy::cssSelector('a'))->click();
+        $project = $this->find('.quote-head a[href^="/projects/"]')->getAttribute('href');
+        $lines = \count($this->all('.quote-lines .line'));
+        $this->clickWith('.quote-papers button', 'Keep as a template');
+        $name = $this->find('.quote-template-name input');
+        $name->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, 'Whole <b>action</b> & keys']);
+        $this->assertAccessible('a quote that becomes a template');
+        $name->sendKeys(WebDriverKeys::ENTER);
+        $this->until(fn (): bool => [] === $this->all('.quote-template-name'), 'it is kept');
+        $this->go((string) parse_url((string) $project, \PHP_URL_PATH));
+        $this->clickWith('.quote-templates button', 'Whole <b>action</b> & keys');
+        $this->findWith('.quote-head', 'draft');
+        $this->until(fn (): bool => $lines === \count($this->all('.quote-lines .line')), 'it has the lines of the other');
+        // The name on the undo block is what is taken back; then the template is as it was made.
+        $this->go('/quotes/prices');
+        $this->findWith('section[aria-label=Templates] li', 'Whole <b>action</b> & keys');
+    }
+
+    public function testAnAgreementIsWrittenSentAndSignedOnAPhone(): void
+    {
+        $this->signIn();
+        $this->go('/quotes');
+        $project = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/quotes").then((r) => r.json()).then((q) => done(q.items.find((one) => one.project && one.state === "sent").project.path));', []);
+        self::assertIsString($project);
+        $this->go($project);
+        $this->clickWith('button', 'Send for signature');
+        $text = $this->find('.agreement-form textarea');
+        $text->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::END, WebDriverKeys::NULL, "\nThe stool stays here."]);
+        // Loaded again before it is sent, what was typed is there.
+        $this->driver->navigate()->refresh();
+        $this->clickWith('button', 'Send for signature');
+        $this->until(fn (): bool => str_contains((string) $this->find('.agreement-form textarea')->getAttribute('value'), 'The stool stays here.'), 'nothing typed is lost');
+        $this->assertAccessible('an agreement that is written');
+        $this->pressOn('.agreement-form button[type=submit]');
+        $client = $this->findWith('a[href^="/agreement/"]', 'as the client')->getAttribute('href');
+
+        $this->resize($this->driver, 390, 844);
+        $this->go((string) parse_url((string) $client, \PHP_URL_PATH));
+        $this->see('The stool stays here.');
+        $this->assertAccessible('an agreement on a phone');
+        // One press on the wrong words says no to nothing.
+        $this->clickWith('.quote-ways button', 'I do not sign it');
+        $this->clickWith('.quote-ways button', 'Go on');
+        $this->find('.quote-answer input')->sendKeys('Colm Spindle');
+        $this->driver->navigate()->refresh();
+        $this->until(fn (): bool => 'Colm Spindle' === $this->find('.quote-answer input')->getAttribute('value'), 'the name is kept');
+        $this->pressOn('.quote-answer button[type=submit]');
+        $this->findWith('.quote-over', 'signed');
+        $this->driver->navigate()->refresh();
+        $this->findWith('.quote-over', 'signed');
+
+        $this->resize($this->driver, 1280, 800);
+        $this->go($project);
+        $this->findWith('.lines li', 'by Colm Spindle');
+    }
+
     private function pressOn(string $css): void
     {
         $button = $this->find($css);

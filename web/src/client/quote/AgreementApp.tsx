@@ -49,6 +49,7 @@ function TheAgreement({ page, token }: { page: Page; token: string }) {
   const key = `agreement-name ${token}`;
   const [name, setName] = useState(() => window.sessionStorage.getItem(key) ?? '');
   const [drawing, setDrawing] = useState('');
+  const [refusing, setRefusing] = useState(false);
   const params = { path: { token } };
   const shown = {
     onSuccess: (next: Page) => cache.setQueryData(['agreement', token], next),
@@ -118,9 +119,26 @@ function TheAgreement({ page, token }: { page: Page; token: string }) {
                   {sign.isPending ? 'One moment …' : 'Sign it'}
                 </Button>
                 <p className="quote-ways">
-                  <button type="button" className="link" disabled={decline.isPending} onClick={() => decline.mutate()}>
-                    I do not sign it
-                  </button>
+                  {refusing ? (
+                    <>
+                      <span>We are told, and the link is over. Is that so?</span>{' '}
+                      <button
+                        type="button"
+                        className="link"
+                        disabled={decline.isPending}
+                        onClick={() => decline.mutate()}
+                      >
+                        Yes, say no to it
+                      </button>
+                      <button type="button" className="link" autoFocus onClick={() => setRefusing(false)}>
+                        Go on
+                      </button>
+                    </>
+                  ) : (
+                    <button type="button" className="link" onClick={() => setRefusing(true)}>
+                      I do not sign it
+                    </button>
+                  )}
                 </p>
               </form>
             )}

@@ -102,6 +102,31 @@ function Writing({ project, onDone }: { project: string; onDone: () => void }) {
   return <Written key={project} project={project} draft={draft.data} onDone={onDone} />;
 }
 
+interface Words {
+  title: string;
+  text: string;
+}
+
+/** What is typed and not sent, kept for this tab: a reload loses nothing. */
+function useKept(key: string, draft: Words): [Words, (words: Words) => void, () => void] {
+  const [words, setWords] = useState<Words>(() => {
+    try {
+      const kept = JSON.parse(window.sessionStorage.getItem(key) ?? 'null') as Partial<Words> | null;
+      return { title: kept?.title ?? draft.title, text: kept?.text ?? draft.text };
+    } catch {
+      return draft;
+    }
+  });
+  return [
+    words,
+    (next) => {
+      setWords(next);
+      window.sessionStorage.setItem(key, JSON.stringify(next));
+    },
+    () => window.sessionStorage.removeItem(key),
+  ];
+}
+
 function Written({
   project,
   draft,
@@ -111,8 +136,8 @@ function Written({
   draft: { title: string; text: string };
   onDone: () => void;
 }) {
-  const [title, setTitle] = useState(draft.title);
-  const [text, setText] = useState(draft.text);
+  const [kept, setKept, forget] = useKept(`agreement ${project}`, draft);
+  const { title, text } = kept;
   const [key] = useState(newKey);
   const queries = useQueryClient();
   const toast = useToast();
@@ -122,6 +147,7 @@ function Written({
         api.POST('/api/agreements', { params: { header: { 'Idempotency-Key': key } }, body: { project, title, text } }),
       ),
     onSuccess: () => {
+      forget();
       toast({ words: `${title} is on its way. U takes it back.` });
       onDone();
     },
@@ -142,11 +168,16 @@ function Written({
         value={title}
         maxLength={200}
         error={beside('title')}
-        onChange={(event) => setTitle(event.target.value)}
+        onChange={(event) => setKept({ title: event.target.value, text })}
       />
       <label className="quote-words">
         <span className="second">What is agreed</span>
-        <textarea rows={10} maxLength={50000} value={text} onChange={(event) => setText(event.target.value)} />
+        <textarea
+          rows={10}
+          maxLength={50000}
+          value={text}
+          onChange={(event) => setKept({ title, text: event.target.value })}
+        />
       </label>
       {send.error && (
         <p className="staff-field-error" role="alert">
@@ -157,7 +188,14 @@ function Written({
         <Button type="submit" size="small" variant="contained" disabled={send.isPending}>
           Send it
         </Button>{' '}
-        <Button size="small" variant="outlined" onClick={onDone}>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => {
+            forget();
+            onDone();
+          }}
+        >
           Leave it
         </Button>
       </p>
