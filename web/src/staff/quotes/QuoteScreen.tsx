@@ -17,6 +17,7 @@ import { KeepAsTemplate } from './KeepAsTemplate';
 import { LineRows } from './LineRows';
 import { useDraft, usePrices, useQuote, useQuoteActs, useTotals, type Content, type Quote } from './queries';
 import './quotes.css';
+import { SideBySide } from './SideBySide';
 import { money, states } from './states';
 import { Sums } from './Sums';
 
@@ -352,6 +353,7 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
 
 /** What differs from the revision before. */
 function Changed({ quote }: { quote: Quote }) {
+  const [beside, setBeside] = useState(false);
   const before = quote.revisions[quote.revisions.findIndex((one) => one.id === quote.id) - 1];
   const differences = useQuery({
     queryKey: [...queryKeys.quote(quote.id), 'compare', quote.version],
@@ -376,6 +378,10 @@ function Changed({ quote }: { quote: Quote }) {
           ))}
         </ul>
       )}
+      <details onToggle={(event) => setBeside(event.currentTarget.open)}>
+        <summary>Side by side</summary>
+        {beside && <SideBySide before={before.id} now={quote} />}
+      </details>
     </div>
   );
 }
