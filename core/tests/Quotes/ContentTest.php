@@ -33,6 +33,18 @@ final class ContentTest extends TestCase
         self::assertSame(['10.00', '878.00'], [self::net($optional), self::net($optional->choosing(['b']))]);
     }
 
+    public function testFilesStayWithAChoiceAndNotWithACopy(): void
+    {
+        $file = '0190a1b2-0000-7000-8000-00000000000f';
+        $content = self::content([self::line('a', '96', ['optional' => true])], ['attachments' => [$file, $file], 'intro' => 'As talked about.']);
+        self::assertSame([$file], $content->attachments, 'each once');
+        self::assertSame([$file], $content->choosing(['a'])->attachments, 'what is signed has what was sent');
+        self::assertSame([[], 'As talked about.'], [$content->alone()->attachments, $content->alone()->intro]);
+        self::assertEquals($content, (new ContentReader())->read($content->toArray()), 'kept and read again it is the same');
+        $this->expectException(InvalidContent::class);
+        self::content([], ['attachments' => ['../secret']]);
+    }
+
     /** @param list<string> $keys */
     #[DataProvider('impossible')]
     public function testWhatCannotBeChosenIsRefused(array $keys): void
