@@ -40,7 +40,35 @@ final readonly class SubmissionPdf
             'page' => $submission->origin->page,
             'campaign' => $submission->origin->campaign,
             'answers' => $this->answers($submission, $files),
+            'signed' => $this->evidence($submission),
         ]);
+    }
+
+    /**
+     * How it was signed, as far as is known; null where nothing in it is a signature.
+     *
+     * @return array<string, mixed>|null for evidence.html.twig
+     */
+    private function evidence(Submission $submission): ?array
+    {
+        $signed = [];
+        foreach ($submission->formVersion->definition()->questions() as $question) {
+            $text = $question->type instanceof Signature ? $question->type->text($question, $submission->answers[$question->key] ?? '') : '';
+            if ('' !== $text) {
+                $signed[] = "Question {$question->number}: $text";
+            }
+        }
+        if ([] === $signed) {
+            return null;
+        }
+        $form = $submission->formVersion->definition()->title.', version '.$submission->formVersion->number;
+
+        return [
+            'done' => 'sent', 'name' => $submission->name, 'how' => implode('. ', $signed), 'drawing' => '',
+            'at' => $submission->receivedAt->setTimezone($this->business->zone())->format('l j F Y, H:i:s T').' ('.$submission->receivedAt->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z').')',
+            'address' => $submission->origin->networkAddress, 'reached' => "the form $form", 'digest' => '' === $submission->digest ? [] : str_split($submission->digest, 16),
+            'of' => 'the answers as they came, as JSON with the questions’ keys in order',
+        ];
     }
 
     /**

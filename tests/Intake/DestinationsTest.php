@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Intake;
 
+use Symfony\Component\Process\Process;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
@@ -41,6 +42,30 @@ final class DestinationsTest extends AppTestCase
         $this->signIn();
         $this->post('/api/setup/custom-fields', ['record' => 'client', 'label' => 'Floor', 'kind' => 'number'])->ok(201);
         $this->publish('All kinds', self::FORM);
+    }
+
+    /** Read back by poppler's pdftotext; the digest is worked out here from what was sent. */
+    public function testWhatIsSignedInAFormHasAPageOfEvidence(): void
+    {
+        if (0 !== (new Process(['sh', '-c', 'command -v pdftotext']))->run()) {
+            self::markTestSkipped('poppler-utils is missing; bin/test installs it.');
+        }
+        $this->fill(self::ANSWERS)->ok(201);
+        $text = $this->pdf();
+        $answers = self::ANSWERS;
+        ksort($answers);
+        foreach (['What was signed, and how', 'Question 13: Signed by Orla de Fennick, by typing the name', '10:42:00 GMT', '127.0.0.0', 'the form All kinds, version 1', ...str_split(hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR)), 16)] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        $this->fill(['signed' => null] + self::ANSWERS)->ok(201);
+        self::assertStringNotContainsString('What was signed', $this->pdf());
+    }
+
+    private function pdf(): string
+    {
+        file_put_contents("{$this->data}/sheet.pdf", $this->get('/api/submissions/'.$this->lastSubmission().'/pdf')->ok()->body);
+
+        return (new Process(['pdftotext', '-layout', "{$this->data}/sheet.pdf", '-']))->mustRun()->getOutput();
     }
 
     public function testEveryAnswerFindsItsPlaceAndCanBeTakenBack(): void
