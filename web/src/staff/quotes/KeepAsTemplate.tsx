@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useToast } from '../shell/Toast';
 import { useTemplateActs, useTemplates, type Quote } from './queries';
 
@@ -8,6 +8,7 @@ export function KeepAsTemplate({ quote, changed }: { quote: Quote; changed: bool
   const templates = useTemplates().data?.items ?? [];
   const { keep } = useTemplateActs();
   const toast = useToast();
+  const sending = useRef(false);
   if (name === null)
     return (
       <button
@@ -20,10 +21,15 @@ export function KeepAsTemplate({ quote, changed }: { quote: Quote; changed: bool
     );
   const taken = templates.some((one) => one.name === name.trim());
   const done = () => {
-    if (keep.isPending) return;
+    // A second Enter comes before the first is known to be under way.
+    if (sending.current) return;
+    sending.current = true;
     keep.mutate(
       { quote: quote.id, name: name.trim() },
       {
+        onSettled: () => {
+          sending.current = false;
+        },
         onSuccess: () => {
           setName(null);
           toast({ words: `${name.trim()} is a template now. U takes it back.` });
