@@ -7,21 +7,22 @@ namespace Telamon\Access;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Messenger\Event\WorkerRunningEvent;
+use Telamon\Queue\Every;
 
 /** While a worker runs, now and then: sessions that have ended are removed. */
 #[AsEventListener]
 final class SessionSweep
 {
-    private ?int $last = null;
+    private readonly Every $every;
 
     public function __construct(private readonly string $dataFolder)
     {
+        $this->every = new Every(3600);
     }
 
     public function __invoke(WorkerRunningEvent $event): void
     {
-        if (null === $this->last || time() - $this->last >= 3600) {
-            $this->last = time();
+        if ($this->every->isDue(new \DateTimeImmutable())) {
             $this->sweep();
         }
     }

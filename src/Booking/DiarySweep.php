@@ -17,23 +17,23 @@ use Telamon\Diary\Placing;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Queue\Every;
 
 /** While the worker runs, every few seconds: reminders, offers that are over, and clients who were told something that no longer holds. */
 #[AsEventListener]
 final class DiarySweep
 {
     private const SECONDS = 10;
-    private ?int $last = null;
+    private readonly Every $every;
 
     public function __construct(private readonly Reminders $reminders, private readonly OtherCalendars $calendars, private readonly WaitingList $waiting, private readonly EntityManagerInterface $em, private readonly Connection $db, private readonly Placing $placing, private readonly Changes $changes, private readonly MessageBusInterface $bus, private readonly ClockInterface $clock)
     {
+        $this->every = new Every(self::SECONDS);
     }
 
     public function __invoke(WorkerRunningEvent $event): void
     {
-        $now = $this->clock->now()->getTimestamp();
-        if (null === $this->last || abs($now - $this->last) >= self::SECONDS) {
-            $this->last = $now;
+        if ($this->every->isDue($this->clock->now())) {
             $this->sweep();
         }
     }

@@ -10,23 +10,23 @@ use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Messenger\Event\WorkerRunningEvent;
+use Telamon\Queue\Every;
 
 /** While the worker runs, once an hour: files that came for a form that was never sent go after a day. */
 #[AsEventListener]
 final class UploadSweep
 {
     private const HOUR = 3600;
-    private ?int $last = null;
+    private readonly Every $every;
 
     public function __construct(private readonly Connection $db, private readonly FilesystemOperator $files, private readonly ClockInterface $clock, private readonly LoggerInterface $logger)
     {
+        $this->every = new Every(self::HOUR);
     }
 
     public function __invoke(WorkerRunningEvent $event): void
     {
-        $now = $this->clock->now()->getTimestamp();
-        if (null === $this->last || $now - $this->last >= self::HOUR) {
-            $this->last = $now;
+        if ($this->every->isDue($this->clock->now())) {
             $this->sweep();
         }
     }

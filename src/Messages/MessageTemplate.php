@@ -39,6 +39,7 @@ class MessageTemplate implements PartOf
         'quote-nudge' => self::QUOTE,
         'quote-accepted' => [...self::QUOTE, 'deposit_due'],
         'quote-answered' => [...self::QUOTE, 'what', 'words'],
+        'quote-reply' => [...self::QUOTE, 'question', 'words'],
         'agreement' => ['first_name', 'client', 'address', 'project', 'asset', 'ready_by', 'lead', 'today'],
         'agreement-sign' => ['first_name', 'title', 'project', 'lead', 'link'],
         'agreement-signed' => ['first_name', 'title', 'project', 'lead', 'link'],

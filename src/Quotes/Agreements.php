@@ -74,6 +74,7 @@ final readonly class Agreements
     public function withdraw(Agreement $agreement, Staff $by): void
     {
         $this->changes->carryOut($this->change("withdrew {$agreement->title}", $by, ChangeKind::Edit, $agreement->project, $agreement), function () use ($agreement): void {
+            $this->em->refresh($agreement);
             if (AgreementState::Signed === $agreement->state) {
                 throw new QuoteOver('It is signed. That stays as it is.');
             }
@@ -92,6 +93,7 @@ final readonly class Agreements
     public function decline(Agreement $agreement, string $reason): void
     {
         $this->changes->carryOut($this->change("{$agreement->client->name()} declined {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $reason): void {
+            $this->em->refresh($agreement);
             $this->refuseOver($agreement);
             $agreement->becomes(AgreementState::Declined, $this->clock->now(), mb_substr(trim($reason), 0, 500));
             $this->tellLead($agreement, 'is declined'.('' === trim($reason) ? '' : ': '.trim($reason)));
@@ -114,9 +116,7 @@ final readonly class Agreements
         }
         $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $name, $drawing, $address, $agent): void {
             // Looked at again under the write lock: two at one time are one.
-            if (false === $this->em->getConnection()->fetchOne("SELECT 1 FROM agreement WHERE id = ? AND state = 'sent'", [$agreement->id])) {
-                $this->em->refresh($agreement);
-            }
+            $this->em->refresh($agreement);
             $this->refuseOver($agreement);
             $now = $this->clock->now();
             $document = json_encode(['agreement' => $agreement->id, 'business' => $this->business->business()->name, 'client' => $agreement->client->name(), 'project' => $agreement->project->number, 'title' => $agreement->title, 'text' => $agreement->text, 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);

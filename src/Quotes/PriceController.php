@@ -23,7 +23,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Quote->value)]
 final readonly class PriceController
 {
-    public function __construct(private EntityManagerInterface $em, private PriceList $prices)
+    public function __construct(private EntityManagerInterface $em, private PriceList $prices, private PriceFile $file, private SetupKeeping $setup)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class PriceController
     #[Route('/setup', methods: ['PUT'], priority: 1)]
     public function setUp(Request $request, #[CurrentUser] Staff $staff): Response
     {
-        $this->prices->setUp(new Edit(JsonBody::read($request)), $staff);
+        $this->setup->keep(new Edit(JsonBody::read($request)), $staff);
 
         return $this->show();
     }
@@ -52,7 +52,7 @@ final readonly class PriceController
     #[Route('/export', methods: ['GET'], priority: 1)]
     public function export(): Response
     {
-        return CsvFile::download('prices.csv', $this->prices->export());
+        return CsvFile::download('prices.csv', $this->file->export());
     }
 
     #[Route('/import', methods: ['POST'], priority: 1)]
@@ -60,7 +60,7 @@ final readonly class PriceController
     {
         $body = JsonBody::read($request);
 
-        return new JsonResponse($this->prices->import(JsonBody::text($body, 'csv', 500_000), true === ($body['dry'] ?? true), $staff));
+        return new JsonResponse($this->file->import(JsonBody::text($body, 'csv', 500_000), true === ($body['dry'] ?? true), $staff));
     }
 
     #[Route('/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]

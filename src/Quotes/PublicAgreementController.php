@@ -57,8 +57,10 @@ final readonly class PublicAgreementController
     }
 
     #[Route('/agreement.pdf', methods: ['GET'])]
-    public function pdf(string $token): Response
+    public function pdf(string $token, Request $request): Response
     {
+        $this->limits->booking($request);
+
         return new Response($this->pdf->ofAgreement($this->agreements->find($token)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
     }
 

@@ -40,6 +40,7 @@ final readonly class PublicQuoteController
     #[Route('/total', methods: ['POST'])]
     public function total(string $token, Request $request): Response
     {
+        $this->limits->booking($request);
         $quote = $this->links->quote($token);
 
         return new JsonResponse(QuoteView::totals($quote, $this->answers->with($quote, self::ticked(JsonBody::read($request)))));
@@ -77,8 +78,9 @@ final readonly class PublicQuoteController
     }
 
     #[Route('/quote.pdf', methods: ['GET'])]
-    public function pdf(string $token): Response
+    public function pdf(string $token, Request $request): Response
     {
+        $this->limits->booking($request);
         $quote = $this->links->quote($token);
 
         return new Response($this->pdf->of($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store']);
@@ -87,6 +89,8 @@ final readonly class PublicQuoteController
     #[Route('/files/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['GET'])]
     public function file(string $token, string $id, Request $request): Response
     {
+        $this->limits->booking($request);
+
         return $this->file->of($this->with->one($this->links->quote($token), $id), $request);
     }
 

@@ -68,7 +68,7 @@ class Quote implements StandsWithMail, TakenBack
     /**
      * Questions of the client, the newest last.
      *
-     * @var list<array{at: string, words: string}>
+     * @var list<array{at: string, words: string, answer?: string, answeredAt?: string}>
      *
      * @phpstan-readonly-allow-private-mutation
      */
@@ -197,6 +197,20 @@ class Quote implements StandsWithMail, TakenBack
     public function ask(string $words, \DateTimeImmutable $now): void
     {
         $this->questions[] = ['at' => $now->format(\DATE_RFC3339), 'words' => $words];
+    }
+
+    /** @param int $question its place among the questions */
+    public function reply(int $question, string $words, \DateTimeImmutable $now): void
+    {
+        $questions = $this->questions;
+        $questions[$question] = ['answer' => $words, 'answeredAt' => $now->format(\DATE_RFC3339)] + $questions[$question];
+        $this->questions = $questions;
+    }
+
+    /** Whether a question waits for an answer. */
+    public function isAsked(): bool
+    {
+        return [] !== array_filter($this->questions, static fn (array $one): bool => !isset($one['answer']));
     }
 
     /** “Q-0231”, or “Q-0231/2” for a later revision. */

@@ -77,7 +77,7 @@ final readonly class QuoteAnswers
             }
             $quote->ask(trim($words), $this->clock->now());
             $this->mails->toLead($quote, 'has a question', trim($words));
-            $this->task($quote, "Answer the question about {$quote->shown()}");
+            $this->task($quote, self::askedFor($quote));
         });
     }
 
@@ -168,6 +168,12 @@ final readonly class QuoteAnswers
             QuoteState::Draft === $quote->state => 'It is not sent yet.',
             default => '',
         };
+    }
+
+    /** What somebody has to do once a client has asked. */
+    public static function askedFor(Quote $quote): string
+    {
+        return "Answer the question about {$quote->shown()}";
     }
 
     private function happened(Quote $quote, QuoteEvent $what): void

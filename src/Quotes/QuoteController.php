@@ -29,7 +29,7 @@ final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuoteReply $reply, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
     {
     }
 
@@ -48,18 +48,7 @@ final readonly class QuoteController
     #[Route('/export', methods: ['GET'], priority: 1)]
     public function export(Request $request): Response
     {
-        $items = $this->list->show(new Edit($request->query->all()))['items'];
-
-        return CsvFile::download('quotes.csv', (static function () use ($items): iterable {
-            yield ['number', 'client', 'project', 'state', 'total', 'currency', 'sent', 'valid until', 'lead'];
-            foreach (\is_array($items) ? $items : [] as $row) {
-                $text = static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '';
-                $label = static fn (mixed $ref): string => \is_array($ref) ? $text($ref['label'] ?? $ref['name'] ?? '') : '';
-                if (\is_array($row)) {
-                    yield [$text($row['number']), $label($row['client']), $label($row['project']), $text($row['state']), $text($row['total']), $text($row['currency']), substr($text($row['sentAt']), 0, 10), $text($row['validUntil']), $label($row['lead'])];
-                }
-            }
-        })());
+        return CsvFile::download('quotes.csv', $this->list->export(new Edit($request->query->all())));
     }
 
     #[Route('/total', methods: ['POST'], priority: 1)]
@@ -75,7 +64,7 @@ final readonly class QuoteController
     #[Route('/ubl', methods: ['POST'], priority: 1)]
     public function read(Request $request): Response
     {
-        return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat()));
+        return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat(), $this->business->business()->currency));
     }
 
     #[Route('/templates', methods: ['GET'], priority: 1)]
@@ -116,6 +105,12 @@ final readonly class QuoteController
     public function send(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return $this->done($id, fn (Quote $quote) => $this->sending->send($quote, new Edit(JsonBody::read($request)), $staff));
+    }
+
+    #[Route('/{id}/reply', requirements: ['id' => self::ID], methods: ['POST'])]
+    public function reply(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        return $this->done($id, fn (Quote $quote) => $this->reply->reply($quote, new Edit(JsonBody::read($request)), $staff));
     }
 
     #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]

@@ -6,6 +6,7 @@ namespace Telamon\Quotes;
 
 use Brick\Math\BigDecimal;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\QueryBuilder;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Quotes\Chance;
 use Telamon\Record\Edit;
@@ -25,7 +26,31 @@ final readonly class QuoteList
     /** @return array<string, mixed> as Quotes in the contract */
     public function show(Edit $asked): array
     {
-        $query = $this->em->createQueryBuilder()->select('q', 'c', 'p', 's')->from(Quote::class, 'q')->join('q.client', 'c')->leftJoin('q.project', 'p')->join('q.lead', 's')->orderBy('q.madeAt', 'DESC')->addOrderBy('q.id', 'DESC')->setMaxResults(self::MOST);
+        /** @var list<Quote> $found */
+        $found = $this->asked($asked)->select('q', 'c', 'p', 's')->setMaxResults(self::MOST + 1)->getQuery()->getResult();
+        $more = \count($found) > self::MOST;
+        $found = \array_slice($found, 0, self::MOST);
+        $bands = $this->bands();
+        usort($found, fn (Quote $a, Quote $b): int => [$this->next($a)['due'] ?? '9999', $a->number] <=> [$this->next($b)['due'] ?? '9999', $b->number]);
+        $rows = array_map(fn (Quote $quote): array => $this->view->row($quote) + ['chance' => self::told($bands[self::band($quote->total)]), 'next' => $this->next($quote)], $found);
+
+        return ['items' => $rows, 'sums' => $this->sums($asked), 'bands' => array_map(static fn (int $i): array => ['least' => self::BANDS[$i], 'most' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]), array_keys(self::BANDS)), 'more' => $more];
+    }
+
+    /** @return iterable<list<string>> every one that is asked for, as cells of a file, the heads first */
+    public function export(Edit $asked): iterable
+    {
+        yield ['number', 'client', 'project', 'state', 'total', 'currency', 'sent', 'valid until', 'lead'];
+        /** @var iterable<Quote> $all */
+        $all = $this->asked($asked)->select('q')->getQuery()->toIterable();
+        foreach ($all as $quote) {
+            yield [$quote->shown(), $quote->client->name(), $quote->project?->recordLabel() ?? '', $this->view->state($quote), $quote->total, $quote->currency, $quote->issuedOn?->format('Y-m-d') ?? '', $quote->validUntil->format('Y-m-d'), $quote->lead->name];
+        }
+    }
+
+    private function asked(Edit $asked): QueryBuilder
+    {
+        $query = $this->em->createQueryBuilder()->from(Quote::class, 'q')->join('q.client', 'c')->leftJoin('q.project', 'p')->join('q.lead', 's')->orderBy('q.madeAt', 'DESC')->addOrderBy('q.id', 'DESC');
         foreach (['client' => 'q.client', 'project' => 'q.project', 'lead' => 'q.lead'] as $by => $column) {
             $id = $asked->text($by, 36) ?? '';
             if ('' !== $id) {
@@ -37,13 +62,8 @@ final readonly class QuoteList
             // What is decided is of interest for a while, what is replaced is behind what replaced it.
             $query->andWhere('q.state <> :replaced AND (q.answeredAt IS NULL OR q.answeredAt > :since)')->setParameter('replaced', QuoteState::Replaced->value)->setParameter('since', $this->clock->now()->modify('-60 days'), 'datetime_immutable');
         }
-        /** @var list<Quote> $found */
-        $found = $query->getQuery()->getResult();
-        $bands = $this->bands();
-        usort($found, fn (Quote $a, Quote $b): int => [$this->next($a)['due'] ?? '9999', $a->number] <=> [$this->next($b)['due'] ?? '9999', $b->number]);
-        $rows = array_map(fn (Quote $quote): array => $this->view->row($quote) + ['chance' => self::told($bands[self::band($quote->total)]), 'next' => $this->next($quote)], $found);
 
-        return ['items' => $rows, 'sums' => self::sums($rows), 'bands' => array_map(static fn (int $i): array => ['least' => self::BANDS[$i], 'most' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]), array_keys(self::BANDS)), 'more' => self::MOST === \count($found)];
+        return $query;
     }
 
     /** @return array{words: string, due: string|null, who: string} what is to be done next with it */
@@ -58,7 +78,7 @@ final readonly class QuoteList
             QuoteState::Draft === $quote->state && $quote->toPrice > 0 => ['words' => 1 === $quote->toPrice ? 'Price a line' : "Price {$quote->toPrice} lines", 'due' => $today, 'who' => $who],
             QuoteState::Draft === $quote->state => ['words' => 'Send it', 'due' => $today, 'who' => $who],
             !$quote->state->isOpen() => ['words' => '', 'due' => null, 'who' => ''],
-            [] !== $quote->questions => ['words' => 'Answer the question', 'due' => $today, 'who' => $who],
+            $quote->isAsked() => ['words' => 'Answer the question', 'due' => $today, 'who' => $who],
             $until < $today => ['words' => 'It ran out: ask, or send again', 'due' => $until, 'who' => $who],
             null === $quote->nudgedAt && $this->setups->setup()->nudgeDays > 0 && $nudge > $today => ['words' => 'A reminder leaves', 'due' => $nudge, 'who' => ''],
             default => ['words' => 'Call them', 'due' => $until, 'who' => $who],
@@ -99,20 +119,18 @@ final readonly class QuoteList
         return ['yes' => $chance->yes, 'all' => $chance->all, 'from' => null === $interval ? null : (int) round(100 * $interval[0]), 'upTo' => null === $interval ? null : (int) round(100 * $interval[1]), 'guess' => $chance->isGuess()];
     }
 
-    /**
-     * @param list<array<string, mixed>> $rows
-     *
-     * @return list<array{state: string, count: int, sum: string, currency: string}> by state and currency: sums of two currencies are none
-     */
-    private static function sums(array $rows): array
+    /** @return list<array{state: string, count: int, sum: string, currency: string}> by state and currency, of all that is asked for: sums of two currencies are none */
+    private function sums(Edit $asked): array
     {
         $sums = [];
-        foreach ($rows as $row) {
-            [$state, $currency] = [\is_string($row['state']) ? $row['state'] : '', \is_string($row['currency']) ? $row['currency'] : ''];
-            $key = "$state $currency";
-            $sums[$key] ??= ['state' => $state, 'count' => 0, 'sum' => BigDecimal::zero(), 'currency' => $currency];
+        /** @var list<array{state: QuoteState, validUntil: \DateTimeImmutable, currency: string, total: string}> $all */
+        $all = $this->asked($asked)->select('q.state', 'q.validUntil', 'q.currency', 'q.total')->getQuery()->getArrayResult();
+        foreach ($all as $row) {
+            $state = QuoteState::shown($row['state'], $row['validUntil'], $this->setups->today());
+            $key = "$state $row[currency]";
+            $sums[$key] ??= ['state' => $state, 'count' => 0, 'sum' => BigDecimal::zero(), 'currency' => $row['currency']];
             ++$sums[$key]['count'];
-            $sums[$key]['sum'] = $sums[$key]['sum']->plus(\is_string($row['total']) ? $row['total'] : '0');
+            $sums[$key]['sum'] = $sums[$key]['sum']->plus($row['total']);
         }
 
         return array_map(static fn (array $one): array => ['sum' => Money::shown((string) $one['sum'], $one['currency'])] + $one, array_values($sums));

@@ -20,4 +20,10 @@ enum QuoteState: string
     {
         return self::Sent === $this || self::Opened === $this;
     }
+
+    /** As it is shown: one that ran out counts as such before the worker has come by. @param string $today ISO 8601 */
+    public static function shown(self $state, \DateTimeImmutable $validUntil, string $today): string
+    {
+        return $state->isOpen() && $validUntil->format('Y-m-d') < $today ? self::Expired->value : $state->value;
+    }
 }

@@ -9,6 +9,7 @@ use Telamon\Business\Profile;
 use Telamon\Core\Quotes\Currency;
 use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Core\Quotes\Totals;
+use Telamon\Core\Quotes\Units;
 use Telamon\Files\Attachment;
 use Telamon\Record\RecordRef;
 use Telamon\Submissions\Submission;
@@ -25,14 +26,18 @@ final readonly class QuoteView
     {
         $at = fn (?\DateTimeImmutable $at): ?string => $at?->setTimezone($this->business->zone())->format(\DATE_RFC3339);
         $today = $this->setups->today();
-        $ran = $quote->state->isOpen() && $quote->validUntil->format('Y-m-d') < $today;
 
         return [
-            'id' => $quote->id, 'number' => $quote->shown(), 'revision' => $quote->revision, 'state' => $ran ? 'expired' : $quote->state->value, 'client' => RecordRef::of($quote->client), 'project' => RecordRef::maybe($quote->project),
-            'total' => $quote->total, 'currency' => $quote->currency, 'toPrice' => $quote->toPrice, 'asked' => [] !== $quote->questions && $quote->state->isOpen(), 'lead' => ['id' => $quote->lead->id, 'name' => $quote->lead->name, 'initials' => $quote->lead->initials],
+            'id' => $quote->id, 'number' => $quote->shown(), 'revision' => $quote->revision, 'state' => $this->state($quote), 'client' => RecordRef::of($quote->client), 'project' => RecordRef::maybe($quote->project),
+            'total' => $quote->total, 'currency' => $quote->currency, 'toPrice' => $quote->toPrice, 'asked' => $quote->isAsked() && $quote->state->isOpen(), 'lead' => ['id' => $quote->lead->id, 'name' => $quote->lead->name, 'initials' => $quote->lead->initials],
             'madeAt' => $at($quote->madeAt), 'sentAt' => $at($quote->sentAt), 'openedAt' => $at($quote->openedAt), 'openedTimes' => $quote->openedTimes, 'answeredAt' => $at($quote->answeredAt), 'validUntil' => $quote->validUntil->format('Y-m-d'),
             'daysLeft' => (int) (new \DateTimeImmutable($today))->diff(new \DateTimeImmutable($quote->validUntil->format('Y-m-d')))->format('%r%a'),
         ];
+    }
+
+    public function state(Quote $quote): string
+    {
+        return QuoteState::shown($quote->state, $quote->validUntil, $this->setups->today());
     }
 
     /** @return array<string, mixed> as Quote in the contract */
@@ -44,7 +49,7 @@ final readonly class QuoteView
 
         return $this->row($quote) + [
             'version' => $quote->version, 'gross' => $quote->gross, 'content' => $quote->content()->toArray(), 'totals' => self::totals($quote, $quote->totals()), 'missing' => $quote->content()->missing(), 'email' => $this->mails->address($quote),
-            'submission' => RecordRef::maybe($submission), 'readyBy' => $quote->project?->readyBy?->format('Y-m-d'), 'reason' => $quote->reason, 'questions' => $quote->questions,
+            'submission' => RecordRef::maybe($submission), 'readyBy' => $quote->project?->readyBy?->format('Y-m-d'), 'reason' => $quote->reason, 'questions' => array_map(static fn (array $one): array => $one + ['answer' => ''], $quote->questions),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'sha256' => $signed->sha256, 'drawn' => '' !== $signed->drawing],
             'revisions' => array_map(static fn (Quote $one): array => ['id' => $one->id, 'number' => $one->shown(), 'state' => $one->state->value, 'total' => $one->total], $revisions),
             'token' => null === $quote->sentAt ? null : $this->links->token($quote),
@@ -88,7 +93,7 @@ final readonly class QuoteView
         $lines = [];
         foreach ($content->lines as $i => $line) {
             $lines[] = [
-                'key' => $line->key, 'name' => $line->name, 'text' => $line->text, 'group' => $line->group, 'quantity' => $line->quantity, 'unit' => \Telamon\Core\Quotes\Units::words($line->unit, $line->quantity), 'net' => (string) $totals->lines[$i],
+                'key' => $line->key, 'name' => $line->name, 'text' => $line->text, 'group' => $line->group, 'quantity' => $line->quantity, 'unit' => Units::words($line->unit, $line->quantity), 'net' => (string) $totals->lines[$i],
                 'choice' => $line->optional || '' !== $line->instead || $content->hasAlternative($line->key), 'optional' => $line->optional, 'place' => '' === $line->instead ? ($content->hasAlternative($line->key) ? $line->key : '') : $line->instead, 'ticked' => $content->counts($line),
             ];
         }
@@ -98,6 +103,7 @@ final readonly class QuoteView
             'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
             'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($quote))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
+            'questions' => array_map(static fn (array $one): array => ['words' => $one['words'], 'answer' => $one['answer'] ?? ''], $quote->questions),
             'files' => array_map(static fn (Attachment $file): array => ['id' => $file->id, 'name' => $file->name, 'note' => $file->note, 'size' => $file->file->size, 'isImage' => str_starts_with($file->file->type, 'image/')], $this->with->of($quote)),
         ];
     }

@@ -20,12 +20,13 @@ final readonly class UblReader
 
     /**
      * @param Vat $usual of lines that say no tax
+     * @param string $currency in which the business quotes, ISO 4217
      *
      * @return array{currency: string, from: string, lines: list<array<string, mixed>>} lines as QuoteLine in the contract
      *
      * @throws Refusal
      */
-    public function read(string $xml, Vat $usual): array
+    public function read(string $xml, Vat $usual, string $currency): array
     {
         $doc = new \DOMDocument();
         $before = libxml_use_internal_errors(true);
@@ -51,6 +52,11 @@ final readonly class UblReader
         if ($nodes->length > self::MOST_LINES) {
             throw new InvalidInput('xml', 'At most '.self::MOST_LINES.' lines are read at once.');
         }
+        foreach ($path->query("//*[local-name()='PriceAmount']/@currencyID") ?: [] as $in) {
+            if ($currency !== $in->nodeValue) {
+                throw new InvalidInput('xml', "It is in {$in->nodeValue}, and we quote in $currency: its prices would be wrong. Write the lines by hand.");
+            }
+        }
         $lines = [];
         foreach ($nodes as $i => $node) {
             if (!$node instanceof \DOMElement) {
@@ -59,7 +65,7 @@ final readonly class UblReader
             $lines[] = $this->line($node, $i, $text, $from, $usual)->toArray();
         }
 
-        return ['currency' => $text("//*[local-name()='PriceAmount']/@currencyID", $doc), 'from' => $from, 'lines' => $lines];
+        return ['currency' => $currency, 'from' => $from, 'lines' => $lines];
     }
 
     /** @param \Closure(string, \DOMNode): string $text */

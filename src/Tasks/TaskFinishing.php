@@ -35,8 +35,14 @@ final readonly class TaskFinishing
                 throw new FinishedAlready();
             }
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $task->finish($this->clock->now());
-            $this->events->dispatch(new TaskFinished($task));
+            $this->within($task);
         });
+    }
+
+    /** As part of what else is done. Call it inside a change. */
+    public function within(Task $task): void
+    {
+        $task->finish($this->clock->now());
+        $this->events->dispatch(new TaskFinished($task));
     }
 }

@@ -181,6 +181,44 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame($shown, $this->get('/api/quotes/'.$next->text('id')."/compare/$id")->ok()->at('differences'));
     }
 
+    public function testAQuestionStopsTheReminderUntilItIsAnswered(): void
+    {
+        $t = $this->sent();
+        $id = $this->id('SELECT id FROM quote');
+        $this->post("/api/public/quotes/$t/question", ['words' => 'Is the van in it?'])->ok();
+        $this->clock->modify('2026-12-07 10:00:00');
+        $before = $this->countRows('change_set');
+        $this->sweep();
+        $this->sweep();
+        self::assertSame($before, $this->countRows('change_set'), 'nothing was done, so nothing is a change');
+        $next = fn (): string => $this->get('/api/quotes')->ok()->text('items.0.next.words');
+        self::assertSame('Answer the question', $next());
+        $quote = $this->get("/api/quotes/$id")->ok();
+        $reply = fn (string $words, int $question = 0): Answer => $this->post("/api/quotes/$id/reply", ['version' => $quote->number('version'), 'question' => $question, 'words' => $words]);
+        self::assertSame('words', $reply(' ')->ok(422)->text('violations.0.path'));
+        self::assertSame('question', $reply('Yes.', 7)->ok(422)->text('violations.0.path'));
+        self::assertSame('Yes, both ways.', $reply('Yes, both ways.')->ok()->text('questions.0.answer'));
+        $reply('Yes, both ways.')->ok(409);
+        self::assertSame(0, (int) $this->number("SELECT COUNT(*) FROM task WHERE name LIKE 'Answer the question%' AND finished_at IS NULL"), 'what was to be done is done');
+        self::assertNotSame('Answer the question', $next());
+        self::assertSame([['words' => 'Is the van in it?', 'answer' => 'Yes, both ways.']], $this->get("/api/public/quotes/$t")->ok()->at('quote.questions'));
+        $this->clock->sleep(60);
+        $this->work();
+        self::assertStringContainsString('Yes, both ways.', (string) json_encode($this->db()->fetchFirstColumn("SELECT text FROM message WHERE template = 'quote-reply' AND state = 'sent'")));
+        $this->sweep();
+        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-nudge'"));
+    }
+
+    public function testMoreQuotesThanAListShowsAreInTheSumsAndInTheFile(): void
+    {
+        $this->sent();
+        $columns = 'version, state, asset_id, issued_on, sent_at, opened_at, opened_times, answered_at, reason, nudged_at, questions, total, to_price, content, revision, client_id, project_id, submission_id, lead_id, currency, gross, valid_until, made_at';
+        $this->db()->executeStatement("INSERT INTO quote (id, number, $columns) WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 520) SELECT printf('01a21cd5-0000-7000-8000-%012d', i), 'X-' || i, $columns FROM quote, n");
+        $list = $this->get('/api/quotes')->ok();
+        self::assertSame([500, true, 521, '€91,659.53'], [\count($list->rows('items')), $list->at('more'), $list->number('sums.0.count'), $list->text('sums.0.sum')]);
+        self::assertSame(522, substr_count($this->get('/api/quotes/export')->ok()->body, "\r\n"), 'the heads, and every one of them');
+    }
+
     public function testItIsRemindedOfOnceAndRunsOut(): void
     {
         $t = $this->sent();
@@ -253,6 +291,7 @@ final class QuoteStoryTest extends AppTestCase
         foreach (['', 'no xml', '<a/>', '<?xml version="1.0"?><!DOCTYPE q [<!ENTITY x SYSTEM "file:///etc/passwd">]><Quotation xmlns="urn:oasis:names:specification:ubl:schema:xsd:Quotation-2">&x;</Quotation>', '<Quotation xmlns="urn:oasis:names:specification:ubl:schema:xsd:Quotation-2"/>'] as $wrong) {
             self::assertArrayHasKey('xml', $this->post('/api/quotes/ubl', ['xml' => $wrong])->ok(422)->violations());
         }
+        self::assertStringContainsString('in USD', $this->post('/api/quotes/ubl', ['xml' => str_replace('currencyID="EUR"', 'currencyID="USD"', $xml)])->ok(422)->body);
         self::assertStringContainsString('Line 1: price', $this->post('/api/quotes/ubl', ['xml' => str_replace('>65.00</cbc:PriceAmount>', '>much</cbc:PriceAmount>', $xml)])->ok(422)->body);
     }
 
@@ -267,6 +306,13 @@ final class QuoteStoryTest extends AppTestCase
         $twice = "code,name,price,rate\nfelt,Felt,1,23\nfelt,Felt,2,23\nbad code!,x,much,23\n";
         $told = $this->post('/api/prices/import', ['csv' => $twice, 'dry' => true])->ok();
         self::assertSame(['Line 3: The code felt stands twice.', 'Line 4: A code has letters, figures, dots and hyphens.'], $told->at('wrong'));
+        $effort = "code,name,price,rate,effort,steps,from\nfelt,Felt,1,23,much,,\nkey,Key,1,23,5,20 at much,\nlid,Lid,1,23,5,,31/02/2027\n";
+        self::assertSame(['Line 2: Minutes are a whole number.', 'Line 3: Write steps as “20: 9.50; 50: 8”.', 'Line 4: Write a day as 2027-01-31.'], $this->post('/api/prices/import', ['csv' => $effort, 'dry' => true])->ok()->at('wrong'));
+        $this->post('/api/prices', ['item' => ['code' => 'pin', 'name' => 'Pin', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23'], 'steps' => [['from' => '20', 'price' => '9.50'], ['from' => '50', 'price' => '8']]], 'effort' => 10, 'validFrom' => '2026-01-01', 'validTo' => '2027-12-31', 'retired' => true])->ok(201);
+        $out = $this->get('/api/prices/export')->ok()->body;
+        $this->db()->executeStatement("DELETE FROM price_item WHERE code = 'pin'");
+        $this->post('/api/prices/import', ['csv' => $out, 'dry' => false])->ok();
+        self::assertSame($out, $this->get('/api/prices/export')->ok()->body, 'what goes out comes in again, whole');
         self::assertStringContainsString('Nothing was read in', $this->post('/api/prices/import', ['csv' => $twice, 'dry' => false])->ok(422)->body);
         self::assertArrayHasKey('item.code', $this->post('/api/prices', ['item' => ['code' => 'felt', 'name' => 'x', 'vat' => ['category' => 'S', 'rate' => '23']]])->ok(422)->violations());
         self::assertStringContainsString('felt,Felt,', $this->get('/api/prices/export')->ok()->body);
