@@ -58,7 +58,16 @@ final readonly class QuoteController
         $content = $this->writing->content($body['content'] ?? []);
         $currency = $this->business->business()->currency;
 
-        return new JsonResponse(['totals' => QuoteView::sums($content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing()]);
+        $prices = $this->setups->prices();
+        $listed = [];
+        foreach ($content->lines as $i => $line) {
+            $other = ($prices[$line->code] ?? null)?->otherFor($line);
+            if (null !== $other) {
+                $listed[] = ['line' => $i, 'price' => $other];
+            }
+        }
+
+        return new JsonResponse(['totals' => QuoteView::sums($content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing(), 'listed' => $listed]);
     }
 
     #[Route('/ubl', methods: ['POST'], priority: 1)]

@@ -181,6 +181,15 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame($shown, $this->get('/api/quotes/'.$next->text('id')."/compare/$id")->ok()->at('differences'));
     }
 
+    public function testTheSumsSayWhereTheListHasAnotherPriceForSoMany(): void
+    {
+        $this->post('/api/prices', ['item' => ['code' => 'key', 'name' => 'Free a key', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23'], 'steps' => [['from' => '20', 'price' => '9.50']]]])->ok(201);
+        $line = ['key' => 'a', 'code' => 'key', 'name' => 'Free a key', 'quantity' => '20', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23']];
+        $total = fn (array $line): Answer => $this->post('/api/quotes/total', ['content' => ['lines' => [$line]]])->ok();
+        self::assertSame([['line' => 0, 'price' => '9.50']], $total($line)->at('listed'));
+        self::assertSame([], $total(['price' => '11'] + $line)->at('listed'));
+    }
+
     public function testAQuestionStopsTheReminderUntilItIsAnswered(): void
     {
         $t = $this->sent();

@@ -33,6 +33,18 @@ final readonly class Priced
         return $price;
     }
 
+    /**
+     * What the list asks for so many of a line, where that is another price than the line has. A price that somebody
+     * has written themselves is left alone.
+     */
+    public function otherFor(QuoteLine $line): ?string
+    {
+        $asked = $this->priceFor($line->quantity);
+        $isOfList = [] !== array_filter([$this->price, ...array_column($this->steps, 'price')], static fn (?string $one): bool => null !== $one && null !== $line->price && BigDecimal::of($one)->isEqualTo($line->price));
+
+        return null !== $asked && $isOfList && !BigDecimal::of($asked)->isEqualTo($line->price ?? '0') ? $asked : null;
+    }
+
     public function line(string $key, string $quantity, bool $optional = false, string $instead = '', string $from = ''): QuoteLine
     {
         return new QuoteLine($key, $this->code, $this->name, $this->text, $quantity, $this->unit, $this->priceFor($quantity), null, null, $this->vat, $this->group, $optional, false, $instead, $from);

@@ -45,6 +45,14 @@ final class ContentTest extends TestCase
         self::content([], ['attachments' => ['../secret']]);
     }
 
+    public function testThePriceListAsksAnotherPriceForManyOnlyWhereItsOwnStands(): void
+    {
+        $key = new Priced('key', 'Free a key', '', 'C62', '12.00', new Vat('S', '23'), '', [['from' => '20', 'price' => '9.50'], ['from' => '50', 'price' => '8.00']]);
+        $other = static fn (string $quantity, ?string $price): ?string => $key->otherFor(self::content([self::line('a', $price, ['quantity' => $quantity])])->lines[0]);
+        self::assertSame([null, '9.50', null, '8.00', '12.00', null, null], [$other('19', '12'), $other('20', '12.00'), $other('49.5', '9.5'), $other('50', '9.50'), $other('3', '8'), $other('20', '11.00'), $other('20', null)]);
+        self::assertNull((new Priced('carry', 'Carry', '', 'E48', null, new Vat('S', '23'), ''))->otherFor(self::content([self::line('a', '90')])->lines[0]));
+    }
+
     /** @param list<string> $keys */
     #[DataProvider('impossible')]
     public function testWhatCannotBeChosenIsRefused(array $keys): void

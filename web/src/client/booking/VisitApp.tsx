@@ -2,7 +2,8 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Trouble } from '../../shared/Notice';
+import { Trouble } from '../../shared/Notice';
+import { LinkPage } from '../LinkPage';
 import { VisitFacts } from './Booked';
 import { BookingFrame } from './BookingFrame';
 import { Choosing, useZone } from './Choosing';
@@ -13,24 +14,7 @@ import { visitWords, whenWords } from './times';
 export function VisitApp({ token }: { token: string }) {
   const visit = useVisit(token);
   if (visit.data) return <TheVisit visit={visit.data} token={token} />;
-  const missing = visit.error instanceof ProblemError && visit.error.status === 404;
-  return (
-    <main className="public-plain">
-      {visit.error ? (
-        <>
-          <h1>{missing ? 'This link leads nowhere' : 'The visit could not be loaded'}</h1>
-          <Trouble
-            title={missing ? 'Not found' : 'Not loaded'}
-            {...(missing ? {} : { again: () => void visit.refetch() })}
-          >
-            {visit.error.message}
-          </Trouble>
-        </>
-      ) : (
-        <ComingRows rows={5} />
-      )}
-    </main>
-  );
+  return <LinkPage query={visit} failed="The visit could not be loaded" />;
 }
 
 const words = {

@@ -3,8 +3,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Trouble } from '../../shared/Notice';
 import { Branded } from '../Branded';
+import { LinkPage } from '../LinkPage';
+import { useKept } from '../useKept';
 import { SignPad } from './SignPad';
 import './quote.css';
 
@@ -23,31 +24,13 @@ export function AgreementApp({ token }: { token: string }) {
     if (is) void api.POST('/api/public/agreements/{token}/opened', { params: { path: { token } } });
   }, [is, token]);
   if (page.data) return <TheAgreement page={page.data} token={token} />;
-  const missing = page.error instanceof ProblemError && page.error.status === 404;
-  return (
-    <main className="public-plain">
-      {page.error ? (
-        <>
-          <h1>{missing ? 'This link leads nowhere' : 'It could not be loaded'}</h1>
-          <Trouble
-            title={missing ? 'Not found' : 'Not loaded'}
-            {...(missing ? {} : { again: () => void page.refetch() })}
-          >
-            {page.error.message}
-          </Trouble>
-        </>
-      ) : (
-        <ComingRows rows={5} />
-      )}
-    </main>
-  );
+  return <LinkPage query={page} failed="It could not be loaded" />;
 }
 
 function TheAgreement({ page, token }: { page: Page; token: string }) {
   const { agreement, business } = page;
   const cache = useQueryClient();
-  const key = `agreement-name ${token}`;
-  const [name, setName] = useState(() => window.sessionStorage.getItem(key) ?? '');
+  const [name, setName] = useKept(`agreement-name ${token}`);
   const [drawing, setDrawing] = useState('');
   const [refusing, setRefusing] = useState(false);
   const params = { path: { token } };
@@ -101,10 +84,7 @@ function TheAgreement({ page, token }: { page: Page; token: string }) {
                     maxLength={200}
                     autoComplete="name"
                     aria-invalid={violations.some((one) => one.path === 'name')}
-                    onChange={(event) => {
-                      setName(event.target.value);
-                      window.sessionStorage.setItem(key, event.target.value);
-                    }}
+                    onChange={(event) => setName(event.target.value)}
                   />
                 </label>
                 <b>Your signature</b>

@@ -3,9 +3,11 @@ import { DateTime } from 'luxon';
 import { useEffect, useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Trouble } from '../../shared/Notice';
+import { Trouble } from '../../shared/Notice';
 import { fileSize } from '../../shared/numbers';
 import { Branded } from '../Branded';
+import { LinkPage } from '../LinkPage';
+import { useKept } from '../useKept';
 import { QuoteLines } from './QuoteLines';
 import { SignPad } from './SignPad';
 import { sayOpened, useQuote, useQuoteActs, useSums, type Page } from './queries';
@@ -19,40 +21,11 @@ export function QuoteApp({ token }: { token: string }) {
     if (is) sayOpened(token);
   }, [is, token]);
   if (page.data) return <TheQuote key={page.data.quote.number} page={page.data} token={token} />;
-  const missing = page.error instanceof ProblemError && page.error.status === 404;
-  return (
-    <main className="public-plain">
-      {page.error ? (
-        <>
-          <h1>{missing ? 'This link leads nowhere' : 'The quote could not be loaded'}</h1>
-          <Trouble
-            title={missing ? 'Not found' : 'Not loaded'}
-            {...(missing ? {} : { again: () => void page.refetch() })}
-          >
-            {page.error.message}
-          </Trouble>
-        </>
-      ) : (
-        <ComingRows rows={5} />
-      )}
-    </main>
-  );
+  return <LinkPage query={page} failed="The quote could not be loaded" />;
 }
 
 function day(iso: string): string {
   return DateTime.fromISO(iso).setLocale('en-IE').toFormat('cccc d MMMM yyyy');
-}
-
-/** What is typed is kept for this tab, so that a reload in the middle loses nothing. */
-function useKept(key: string): [string, (value: string) => void] {
-  const [value, setValue] = useState(() => window.sessionStorage.getItem(key) ?? '');
-  return [
-    value,
-    (next) => {
-      setValue(next);
-      window.sessionStorage.setItem(key, next);
-    },
-  ];
 }
 
 function TheQuote({ page, token }: { page: Page; token: string }) {
@@ -123,6 +96,19 @@ function Open({ page, token }: { page: Page; token: string }) {
           {quote.signed ? 'What was signed, as a PDF file' : 'The same as a PDF file'}
         </a>
       </p>
+      {quote.questions.length > 0 && (
+        <section className="quote-asked" aria-label="What you asked">
+          <h2>What you asked</h2>
+          <dl>
+            {quote.questions.map((one, i) => (
+              <div key={i}>
+                <dt>{one.words}</dt>
+                <dd>{one.answer || <span className="second">We answer you soon.</span>}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      )}
       {quote.files.length > 0 && (
         <section className="quote-files" aria-label="Files with it">
           <h2>Files with it</h2>

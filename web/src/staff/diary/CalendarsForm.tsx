@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, need, type Schema } from '../../shared/api';
 import { count } from '../../shared/numbers';
+import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import type { Setup } from './queries';
@@ -108,7 +109,7 @@ function Busy({ setup, onDone }: { setup: Setup; onDone: () => void }) {
         <Button type="submit" size="small" variant="outlined" disabled={!address || add.isPending}>
           Read it
         </Button>
-        <FileButton label="Read a file" onText={(text) => add.mutate(text)} />
+        <ReadFile accept=".ics,text/calendar" label="Read a file" onText={(text) => add.mutate(text)} />
       </form>
     </>
   );
@@ -139,7 +140,11 @@ function BringIn({ setup, onDone }: { setup: Setup; onDone: () => void }) {
       <h2>Bring in</h2>
       <div className="inline-form">
         <Person setup={setup} value={staff} onChange={setStaff} />
-        <FileButton label="Choose a calendar file" onText={(text) => run.mutate({ text, really: false })} />
+        <ReadFile
+          accept=".ics,text/calendar"
+          label="Choose a calendar file"
+          onText={(text) => run.mutate({ text, really: false })}
+        />
       </div>
       {run.error && <p className="staff-field-error">{run.error.message}</p>}
       {dry && (
@@ -178,23 +183,5 @@ function Person({ setup, value, onChange }: { setup: Setup; value: string; onCha
         ))}
       </select>
     </label>
-  );
-}
-
-function FileButton({ label, onText }: { label: string; onText: (text: string) => void }) {
-  return (
-    <Button size="small" variant="outlined" component="label">
-      {label}
-      <input
-        type="file"
-        accept=".ics,text/calendar"
-        hidden
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void file.text().then(onText);
-          event.target.value = '';
-        }}
-      />
-    </Button>
   );
 }

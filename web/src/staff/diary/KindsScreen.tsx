@@ -3,9 +3,10 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, need, ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { Empty, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { Pillars } from '../shell/Pillars';
+import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
 import { KindForm, type KindDraft } from './KindForm';
 import './kinds.css';
@@ -19,30 +20,7 @@ import { useVisitTypes, type Kind, type Setup } from './queries';
 export function KindsScreen() {
   const setup = useVisitTypes();
   const [search, setSearch] = useSearchParams();
-  if (setup.error)
-    return (
-      <Pillars
-        title="Kinds of visit"
-        pillars={[
-          {
-            name: 'Kinds of visit',
-            width: '1fr',
-            content: (
-              <Trouble title="Not loaded" again={() => void setup.refetch()}>
-                {setup.error.message}
-              </Trouble>
-            ),
-          },
-        ]}
-      />
-    );
-  if (!setup.data)
-    return (
-      <Pillars
-        title="Kinds of visit"
-        pillars={[{ name: 'Kinds of visit', width: '1fr', content: <ComingRows rows={8} /> }]}
-      />
-    );
+  if (!setup.data) return <PillarsWaiting title="Kinds of visit" query={setup} />;
   const part = search.get('part') ?? '';
   const kind = part
     ? undefined

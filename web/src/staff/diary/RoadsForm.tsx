@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, need, ProblemError } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
+import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import type { Setup } from './queries';
@@ -53,42 +54,11 @@ export function RoadsForm({ setup }: { setup: Setup }) {
       <h1>Roads</h1>
       <p>
         An address belongs to the area whose name it holds. Between areas that are not here, the road counts{' '}
-        <input
-          className="value"
-          aria-label="Minutes on an unknown road"
-          inputMode="numeric"
-          size={3}
-          value={unknown}
-          onChange={(event) => setUnknown(event.target.value)}
-        />{' '}
-        min. A good time adds under{' '}
-        <input
-          className="value"
-          aria-label="Minutes of driving that are little"
-          inputMode="numeric"
-          size={3}
-          value={driving}
-          onChange={(event) => setDriving(event.target.value)}
-        />{' '}
-        min of driving and leaves no gap under{' '}
-        <input
-          className="value"
-          aria-label="Minutes of a gap that is of no use"
-          inputMode="numeric"
-          size={3}
-          value={gap}
-          onChange={(event) => setGap(event.target.value)}
-        />{' '}
-        min. A time that is offered is kept{' '}
-        <input
-          className="value"
-          aria-label="Hours for which an offered time is kept"
-          inputMode="numeric"
-          size={3}
-          value={hours}
-          onChange={(event) => setHours(event.target.value)}
-        />{' '}
-        h.
+        <Figure label="Minutes on an unknown road" value={unknown} onChange={setUnknown} /> min. A good time adds under{' '}
+        <Figure label="Minutes of driving that are little" value={driving} onChange={setDriving} /> min of driving and
+        leaves no gap under <Figure label="Minutes of a gap that is of no use" value={gap} onChange={setGap} /> min. A
+        time that is offered is kept{' '}
+        <Figure label="Hours for which an offered time is kept" value={hours} onChange={setHours} /> h.
       </p>
       <table className="roads">
         <thead>
@@ -151,19 +121,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
         <Button size="small" variant="contained" disabled={save.isPending} onClick={() => save.mutate('')}>
           Save the roads
         </Button>
-        <Button size="small" variant="outlined" component="label">
-          Read a CSV file
-          <input
-            type="file"
-            accept=".csv,text/csv"
-            hidden
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void file.text().then((text) => save.mutate(text));
-              event.target.value = '';
-            }}
-          />
-        </Button>
+        <ReadFile label="Read a CSV file" accept=".csv,text/csv" onText={(text) => save.mutate(text)} />
       </p>
       <h2>Taken along</h2>
       <p>
@@ -188,5 +146,18 @@ export function RoadsForm({ setup }: { setup: Setup }) {
         </Button>
       </form>
     </div>
+  );
+}
+
+function Figure({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  return (
+    <input
+      className="value"
+      aria-label={label}
+      inputMode="numeric"
+      size={3}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    />
   );
 }

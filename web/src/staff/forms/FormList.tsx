@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { count } from '../../shared/numbers';
+import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useBegin, useForms, useImport, useStarters, type DesignedForm } from './queries';
 
@@ -105,7 +106,6 @@ function BeginForm({
   const starters = useStarters();
   const begin = useBegin();
   const take = useImport();
-  const file = useRef<HTMLInputElement>(null);
   const done = { onSuccess: (form: DesignedForm) => onBegun(form.id) };
   const fault = (error: Error | null) =>
     error instanceof ProblemError ? (error.violations[0]?.message ?? error.message) : (error?.message ?? null);
@@ -146,28 +146,23 @@ function BeginForm({
         <Button type="submit" variant="outlined" size="small" disabled={begin.isPending}>
           Begin
         </Button>{' '}
-        <button type="button" className="link-button" onClick={() => file.current?.click()}>
-          or take in a file
-        </button>{' '}
+        <ReadFile
+          plain
+          label="or take in a file"
+          accept="application/json"
+          onText={(text) => {
+            setWrong(null);
+            try {
+              take.mutate(JSON.parse(text) as Record<string, never>, done);
+            } catch {
+              setWrong('This file is no form: it could not be read as JSON.');
+            }
+          }}
+        />{' '}
         <button type="button" className="link-button" onClick={onLeave}>
           Leave
         </button>
       </p>
-      <input
-        ref={file}
-        type="file"
-        accept="application/json"
-        hidden
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = '';
-          setWrong(null);
-          chosen
-            ?.text()
-            .then((text) => take.mutate(JSON.parse(text) as Record<string, never>, done))
-            .catch(() => setWrong('This file is no form: it could not be read as JSON.'));
-        }}
-      />
       {(wrong ?? take.error) && <Trouble title="Not taken in">{wrong ?? fault(take.error)}</Trouble>}
     </form>
   );

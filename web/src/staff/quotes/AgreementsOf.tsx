@@ -11,6 +11,7 @@ import { useToday } from '../shell/day';
 import { SectionRows } from '../shell/SectionRows';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import './quotes.css';
 
 const states: Record<Schema<'AgreementState'>, { mark: MarkKind; word: string }> = {
@@ -102,31 +103,6 @@ function Writing({ project, onDone }: { project: string; onDone: () => void }) {
   return <Written key={project} project={project} draft={draft.data} onDone={onDone} />;
 }
 
-interface Words {
-  title: string;
-  text: string;
-}
-
-/** What is typed and not sent, kept for this tab: a reload loses nothing. */
-function useKept(key: string, draft: Words): [Words, (words: Words) => void, () => void] {
-  const [words, setWords] = useState<Words>(() => {
-    try {
-      const kept = JSON.parse(window.sessionStorage.getItem(key) ?? 'null') as Partial<Words> | null;
-      return { title: kept?.title ?? draft.title, text: kept?.text ?? draft.text };
-    } catch {
-      return draft;
-    }
-  });
-  return [
-    words,
-    (next) => {
-      setWords(next);
-      window.sessionStorage.setItem(key, JSON.stringify(next));
-    },
-    () => window.sessionStorage.removeItem(key),
-  ];
-}
-
 function Written({
   project,
   draft,
@@ -136,7 +112,7 @@ function Written({
   draft: { title: string; text: string };
   onDone: () => void;
 }) {
-  const [kept, setKept, forget] = useKept(`agreement ${project}`, draft);
+  const [kept, setKept, forget] = useUnsaved(`agreement.${project}`, draft);
   const { title, text } = kept;
   const [key] = useState(newKey);
   const queries = useQueryClient();

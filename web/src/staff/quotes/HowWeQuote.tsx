@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import { usePriceActs, type PriceList } from './queries';
 import { TemplatesKept } from './TemplatesKept';
 
@@ -13,7 +13,7 @@ const blank: Row = { service: '', question: '', answer: '', code: '', count: '',
 
 /** What is usual in quotes, as sentences; and the table by which answers become lines. */
 export function HowWeQuote({ list }: { list: PriceList }) {
-  const [setup, setSetup] = useState<Setup>(list.setup);
+  const [setup, setSetup, forget] = useUnsaved<Setup>(`quotes.setup.${list.setup.version}`, list.setup);
   const { setUp } = usePriceActs();
   const toast = useToast();
   const set = (next: Partial<Setup>) => setSetup({ ...setup, ...next });
@@ -155,7 +155,14 @@ export function HowWeQuote({ list }: { list: PriceList }) {
           size="small"
           variant="contained"
           disabled={setUp.isPending || JSON.stringify(setup) === JSON.stringify(list.setup)}
-          onClick={() => setUp.mutate(setup, { onSuccess: () => toast({ words: 'How we quote is saved.' }) })}
+          onClick={() =>
+            setUp.mutate(setup, {
+              onSuccess: () => {
+                forget();
+                toast({ words: 'How we quote is saved.' });
+              },
+            })
+          }
         >
           Save how we quote
         </Button>

@@ -1,6 +1,8 @@
 import { useRef, useState } from 'react';
 import { MarkShape } from '../../shared/Mark';
 import type { Schema } from '../../shared/api';
+import { ReadFile } from '../shell/ReadFile';
+import { LineMore } from './LineMore';
 import { useReadUbl, type Content, type Line, type PriceList } from './queries';
 import { money } from './states';
 
@@ -13,12 +15,14 @@ interface Props {
   /** Left out where nothing can be changed. */
   onChange: ((content: Content) => void) | undefined;
   violations: { path: string; message: string }[];
+  /** Lines for which the price list asks another price, with that. */
+  listed: { line: number; price: string }[];
 }
 
 const fields = ['quantity', 'price', 'offPercent', 'rate'] as const;
 
 /** The lines: every value is changed where it stands. Tab walks a row, Enter goes down, Alt ↑↓ moves it. */
-export function LineRows({ content, totals, old, prices, onChange, violations }: Props) {
+export function LineRows({ content, totals, old, prices, onChange, violations, listed }: Props) {
   const { lines } = content;
   const body = useRef<HTMLTableElement>(null);
   const set = (i: number, next: Partial<Line>) =>
@@ -74,8 +78,7 @@ export function LineRows({ content, totals, old, prices, onChange, violations }:
         </thead>
         {lines.map((line, i) => {
           const toPrice = line.price === null;
-          const hint =
-            fields.map((field) => wrong(i, field === 'rate' ? 'vat' : field)).find(Boolean) ?? wrong(i, 'name');
+          const hint = wrong(i, '');
           return (
             <tbody key={line.key} className="line">
               {line.group && line.group !== lines[i - 1]?.group && (
@@ -147,56 +150,16 @@ export function LineRows({ content, totals, old, prices, onChange, violations }:
                 </td>
               </tr>
               {onChange && (
-                <tr className="line-more">
-                  <td />
-                  <td colSpan={6}>
-                    <select
-                      aria-label={`Unit, line ${i + 1}`}
-                      value={line.unit || 'C62'}
-                      onChange={(event) => set(i, { unit: event.target.value })}
-                    >
-                      {(prices?.units ?? [{ code: line.unit || 'C62', one: line.unit || 'piece', several: '' }]).map(
-                        (unit) => (
-                          <option key={unit.code} value={unit.code}>
-                            {unit.one}
-                          </option>
-                        ),
-                      )}
-                    </select>
-                    <label className="inline-check">
-                      <input
-                        type="checkbox"
-                        checked={line.optional ?? false}
-                        onChange={(event) => set(i, { optional: event.target.checked })}
-                      />{' '}
-                      may be left out
-                    </label>
-                    <select
-                      aria-label={`Stands for, line ${i + 1}`}
-                      value={line.instead ?? ''}
-                      onChange={(event) => set(i, { instead: event.target.value })}
-                    >
-                      <option value="">stands for itself</option>
-                      {lines.map((other, at) =>
-                        other.key === line.key ||
-                        other.instead ||
-                        lines.some((one) => one.instead === line.key) ? null : (
-                          <option key={other.key} value={other.key}>
-                            in place of line {at + 1}
-                          </option>
-                        ),
-                      )}
-                    </select>
-                    <button type="button" className="link-button" onClick={() => remove(i)}>
-                      Remove<span className="unseen"> line {i + 1}</span>
-                    </button>
-                    {hint && (
-                      <span className="staff-field-error" role="alert">
-                        {hint}
-                      </span>
-                    )}
-                  </td>
-                </tr>
+                <LineMore
+                  content={content}
+                  at={i}
+                  line={line}
+                  prices={prices}
+                  listed={listed.find((one) => one.line === i)?.price}
+                  hint={hint}
+                  onSet={(next) => set(i, next)}
+                  onRemove={() => remove(i)}
+                />
               )}
             </tbody>
           );
@@ -219,22 +182,16 @@ function AddLine({
 }) {
   const [text, setText] = useState('');
   const ubl = useReadUbl();
-  const take = (input: HTMLInputElement) => {
-    const file = input.files?.[0];
-    input.value = '';
-    if (!file) return;
-    void file.text().then((xml) =>
-      ubl.mutate(xml, {
-        onSuccess: ({ lines }) => {
-          const stamp = Date.now().toString(36);
-          onChange({
-            ...content,
-            lines: [...content.lines, ...lines.map((line, i) => ({ ...line, key: `u${stamp}${i}` }))],
-          });
-        },
-      }),
-    );
-  };
+  const take = (xml: string) =>
+    ubl.mutate(xml, {
+      onSuccess: ({ lines }) => {
+        const stamp = Date.now().toString(36);
+        onChange({
+          ...content,
+          lines: [...content.lines, ...lines.map((line, i) => ({ ...line, key: `u${stamp}${i}` }))],
+        });
+      },
+    });
   const add = () => {
     const wanted = text.trim();
     if (wanted === '') return;
@@ -245,42 +202,23 @@ function AddLine({
           `${one.code} ${one.name}` === wanted ||
           one.name.toLowerCase() === wanted.toLowerCase()),
     );
-    const key = `n${Date.now().toString(36)}`;
-    const line: Line = item
-      ? {
-          key,
-          code: item.code,
-          name: item.name,
-          text: item.text,
-          quantity: '1',
-          unit: item.unit,
-          price: item.price,
-          offPercent: null,
-          offAmount: null,
-          vat: item.vat,
-          group: item.group,
-          optional: false,
-          ticked: false,
-          instead: '',
-          from: '',
-        }
-      : {
-          key,
-          code: '',
-          name: wanted,
-          text: '',
-          quantity: '1',
-          unit: 'C62',
-          price: null,
-          offPercent: null,
-          offAmount: null,
-          vat: prices?.setup.vat ?? { category: 'S', rate: '23' },
-          group: content.lines.at(-1)?.group ?? '',
-          optional: false,
-          ticked: false,
-          instead: '',
-          from: '',
-        };
+    const line: Line = {
+      key: `n${Date.now().toString(36)}`,
+      code: item?.code ?? '',
+      name: item?.name ?? wanted,
+      text: item?.text ?? '',
+      quantity: '1',
+      unit: item?.unit ?? 'C62',
+      price: item?.price ?? null,
+      offPercent: null,
+      offAmount: null,
+      vat: item?.vat ?? prices?.setup.vat ?? { category: 'S', rate: '23' },
+      group: item?.group ?? content.lines.at(-1)?.group ?? '',
+      optional: false,
+      ticked: false,
+      instead: '',
+      from: '',
+    };
     onChange({ ...content, lines: [...content.lines, line] });
     setText('');
   };
@@ -312,10 +250,7 @@ function AddLine({
       <button type="submit" className="link-button" disabled={text.trim() === ''}>
         Add
       </button>
-      <label className="link-button">
-        Read a supplier’s UBL
-        <input type="file" accept=".xml,application/xml,text/xml" hidden onChange={(event) => take(event.target)} />
-      </label>
+      <ReadFile plain label="Read a supplier’s UBL" accept=".xml,application/xml,text/xml" onText={take} />
       {ubl.error && (
         <span className="staff-field-error" role="alert">
           {ubl.error.message}

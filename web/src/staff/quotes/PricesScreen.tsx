@@ -2,10 +2,13 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ProblemError } from '../../shared/api';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { Empty, Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
+import { PillarsWaiting } from '../shell/PillarsWaiting';
+import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import { HowWeQuote } from './HowWeQuote';
 import { usePriceActs, usePrices, type PriceList } from './queries';
 import './quotes.css';
@@ -17,25 +20,7 @@ type Item = PriceList['items'][number];
 export function PricesScreen() {
   const list = usePrices();
   const [at, setAt] = useState('');
-  if (!list.data)
-    return (
-      <Pillars
-        title="Price list"
-        pillars={[
-          {
-            name: 'Price list',
-            width: '1fr',
-            content: list.error ? (
-              <Trouble title="Not loaded" again={() => void list.refetch()}>
-                {list.error.message}
-              </Trouble>
-            ) : (
-              <ComingRows rows={8} />
-            ),
-          },
-        ]}
-      />
-    );
+  if (!list.data) return <PillarsWaiting title="Price list" query={list} />;
   const chosen = list.data.items.find((item) => item.id === at);
   return (
     <Pillars
@@ -75,23 +60,15 @@ function Items({ list, at, onChoose }: { list: PriceList; at: string; onChoose: 
         <h1>Price list</h1>
         <small>
           <Link to="/quotes">Quotes</Link> <a href="/api/prices/export">Save as CSV</a>{' '}
-          <label className="link-button">
-            Read a CSV file
-            <input
-              type="file"
-              accept=".csv,text/csv"
-              hidden
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = '';
-                if (!file) return;
-                void file.text().then((text) => {
-                  setCsv(text);
-                  read.mutate({ csv: text, dry: true });
-                });
-              }}
-            />
-          </label>
+          <ReadFile
+            plain
+            label="Read a CSV file"
+            accept=".csv,text/csv"
+            onText={(text) => {
+              setCsv(text);
+              read.mutate({ csv: text, dry: true });
+            }}
+          />
         </small>
       </div>
       {csv !== '' && read.data && (
@@ -169,18 +146,26 @@ function Items({ list, at, onChoose }: { list: PriceList; at: string; onChoose: 
 function PriceForm({ item, list, onDone }: { item: Item | undefined; list: PriceList; onDone: () => void }) {
   const { keep } = usePriceActs();
   const toast = useToast();
-  const [code, setCode] = useState(item?.code ?? '');
-  const [name, setName] = useState(item?.name ?? '');
-  const [text, setText] = useState(item?.text ?? '');
-  const [unit, setUnit] = useState(item?.unit ?? 'C62');
-  const [price, setPrice] = useState(item?.price ?? '');
-  const [category, setCategory] = useState(item?.vat.category ?? list.setup.vat.category);
-  const [rate, setRate] = useState(item?.vat.rate ?? list.setup.vat.rate);
-  const [group, setGroup] = useState(item?.group ?? '');
-  const [effort, setEffort] = useState(String(item?.effort ?? 0));
-  const [steps, setSteps] = useState(item?.steps ?? []);
-  const [validFrom, setValidFrom] = useState(item?.validFrom ?? '');
-  const [validTo, setValidTo] = useState(item?.validTo ?? '');
+  const [typed, setTyped, forget] = useUnsaved(`price.${item?.id ?? 'new'}.${item?.version ?? 0}`, {
+    code: item?.code ?? '',
+    name: item?.name ?? '',
+    text: item?.text ?? '',
+    unit: item?.unit ?? 'C62',
+    price: item?.price ?? '',
+    category: item?.vat.category ?? list.setup.vat.category,
+    rate: item?.vat.rate ?? list.setup.vat.rate,
+    group: item?.group ?? '',
+    effort: String(item?.effort ?? 0),
+    steps: item?.steps ?? [],
+    validFrom: item?.validFrom ?? '',
+    validTo: item?.validTo ?? '',
+  });
+  const { code, name, text, unit, price, category, rate, group, effort, steps, validFrom, validTo } = typed;
+  const set = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next });
+  const leave = () => {
+    forget();
+    onDone();
+  };
   const violations = keep.error instanceof ProblemError ? keep.error.violations : [];
   const beside = (path: string) => violations.find((one) => one.path.startsWith(path))?.message;
   const save = (retired: boolean) =>
@@ -197,7 +182,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
       {
         onSuccess: () => {
           toast({ words: `${name} is ${retired ? 'retired' : 'saved'}.` });
-          onDone();
+          leave();
         },
       },
     );
@@ -220,7 +205,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
           maxLength={40}
           required
           error={beside('item.code')}
-          onChange={(event) => setCode(event.target.value)}
+          onChange={(event) => set({ code: event.target.value })}
         />
       )}
       <StaffField
@@ -229,24 +214,24 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
         maxLength={200}
         required
         error={beside('item.name')}
-        onChange={(event) => setName(event.target.value)}
+        onChange={(event) => set({ name: event.target.value })}
       />
       <StaffField
         label="What it is, for the client"
         value={text}
         maxLength={2000}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => set({ text: event.target.value })}
       />
       <StaffField
         label={`Price of one, ${list.setup.gross ? 'with' : 'without'} VAT; empty to price it each time`}
         value={price}
         inputMode="decimal"
         error={beside('item.price')}
-        onChange={(event) => setPrice(event.target.value)}
+        onChange={(event) => set({ price: event.target.value })}
       />
       <label className="staff-field">
         <span>Unit</span>
-        <select value={unit} onChange={(event) => setUnit(event.target.value)}>
+        <select value={unit} onChange={(event) => set({ unit: event.target.value })}>
           {list.units.map((one) => (
             <option key={one.code} value={one.code}>
               {one.one}
@@ -256,7 +241,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
       </label>
       <label className="staff-field">
         <span>VAT</span>
-        <select value={category} onChange={(event) => setCategory(event.target.value)}>
+        <select value={category} onChange={(event) => set({ category: event.target.value })}>
           {list.categories.map((one) => (
             <option key={one.code} value={one.code}>
               {one.code}, {one.words}
@@ -269,33 +254,33 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
         value={rate}
         inputMode="decimal"
         error={beside('item.vat')}
-        onChange={(event) => setRate(event.target.value)}
+        onChange={(event) => set({ rate: event.target.value })}
       />
       <StaffField
         label="Stands under"
         value={group}
         maxLength={100}
         placeholder="The work"
-        onChange={(event) => setGroup(event.target.value)}
+        onChange={(event) => set({ group: event.target.value })}
       />
       <StaffField
         label="Minutes of work"
         value={effort}
         inputMode="numeric"
-        onChange={(event) => setEffort(event.target.value)}
+        onChange={(event) => set({ effort: event.target.value })}
       />
       <StaffField
         label="Offered from"
         type="date"
         value={validFrom}
-        onChange={(event) => setValidFrom(event.target.value)}
+        onChange={(event) => set({ validFrom: event.target.value })}
       />
       <StaffField
         label="Offered until"
         type="date"
         value={validTo}
         error={beside('validTo')}
-        onChange={(event) => setValidTo(event.target.value)}
+        onChange={(event) => set({ validTo: event.target.value })}
       />
       {steps.map((step, i) => (
         <p key={i} className="price-step">
@@ -306,7 +291,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
             size={4}
             value={step.from}
             onChange={(event) =>
-              setSteps(steps.map((one, at) => (at === i ? { ...one, from: event.target.value } : one)))
+              set({ steps: steps.map((one, at) => (at === i ? { ...one, from: event.target.value } : one)) })
             }
           />{' '}
           on, each{' '}
@@ -316,17 +301,25 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
             size={7}
             value={step.price}
             onChange={(event) =>
-              setSteps(steps.map((one, at) => (at === i ? { ...one, price: event.target.value } : one)))
+              set({ steps: steps.map((one, at) => (at === i ? { ...one, price: event.target.value } : one)) })
             }
           />{' '}
-          <button type="button" className="link-button" onClick={() => setSteps(steps.filter((_, at) => at !== i))}>
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => set({ steps: steps.filter((_, at) => at !== i) })}
+          >
             Remove
           </button>
         </p>
       ))}
       {beside('item.steps') && <p className="staff-field-error">{beside('item.steps')}</p>}
       <p>
-        <button type="button" className="link-button" onClick={() => setSteps([...steps, { from: '', price: '' }])}>
+        <button
+          type="button"
+          className="link-button"
+          onClick={() => set({ steps: [...steps, { from: '', price: '' }] })}
+        >
           Another price from a quantity on
         </button>
       </p>
@@ -340,7 +333,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
             Retire it
           </Button>
         )}{' '}
-        <Button size="small" variant="outlined" onClick={onDone}>
+        <Button size="small" variant="outlined" onClick={leave}>
           Leave it
         </Button>
       </p>

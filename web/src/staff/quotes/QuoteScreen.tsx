@@ -4,14 +4,17 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, need, ProblemError } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { Mark, MarkShape } from '../../shared/Mark';
-import { ComingRows, Trouble } from '../../shared/Notice';
+import { Trouble } from '../../shared/Notice';
 import { longDay, shortDay } from '../../shared/words';
 import { queryKeys } from '../queryKeys';
 import { useToday } from '../shell/day';
 import { FileLines } from '../shell/FileLines';
 import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
+import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
+import { Asked } from './Asked';
 import { GoesWith } from './GoesWith';
 import { KeepAsTemplate } from './KeepAsTemplate';
 import { LineRows } from './LineRows';
@@ -26,50 +29,16 @@ export function QuoteScreen() {
   const { id = '' } = useParams();
   const quote = useQuote(id);
   if (quote.data) return <TheQuote key={`${quote.data.id} ${quote.data.version}`} quote={quote.data} />;
-  return (
-    <Pillars
-      title="Quote"
-      pillars={[
-        {
-          name: 'Quote',
-          width: '1fr',
-          content: quote.error ? (
-            <Trouble title="Not loaded" again={() => void quote.refetch()}>
-              {quote.error.message}
-            </Trouble>
-          ) : (
-            <ComingRows rows={8} />
-          ),
-        },
-      ]}
-    />
-  );
-}
-
-/** What is typed and not saved, kept for this tab: a reload, or a failing line, loses nothing. */
-function useKeptContent(quote: Quote): [Content, (content: Content) => void, () => void] {
-  const key = `quote ${quote.id} ${quote.version}`;
-  const [content, setContent] = useState<Content>(() => {
-    const kept = quote.state === 'draft' ? window.sessionStorage.getItem(key) : null;
-    try {
-      return kept ? (JSON.parse(kept) as Content) : quote.content;
-    } catch {
-      return quote.content;
-    }
-  });
-  return [
-    content,
-    (next) => {
-      setContent(next);
-      window.sessionStorage.setItem(key, JSON.stringify(next));
-    },
-    () => window.sessionStorage.removeItem(key),
-  ];
+  return <PillarsWaiting title="Quote" query={quote} />;
 }
 
 function TheQuote({ quote }: { quote: Quote }) {
-  const [content, setContent, forget] = useKeptContent(quote);
-  const [validUntil, setValidUntil] = useState(quote.validUntil);
+  const [{ content, validUntil }, setTyped, forget] = useUnsaved(
+    `quote.${quote.id}.${quote.version}`,
+    { content: quote.content, validUntil: quote.validUntil },
+    quote.state === 'draft',
+  );
+  const setContent = (next: Content) => setTyped({ content: next, validUntil });
   const changed = JSON.stringify(content) !== JSON.stringify(quote.content) || validUntil !== quote.validUntil;
   const draft = quote.state === 'draft';
   const prices = usePrices();
@@ -84,6 +53,10 @@ function TheQuote({ quote }: { quote: Quote }) {
   const missing = changed ? (typed.data?.missing ?? quote.missing) : quote.missing;
   const error = [save, send].find((one) => one.error)?.error ?? (changed ? typed.error : null);
   const violations = error instanceof ProblemError ? error.violations : [];
+  // What is wrong is said beside its field; what has none, above all others.
+  const elsewhere = violations.filter(
+    (one) => !/^(content\.)?(lines|allowances|charges|deposit|instalments|intro|terms|reason)\b/.test(one.path),
+  );
   const failed = (problem: Error) => toast({ words: problem.message });
   const keep = (then?: (kept: Quote) => void) =>
     save.mutate(
@@ -177,7 +150,7 @@ function TheQuote({ quote }: { quote: Quote }) {
               type="date"
               aria-label="Good until"
               value={validUntil}
-              onChange={(event) => event.target.value && setValidUntil(event.target.value)}
+              onChange={(event) => event.target.value && setTyped({ content, validUntil: event.target.value })}
             />
           ) : (
             shortDay(quote.validUntil, today)
@@ -240,8 +213,11 @@ function TheQuote({ quote }: { quote: Quote }) {
                 prices={prices.data}
                 onChange={draft ? setContent : undefined}
                 violations={violations}
+                listed={changed ? (typed.data?.listed ?? []) : []}
               />
-              {error && violations.length === 0 && <Trouble title="Not done">{error.message}</Trouble>}
+              {error && (elsewhere.length > 0 || violations.length === 0) && (
+                <Trouble title="Not done">{elsewhere[0]?.message ?? error.message}</Trouble>
+              )}
             </>
           ),
           blocks,
@@ -251,7 +227,13 @@ function TheQuote({ quote }: { quote: Quote }) {
           width: '1fr',
           content: (
             <>
-              <Sums content={content} totals={totals} gross={quote.gross} onChange={draft ? setContent : undefined} />
+              <Sums
+                content={content}
+                totals={totals}
+                gross={quote.gross}
+                onChange={draft ? setContent : undefined}
+                violations={violations}
+              />
               <p className="quote-papers">
                 <a href={`/api/quotes/${quote.id}/pdf`} target="_blank" rel="noreferrer">
                   {changed ? 'PDF, as saved' : 'PDF'}
@@ -321,10 +303,8 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
           {longDay(quote.openedAt.slice(0, 10))}.
         </p>
       )}
-      {quote.questions.map((question) => (
-        <p key={question.at} className="quote-question">
-          <Mark kind="new">asked</Mark> {shortDay(question.at.slice(0, 10), today)}: “{question.words}”
-        </p>
+      {quote.questions.map((question, i) => (
+        <Asked key={question.at} quote={quote} at={i} question={question} today={today} />
       ))}
       {quote.state === 'declined' && <p>They said no{quote.reason ? `: “${quote.reason}”` : '.'}</p>}
       {quote.signed && (

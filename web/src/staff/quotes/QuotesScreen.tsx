@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Link } from 'react-router';
 import { Mark } from '../../shared/Mark';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { Empty } from '../../shared/Notice';
 import { shortDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
+import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { MoneyCourses } from './MoneyCourses';
 import { useQuotes, type Quotes } from './queries';
 import './quotes.css';
@@ -44,25 +45,7 @@ export function QuotesScreen() {
   useKey('previous', () => setAt(rows[Math.max(i - 1, 0)]?.id ?? ''));
   const open = chosen ? () => void navigate(`/quotes/${chosen.id}`) : undefined;
   const flip = (key: string) => setOnly(only.includes(key) ? only.filter((one) => one !== key) : [...only, key]);
-  if (!list.data)
-    return (
-      <Pillars
-        title="Quotes"
-        pillars={[
-          {
-            name: 'Quotes',
-            width: '1fr',
-            content: list.error ? (
-              <Trouble title="Not loaded" again={() => void list.refetch()}>
-                {list.error.message}
-              </Trouble>
-            ) : (
-              <ComingRows rows={8} />
-            ),
-          },
-        ]}
-      />
-    );
+  if (!list.data) return <PillarsWaiting title="Quotes" query={list} />;
   const head = (
     <section className="quotes-head" aria-label="Quotes by state and value">
       <div className="quotes-filter">
@@ -106,7 +89,15 @@ export function QuotesScreen() {
             ) : rows.length === 0 ? (
               <Empty fact="None of these.">Take a mark out above to see the others.</Empty>
             ) : (
-              <Table rows={rows} today={today} chosen={chosen?.id ?? ''} onChoose={setAt} />
+              <>
+                <Table rows={rows} today={today} chosen={chosen?.id ?? ''} onChoose={setAt} />
+                {list.data.more && (
+                  <p className="second">
+                    The newest {all.length} are shown; the sums and the <a href="/api/quotes/export">CSV file</a> hold
+                    all of them.
+                  </p>
+                )}
+              </>
             ),
           blocks: chosen
             ? [{ label: `Open ${chosen.number}`, keyName: 'main', main: true, act: open ?? (() => undefined) }]

@@ -62,6 +62,11 @@ export function useQuoteActs(id: string) {
       mutationFn: (version: number) => need(api.POST('/api/quotes/{id}/withdraw', { params, body: { version } })),
       ...keep,
     }),
+    reply: useMutation({
+      mutationFn: (body: { version: number; question: number; words: string }) =>
+        need(api.POST('/api/quotes/{id}/reply', { params, body })),
+      ...keep,
+    }),
     revise: useMutation({
       mutationFn: (key: string) =>
         need(api.POST('/api/quotes/{id}/revise', { params: { ...params, header: { 'Idempotency-Key': key } } })),

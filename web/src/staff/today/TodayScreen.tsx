@@ -1,11 +1,12 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { Empty } from '../../shared/Notice';
 import { longDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
 import { Pillars } from '../shell/Pillars';
+import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
 import { ArrivalsChart } from './ArrivalsChart';
 import { MyDay } from './MyDay';
@@ -44,27 +45,8 @@ export function TodayScreen() {
     });
   useKey('choose', task ? () => done(task) : undefined);
   const first = sheet.data?.waiting[0];
-  if (sheet.error && !sheet.data) {
-    return (
-      <Pillars
-        title="Today"
-        pillars={[
-          {
-            name: 'Today',
-            width: '1fr',
-            content: (
-              <Trouble title="Not loaded" again={() => void sheet.refetch()}>
-                {sheet.error.message}
-              </Trouble>
-            ),
-          },
-        ]}
-      />
-    );
-  }
   const data = sheet.data;
-  if (!data)
-    return <Pillars title="Today" pillars={[{ name: 'Today', width: '1fr', content: <ComingRows rows={8} /> }]} />;
+  if (!data) return <PillarsWaiting title="Today" query={sheet} />;
   const nothing = data.waiting.length === 0 && data.visits.length === 0 && data.tasks.length === 0;
   const head = (
     <section className="today-head" aria-label="The day">

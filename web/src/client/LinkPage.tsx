@@ -1,0 +1,27 @@
+import { ProblemError } from '../shared/api';
+import { ComingRows, Trouble } from '../shared/Notice';
+
+interface Props {
+  query: { error: Error | null; refetch: () => unknown };
+  /** What could not be loaded, as a head. */
+  failed: string;
+}
+
+/** In the place of what a link leads to: on its way, not to be had, or there is nothing. */
+export function LinkPage({ query: { error, refetch }, failed }: Props) {
+  const missing = error instanceof ProblemError && error.status === 404;
+  return (
+    <main className="public-plain">
+      {error ? (
+        <>
+          <h1>{missing ? 'This link leads nowhere' : failed}</h1>
+          <Trouble title={missing ? 'Not found' : 'Not loaded'} {...(missing ? {} : { again: () => void refetch() })}>
+            {error.message}
+          </Trouble>
+        </>
+      ) : (
+        <ComingRows rows={5} />
+      )}
+    </main>
+  );
+}
