@@ -51,6 +51,8 @@ function TheQuote({ quote }: { quote: Quote }) {
   const typed = useTotals(content, quote.gross, draft && changed);
   const totals = changed ? (typed.data?.totals ?? quote.totals) : quote.totals;
   const missing = changed ? (typed.data?.missing ?? quote.missing) : quote.missing;
+  // What cannot be added up leaves the sums of before: they are told from those that hold.
+  const old = changed && (typed.isPlaceholderData || typed.isFetching || typed.error !== null);
   const error = [save, send].find((one) => one.error)?.error ?? (changed ? typed.error : null);
   const violations = error instanceof ProblemError ? error.violations : [];
   // What is wrong is said beside its field; what has none, above all others.
@@ -209,7 +211,7 @@ function TheQuote({ quote }: { quote: Quote }) {
               <LineRows
                 content={content}
                 totals={totals}
-                old={typed.isPlaceholderData || typed.isFetching}
+                old={old}
                 prices={prices.data}
                 onChange={draft ? setContent : undefined}
                 violations={violations}
@@ -228,6 +230,7 @@ function TheQuote({ quote }: { quote: Quote }) {
           content: (
             <>
               <Sums
+                old={old}
                 content={content}
                 totals={totals}
                 gross={quote.gross}

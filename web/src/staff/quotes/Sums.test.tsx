@@ -23,7 +23,16 @@ const totals = (more: Partial<Schema<'QuoteTotals'>> = {}): Schema<'QuoteTotals'
 });
 const show = (has: Partial<Content> = {}, violations: { path: string; message: string }[] = [], is = totals()) => {
   const change = vi.fn();
-  render(<Sums content={{ ...content, ...has }} totals={is} gross={false} onChange={change} violations={violations} />);
+  render(
+    <Sums
+      content={{ ...content, ...has }}
+      totals={is}
+      gross={false}
+      old={false}
+      onChange={change}
+      violations={violations}
+    />,
+  );
   return change;
 };
 
@@ -35,7 +44,7 @@ describe('what a quote comes to', () => {
     fireEvent.click(screen.getByText('Take something off the whole'));
     expect(change).toHaveBeenLastCalledWith({
       ...content,
-      allowances: [{ name: '', percent: null, amount: null, vat }],
+      allowances: [{ name: '', percent: '0', amount: null, vat }],
     });
     cleanup();
     const allowances = [{ name: 'Regular client', percent: '5', amount: null, vat }];
@@ -97,6 +106,7 @@ describe('what a quote comes to', () => {
         content={{ ...content, allowances: [{ name: 'Regular client', percent: '5', amount: null, vat }] }}
         totals={totals({ allowances: ['1.50'] })}
         gross
+        old={false}
         onChange={undefined}
         violations={[]}
       />,

@@ -9,12 +9,14 @@ interface Props {
   content: Content;
   totals: Schema<'QuoteTotals'>;
   gross: boolean;
+  /** Whether the sums are those of a moment ago. */
+  old: boolean;
   onChange: ((content: Content) => void) | undefined;
   violations: { path: string; message: string }[];
 }
 
 /** What it comes to, what is taken off the whole, how it is paid, and the words around it. */
-export function Sums({ content, totals, gross, onChange, violations }: Props) {
+export function Sums({ content, totals, gross, old, onChange, violations }: Props) {
   const wrong = (path: string) =>
     violations.find((one) => one.path.replace(/^content\./, '').startsWith(path))?.message;
   const figure = (label: string, value: string, write: (text: string) => void) => (
@@ -33,7 +35,7 @@ export function Sums({ content, totals, gross, onChange, violations }: Props) {
         <h2>What it comes to</h2>
         <small>prices {gross ? 'with' : 'without'} VAT</small>
       </div>
-      <dl>
+      <dl className={old ? 'old' : undefined}>
         <WholeRows kind="allowances" content={content} sums={totals.allowances} onChange={onChange} wrong={wrong} />
         <WholeRows kind="charges" content={content} sums={totals.charges} onChange={onChange} wrong={wrong} />
         <Row label="Without VAT" value={money(totals.net)} />

@@ -30,14 +30,14 @@ export function WholeRows({ kind, content, sums, onChange, wrong }: Props) {
       {rows.map((row, i) => {
         const error = wrong(`${kind}.${i}`);
         return (
-          <div key={i}>
+          <div key={i} className="whole-row">
             <dt>
               {onChange ? (
                 <>
                   <input
                     className="value"
                     aria-label={`${told[kind].name}, ${i + 1}: what for`}
-                    size={12}
+                    placeholder={`${told[kind].name.toLowerCase()}: what for`}
                     maxLength={100}
                     value={row.name}
                     onChange={(event) => change(i, { name: event.target.value })}
@@ -108,7 +108,7 @@ export function WholeRows({ kind, content, sums, onChange, wrong }: Props) {
               type="button"
               className="link-button"
               onClick={() =>
-                set([...rows, { name: '', percent: null, amount: null, vat: vats[0] ?? { category: 'S', rate: '23' } }])
+                set([...rows, { name: '', percent: '0', amount: null, vat: vats[0] ?? { category: 'S', rate: '23' } }])
               }
             >
               {told[kind].add}
