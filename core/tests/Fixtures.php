@@ -8,6 +8,7 @@ use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistItem;
 use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\Due;
 use Telamon\Core\Checklists\DueFrom;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Purpose;
@@ -101,9 +102,9 @@ final class Fixtures
         $answers = array_filter($answers + self::answers(), static fn (mixed $answer): bool => null !== $answer);
 
         $desk = new Workplace(
-            ['repair' => new OfferedService('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('Repair', [new ChecklistItem('parts', 'Order the parts', 30, Doer::Lead, -2, DueFrom::ReadyBy, ['talk'])]))],
+            ['repair' => new OfferedService('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('repair', 'Repair', [new ChecklistItem('parts', 'Order the parts', Doer::lead(), 1, new Due(DueFrom::ReadyBy, -2), ['onboarding/talk'])], 'onboarding/talk'))],
             new StaffMember('s2', 'Nessa Quarle', 'nessa@marrowby.example'),
-            new Checklist('Onboarding', [new ChecklistItem('talk', 'First talk', 10, Doer::Coordinator, 1), new ChecklistItem('deposit', 'Ask for the deposit', 40, Doer::Coordinator, 5, after: ['talk'])]),
+            new Checklist('onboarding', 'Onboarding', [new ChecklistItem('talk', 'First talk', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 1)), new ChecklistItem('deposit', 'Ask for the deposit', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 5), ['talk'])]),
             new WorkingDays([1, 2, 3, 4, 5], []),
             ['confirmation' => 'We have your inquiry', 'notice' => 'New project'],
             new Naming('piano'),

@@ -65,9 +65,9 @@ final class Profile implements ResetInterface
 
     public function baseChecklist(): Checklist
     {
-        $base = $this->em->getRepository(ChecklistTemplate::class)->findOneBy(['isBase' => true]);
+        $base = $this->em->getRepository(ChecklistTemplate::class)->findOneBy(['isBase' => true, 'retired' => false]);
 
-        return $base?->toChecklist() ?? new Checklist('Onboarding', []);
+        return $base?->toChecklist() ?? new Checklist('onboarding', 'Onboarding', []);
     }
 
     /** @return array<string, OfferedService> by key */

@@ -10,6 +10,7 @@ use Telamon\Business\Business;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Closure;
 use Telamon\Business\Service;
+use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Setup\StarterKit;
 use Telamon\Staff\Role;
 use Telamon\Staff\Staff;
@@ -36,28 +37,12 @@ final readonly class DemoBusiness
         $business->offer(['Recommended', 'Our page', 'Sign at the steps', 'Was here before'], ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it'], ['Too far away', 'An old instrument to give away']);
         $this->em->persist($business);
         $this->closures($today);
-        $this->service('tuning', 'Tuning', $teo, 'Tunings go to Teo', 'Tuning', [
-            ['key' => 'tuning_day', 'name' => 'Agree a day for the tuning', 'position' => 20, 'doer' => 'coordinator', 'days' => 2, 'after' => ['first_talk']],
-            ['key' => 'tune', 'name' => 'Tune, and note the pitch', 'position' => 80, 'doer' => 'lead', 'days' => 0, 'from' => 'ready-by', 'after' => ['tuning_day']],
-        ]);
-        $this->service('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', 'Repair', [
-            ['key' => 'look', 'name' => 'Look at the piano', 'position' => 20, 'doer' => 'lead', 'days' => 3, 'after' => ['first_talk']],
-            ['key' => 'price', 'name' => 'Write the price', 'position' => 30, 'doer' => 'lead', 'days' => 5, 'after' => ['look']],
-            ['key' => 'parts', 'name' => 'Order the parts', 'position' => 70, 'doer' => 'lead', 'days' => -10, 'from' => 'ready-by', 'after' => ['deposit']],
-        ]);
-        $this->service('restoration', 'New strings and hammers', $sorcha, 'Restorations go to Sorcha', 'Restoration', [
-            ['key' => 'measure', 'name' => 'Photograph and measure', 'position' => 20, 'doer' => 'lead', 'days' => 4, 'after' => ['first_talk']],
-            ['key' => 'strings', 'name' => 'Order strings and hammers', 'position' => 70, 'doer' => 'lead', 'days' => -20, 'from' => 'ready-by', 'after' => ['measure', 'deposit']],
-            ['key' => 'collect', 'name' => 'Collect the piano', 'position' => 80, 'doer' => 'coordinator', 'days' => -10, 'from' => 'ready-by', 'after' => ['deposit']],
-        ]);
-        $this->service('moving', 'Moving or storage', $pim, 'Moves go to Pim', 'Moving', [
-            ['key' => 'way_in', 'name' => 'Measure stairs and doors', 'position' => 20, 'doer' => 'lead', 'days' => 3, 'after' => ['first_talk']],
-            ['key' => 'van', 'name' => 'Reserve the van', 'position' => 70, 'doer' => 'lead', 'days' => -3, 'from' => 'ready-by', 'after' => ['way_in']],
-        ]);
-        $this->service('concert', 'Concert service', $teo, 'Concerts go to Teo', 'Concert', [
-            ['key' => 'hall', 'name' => 'Agree pitch and times with the hall', 'position' => 20, 'doer' => 'lead', 'days' => 2, 'after' => ['first_talk']],
-            ['key' => 'concert_tuning', 'name' => 'Tune before the rehearsal', 'position' => 80, 'doer' => 'lead', 'days' => 0, 'from' => 'ready-by', 'after' => ['hall']],
-        ]);
+        $lists = $this->checklists();
+        $this->em->persist(new Service('tuning', 'Tuning', $teo, 'Tunings go to Teo', $lists['tuning']));
+        $this->em->persist(new Service('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', $lists['repair']));
+        $this->em->persist(new Service('restoration', 'New strings and hammers', $sorcha, 'Restorations go to Sorcha', $lists['restoration']));
+        $this->em->persist(new Service('moving', 'Moving or storage', $pim, 'Moves go to Pim', $lists['moving']));
+        $this->em->persist(new Service('concert', 'Concert service', $teo, 'Concerts go to Teo', $lists['concert']));
         $this->em->flush();
     }
 
@@ -70,12 +55,17 @@ final readonly class DemoBusiness
         return $staff;
     }
 
-    /** @param list<array{key: string, name: string, position: int, doer: string, days: int, from?: string, after?: list<string>}> $items */
-    private function service(string $key, string $name, Staff $lead, string $rule, string $list, array $items): void
+    /** @return array<string, ChecklistTemplate> by key, as their file has them */
+    private function checklists(): array
     {
-        $checklist = new ChecklistTemplate($list, false, $items);
-        $this->em->persist($checklist);
-        $this->em->persist(new Service($key, $name, $lead, $rule, $checklist));
+        $lists = [];
+        foreach ((array) json_decode((string) file_get_contents(__DIR__.'/checklists.json'), true, 32, \JSON_THROW_ON_ERROR) as $data) {
+            $list = new ChecklistTemplate((new ChecklistReader())->read(\is_array($data) ? $data : []));
+            $this->em->persist($list);
+            $lists[$list->key] = $list;
+        }
+
+        return $lists;
     }
 
     private function closures(\DateTimeImmutable $today): void

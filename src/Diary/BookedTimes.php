@@ -25,7 +25,7 @@ final readonly class BookedTimes
         }
         $settings = $appointment->type?->settings();
 
-        return new BookedTime($appointment->id, $appointment->title, $this->when($appointment), $this->with($appointment), $settings->onto ?? OntoProject::Joins, $settings->service ?? '');
+        return new BookedTime($appointment->id, $appointment->title, $this->when($appointment), $this->with($appointment), $settings->onto ?? OntoProject::Joins, $settings->service ?? '', $appointment->startsAt->setTimezone($this->business->zone()));
     }
 
     /** “Monday 30 March, 09:30 to 10:30”, by the clock of the business. */

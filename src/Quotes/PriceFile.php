@@ -7,6 +7,7 @@ namespace Telamon\Quotes;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Quotes\Priced;
+use Telamon\Http\CsvText;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -133,23 +134,7 @@ final readonly class PriceFile
      */
     private function rows(string $csv): array
     {
-        $csv = str_starts_with($csv, "\u{FEFF}") ? substr($csv, 3) : $csv;
-        $stream = fopen('php://memory', 'w+') ?: throw new \RuntimeException('there is no memory');
-        fwrite($stream, $csv);
-        rewind($stream);
-        $first = (string) strtok($csv, "\n");
-        $by = substr_count($first, ';') > substr_count($first, ',') ? ';' : ',';
-        $heads = array_map(static fn (?string $head): string => strtolower(trim((string) $head)), fgetcsv($stream, null, $by, '"', '') ?: []);
-        if ([] !== array_diff(['code', 'name', 'rate'], $heads)) {
-            throw new InvalidInput('csv', 'The first line names the columns: '.implode(', ', self::HEADS).'. Code, name and rate have to be there.');
-        }
-        $known = array_intersect($heads, self::HEADS);
-        $rows = [];
-        while (false !== ($cells = fgetcsv($stream, null, $by, '"', ''))) {
-            if ([null] !== $cells) {
-                $rows[] = array_map(static fn (int $at): string => trim($cells[$at] ?? ''), array_flip($known));
-            }
-        }
+        $rows = CsvText::rows($csv, self::HEADS, ['code', 'name', 'rate']) ?? throw new InvalidInput('csv', 'The first line names the columns: '.implode(', ', self::HEADS).'. Code, name and rate have to be there.');
 
         return \count($rows) <= self::MOST ? $rows : throw new InvalidInput('csv', 'That is more than '.self::MOST.' lines.');
     }

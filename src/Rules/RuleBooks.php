@@ -115,7 +115,7 @@ final readonly class RuleBooks
     private function checklists(): array
     {
         $checklists = [];
-        foreach ($this->em->getRepository(ChecklistTemplate::class)->findAll() as $template) {
+        foreach ($this->em->getRepository(ChecklistTemplate::class)->findBy(['retired' => false]) as $template) {
             $checklists[$template->id] = $template->toChecklist();
         }
 

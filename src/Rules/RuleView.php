@@ -36,29 +36,36 @@ final readonly class RuleView
     public function all(): array
     {
         $uses = $this->uses();
-        $forms = array_values(array_filter($this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']), static fn (Form $form): bool => null !== $form->published));
 
         return [
             'items' => array_map(fn (HandlingRule $kept): array => $this->shown($kept, $uses), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC'])),
-            'offers' => [
-                'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
-                'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false], ['name' => 'ASC'])),
-                'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
-                'questions' => self::questions($forms),
-                'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
-                'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
-                'fields' => $this->fields(),
-                'clientFields' => $this->clientFields(),
-                'triggers' => array_map(static fn (Trigger $trigger): array => $trigger->toArray(), Triggers::all()),
-                'actions' => Actions::offered(),
-                'facts' => array_map(static fn (Asked $asked): array => $asked->toArray(), iterator_to_array($this->asked->asked(), false)),
-                'turns' => array_map(static fn (string $how, string $words): array => ['value' => $how, 'label' => $words], array_keys(Turns::WORDS), Turns::WORDS),
-                'sources' => $this->business->business()->sources,
-                'lostReasons' => $this->business->business()->lostReasons,
-                'asideReasons' => $this->business->business()->asideReasons,
-                'services' => array_map(static fn (OfferedService $service): array => ['value' => $service->key, 'label' => $service->name], array_values($this->business->services())),
-                'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
-            ],
+            'offers' => $this->offers(),
+        ];
+    }
+
+    /** @return array<string, mixed> what rules, and the conditions of checklists, may name */
+    public function offers(): array
+    {
+        $forms = array_values(array_filter($this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']), static fn (Form $form): bool => null !== $form->published));
+
+        return [
+            'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
+            'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
+            'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
+            'questions' => self::questions($forms),
+            'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
+            'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
+            'fields' => $this->fields(),
+            'clientFields' => $this->clientFields(),
+            'triggers' => array_map(static fn (Trigger $trigger): array => $trigger->toArray(), Triggers::all()),
+            'actions' => Actions::offered(),
+            'facts' => array_map(static fn (Asked $asked): array => $asked->toArray(), iterator_to_array($this->asked->asked(), false)),
+            'turns' => array_map(static fn (string $how, string $words): array => ['value' => $how, 'label' => $words], array_keys(Turns::WORDS), Turns::WORDS),
+            'sources' => $this->business->business()->sources,
+            'lostReasons' => $this->business->business()->lostReasons,
+            'asideReasons' => $this->business->business()->asideReasons,
+            'services' => array_map(static fn (OfferedService $service): array => ['value' => $service->key, 'label' => $service->name], array_values($this->business->services())),
+            'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
         ];
     }
 

@@ -9,6 +9,7 @@ use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Led;
 use Telamon\Business\Service;
 use Telamon\Record\Edit;
+use Telamon\Record\FreeKey;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -114,6 +115,6 @@ final readonly class ServiceChanges
         }
         $list = $this->em->find(ChecklistTemplate::class, $id);
 
-        return null === $list || $list->isBase ? throw new InvalidInput('checklist', 'Choose a checklist that is there.') : $list;
+        return null === $list || $list->isBase || ($list->retired && $list !== $now) ? throw new InvalidInput('checklist', 'Choose a checklist that is there.') : $list;
     }
 }

@@ -9,6 +9,7 @@ use Telamon\Business\OwnField;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Http\JsonBody;
+use Telamon\Record\FreeKey;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;

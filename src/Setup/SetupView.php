@@ -16,7 +16,6 @@ use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Business\Service;
 use Telamon\Business\Stage;
-use Telamon\Core\Checklists\ChecklistItem;
 use Telamon\Core\Time\HoursInWords;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Staff\Staff;
@@ -41,11 +40,7 @@ final readonly class SetupView
             'closures' => $this->closures(),
             'staff' => array_map(fn (Staff $one): array => $this->staff($one, $viewer), $this->em->getRepository(Staff::class)->findBy([], ['active' => 'DESC', 'name' => 'ASC'])),
             'services' => array_map(self::service(...), $this->em->getRepository(Service::class)->findBy([], ['retired' => 'ASC', 'name' => 'ASC'])),
-            'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false], ['name' => 'ASC'])),
-            'lists' => array_map(static fn (ChecklistTemplate $list): array => [
-                'name' => $list->name, 'isBase' => $list->isBase,
-                'items' => array_map(static fn (ChecklistItem $item): array => ['name' => $item->name, 'doer' => $item->doer->value, 'days' => $item->days, 'from' => $item->from->value], $list->toChecklist()->items),
-            ], $this->em->getRepository(ChecklistTemplate::class)->findBy([], ['isBase' => 'DESC', 'name' => 'ASC'])),
+            'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
             'stages' => array_map(static fn (Stage $stage): array => ['id' => $stage->id, 'name' => $stage->name, 'position' => $stage->position, 'ends' => $stage->ends->value, 'days' => $stage->days, 'projects' => $counts[$stage->name] ?? 0], $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
             'sources' => $business->sources,
             'lostReasons' => $business->lostReasons,

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
+use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\VisitTexts;
 
@@ -27,12 +28,7 @@ final readonly class StarterKit
             $stage->become($name, 'Done' === $name ? StageEnd::Won : StageEnd::Open, null);
             $this->em->persist($stage);
         }
-        $this->em->persist(new ChecklistTemplate('Onboarding', true, [
-            ['key' => 'first_talk', 'name' => 'First talk', 'position' => 10, 'doer' => 'coordinator', 'days' => 1],
-            ['key' => 'agreement', 'name' => 'Send the agreement', 'position' => 40, 'doer' => 'coordinator', 'days' => 3, 'after' => ['first_talk']],
-            ['key' => 'preparation', 'name' => 'Send the preparation form', 'position' => 50, 'doer' => 'coordinator', 'days' => 4, 'after' => ['agreement']],
-            ['key' => 'deposit', 'name' => 'Ask for the deposit', 'position' => 60, 'doer' => 'coordinator', 'days' => 5, 'after' => ['agreement']],
-        ]));
+        $this->em->persist(new ChecklistTemplate((new ChecklistReader())->read(StarterChecklists::base()), true));
         $this->em->persist(new MessageTemplate('confirmation', 'We have your inquiry', '{{business}}: we have your inquiry, {{reference}}', <<<'TEXT'
             Hello {{first_name}},
 

@@ -32,18 +32,42 @@ final readonly class AddTaskHandler implements EffectHandler
     {
         \assert($effect instanceof AddTask);
         $project = $made->the(Project::class);
-        $before = ($made->find(TasksBefore::class) ?? $made->add(new TasksBefore($this->counts->last($project))))->number;
+        $before = $made->find(TasksBefore::class) ?? $made->add(new TasksBefore($this->counts->last($project)));
+        $there = '' === $effect->brief->item ? null : $this->em->getRepository(Task::class)->findOneBy(['project' => $project, 'item' => $effect->brief->item]);
+        if (null !== $there) {
+            // A checklist that is applied again adds only what is new.
+            $before->places[$effect->position] = $there->position;
+
+            return [];
+        }
+        $before->places[$effect->position] = ++$before->number;
         $task = new Task(
             $project,
-            $before + $effect->position,
+            $before->number,
             $effect->name,
             $this->em->find(Staff::class, $effect->assignee) ?? throw new \LogicException('the plan names staff who are not on file'),
             new \DateTimeImmutable($effect->due, new \DateTimeZone('UTC')),
-            array_map(static fn (int $task): int => $before + $task, $effect->waitsFor),
+            $this->waiting($project, $effect, $before),
             $effect->checklist,
         );
+        $task->briefed($effect->brief, $effect->byHand);
         $this->em->persist($task);
 
         return [$task];
+    }
+
+    /** @return list<int> what it waits for in the plan, and of the tasks that the project had */
+    private function waiting(Project $project, AddTask $effect, TasksBefore $before): array
+    {
+        $waits = array_map(static fn (int $task): int => $before->places[$task] ?? $task, $effect->waitsFor);
+        foreach ($effect->brief->outside as $item) {
+            $task = $this->em->getRepository(Task::class)->findOneBy(['project' => $project, 'item' => $item]);
+            if (null !== $task && $task->position < $before->number) {
+                $waits[] = $task->position;
+            }
+        }
+        sort($waits);
+
+        return array_values(array_unique($waits));
     }
 }

@@ -10,9 +10,13 @@ use Telamon\Business\Profile;
 use Telamon\Business\StageEnd;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
+use Telamon\Core\Checklists\Anchors;
 use Telamon\Core\Checklists\ChecklistMerge;
-use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\TaskBrief;
+use Telamon\Core\Checklists\UnreadableOutline;
+use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Planning\OfferedService;
+use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Database\Counter;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -26,7 +30,7 @@ use Telamon\Staff\Staff;
 /** Opens projects by hand, with the tasks of their checklists, or as a copy of another. */
 final readonly class ProjectOpening
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Counter $counter, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Counter $counter, private Profile $business, private CrewOfBusiness $crew, private TemplateRenderer $renderer, private ClockInterface $clock)
     {
     }
 
@@ -100,19 +104,32 @@ final readonly class ProjectOpening
             $calendar = $this->business->workingDays();
             foreach ($this->em->getRepository(Task::class)->findBy(['project' => $of], ['position' => 'ASC']) as $task) {
                 $due = $calendar->add($task->due->modify(\sprintf('%+d days', $shift)), 0);
-                $this->em->persist(new Task($copy, $task->position, $task->name, $task->assignee->active ? $task->assignee : $copy->lead, $due, $task->waitsFor, $task->checklist));
+                $again = new Task($copy, $task->position, $task->name, $task->assignee->active ? $task->assignee : $copy->lead, $due, $task->waitsFor, $task->checklist);
+                $again->briefedLike($task);
+                $this->em->persist($again);
             }
 
             return $copy;
         });
     }
 
+    /** @throws Refusal where the checklists cannot be joined */
     private function tasks(Project $project, ?OfferedService $service): void
     {
         $lists = [$this->business->baseChecklist(), ...(null === $service?->addOn ? [] : [$service->addOn])];
-        foreach ((new ChecklistMerge($this->business->workingDays()))->merge($lists, $this->day($project->openedAt), $project->readyBy) as $task) {
-            $doer = Doer::Lead === $task->item->doer ? $project->lead : $this->coordinator();
-            $this->em->persist(new Task($project, $task->number, $task->item->name, $doer, $task->due, $task->waitsFor, $task->checklist));
+        $crew = $this->crew->under($project->lead);
+        try {
+            $merged = (new ChecklistMerge($this->business->workingDays()))->merge($lists, new Anchors($project->openedAt->setTimezone($this->business->zone()), $project->readyBy));
+        } catch (WorkInCircle|UnreadableOutline $error) {
+            throw new InvalidInput('checklists', "The checklists cannot be joined. {$error->getMessage()}");
+        }
+        $fields = ['client' => $project->client->name(), 'service' => $service->name ?? '', 'asset' => $project->asset->description ?? '', 'title' => $project->title];
+        foreach ($merged->tasks as $task) {
+            $doer = $this->em->find(Staff::class, $crew->of($task->item->doer, $task->key)->id) ?? $project->lead;
+            $name = str_contains($task->item->name, '{{') ? $this->renderer->subject($task->item->name, $fields) : $task->item->name;
+            $kept = new Task($project, $task->number, '' === $name ? $task->item->name : $name, $doer, $task->due, $task->waitsFor, $task->checklist->name);
+            $kept->briefed(TaskBrief::of($task));
+            $this->em->persist($kept);
         }
     }
 

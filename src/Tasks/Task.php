@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tasks;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Core\Checklists\TaskBrief;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\Journaled;
@@ -14,6 +15,7 @@ use Telamon\Staff\Staff;
 #[ORM\Entity]
 #[ORM\Index(columns: ['project_id', 'position'])]
 #[ORM\Index(columns: ['finished_at', 'due', 'id'])]
+#[ORM\Index(columns: ['item'])]
 class Task implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
@@ -25,6 +27,62 @@ class Task implements Journaled
     /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $finishedAt = null;
+
+    /**
+     * Full key of the checklist's item that it came from; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 121, options: ['default' => ''])]
+    public string $item = '';
+
+    /**
+     * Of the checklist.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $listVersion = 0;
+
+    /**
+     * Working days.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 1])]
+    public int $takes = 1;
+
+    /**
+     * Minutes of work.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $effort = 0;
+
+    /**
+     * @var array<string, mixed> what else the item says: group, words, due, doneBy, approval, shown, steps
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $brief = [];
+
+    /**
+     * Whether a person set its day: it does not move by itself then.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $handDated = false;
+
+    /**
+     * @var list<int> places of the steps that are ticked
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $ticked = [];
 
     /**
      * @param list<int> $waitsFor positions of the tasks of this project that come first
@@ -63,11 +121,74 @@ class Task implements Journaled
         $this->assignee = $assignee;
     }
 
-    /** As somebody writes it by hand. */
+    /** As somebody writes it by hand: another day than before stays where it is. */
     public function become(string $name, \DateTimeImmutable $due): void
     {
         $this->name = $name;
+        $this->handDated = $this->handDated || $due->format('Y-m-d') !== $this->due->format('Y-m-d');
         $this->due = $due;
+    }
+
+    /** As it follows from what it hangs on. */
+    public function fallDue(\DateTimeImmutable $due): void
+    {
+        $this->due = $due;
+    }
+
+    /** It follows its checklist again. */
+    public function dateItself(): void
+    {
+        $this->handDated = false;
+    }
+
+    public function briefed(TaskBrief $brief, bool $handDated = false): void
+    {
+        $this->item = $brief->item;
+        $this->listVersion = $brief->version;
+        $this->takes = $brief->takes;
+        $this->effort = $brief->effort;
+        $this->brief = ['group' => $brief->group, 'words' => $brief->words, 'due' => $brief->due, 'doneBy' => $brief->doneBy, 'approval' => $brief->approval, 'shown' => $brief->shown, 'steps' => $brief->steps];
+        $this->handDated = $this->handDated || $handDated;
+    }
+
+    public function briefedLike(self $other): void
+    {
+        [$this->item, $this->listVersion, $this->takes, $this->effort, $this->brief] = [$other->item, $other->listVersion, $other->takes, $other->effort, $other->brief];
+    }
+
+    /** As long and as much work as somebody says. */
+    public function take(int $days, int $minutes): void
+    {
+        $this->takes = $days;
+        $this->effort = $minutes;
+    }
+
+    /** @param list<int> $places of its steps */
+    public function tick(array $places): void
+    {
+        $this->ticked = $places;
+    }
+
+    /** @return list<string> */
+    public function steps(): array
+    {
+        $steps = $this->brief['steps'] ?? [];
+
+        return \is_array($steps) ? array_values(array_filter($steps, \is_string(...))) : [];
+    }
+
+    /** Whether its day is counted from this: item for the completion of another, appointment and so on. */
+    public function isDueAfter(string $what): bool
+    {
+        $due = $this->brief['due'] ?? null;
+
+        return \is_array($due) && $what === ($due['from'] ?? null);
+    }
+
+    /** @return string one of the texts that its item says, empty where it says none */
+    public function told(string $what): string
+    {
+        return \is_string($this->brief[$what] ?? null) ? $this->brief[$what] : '';
     }
 
     /** @param list<int> $waitsFor positions of the tasks that come first */

@@ -13,10 +13,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
 use Telamon\Database\Ids;
-use Telamon\Http\Cursor;
 use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
-use Telamon\Http\Page;
 use Telamon\Http\Problem;
 use Telamon\Projects\Project;
 use Telamon\Record\Edit;
@@ -30,6 +28,7 @@ final readonly class TaskController
     public function __construct(
         private EntityManagerInterface $em,
         private TaskView $view,
+        private TaskList $list,
         private TaskFinishing $finishing,
         private TaskEditing $editing,
         private Viewer $viewer,
@@ -39,31 +38,7 @@ final readonly class TaskController
     #[Route('', methods: ['GET'])]
     public function list(Request $request): Response
     {
-        $query = $this->em->createQueryBuilder()->select('t', 'p', 's')->from(Task::class, 't')->join('t.project', 'p')->join('t.assignee', 's')->setMaxResults(Page::SIZE + 1);
-        $project = $request->query->getString('project');
-        $cursor = Cursor::from($request);
-        if ('' !== $project) {
-            $query->where('p.id = :project')->setParameter('project', $project)->orderBy('t.position')->addOrderBy('t.id');
-            if (null !== $cursor) {
-                $query->andWhere('t.position > :value OR (t.position = :value AND t.id > :id)');
-            }
-        } else {
-            $query->where('t.finishedAt IS NULL')->orderBy('t.due')->addOrderBy('t.id');
-            if (null !== $cursor) {
-                $query->andWhere('t.due > :value OR (t.due = :value AND t.id > :id)');
-            }
-        }
-        if (null !== $this->viewer->projects()) {
-            $query->andWhere('p.id IN (:own)')->setParameter('own', $this->viewer->projects());
-        }
-        if (null !== $cursor) {
-            $query->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
-        }
-        /** @var list<Task> $found */
-        $found = $query->getQuery()->getResult();
-        [$page, $next] = Page::cut($found, static fn (Task $task): Cursor => new Cursor('' !== $project ? (string) $task->position : $task->due->format('Y-m-d'), $task->id));
-
-        return new JsonResponse(['items' => $this->view->rows($page), 'next' => $next]);
+        return new JsonResponse($this->list->page($request));
     }
 
     #[Route('', methods: ['POST'])]

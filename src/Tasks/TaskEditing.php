@@ -20,9 +20,9 @@ use Telamon\Staff\Staff;
 /** Tasks by hand: added, edited, moved up and down, and removed. Numbers say the order; what waits for a task keeps waiting for it. */
 final readonly class TaskEditing
 {
-    private const MOST = 200;
+    private const MOST = 1000;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TaskCounts $counts, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TaskCounts $counts, private TaskDates $dates, private DueWords $dues, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class TaskEditing
     {
         $name = self::named($edit) ?? throw new InvalidInput('name', 'Say what is to be done.');
         $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
-        $due = $edit->day('due') ?? $this->business->workingDays()->add($today, 1);
+        $due = $this->dues->read($edit->text('due', 60)) ?? $this->business->workingDays()->add($today, 1);
         $assignee = $this->assignee($edit) ?? $project->lead;
 
         return $this->changes->carryOut($this->change("added the task $name", $project, $staff), function () use ($project, $id, $edit, $name, $due, $assignee): Task {
@@ -59,7 +59,8 @@ final readonly class TaskEditing
         $this->changes->carryOut($this->change("edited task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $edit, $version): void {
             $this->em->refresh($task);
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $task->become(self::named($edit) ?? $task->name, $edit->day('due') ?? $task->due);
+            $task->become(self::named($edit) ?? $task->name, $this->dues->read($edit->text('due', 60)) ?? $task->due);
+            $task->take($edit->whole('takes', 0, 2000) ?? $task->takes, $edit->whole('effort', 0, 100_000) ?? $task->effort);
             $task->giveTo($this->assignee($edit) ?? $task->assignee);
             $waits = $this->waiting($task, $edit);
             if (null !== $waits) {
@@ -67,6 +68,10 @@ final readonly class TaskEditing
             }
             if (true === $edit->yes('open') && null !== $task->finishedAt) {
                 $task->beOpen();
+            }
+            if (true === $edit->yes('itself')) {
+                $task->dateItself();
+                $this->follow($task);
             }
             $to = $edit->whole('position', 1, 10_000);
             if (null !== $to) {
@@ -89,6 +94,16 @@ final readonly class TaskEditing
             }
             $this->em->remove($task);
         });
+    }
+
+    private function follow(Task $task): void
+    {
+        $this->em->flush();
+        foreach ($this->dates->moved($task->project, $task->project->readyBy) as ['task' => $one, 'due' => $due]) {
+            if ($one === $task) {
+                $task->fallDue($due);
+            }
+        }
     }
 
     /** To the place of the task that has this number now; those between close up. */

@@ -12,12 +12,13 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\Refusal;
+use Telamon\Staff\Role;
 use Telamon\Staff\Staff;
 
 /** Finishes tasks, once each, and tells of it. */
 final readonly class TaskFinishing
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private TaskDates $dates, private ClockInterface $clock)
     {
     }
 
@@ -29,20 +30,73 @@ final readonly class TaskFinishing
     public function finish(Task $task, int $version, Staff $staff): void
     {
         $change = new Change(ChangeKind::FinishTask, mb_substr("finished task {$task->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
-        $this->changes->carryOut($change, function () use ($task, $version): void {
+        $this->changes->carryOut($change, function () use ($task, $version, $staff): void {
             $this->em->refresh($task);
             if (null !== $task->finishedAt) {
                 throw new FinishedAlready();
             }
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $this->within($task);
+            $this->refuseWithoutApproval($task, $staff);
+            $this->within($task, $staff);
+        });
+    }
+
+    /**
+     * Several at once: those that are finished already stay as they are.
+     *
+     * @param non-empty-list<Task> $tasks
+     *
+     * @throws Refusal where one needs an approval: then none is finished
+     */
+    public function several(array $tasks, Staff $staff): void
+    {
+        $words = 1 === \count($tasks) ? "finished task {$tasks[0]->recordLabel()}" : 'finished '.\count($tasks).' tasks';
+        $this->changes->carryOut(new Change(ChangeKind::FinishTask, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'task', $tasks[0]->id, $tasks[0]->recordLabel()), function () use ($tasks, $staff): void {
+            foreach ($tasks as $task) {
+                $this->em->refresh($task);
+                if (null === $task->finishedAt) {
+                    $this->refuseWithoutApproval($task, $staff);
+                    $this->within($task, $staff);
+                }
+            }
         });
     }
 
     /** As part of what else is done. Call it inside a change. */
-    public function within(Task $task): void
+    public function within(Task $task, ?Staff $by = null): void
     {
         $task->finish($this->clock->now());
         $this->events->dispatch(new TaskFinished($task));
+        $freed = $this->freed($task);
+        if ([] !== $freed) {
+            $this->events->dispatch(new TasksFreed($task, $freed, $by));
+        }
+        // What is counted from its completion has its day now.
+        $this->em->flush();
+        foreach ('' === $task->item ? [] : $this->dates->moved($task->project, $task->project->readyBy) as ['task' => $other, 'due' => $due]) {
+            if ($other->isDueAfter('item')) {
+                $other->fallDue($due);
+            }
+        }
+    }
+
+    private function refuseWithoutApproval(Task $task, Staff $staff): void
+    {
+        $role = Role::tryFrom($task->told('approval'));
+        if (null !== $role && $role !== $staff->role && Role::Owner !== $staff->role) {
+            throw new NeedsApproval($role);
+        }
+    }
+
+    /** @return list<Task> open ones that waited for it, and for nothing else that is open */
+    private function freed(Task $done): array
+    {
+        $all = $this->em->getRepository(Task::class)->findBy(['project' => $done->project], ['position' => 'ASC']);
+        $open = [];
+        foreach ($all as $task) {
+            null !== $task->finishedAt ?: $open[] = $task->position;
+        }
+
+        return array_values(array_filter($all, static fn (Task $task): bool => null === $task->finishedAt && \in_array($done->position, $task->waitsFor, true) && [] === array_intersect($task->waitsFor, $open)));
     }
 }

@@ -7,6 +7,7 @@ namespace Telamon\Tasks;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Core\Checklists\DoneBy;
 use Telamon\Record\RecordRef;
 
 /** Shows tasks as the contract has them. A task waits while one that comes first is open. */
@@ -26,8 +27,9 @@ final readonly class TaskView
         $zone = $this->business->zone();
         $today = $this->clock->now()->setTimezone($zone)->format('Y-m-d');
         $open = $this->openPositions($tasks);
+        $notes = $this->notes($tasks);
 
-        return array_map(static function (Task $task) use ($zone, $today, $open): array {
+        return array_map(static function (Task $task) use ($zone, $today, $open, $notes): array {
             $state = match (true) {
                 null !== $task->finishedAt => TaskState::Done,
                 [] !== array_intersect($task->waitsFor, $open[$task->project->id] ?? []) => TaskState::Waiting,
@@ -48,6 +50,19 @@ final readonly class TaskView
                 'version' => $task->version,
                 'finishedAt' => $task->finishedAt?->setTimezone($zone)->format(\DATE_RFC3339),
                 'reason' => $task->checklist,
+                'client' => $task->project->client->name(),
+                'takes' => $task->takes,
+                'effort' => $task->effort,
+                'minutes' => $notes[$task->id]['minutes'] ?? 0,
+                'comments' => $notes[$task->id]['comments'] ?? 0,
+                'group' => $task->told('group'),
+                'words' => $task->told('words'),
+                'steps' => array_map(static fn (int $i, string $text): array => ['text' => $text, 'done' => \in_array($i, $task->ticked, true)], array_keys($task->steps()), $task->steps()),
+                'doneBy' => DoneBy::tryFrom($task->told('doneBy'))?->words() ?? '',
+                'approval' => $task->told('approval'),
+                'shown' => true === ($task->brief['shown'] ?? false),
+                'handDated' => $task->handDated,
+                'fromList' => '' !== $task->item,
             ];
         }, $tasks);
     }
@@ -70,5 +85,23 @@ final readonly class TaskView
         }
 
         return $open;
+    }
+
+    /**
+     * @param list<Task> $tasks
+     *
+     * @return array<string, array{minutes: int, comments: int}> by id
+     */
+    private function notes(array $tasks): array
+    {
+        /** @var list<array{id: string, minutes: int|string|null, comments: int|string}> $rows */
+        $rows = $this->em->createQueryBuilder()->select('IDENTITY(n.task) AS id', 'SUM(n.minutes) AS minutes', "SUM(CASE WHEN n.text <> '' THEN 1 ELSE 0 END) AS comments")->from(TaskNote::class, 'n')
+            ->where('n.task IN (:tasks)')->setParameter('tasks', $tasks)->groupBy('n.task')->getQuery()->getResult();
+        $notes = [];
+        foreach ($rows as $row) {
+            $notes[$row['id']] = ['minutes' => (int) $row['minutes'], 'comments' => (int) $row['comments']];
+        }
+
+        return $notes;
     }
 }

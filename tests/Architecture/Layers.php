@@ -44,7 +44,7 @@ final class Layers
         12 => ['Quotes'],
         13 => ['Tables', 'Rules'],
         14 => ['Planning'],
-        15 => ['RuleRuns'],
+        15 => ['RuleRuns', 'Checklists'],
         16 => ['Arrivals', 'Setup', 'Booking'],
         17 => ['Screens'],
         18 => ['Demo', 'Running'],

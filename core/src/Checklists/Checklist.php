@@ -4,11 +4,27 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Checklists;
 
-/** A reusable list of task items. */
+/** A reusable list of task items. The base one joins every project; an add-on says after which item it joins. */
 final readonly class Checklist
 {
-    /** @param list<ChecklistItem> $items */
-    public function __construct(public string $name, public array $items)
+    /**
+     * @param string $key unlike that of all others
+     * @param list<ChecklistItem> $items in their order
+     * @param string $joinsAfter key of another checklist, a stroke and its item's; empty: it stands after those before it
+     * @param int $version counted up with every change
+     */
+    public function __construct(public string $key, public string $name, public array $items, public string $joinsAfter = '', public string $purpose = '', public int $version = 1)
     {
+    }
+
+    public function fullKey(ChecklistItem $item): string
+    {
+        return "{$this->key}/{$item->key}";
+    }
+
+    /** @return array{key: string, name: string, purpose: string, joinsAfter: string, items: list<array<string, mixed>>} as ChecklistContent in the contract */
+    public function toArray(): array
+    {
+        return ['key' => $this->key, 'name' => $this->name, 'purpose' => $this->purpose, 'joinsAfter' => $this->joinsAfter, 'items' => array_map(static fn (ChecklistItem $item): array => $item->toArray(), $this->items)];
     }
 }

@@ -4,95 +4,60 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Checklists;
 
+use Telamon\Core\Condition\Facts;
 use Telamon\Core\Time\WorkingDays;
 
-/** Joins add-on checklists to a base one: one order, dates in working days, nothing before what it waits for. */
+/** Joins checklists into one order and dates every task: places first, then waits, then days. */
 final readonly class ChecklistMerge
 {
-    public function __construct(private WorkingDays $calendar)
+    public function __construct(private WorkingDays $calendar, private Places $places = new Places(), private Sequence $sequence = new Sequence())
     {
     }
 
     /**
-     * Items stand by position; at the same position the base list comes before add-ons and each list keeps
-     * its own order. An item is moved back behind what it waits for, and is never due before it. A date
-     * counted back from the day the work must be ready is never before the day of acceptance; without such
-     * a day the count runs on from acceptance.
+     * A checklist that is named twice joins once. What waits for an item that is left out waits for what that waits for;
+     * what waits for or joins one that is not there waits for nothing, or joins at the end.
      *
-     * @param list<Checklist> $checklists the base first
+     * @param list<Checklist> $lists the base first
      *
-     * @return list<PlannedTask>
-     *
-     * @throws CircularChecklist
+     * @throws WorkInCircle with the full keys
+     * @throws UnreadableOutline for checklists that join into each other
      */
-    public function merge(array $checklists, \DateTimeImmutable $accepted, ?\DateTimeImmutable $readyBy): array
+    public function merge(array $lists, Anchors $anchors, ?Facts $facts = null): Merged
     {
+        $lists = array_values(array_combine(array_map(static fn (Checklist $list): string => $list->key, $lists), $lists));
+        $included = new Included($lists, $facts ?? new Facts([], $anchors->start->format('Y-m-d')));
+        $placed = $this->places->of(array_map(static fn (Checklist $list): WorkList => self::work($list, $included), $lists));
+        $order = $this->sequence->of(array_values(array_filter($placed, static fn (Work $work): bool => $included->has($work->key))));
+        $room = null === $anchors->readyBy ? null : $this->calendar->between($anchors->start, $anchors->readyBy);
+        $path = new CriticalPath($order, $room);
+        $at = array_flip(array_map(static fn (Work $work): string => $work->key, $order));
+        $chain = array_fill_keys($path->longestChain(), true);
+        $days = new DueDays($this->calendar, $anchors, $included, $at, $path);
         $tasks = [];
-        $byKey = [];
-        foreach ($this->ordered($checklists) as [$item, $checklist]) {
-            $due = $this->due($item, $accepted, $readyBy);
-            $waitsFor = [];
-            foreach ($item->after as $key) {
-                if (isset($byKey[$key])) {
-                    $waitsFor[] = $byKey[$key]->number;
-                    $due = max($due, $byKey[$key]->due);
-                }
-            }
-            sort($waitsFor);
-            // Counted back, and yet after that day: no working day is left, or what it waits for is done too late.
-            $isLate = DueFrom::ReadyBy === $item->from && $item->days <= 0 && null !== $readyBy && $due > $this->calendar->back($readyBy, 0);
-            $tasks[] = $byKey[$item->key] = new PlannedTask(\count($tasks) + 1, $item, $checklist, $due, $waitsFor, $isLate);
+        foreach ($order as $i => $work) {
+            $waits = array_map(static fn (string $key): int => $at[$key] + 1, array_values($work->waitsFor));
+            sort($waits);
+            ['item' => $item, 'checklist' => $checklist] = $included->all[$work->key];
+            $tasks[] = new PlannedTask(
+                $i + 1, $work->key, $item, $checklist,
+                $days->of($item, $checklist) ?? $this->calendar->add($anchors->start, null === $room ? $path->earliestFinish[$i] : $path->latestFinish[$i]),
+                $waits, $path->earliestStart[$i], $path->earliestFinish[$i], $path->latestFinish[$i] - $work->takes,
+                $path->latestFinish[$i] - $path->earliestFinish[$i], $this->calendar->add($anchors->start, $path->earliestStart[$i]), isset($chain[$i]),
+            );
         }
 
-        return $tasks;
+        return new Merged($tasks, $path->length, null === $room ? 0 : max(0, $path->length - $room), $room, $this->calendar->add($anchors->start, $path->length), $included->leftOut());
     }
 
-    /**
-     * @param list<Checklist> $checklists
-     *
-     * @return list<array{ChecklistItem, string}>
-     */
-    private function ordered(array $checklists): array
+    private static function work(Checklist $list, Included $included): WorkList
     {
-        $rows = [];
-        foreach ($checklists as $list => $checklist) {
-            foreach ($checklist->items as $place => $item) {
-                $rows[] = [$item, $checklist->name, [$item->position, $list, $place]];
-            }
-        }
-        usort($rows, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
-        $known = array_fill_keys(array_map(static fn (array $row): string => $row[0]->key, $rows), true);
-        $placed = [];
-        $ordered = [];
-        while ([] !== $rows) {
-            foreach ($rows as $i => [$item, $name]) {
-                $open = array_filter($item->after, static fn (string $key): bool => isset($known[$key]) && !isset($placed[$key]));
-                if ([] === $open) {
-                    $ordered[] = [$item, $name];
-                    $placed[$item->key] = true;
-                    unset($rows[$i]);
-                    continue 2;
-                }
-            }
-            throw new CircularChecklist('These items wait for one another: '.implode(', ', array_map(static fn (array $row): string => $row[0]->name, $rows)));
-        }
+        $joins = '' === $list->joinsAfter || !isset($included->all[$list->joinsAfter]) ? null : $list->joinsAfter;
 
-        return $ordered;
-    }
+        return new WorkList($list->key, $joins, array_map(static function (ChecklistItem $item) use ($list, $included): Work {
+            $key = $list->fullKey($item);
 
-    /** Back from a day that is not worked, the last worked one before it is where the count begins. */
-    private function counted(\DateTimeImmutable $readyBy, int $days): \DateTimeImmutable
-    {
-        return $days > 0 ? $this->calendar->add($readyBy, $days) : $this->calendar->back($readyBy, -$days);
-    }
-
-    private function due(ChecklistItem $item, \DateTimeImmutable $accepted, ?\DateTimeImmutable $readyBy): \DateTimeImmutable
-    {
-        $first = $this->calendar->add($accepted, 0);
-        if (DueFrom::ReadyBy === $item->from && null !== $readyBy) {
-            return max($first, $this->counted($readyBy, $item->days));
-        }
-
-        return $this->calendar->add($accepted, abs($item->days));
+            return new Work($key, $item->takes, $included->has($key) ? $included->waits($key) : [], null);
+        }, $list->items));
     }
 }

@@ -9,16 +9,25 @@ final readonly class PlannedTask
 {
     /**
      * @param int $number from 1, in order
+     * @param string $key the checklist's, a stroke and the item's
      * @param list<int> $waitsFor numbers of the tasks that come first
-     * @param bool $isLate whether it belongs before the day of readiness and cannot be done by it
+     * @param int $earliestStart in working days from the start, as the next three
+     * @param \DateTimeImmutable $begins the day of its earliest start
+     * @param bool $onChain whether it is of the longest chain
      */
     public function __construct(
         public int $number,
+        public string $key,
         public ChecklistItem $item,
-        public string $checklist,
+        public Checklist $checklist,
         public \DateTimeImmutable $due,
         public array $waitsFor,
-        public bool $isLate = false,
+        public int $earliestStart,
+        public int $earliestFinish,
+        public int $latestStart,
+        public int $float,
+        public \DateTimeImmutable $begins,
+        public bool $onChain,
     ) {
     }
 }

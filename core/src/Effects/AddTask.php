@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Effects;
 
+use Telamon\Core\Checklists\TaskBrief;
 use Telamon\Core\Plan\Changeable;
 use Telamon\Core\Plan\LineField;
 use Telamon\Core\Plan\Part;
@@ -19,6 +20,8 @@ final readonly class AddTask implements Changeable
      * @param string $due ISO 8601
      * @param list<int> $waitsFor numbers of tasks of the plan that come before
      * @param string $checklist where it came from
+     * @param TaskBrief $brief what else the item says
+     * @param bool $byHand whether a person set its day
      */
     public function __construct(
         public int $position,
@@ -27,6 +30,8 @@ final readonly class AddTask implements Changeable
         public string $due,
         public array $waitsFor = [],
         public string $checklist = '',
+        public TaskBrief $brief = new TaskBrief(),
+        public bool $byHand = false,
     ) {
     }
 
@@ -51,12 +56,14 @@ final readonly class AddTask implements Changeable
 
     public function with(array $values): static
     {
-        return new self($this->position, $values['name'] ?? $this->name, $values['assignee'] ?? $this->assignee, $values['due'] ?? $this->due, $this->waitsFor, $this->checklist);
+        $due = $values['due'] ?? $this->due;
+
+        return new self($this->position, $values['name'] ?? $this->name, $values['assignee'] ?? $this->assignee, $due, $this->waitsFor, $this->checklist, $this->brief, $this->byHand || $due !== $this->due);
     }
 
     /** @param list<int> $tasks numbers of those that still come before */
     public function waitingFor(array $tasks): self
     {
-        return new self($this->position, $this->name, $this->assignee, $this->due, $tasks, $this->checklist);
+        return new self($this->position, $this->name, $this->assignee, $this->due, $tasks, $this->checklist, $this->brief, $this->byHand);
     }
 }

@@ -22,10 +22,10 @@ final readonly class Leads
         return new self('service', $key);
     }
 
-    /** @param string $name of the checklist */
-    public static function checklist(string $name): self
+    /** @param string $key of the checklist */
+    public static function checklist(string $key): self
     {
-        return new self('checklist', $name);
+        return new self('checklist', $key);
     }
 
     /** @param string $key of the text of a mail */

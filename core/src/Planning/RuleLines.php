@@ -139,7 +139,7 @@ final readonly class RuleLines
     }
 
     /** @return array<string, string> merge fields: any answer by its key, and what is known of the project */
-    private static function fields(PlanContext $now): array
+    public static function fields(PlanContext $now): array
     {
         $fields = $now->onFile->merge;
         $booked = $now->inquiry->booked;

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Planning;
 
+use Telamon\Core\Checklists\Anchors;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistMerge;
-use Telamon\Core\Checklists\Doer;
+use Telamon\Core\Checklists\Merged;
 use Telamon\Core\Checklists\PlannedTask;
+use Telamon\Core\Checklists\TaskBrief;
+use Telamon\Core\Checklists\UnreadableOutline;
+use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Effects\AddTask;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\People\StaffMember;
@@ -16,10 +20,15 @@ use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\Part;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Plan\Sources;
+use Telamon\Core\Text\TemplateRenderer;
 
 /** The plan's lines about tasks: of the checklists, in their order, and those that answers ask for. */
 final readonly class TaskLines
 {
+    public function __construct(private TemplateRenderer $renderer = new TemplateRenderer())
+    {
+    }
+
     /**
      * @param Checklist|null $addOn of the service
      * @param array<string, string> $decisions
@@ -28,20 +37,14 @@ final readonly class TaskLines
      */
     public function lines(PlanContext $now, ?Checklist $addOn, StaffMember $lead, ?\DateTimeImmutable $readyBy, array $decisions): array
     {
-        $checklists = [$now->desk->baseChecklist, ...(null === $addOn ? [] : [$addOn])];
-        // A checklist that is there already is not joined twice.
-        $names = array_map(static fn (Checklist $checklist): string => $checklist->name, $checklists);
-        foreach ($now->ruling->outcome->checklists as $checklist) {
-            if (!\in_array($checklist->name, $names, true)) {
-                $checklists[] = $checklist;
-            }
+        $checklists = [$now->desk->baseChecklist, ...(null === $addOn ? [] : [$addOn]), ...array_values($now->ruling->outcome->checklists)];
+        $merged = $this->merged($now, $checklists, $readyBy);
+        if (\is_string($merged)) {
+            return [PlanLine::telling('tasks.circle', 'Tasks', "No checklist is joined. $merged")->because('checklists', Leads::checklist($checklists[0]->key)), ...$this->wished($now, $lead, 0)];
         }
-        $tasks = $this->merged($now, $checklists, $readyBy);
-        $names = self::names($tasks);
-        $lines = array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead, $names), $tasks);
-        $late = array_values(array_filter($tasks, static fn (PlannedTask $task): bool => $task->isLate));
+        $lines = $this->tasks($now, $merged, $lead);
 
-        return [...self::late($late, $readyBy, $now, $decisions), ...$lines, ...$this->wished($now, $lead, \count($lines))];
+        return [...self::late($merged, $readyBy, $now, $decisions), ...$lines, ...self::leftOut($merged), ...$this->wished($now, $lead, \count($lines))];
     }
 
     /**
@@ -51,7 +54,14 @@ final readonly class TaskLines
      */
     public function ruled(PlanContext $now, StaffMember $lead, ?\DateTimeImmutable $readyBy): array
     {
-        return array_map(static fn (PlannedTask $task): PlanLine => self::line($now, $task, $lead, [])->noting(''), $this->merged($now, array_values($now->ruling->outcome->checklists), $readyBy));
+        $checklists = array_values($now->ruling->outcome->checklists);
+        $merged = [] === $checklists ? null : $this->merged($now, $checklists, $readyBy);
+
+        return match (true) {
+            null === $merged => [],
+            \is_string($merged) => [PlanLine::telling('tasks.circle', 'Tasks', "No checklist is joined. $merged")->because('checklists', Leads::checklist($checklists[0]->key))],
+            default => array_map(static fn (PlanLine $line): PlanLine => $line->noting(''), $this->tasks($now, $merged, $lead)),
+        };
     }
 
     /**
@@ -65,54 +75,84 @@ final readonly class TaskLines
         return [] === $waitsFor ? '' : 'after '.implode(' and ', array_map(static fn (int $number): string => $names[$number] ?? "task $number", $waitsFor));
     }
 
-    /**
-     * @param list<PlannedTask> $tasks
-     *
-     * @return array<int, string> by number
-     */
-    private static function names(array $tasks): array
+    /** @return list<PlanLine> one a task */
+    private function tasks(PlanContext $now, Merged $merged, StaffMember $lead): array
     {
-        return array_combine(array_map(static fn (PlannedTask $task): int => $task->number, $tasks), array_map(static fn (PlannedTask $task): string => $task->item->name, $tasks));
+        $crew = $now->desk->crew($lead);
+        $fields = RuleLines::fields($now);
+        $names = [];
+        foreach ($merged->tasks as $task) {
+            $names[$task->number] = $this->named($task, $fields);
+        }
+
+        return array_map(static function (PlannedTask $task) use ($now, $crew, $names): PlanLine {
+            $name = $task->checklist->name;
+            $effect = new AddTask($task->number, $names[$task->number], $crew->of($task->item->doer, $task->key)->id, $task->due->format('Y-m-d'), $task->waitsFor, $name, TaskBrief::of($task));
+            $left = $crew->hasLeft($task->item->doer) ? ', as whoever was named has left' : '';
+
+            return PlanLine::of('task.'.$task->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because("$name$left", Leads::checklist($task->checklist->key));
+        }, $merged->tasks);
+    }
+
+    /**
+     * A field that nothing fills leaves no gap: the name stands as it is written.
+     *
+     * @param array<string, string> $fields
+     */
+    private function named(PlannedTask $task, array $fields): string
+    {
+        $name = $task->item->name;
+        if (!str_contains($name, '{{')) {
+            return $name;
+        }
+        $filled = $this->renderer->subject($name, $fields);
+
+        return '' === $filled ? mb_substr($name, 0, 200) : $filled;
     }
 
     /**
      * @param list<Checklist> $checklists
      *
-     * @return list<PlannedTask>
+     * @return Merged|string what is wrong with them, where they cannot be joined
      */
-    private function merged(PlanContext $now, array $checklists, ?\DateTimeImmutable $readyBy): array
+    private function merged(PlanContext $now, array $checklists, ?\DateTimeImmutable $readyBy): Merged|string
     {
-        return (new ChecklistMerge($now->desk->calendar))->merge($checklists, $now->day(), $readyBy);
-    }
-
-    /** @param array<int, string> $names of the tasks by number */
-    private static function line(PlanContext $now, PlannedTask $task, StaffMember $lead, array $names): PlanLine
-    {
-        $doer = Doer::Lead === $task->item->doer ? $lead : $now->desk->coordinator;
-        $effect = new AddTask($task->number, $task->item->name, $doer->id, $task->due->format('Y-m-d'), $task->waitsFor, $task->checklist);
-
-        return PlanLine::of('task.'.$task->item->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because($task->checklist, Leads::checklist($task->checklist));
+        try {
+            return (new ChecklistMerge($now->desk->calendar))->merge($checklists, new Anchors($now->today, $readyBy, null, $now->inquiry->booked?->at), $now->ruling->facts?->facts());
+        } catch (WorkInCircle|UnreadableOutline $error) {
+            return $error->getMessage();
+        }
     }
 
     /**
      * What cannot be done by the day it must be ready is asked about, not passed over.
      *
-     * @param list<PlannedTask> $late
      * @param array<string, string> $decisions
      *
      * @return list<PlanLine>
      */
-    private static function late(array $late, ?\DateTimeImmutable $readyBy, PlanContext $now, array $decisions): array
+    private static function late(Merged $merged, ?\DateTimeImmutable $readyBy, PlanContext $now, array $decisions): array
     {
-        if ([] === $late || null === $readyBy) {
+        $done = $merged->done->format('Y-m-d');
+        $late = array_values(array_filter($merged->tasks, static fn (PlannedTask $task): bool => null !== $readyBy && ($task->due > $readyBy || $task->due < $task->begins)));
+        if (null === $readyBy || (0 === $merged->shortBy && [] === $late)) {
             return [];
         }
-        $day = static fn (\DateTimeImmutable $day): string => $now->telling->day($day->format('Y-m-d'));
         $choice = new Choice('late', $decisions['late'] ?? null, [['value' => 'go-on', 'hotkey' => '1', 'label' => 'Go on all the same']]);
-        $names = implode(', ', array_map(static fn (PlannedTask $task): string => "“{$task->item->name}” by {$day($task->due)}", \array_slice($late, 0, 3))).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '');
+        $words = 0 === $merged->shortBy
+            ? implode(', ', array_map(static fn (PlannedTask $task): string => "“{$task->item->name}” would be due on {$now->telling->day($task->due->format('Y-m-d'))}", \array_slice($late, 0, 3))).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '')
+            : "{$merged->verdict()}; done by {$now->telling->day($done)}";
 
-        return [PlanLine::telling('late', 'Tasks', 'Not in time for ', Part::value($day($readyBy)), ": $names".(null === $choice->chosen ? '. Go on, or put the day right?' : ''))
+        return [PlanLine::telling('late', 'Tasks', 'Not in time for ', Part::value($now->telling->day($readyBy->format('Y-m-d'))), ": $words".(null === $choice->chosen ? '. Go on, or put the day right?' : ''))
             ->because(null === $choice->chosen ? 'too few working days' : 'your choice')->offering($choice)];
+    }
+
+    /** @return list<PlanLine> what a condition left out, in one line */
+    private static function leftOut(Merged $merged): array
+    {
+        $names = array_map(static fn (array $one): string => "“{$one['item']->name}”", $merged->leftOut);
+
+        return [] === $names ? [] : [PlanLine::telling('tasks.left-out', 'Tasks', 'Not needed here: '.implode(', ', $names))->because('a condition of the checklist', Leads::checklist($merged->leftOut[0]['checklist']->key))];
     }
 
     /**

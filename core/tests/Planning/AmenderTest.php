@@ -29,16 +29,16 @@ final class AmenderTest extends TestCase
 
     public function testTasksDoNotWaitForOneThatIsLeftOut(): void
     {
-        self::assertSame([1], Fixtures::value(self::line(self::plan(new Amendments()), 'task.deposit')->effect, 'waitsFor'));
-        $plan = self::plan(new Amendments(['task.talk']));
-        self::assertSame([], Fixtures::value(self::line($plan, 'task.deposit')->effect, 'waitsFor'));
-        self::assertSame('', self::line($plan, 'task.deposit')->said->note);
+        self::assertSame([1], Fixtures::value(self::line(self::plan(new Amendments()), 'task.onboarding/deposit')->effect, 'waitsFor'));
+        $plan = self::plan(new Amendments(['task.onboarding/talk']));
+        self::assertSame([], Fixtures::value(self::line($plan, 'task.onboarding/deposit')->effect, 'waitsFor'));
+        self::assertSame('', self::line($plan, 'task.onboarding/deposit')->said->note);
     }
 
     public function testATaskIsChanged(): void
     {
-        $plan = self::plan(new Amendments([], ['task.talk' => ['name' => 'Long talk', 'assignee' => 'pim', 'due' => '2026-12-24']]));
-        $line = self::line($plan, 'task.talk');
+        $plan = self::plan(new Amendments([], ['task.onboarding/talk' => ['name' => 'Long talk', 'assignee' => 'pim', 'due' => '2026-12-24']]));
+        $line = self::line($plan, 'task.onboarding/talk');
         self::assertTrue($line->handled->isAmended());
         self::assertSame('Long talk, Pim, Thu 24 December', self::words($line));
         self::assertSame(['Long talk', 'pim', '2026-12-24'], [Fixtures::value($line->effect, 'name'), Fixtures::value($line->effect, 'assignee'), Fixtures::value($line->effect, 'due')]);
@@ -49,7 +49,7 @@ final class AmenderTest extends TestCase
         $plan = self::plan(new Amendments([], ['project' => ['title' => 'Keys', 'lead' => 'pim']]));
         self::assertSame('Open Keys for Pim Tarrow, with the note', self::words(self::line($plan, 'project')));
         self::assertSame('your choice', self::line($plan, 'project')->said->reason);
-        self::assertSame('pim', Fixtures::value(self::line($plan, 'task.parts')->effect, 'assignee'));
+        self::assertSame('pim', Fixtures::value(self::line($plan, 'task.repair/parts')->effect, 'assignee'));
         self::assertSame('pim@marrowby.example', Fixtures::value(self::line($plan, 'message.notice')->effect, 'to'));
     }
 
@@ -69,10 +69,10 @@ final class AmenderTest extends TestCase
     {
         $leads = array_column(self::plan(new Amendments())->toArray()['lines'], 'leads', 'key');
         self::assertSame(['kind' => 'service', 'id' => 'repair'], $leads['project']);
-        self::assertSame(['kind' => 'checklist', 'id' => 'Onboarding'], $leads['task.talk']);
+        self::assertSame(['kind' => 'checklist', 'id' => 'onboarding'], $leads['task.onboarding/talk']);
         self::assertSame(['kind' => 'text', 'id' => 'confirmation'], $leads['message.confirmation'] ?? $leads['message.notice']);
         self::assertNull($leads['client']);
-        self::assertNull(array_column(self::plan(new Amendments(['task.talk']))->toArray()['lines'], 'leads', 'key')['task.talk'], 'left out, it leads nowhere');
+        self::assertNull(array_column(self::plan(new Amendments(['task.onboarding/talk']))->toArray()['lines'], 'leads', 'key')['task.onboarding/talk'], 'left out, it leads nowhere');
     }
 
     public function testLinesAreAdded(): void
@@ -109,7 +109,7 @@ final class AmenderTest extends TestCase
 
     public function testWhatNamesALineThatIsGoneFallsAway(): void
     {
-        self::assertEquals(self::plan(new Amendments())->toArray(), self::plan(new Amendments(['nowhere'], ['nowhere' => ['name' => 'X'], 'task.talk' => ['colour' => 'red'], 'client' => ['name' => 'X']]))->toArray());
+        self::assertEquals(self::plan(new Amendments())->toArray(), self::plan(new Amendments(['nowhere'], ['nowhere' => ['name' => 'X'], 'task.onboarding/talk' => ['colour' => 'red'], 'client' => ['name' => 'X']]))->toArray());
     }
 
     public function testAChoiceMadeEarlierCountsWhereItIsStillOffered(): void
@@ -133,8 +133,8 @@ final class AmenderTest extends TestCase
     /** @return iterable<string, array{Amendments, string}> */
     public static function impossible(): iterable
     {
-        yield 'a day that is none' => [new Amendments([], ['task.talk' => ['due' => '2027-02-30']]), 'task.talk.due'];
-        yield 'somebody who is not here' => [new Amendments([], ['task.talk' => ['assignee' => 'zed']]), 'task.talk.assignee'];
+        yield 'a day that is none' => [new Amendments([], ['task.onboarding/talk' => ['due' => '2027-02-30']]), 'task.onboarding/talk.due'];
+        yield 'somebody who is not here' => [new Amendments([], ['task.onboarding/talk' => ['assignee' => 'zed']]), 'task.onboarding/talk.assignee'];
         yield 'a mail address that is none' => [new Amendments([], ['client' => ['email' => 'at home']]), 'client.email'];
         yield 'a phone number that is none' => [new Amendments([], ['client' => ['phone' => 'ask']]), 'client.phone'];
         yield 'a stage that is none' => [new Amendments([], ['project' => ['stage' => 'Limbo']]), 'project.stage'];

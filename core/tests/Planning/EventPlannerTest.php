@@ -93,7 +93,7 @@ final class EventPlannerTest extends TestCase
         $staff = ['pim' => new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), 'teo' => new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')];
         $book = new RuleBook(
             array_map(static fn (array $rule): Rule => $reader->read(\is_string($rule['name']) ? $rule['name'] : '', $rule), $rules),
-            $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 10, Doer::Lead, 1)])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
+            $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
         );
         $context = Fixtures::context(Fixtures::input(), new Ruling($book), onFile: new OnFile(merge: ['client' => 'Orla Fennick', 'stage' => $stage]));
         $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([new StageChanged()], [$stage], $byHand);

@@ -78,7 +78,7 @@ final class PlannerTest extends TestCase
         $decided = Fixtures::planner()->plan($input, ['ready_by' => '2027-05-04']);
         self::assertSame([], $decided->open());
         self::assertSame('2027-05-04', Fixtures::value(self::line($decided, 'project')->effect, 'readyBy'));
-        self::assertSame('2027-04-30', Fixtures::value(self::line($decided, 'task.parts')->effect, 'due'), 'the date follows the choice');
+        self::assertSame('2027-04-30', Fixtures::value(self::line($decided, 'task.repair/parts')->effect, 'due'), 'the date follows the choice');
     }
 
     public function testWhatCannotBeReadAndMattersIsAskedAndTheRestIsNoted(): void

@@ -155,7 +155,7 @@ final class RuleTest extends TestCase
         $input ??= Fixtures::input();
         $read = array_map(static fn (array $data, int $i): Rule => (new RuleReader())->read("r$i", $data), $rules, array_keys($rules));
         $staff = array_column([new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')], null, 'id');
-        $book = new RuleBook($read, $staff, ['extra' => new Checklist('Extra', [new ChecklistItem('van', 'Order a van', 50, Doer::Lead, 1)])], ['Inquiry', 'Quote']);
+        $book = new RuleBook($read, $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Inquiry', 'Quote']);
         $facts = new Circumstances('inquiry', Fixtures::answers(), '2026-11-25', beside: ['@channel' => 'page', '@hours' => 'inside', '@files' => '0']);
 
         return Fixtures::planner()->plan(Fixtures::context($input, new Ruling($book, $facts)), $decisions);

@@ -9,6 +9,7 @@ import { MessagesScreen } from './messages/MessagesScreen';
 import { ProjectScreen } from './projects/ProjectScreen';
 import { AreasContext } from './shell/Sections';
 import { problem, showScreen, standInForTheBrowser } from './testing/server.test-helper';
+import { plainTask } from './testing/task.test-helper';
 
 const client = {
   id: 'c1',
@@ -45,6 +46,7 @@ const message: Schema<'Message'> = {
 
 function task(position: number, state: Schema<'Task'>['state'], waitsFor: number[] = []): Schema<'Task'> {
   return {
+    ...plainTask,
     id: `t${position}`,
     position,
     name: `Task ${position}`,

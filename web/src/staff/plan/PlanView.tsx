@@ -226,6 +226,7 @@ const led = { rule: 'the rule', service: 'the service', checklist: 'the checklis
 
 /** Where a reason stands, and can be changed. */
 function leadsTo({ kind, id }: NonNullable<PlanLine['leads']>): string {
+  if (kind === 'checklist') return `/checklists/${id}`;
   return kind === 'rule' ? `/rules/${id}` : `/setup?show=${encodeURIComponent(`${kind}.${id}`)}`;
 }
 

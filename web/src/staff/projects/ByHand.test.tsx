@@ -4,9 +4,11 @@ import type { Schema } from '../../shared/api';
 import { problem, showScreen, standInForTheBrowser, type Call } from '../testing/server.test-helper';
 import { NewProjectScreen } from './NewProjectScreen';
 import { ProjectScreen } from './ProjectScreen';
+import { plainTask } from '../testing/task.test-helper';
 
 const record = { kind: 'project', id: 'p1', label: 'P-0001 Repair', path: '/projects/p1' } as const;
 const task = (position: number, waitsFor: number[] = []): Schema<'Task'> => ({
+  ...plainTask,
   id: `t${position}`,
   position,
   name: `Task ${position}`,

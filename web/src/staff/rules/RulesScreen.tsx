@@ -14,6 +14,7 @@ import { useUnsaved } from '../shell/useUnsaved';
 import { useKeepRule, useMoveRule, useRules, useTakeOutRule, type KeptRule, type Offers } from './queries';
 import { draft, editing, fresh, type Editing } from './rule';
 import { RuleEditor } from './RuleEditor';
+import { PartsOfRules } from './PartsOfRules';
 import { RuleHistory } from './RuleHistory';
 import './rules.css';
 import { Trial } from './Trial';
@@ -107,6 +108,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
           tally: rules.length || undefined,
           content: (
             <>
+              <PartsOfRules rules={rules.length || undefined} />
               <div className="pillar-head">
                 <h1>Rules</h1>
                 <small>in their order</small>

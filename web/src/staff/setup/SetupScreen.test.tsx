@@ -69,7 +69,6 @@ const setup: Setup = {
     },
   ],
   checklists: [{ value: 'l1', label: 'Colour' }],
-  lists: [{ name: 'Colour', isBase: false, items: [{ name: 'Patch test', doer: 'lead', days: 2, from: 'accepted' }] }],
   stages: [
     { id: 'g1', name: 'Asked', position: 1, ends: 'open', days: 3, projects: 2 },
     { id: 'g2', name: 'Done', position: 2, ends: 'won', days: null, projects: 0 },

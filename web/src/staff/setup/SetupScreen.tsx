@@ -1,7 +1,6 @@
 import { useRef, useState } from 'react';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { Pillars } from '../shell/Pillars';
-import { ChecklistPane } from './ChecklistPane';
 import { FirstSteps } from './FirstSteps';
 import { HoursPane } from './HoursPane';
 import { useSetup, type Setup } from './queries';
@@ -113,8 +112,6 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   const [kind = '', id = ''] = shown.split('.');
   const staff = setup.staff.find((one) => one.id === id);
   const service = setup.services.find((one) => one.id === id || (kind === 'service' && one.key === id));
-  const list =
-    kind === 'checklist' ? setup.lists.find((one) => one.name === shown.slice('checklist.'.length)) : undefined;
   const stage = setup.stages.find((one) => one.id === id);
   const text = setup.texts.find((one) => one.id === id || (kind === 'text' && one.key === id));
   if (shown === 'new.staff') return <NewStaff onDone={onDone} />;
@@ -124,7 +121,6 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   if (staff) return <StaffPane one={staff} setup={setup} onDone={onDone} />;
   if (service) return <ServicePane service={service} setup={setup} />;
   if (stage) return <StagePane stage={stage} setup={setup} />;
-  if (list) return <ChecklistPane list={list} setup={setup} />;
   if (text) return <TextPane text={text} />;
   if (setup.business.projects === 0) return <FirstSteps setup={setup} />;
   return (

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Setup;
+namespace Telamon\Record;
 
 /** Makes the key that something is known by for ever out of what it is called now. */
 final class FreeKey

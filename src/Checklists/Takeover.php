@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Checklists;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\ChecklistTemplate;
+use Telamon\Business\StageEnd;
+use Telamon\Core\Checklists\Checklist;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Projects\Project;
+use Telamon\Record\RecordRef;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+use Telamon\Tasks\Task;
+
+/** What checklists do to projects that are under way: shown before it is done, done as one change. */
+final readonly class Takeover
+{
+    private const MOST = 200;
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Joining $joining, private ClockInterface $clock)
+    {
+    }
+
+    /** @return array<string, array{open: int, behind: int}> open projects by key of the list, and how many of them came of an older version */
+    public function counts(): array
+    {
+        /** @var list<array{code: string, open: int|string, behind: int|string}> $rows */
+        $rows = $this->em->getConnection()->fetchAllAssociative(<<<'SQL'
+            SELECT c.code, COUNT(DISTINCT t.project_id) AS open, COUNT(DISTINCT CASE WHEN t.list_version < c.version THEN t.project_id END) AS behind
+            FROM task t JOIN project p ON p.id = t.project_id JOIN checklist_template c ON c.code = substr(t.item, 1, instr(t.item, '/') - 1)
+            WHERE t.item <> '' AND p.outcome = 'open' GROUP BY c.code
+            SQL);
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts[$row['code']] = ['open' => (int) $row['open'], 'behind' => (int) $row['behind']];
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param Checklist $list as it would be
+     * @param bool $all whether those are looked at too that have this version already: a draft is newer than any
+     *
+     * @return list<array<string, mixed>> as BehindProject in the contract, only those that something would change
+     */
+    public function preview(Checklist $list, bool $all = false): array
+    {
+        $behind = [];
+        foreach ($this->projects($list, $all) as $project) {
+            $joined = $this->joining->join($project, $list)->toArray();
+            if (!$all || [] !== $joined['added'] || [] !== $joined['removed'] || [] !== $joined['moved']) {
+                $behind[] = ['project' => RecordRef::of($project), 'client' => $project->client->name(), 'title' => $project->title] + $joined;
+            }
+        }
+        // What the look did to the tasks is not kept.
+        $this->em->clear();
+
+        return $behind;
+    }
+
+    /** @return array<string, mixed> as JoinedTasks in the contract */
+    public function previewOne(Project $project, Checklist $list): array
+    {
+        $joined = $this->joining->join($project, $list)->toArray();
+        $this->em->clear();
+
+        return $joined;
+    }
+
+    /**
+     * @param list<string> $ids of projects
+     *
+     * @throws Refusal
+     */
+    public function takeOver(ChecklistTemplate $kept, array $ids, Staff $staff): void
+    {
+        $list = $kept->toChecklist();
+        $this->carryOut("took over version {$kept->version} of {$kept->name}", $staff, function () use ($list, $ids): void {
+            foreach ($this->projects($list, true) as $project) {
+                if (\in_array($project->id, $ids, true)) {
+                    $this->keep($project, $list);
+                }
+            }
+        }, 'checklist', $kept->id, $kept->name);
+    }
+
+    /** @throws Refusal */
+    public function add(Project $project, ChecklistTemplate $kept, Staff $staff): void
+    {
+        $this->carryOut("added the checklist {$kept->name} to {$project->recordLabel()}", $staff, fn () => $this->keep($project, $kept->toChecklist()), 'project', $project->id, $project->recordLabel());
+    }
+
+    private function keep(Project $project, Checklist $list): void
+    {
+        $joined = $this->joining->join($project, $list);
+        foreach ($joined->added as $task) {
+            $this->em->persist($task);
+        }
+        foreach ($joined->removed as $task) {
+            $this->em->remove($task);
+        }
+    }
+
+    /** @return list<Project> open ones that have tasks of the list */
+    private function projects(Checklist $list, bool $all): array
+    {
+        $query = $this->em->createQueryBuilder()->select('p')->distinct()->from(Project::class, 'p')->join(Task::class, 't', 'WITH', 't.project = p')
+            ->where('t.item LIKE :list')->andWhere('p.outcome = :open')->setParameter('list', "{$list->key}/%")->setParameter('open', StageEnd::Open)->orderBy('p.openedAt', 'DESC')->setMaxResults(self::MOST);
+        if (!$all) {
+            $query->andWhere('t.listVersion < :version')->setParameter('version', $list->version);
+        }
+        /** @var list<Project> $found */
+        $found = $query->getQuery()->getResult();
+
+        return $found;
+    }
+
+    /** @param \Closure(): mixed $do */
+    private function carryOut(string $words, Staff $staff, \Closure $do, string $kind, string $id, string $label): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, $kind, $id, mb_substr($label, 0, 300)), $do);
+    }
+}
