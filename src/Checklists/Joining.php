@@ -20,11 +20,12 @@ use Telamon\Staff\Staff;
 use Telamon\Tasks\AppointmentOfProject;
 use Telamon\Tasks\CrewOfBusiness;
 use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskNames;
 
 /** Brings a checklist into a project that is under way: adds what is new, takes out what is gone, dates what is open. Done tasks stay as they are. */
 final readonly class Joining
 {
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private Lists $lists, private AnswersOfProject $answers, private AppointmentOfProject $appointments, private CrewOfBusiness $crew)
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private Lists $lists, private AnswersOfProject $answers, private AppointmentOfProject $appointments, private CrewOfBusiness $crew, private TaskNames $names)
     {
     }
 
@@ -60,7 +61,7 @@ final readonly class Joining
             $task = $there[$planned->key] ?? null;
             if (null === $task) {
                 $doer = $this->em->find(Staff::class, $crew->of($planned->item->doer, $planned->key)->id) ?? $project->lead;
-                $task = new Task($project, 1000 + \count($order), mb_substr($planned->item->name, 0, 200), $doer, $planned->due, [], $planned->checklist->name);
+                $task = new Task($project, 1000 + \count($order), $this->names->of($planned->item, $project), $doer, $planned->due, [], $planned->checklist->name);
                 $joined->added[] = $there[$planned->key] = $task;
                 $at = null === $before ? 0 : 1 + (int) array_search($before, $order, true);
                 array_splice($order, $at, 0, [$task]);

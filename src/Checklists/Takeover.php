@@ -32,9 +32,11 @@ final readonly class Takeover
     {
         /** @var list<array{code: string, open: int|string, behind: int|string}> $rows */
         $rows = $this->em->getConnection()->fetchAllAssociative(<<<'SQL'
-            SELECT c.code, COUNT(DISTINCT t.project_id) AS open, COUNT(DISTINCT CASE WHEN t.list_version < c.version THEN t.project_id END) AS behind
-            FROM task t JOIN project p ON p.id = t.project_id JOIN checklist_template c ON c.code = substr(t.item, 1, instr(t.item, '/') - 1)
-            WHERE t.item <> '' AND p.outcome = 'open' GROUP BY c.code
+            SELECT code, COUNT(*) AS open, SUM(newest < version AND left > 0) AS behind FROM (
+                SELECT c.code, c.version, t.project_id, MAX(t.list_version) AS newest, SUM(t.finished_at IS NULL) AS left
+                FROM task t JOIN project p ON p.id = t.project_id JOIN checklist_template c ON c.code = substr(t.item, 1, instr(t.item, '/') - 1)
+                WHERE t.item <> '' AND p.outcome = 'open' GROUP BY c.code, c.version, t.project_id
+            ) GROUP BY code
             SQL);
         $counts = [];
         foreach ($rows as $row) {
@@ -112,9 +114,9 @@ final readonly class Takeover
     private function projects(Checklist $list, bool $all): array
     {
         $query = $this->em->createQueryBuilder()->select('p')->distinct()->from(Project::class, 'p')->join(Task::class, 't', 'WITH', 't.project = p')
-            ->where('t.item LIKE :list')->andWhere('p.outcome = :open')->setParameter('list', "{$list->key}/%")->setParameter('open', StageEnd::Open)->orderBy('p.openedAt', 'DESC')->setMaxResults(self::MOST);
+            ->where('t.item LIKE :list')->andWhere('p.outcome = :open')->setParameter('list', "{$list->key}/%")->setParameter('open', StageEnd::Open)->orderBy('p.openedAt', 'DESC')->addOrderBy('p.id', 'DESC')->setMaxResults(self::MOST);
         if (!$all) {
-            $query->andWhere('t.listVersion < :version')->setParameter('version', $list->version);
+            $query->groupBy('p.id')->having('MAX(t.listVersion) < :version')->andHaving('SUM(CASE WHEN t.finishedAt IS NULL THEN 1 ELSE 0 END) > 0')->setParameter('version', $list->version);
         }
         /** @var list<Project> $found */
         $found = $query->getQuery()->getResult();

@@ -29,10 +29,16 @@ final class CsvText
         $rows = [];
         while (false !== ($cells = fgetcsv($stream, null, $by, '"', ''))) {
             if ([null] !== $cells) {
-                $rows[] = array_map(static fn (int $at): string => trim($cells[$at] ?? ''), $columns);
+                $rows[] = array_map(static fn (int $at): string => self::plain(trim($cells[$at] ?? '')), $columns);
             }
         }
 
         return $rows;
+    }
+
+    /** Without the mark by which CsvFile keeps a table program from taking it for a formula. */
+    private static function plain(string $cell): string
+    {
+        return (string) preg_replace('/(^|[;\t\r\n][ "]*)\'([=+\-@])/', '$1$2', $cell);
     }
 }

@@ -21,7 +21,7 @@ use Telamon\Staff\Permission;
 final readonly class ListViewController
 {
     private const MOST = 30;
-    private const LISTS = ['clients', 'projects'];
+    private const LISTS = ['clients', 'projects', 'tasks'];
 
     public function __construct(private EntityManagerInterface $em)
     {

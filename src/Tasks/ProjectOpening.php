@@ -16,7 +16,6 @@ use Telamon\Core\Checklists\TaskBrief;
 use Telamon\Core\Checklists\UnreadableOutline;
 use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Planning\OfferedService;
-use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Database\Counter;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -30,7 +29,7 @@ use Telamon\Staff\Staff;
 /** Opens projects by hand, with the tasks of their checklists, or as a copy of another. */
 final readonly class ProjectOpening
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Counter $counter, private Profile $business, private CrewOfBusiness $crew, private TemplateRenderer $renderer, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Counter $counter, private Profile $business, private CrewOfBusiness $crew, private TaskNames $names, private ClockInterface $clock)
     {
     }
 
@@ -123,11 +122,9 @@ final readonly class ProjectOpening
         } catch (WorkInCircle|UnreadableOutline $error) {
             throw new InvalidInput('checklists', "The checklists cannot be joined. {$error->getMessage()}");
         }
-        $fields = ['client' => $project->client->name(), 'service' => $service->name ?? '', 'asset' => $project->asset->description ?? '', 'title' => $project->title];
         foreach ($merged->tasks as $task) {
             $doer = $this->em->find(Staff::class, $crew->of($task->item->doer, $task->key)->id) ?? $project->lead;
-            $name = str_contains($task->item->name, '{{') ? $this->renderer->subject($task->item->name, $fields) : $task->item->name;
-            $kept = new Task($project, $task->number, '' === $name ? $task->item->name : $name, $doer, $task->due, $task->waitsFor, $task->checklist->name);
+            $kept = new Task($project, $task->number, $this->names->of($task->item, $project), $doer, $task->due, $task->waitsFor, $task->checklist->name);
             $kept->briefed(TaskBrief::of($task));
             $this->em->persist($kept);
         }

@@ -64,6 +64,9 @@ final readonly class ItemReader
         if ('' === $name) {
             throw new InvalidChecklist("$at.name", 'Say what is to be done.');
         }
+        if (!str_contains($name, '{{')) {
+            return $name;
+        }
         try {
             $this->renderer->fieldsOf($name);
         } catch (UnreadableTemplate) {

@@ -79,7 +79,7 @@ final readonly class TaskLines
     private function tasks(PlanContext $now, Merged $merged, StaffMember $lead): array
     {
         $crew = $now->desk->crew($lead);
-        $fields = RuleLines::fields($now);
+        $fields = RuleLines::fields($now) + self::known($now);
         $names = [];
         foreach ($merged->tasks as $task) {
             $names[$task->number] = $this->named($task, $fields);
@@ -92,6 +92,19 @@ final readonly class TaskLines
 
             return PlanLine::of('task.'.$task->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because("$name$left", Leads::checklist($task->checklist->key));
         }, $merged->tasks);
+    }
+
+    /** @return array<string, string> what names of items may hold beside answers by their keys */
+    private static function known(PlanContext $now): array
+    {
+        $readings = $now->inquiry->readings;
+        $service = $now->desk->services[$readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
+        $known = ['service' => $service->name ?? ''];
+        foreach (['client' => Destination::ClientName, 'asset' => Destination::AssetDescription, 'ready_by' => Destination::ProjectReadyBy] as $name => $destination) {
+            $known[$name] = $readings->for($destination)->text ?? '';
+        }
+
+        return $known;
     }
 
     /**

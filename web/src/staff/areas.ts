@@ -10,13 +10,14 @@ import { projects } from './projects/area';
 import { quotes } from './quotes/area';
 import { rules } from './rules/area';
 import { setup } from './setup/area';
-import { today } from './today/area';
+import { tasks, today } from './today/area';
 import type { Area } from './shell/area';
 
 /** All areas, in the order of the lintel. Routes, words and keys come from here. */
 export const areas: Area[] = [
   arrivals,
   today,
+  tasks,
   inquiry,
   clients,
   projects,

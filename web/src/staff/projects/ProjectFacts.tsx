@@ -6,6 +6,7 @@ import { useSignedIn } from '../session';
 import { customFacts } from '../shell/CustomFacts';
 import { useToday } from '../shell/day';
 import { FactList, type Fact } from '../shell/FactList';
+import { MovesWith } from './Outlook';
 import { useEditProject, type ProjectEdit } from './queries';
 
 type Project = Schema<'Project'>;
@@ -63,7 +64,7 @@ function factsOf(
           label: 'Ready by',
           value: project.readyBy ?? '',
           kind: 'date',
-          hint: 'Open tasks that are counted from this day move with it.',
+          beside: (day) => <MovesWith project={project} day={day} />,
         },
       ],
       edit: ({ readyBy = '' }) => ({ readyBy }),

@@ -16,11 +16,13 @@ import { NotFound } from '../shell/Plain';
 import { RecordLink } from '../shell/RecordLink';
 import { useToast } from '../shell/Toast';
 import { isUnsaved } from '../shell/useUnsaved';
+import { AddChecklist } from './AddChecklist';
 import { ClosedMark, CloseProject, useProjectBlocks } from './Closing';
 import { Course } from './Course';
+import { Outlook } from './Outlook';
 import { ProjectFacts } from './ProjectFacts';
 import './projects.css';
-import { useFinishTask, useMoveStage, useProject, useTasks } from './queries';
+import { useFinishTask, useMoveStage, useProject, useSchedule, useTasks } from './queries';
 import { NewTask, newTaskName, TaskFacts } from './TaskFacts';
 import { TaskList } from './TaskList';
 
@@ -58,6 +60,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const today = useToday();
   const { business, user } = useSignedIn();
   const tasks = useTasks(project.id);
+  const ahead = useSchedule(project.id, '');
   const finish = useFinishTask();
   const move = useMoveStage();
   const toast = useToast();
@@ -71,6 +74,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const [closing, setClosing] = useState<'won' | 'lost' | null>(null);
   const mine = user.may.includes('projects.lead-any') || project.leadId === user.id;
   const [adding, setAdding] = useState(() => isUnsaved(newTaskName(project.id)));
+  const [joining, setJoining] = useState(false);
   const [part, setPart] = useState(0);
   const moveTo = (stage: string) =>
     move.mutate(
@@ -154,7 +158,17 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
             <>
               <div className="pillar-head">
                 <h2>Tasks in order</h2>
-                <small>{tasks.data ? taskWords(tasks.data) : ''}</small>
+                <small>
+                  {tasks.data ? taskWords(tasks.data) : ''}
+                  {mine && (
+                    <>
+                      {'. '}
+                      <button type="button" className="link-button" onClick={() => setJoining(true)}>
+                        Add checklist
+                      </button>
+                    </>
+                  )}
+                </small>
               </div>
               {tasks.isPending && <ComingRows />}
               {tasks.isError && (
@@ -162,10 +176,18 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                   {tasks.error.message}
                 </Trouble>
               )}
+              <Outlook project={project} />
+              {joining && <AddChecklist project={project} onDone={() => setJoining(false)} />}
               {adding && <NewTask project={project} tasks={tasks.data ?? []} onDone={() => setAdding(false)} />}
               {tasks.data?.length === 0 && <p className="nothing second">This project has no tasks.</p>}
               {tasks.data && (
-                <TaskList tasks={tasks.data} chosen={chosen?.id ?? null} onChoose={setChosenId} today={today} />
+                <TaskList
+                  ahead={ahead.data?.tasks}
+                  tasks={tasks.data}
+                  chosen={chosen?.id ?? null}
+                  onChoose={setChosenId}
+                  today={today}
+                />
               )}
             </>
           ),
@@ -203,7 +225,15 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
           content: (
             <>
               {closing && <CloseProject project={project} outcome={closing} onDone={() => setClosing(null)} />}
-              {chosen && <TaskFacts key={chosen.id} task={chosen} tasks={tasks.data ?? []} canEdit={mine} />}
+              {chosen && (
+                <TaskFacts
+                  key={chosen.id}
+                  task={chosen}
+                  tasks={tasks.data ?? []}
+                  canEdit={mine}
+                  canWork={chosen.assigneeId === user.id}
+                />
+              )}
               <ProjectFacts project={project} />
               <Wanted project={project} />
               <Sections of="onProject" pillar="papers" id={project.id} name={project.title} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
+import { count } from '../../shared/numbers';
 import { shortDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { useOffers } from '../people/queries';
@@ -8,7 +9,8 @@ import { useToday } from '../shell/day';
 import { FactList, type Fact } from '../shell/FactList';
 import { FactRow } from '../shell/FactRow';
 import { useToast } from '../shell/Toast';
-import { useAddTask, useEditTask, useRemoveTask } from './queries';
+import { useAddTask, useEditTask, useLoad, useRemoveTask } from './queries';
+import { TaskMore } from './TaskMore';
 
 type Task = Schema<'Task'>;
 type Edit = Omit<Schema<'TaskEdit'>, 'project' | 'version'>;
@@ -46,7 +48,12 @@ export function NewTask({ project, tasks, onDone }: { project: Schema<'Project'>
               ? people
               : [{ value: project.leadId, label: project.lead }, ...people],
           },
-          { key: 'due', label: 'Due', value: '', kind: 'date', hint: 'The next working day where it is empty.' },
+          {
+            key: 'due',
+            label: 'Due',
+            value: '',
+            hint: 'Tomorrow, next Tue, in 3 working days, 14/1. The next working day where it is empty.',
+          },
           {
             key: 'waitsFor',
             label: 'After',
@@ -75,13 +82,22 @@ export function NewTask({ project, tasks, onDone }: { project: Schema<'Project'>
 }
 
 /** The chosen task: what it says, who does it, by when, after what; moved and removed. */
-export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[]; canEdit: boolean }) {
+interface Props {
+  task: Task;
+  tasks: Task[];
+  canEdit: boolean;
+  /** Whether it is theirs to do. */
+  canWork: boolean;
+}
+
+export function TaskFacts({ task, tasks, canEdit, canWork }: Props) {
   const today = useToday();
   const edit = useEditTask();
   const remove = useRemoveTask();
   const toast = useToast();
   const [open, setOpen] = useState<string | null>(null);
   const people = useOffers(open === 'assignee').data?.staff ?? [];
+  const load = useLoad(open === 'assignee').data ?? [];
   const at = tasks.findIndex((one) => one.id === task.id);
   const failed = (error: Error) => toast({ words: error.message });
   const moveTo = (place: number) => {
@@ -117,7 +133,7 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
           label: 'Who',
           value: task.assigneeId,
           options: people.some((one) => one.value === task.assigneeId)
-            ? people
+            ? people.map((one) => ({ ...one, label: `${one.label}${loadWords(load, one.value)}` }))
             : [{ value: task.assigneeId, label: task.assignee }, ...people],
         },
       ],
@@ -126,8 +142,15 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
     {
       key: 'due',
       label: 'Due',
-      shown: shortDay(task.due, today),
-      fields: [{ key: 'due', label: 'Due', value: task.due, kind: 'date' }],
+      shown: shortDay(task.due, today) + (task.handDated && task.fromList ? ', set by hand' : ''),
+      fields: [
+        {
+          key: 'due',
+          label: 'Due',
+          value: task.due,
+          hint: 'Tomorrow, next Tue, in 3 working days, 14/1. What you set stays where it is.',
+        },
+      ],
       edit: ({ due = '' }) => ({ due }),
     },
     {
@@ -147,6 +170,16 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
       ],
       edit: ({ waitsFor = '' }) => ({ waitsFor: numbers(waitsFor) }),
     },
+    {
+      key: 'takes',
+      label: 'Takes',
+      shown: `${task.takes === 0 ? 'the same day' : count(task.takes, 'working day')}${task.effort > 0 ? `, ${task.effort} minutes of work` : ''}`,
+      fields: [
+        { key: 'takes', label: 'Working days', value: String(task.takes) },
+        { key: 'effort', label: 'Minutes of work', value: String(task.effort) },
+      ],
+      edit: ({ takes = '', effort = '' }) => ({ takes: Number(takes), effort: Number(effort) }),
+    },
   ];
   return (
     <>
@@ -160,6 +193,7 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
         saving={edit}
         save={(part) => edit.mutateAsync({ id: task.id, version: task.version, ...part })}
       />
+      <TaskMore key={task.id} task={task} canWork={canEdit || canWork} />
       {canEdit && (
         <p className="task-does">
           <button type="button" className="link-button" disabled={at <= 0} onClick={() => moveTo(at - 1)}>
@@ -173,6 +207,15 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
           >
             Down
           </button>
+          {task.handDated && task.fromList && task.state !== 'done' && (
+            <button
+              type="button"
+              className="link-button"
+              onClick={() => edit.mutate({ id: task.id, version: task.version, itself: true }, { onError: failed })}
+            >
+              Date it by its checklist
+            </button>
+          )}
           {task.state === 'done' && (
             <button
               type="button"
@@ -189,4 +232,11 @@ export function TaskFacts({ task, tasks, canEdit }: { task: Task; tasks: Task[];
       )}
     </>
   );
+}
+
+/** How much somebody has to do this week, beside their name. */
+function loadWords(load: Schema<'LoadOf'>[], id: string): string {
+  const week = load.find((one) => one.id === id)?.weeks[0];
+  const hours = (minutes: number) => Math.round(minutes / 6) / 10;
+  return week ? `, ${hours(week.effort)} of ${hours(week.available)} h this week` : '';
 }

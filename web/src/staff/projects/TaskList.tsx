@@ -18,10 +18,12 @@ interface Props {
   chosen: string | null;
   onChoose: (id: string) => void;
   today: string;
+  /** What is ahead: which decide when it is done. */
+  ahead?: { id: string; float: number; onChain: boolean }[] | undefined;
 }
 
 /** Tasks in their order, with threads at the left from each to those that wait for it. */
-export function TaskList({ tasks, chosen, onChoose, today }: Props) {
+export function TaskList({ tasks, chosen, onChoose, today, ahead }: Props) {
   const list = useRef<HTMLOListElement>(null);
   const [middles, setMiddles] = useState<number[]>([]);
   useLayoutEffect(() => {
@@ -61,13 +63,21 @@ export function TaskList({ tasks, chosen, onChoose, today }: Props) {
       <ol ref={list}>
         {tasks.map((task) => {
           const [kind, word] = marks[task.state];
+          const spare = ahead?.find((one) => one.id === task.id);
+          const ticked = task.steps.filter((step) => step.done).length;
+          const beside = [
+            task.waitsFor.length > 0 && `after ${task.waitsFor.join(' and ')}`,
+            task.steps.length > 0 && `${ticked} of ${task.steps.length} steps`,
+            task.comments > 0 && (task.comments === 1 ? '1 comment' : `${task.comments} comments`),
+            spare?.onChain && 'on the longest chain',
+          ].filter(Boolean);
           return (
             <li key={task.id} className={task.id === chosen ? 'task chosen' : `task ${task.state}`}>
               <button type="button" aria-pressed={task.id === chosen} onClick={() => onChoose(task.id)}>
                 <span className="figures task-number">{task.position}</span>
                 <span className="task-name">
                   {task.name}
-                  {task.waitsFor.length > 0 && <small>after {task.waitsFor.join(' and ')}</small>}
+                  {beside.length > 0 && <small>{beside.join(', ')}</small>}
                 </span>
                 <Mark kind={kind}>{word}</Mark>
                 <span className="second">{task.assignee.split(' ')[0]}</span>

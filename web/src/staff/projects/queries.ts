@@ -127,3 +127,59 @@ export function useMoveStage() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+/** What is ahead in a project, and what would move with another ready-by day. */
+export function useSchedule(id: string, readyBy: string) {
+  return useQuery({
+    queryKey: queryKeys.schedule(id, readyBy),
+    queryFn: () =>
+      need(api.GET('/api/projects/{id}/schedule', { params: { path: { id }, query: readyBy ? { readyBy } : {} } })),
+    retry: false,
+  });
+}
+
+export function useTaskNotes(id: string, enabled: boolean) {
+  return useQuery({
+    queryKey: queryKeys.taskNotes(id),
+    queryFn: async () => (await need(api.GET('/api/tasks/{id}/notes', { params: { path: { id } } }))).items,
+    enabled,
+  });
+}
+export const useWriteNote = () =>
+  useProjectChange(({ id, key, ...body }: { id: string; key: string; text: string; minutes: number }) =>
+    need(api.POST('/api/tasks/{id}/notes', { params: { path: { id }, header: { 'Idempotency-Key': key } }, body })),
+  );
+export const useTickSteps = () =>
+  useProjectChange(({ id, done }: { id: string; done: number[] }) =>
+    need(api.POST('/api/tasks/{id}/steps', { params: { path: { id } }, body: { done } })),
+  );
+
+/** The checklists that can join a project. */
+export function useChecklistsFor(id: string) {
+  return useQuery({
+    queryKey: queryKeys.checklistsFor(id),
+    queryFn: async () => (await need(api.GET('/api/projects/{id}/checklists', { params: { path: { id } } }))).items,
+  });
+}
+export function useChecklistPreview(id: string, checklist: string) {
+  return useQuery({
+    queryKey: queryKeys.checklistPreview(id, checklist),
+    queryFn: () =>
+      need(api.POST('/api/projects/{id}/checklists/preview', { params: { path: { id } }, body: { checklist } })),
+    enabled: checklist !== '',
+    retry: false,
+  });
+}
+export const useAddChecklist = (id: string) =>
+  useProjectChange((checklist: string) =>
+    need(api.POST('/api/projects/{id}/checklists', { params: { path: { id } }, body: { checklist } })),
+  );
+
+/** Effort by person and week against the time that they are there. */
+export function useLoad(enabled: boolean) {
+  return useQuery({
+    queryKey: queryKeys.load,
+    queryFn: async () => (await need(api.GET('/api/load'))).items,
+    enabled,
+  });
+}

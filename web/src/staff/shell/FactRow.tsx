@@ -16,6 +16,8 @@ export interface FactField {
   options?: { value: string; label: string }[];
   /** Whether several of the options may be chosen: their values are parted by commas, in the order chosen. */
   several?: boolean;
+  /** What follows from what is typed, before it is saved. */
+  beside?: (value: string) => ReactNode;
   /** Offered while typing; anything else may be written too. */
   suggestions?: string[];
 }
@@ -197,6 +199,7 @@ function FactEdit({
                   </>
                 )}
                 {field.hint && <p className="second">{field.hint}</p>}
+                {field.beside?.(shared.value)}
                 {field.value !== seen[field.key] && <p className="second">On file now: {onFile(field)}</p>}
                 {fault && (
                   <p id={`${id}-${field.key}-error`} className="staff-field-error">

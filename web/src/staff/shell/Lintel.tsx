@@ -13,7 +13,7 @@ import { useScreenNumbers } from './useScreenNumbers';
 
 export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void }) {
   const { user } = useSignedIn();
-  const words = areas.flatMap(({ word }) => word ?? []);
+  const words = areas.flatMap(({ word }) => (word && !(word.unless && user.may.includes(word.unless)) ? word : []));
   const { data: day } = useDay();
   // As many words as fit, the rest behind “More”: a text twice as large is a window half as wide.
   const narrowest = useMediaQuery('(max-width: 519px)', { noSsr: true });

@@ -17,7 +17,11 @@ export interface Area {
   /** What somebody must be allowed to come in. */
   may: Permission;
   /** Its word in the lintel; none where it is reached otherwise. */
-  word?: { to: string; label: string };
+  word?: {
+    to: string;
+    label: string;
+    /** Not for those who may do this: they have it elsewhere. */ unless?: Permission;
+  };
   /** Another key that leads somewhere in it. */
   way?: { to: string; key: KeyName };
   /** On a client's page, in the order of the areas. */

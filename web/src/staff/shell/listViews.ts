@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
-type List = 'clients' | 'projects';
+type List = 'clients' | 'projects' | 'tasks';
 
 /** The saved ways of looking at a list, how one is saved and removed. */
 export function useListViews(list: List, now: { search: string; hidden: string[] }, wanted = true) {

@@ -1,6 +1,6 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Empty } from '../../shared/Notice';
 import { longDay } from '../../shared/words';
 import { useKey } from '../keys';
@@ -73,7 +73,7 @@ export function TodayScreen() {
                 <h2>Tasks due</h2>
                 <small>
                   {open.length}
-                  {data.moreTasks && '+'} open{late > 0 && `, ${late} late`}
+                  {data.moreTasks && '+'} open{late > 0 && `, ${late} late`}. <Link to="/tasks">My tasks</Link>
                 </small>
               </div>
               {nothing ? (

@@ -1,8 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
 export type Today = Schema<'Today'>;
+export type Task = Schema<'Task'>;
 
 export function useTodaySheet() {
   return useQuery({
@@ -26,6 +27,36 @@ export function useMarkVisit() {
   return useMutation({
     mutationFn: ({ id, state }: { id: string; state: 'held' | 'missed' }) =>
       need(api.PUT('/api/appointments/{id}/state', { params: { path: { id } }, body: { state } })),
+    onSettled: () => void queries.invalidateQueries(),
+  });
+}
+
+/** Open tasks by their due days, narrowed. */
+export function useOpenTasks({ assignee, q }: { assignee: string; q: string }) {
+  return useInfiniteQuery({
+    queryKey: queryKeys.myTasks({ assignee, q }),
+    queryFn: ({ pageParam }) =>
+      need(
+        api.GET('/api/tasks', {
+          params: {
+            query: {
+              ...(assignee ? { assignee } : {}),
+              ...(q ? { q } : {}),
+              ...(pageParam ? { cursor: pageParam } : {}),
+            },
+          },
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useFinishSeveral() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (tasks: string[]) => need(api.POST('/api/tasks/finish', { body: { tasks } })),
     onSettled: () => void queries.invalidateQueries(),
   });
 }

@@ -1,0 +1,82 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { Schema } from '../../shared/api';
+import { shortDay } from '../../shared/words';
+import { useToday } from '../shell/day';
+import { useToast } from '../shell/Toast';
+import { useAddChecklist, useChecklistsFor, useChecklistPreview } from './queries';
+
+/** A checklist that joins a project under way: what it would add stands there before it does. */
+export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; onDone: () => void }) {
+  const offered = useChecklistsFor(project.id);
+  const [chosen, setChosen] = useState('');
+  const preview = useChecklistPreview(project.id, chosen);
+  const add = useAddChecklist(project.id);
+  const toast = useToast();
+  const today = useToday();
+  const told = preview.data;
+  const nothing = told && told.added.length + told.removed.length + told.moved.length === 0;
+  return (
+    <div className="add-checklist">
+      <label>
+        Add the checklist{' '}
+        <select autoFocus value={chosen} onChange={(event) => setChosen(event.target.value)}>
+          <option value="">choose one</option>
+          {offered.data?.map((one) => (
+            <option key={one.value} value={one.value}>
+              {one.label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(offered.error ?? preview.error ?? add.error) && (
+        <p className="staff-field-error" role="alert">
+          {(offered.error ?? preview.error ?? add.error)?.message}
+        </p>
+      )}
+      {chosen !== '' && told && (
+        <div className="second" aria-live="polite">
+          {nothing && <p>The project has all of it already.</p>}
+          <ul>
+            {told.added.map((one) => (
+              <li key={one.name}>
+                adds <b>{one.name}</b>, {one.assignee.split(' ')[0]}, {shortDay(one.due, today)}
+              </li>
+            ))}
+            {told.removed.map((name) => (
+              <li key={name}>
+                removes <s>{name}</s>
+              </li>
+            ))}
+            {told.moved.map((one) => (
+              <li key={one.name}>
+                moves {one.name}: <s>{shortDay(one.was, today)}</s> {shortDay(one.due, today)}
+              </li>
+            ))}
+          </ul>
+          {told.late && <p>{told.late}</p>}
+        </div>
+      )}
+      <p>
+        <Button
+          size="small"
+          variant="outlined"
+          disabled={chosen === '' || !told || nothing || add.isPending}
+          onClick={() =>
+            add.mutate(chosen, {
+              onSuccess: (done) => {
+                toast({ words: `${done.added.length} tasks added. U takes it back.` });
+                onDone();
+              },
+            })
+          }
+        >
+          {add.isPending ? 'Adding…' : 'Add'}
+        </Button>{' '}
+        <Button size="small" variant="outlined" onClick={onDone}>
+          Cancel
+        </Button>
+      </p>
+    </div>
+  );
+}
