@@ -103,6 +103,12 @@ final class Profile implements ResetInterface
         return $this->em->getRepository(Stage::class)->findOneBy(['name' => $name])->ends ?? StageEnd::Open;
     }
 
+    /** @return list<string> keys of what a project needs before it comes there */
+    public function stageNeeds(string $name): array
+    {
+        return $this->em->getRepository(Stage::class)->findOneBy(['name' => $name])->needs ?? [];
+    }
+
     /** The first stage that means this; null where none does. */
     public function firstStage(StageEnd $end): ?string
     {

@@ -34,6 +34,14 @@ class Stage implements PartOf
     #[ORM\Column(nullable: true)]
     public ?int $days = null;
 
+    /**
+     * @var list<string> keys of what a project needs before it comes here
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $needs = [];
+
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
@@ -50,6 +58,12 @@ class Stage implements PartOf
         $this->name = $name;
         $this->ends = $ends;
         $this->days = $days;
+    }
+
+    /** @param list<string> $needs keys */
+    public function need(array $needs): void
+    {
+        $this->needs = $needs;
     }
 
     public function standAt(int $position): void

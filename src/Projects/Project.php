@@ -84,6 +84,14 @@ class Project implements Journaled, Tagged
     public ?\DateTimeImmutable $closedAt = null;
 
     /**
+     * Since when it stands at its stage.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $stageSince = null;
+
+    /**
      * Where the work comes from.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -128,6 +136,7 @@ class Project implements Journaled, Tagged
         ?string $id = null,
     ) {
         $this->id = $id ?? Ids::next();
+        $this->stageSince = $openedAt;
     }
 
     /**
@@ -137,6 +146,9 @@ class Project implements Journaled, Tagged
      */
     public function moveTo(string $stage, StageEnd $end, \DateTimeImmutable $now): void
     {
+        if ($stage !== $this->stage) {
+            $this->stageSince = $now;
+        }
         $this->stage = mb_substr($stage, 0, 40);
         if ($end !== $this->outcome) {
             StageEnd::Open === $end ? $this->openAgain() : $this->close($end, $this->closeReason, $now);

@@ -62,7 +62,7 @@ final readonly class ProjectController
         $project = $this->led($id, $staff);
         $body = JsonBody::read($request);
         $version = $body['version'] ?? null;
-        $this->moves->move($project, JsonBody::text($body, 'stage', 40), \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'), $staff);
+        $this->moves->move($project, JsonBody::text($body, 'stage', 40), \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'), $staff, trim(JsonBody::text($body, 'reason', 200)));
 
         return new JsonResponse($this->view->whole($project));
     }

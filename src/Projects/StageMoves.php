@@ -17,26 +17,33 @@ use Telamon\Record\ChangedMeanwhile;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
+use Telamon\Staff\Role;
 use Telamon\Staff\Staff;
 
 /** Moves projects from stage to stage, and tells of it. */
 final readonly class StageMoves
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private StageGate $gate, private Profile $business, private ClockInterface $clock)
     {
     }
 
     /**
      * @param int $version of the project that was looked at
+     * @param string $reason why an owner goes on where something is missing
      *
-     * @throws Refusal where there is no such stage
+     * @throws Refusal where there is no such stage, or something is missing that it needs
      */
-    public function move(Project $project, string $stage, int $version, Staff $staff): void
+    public function move(Project $project, string $stage, int $version, Staff $staff, string $reason = ''): void
     {
         if (!\in_array($stage, $this->business->stages(), true)) {
             throw new InvalidInput('stage', 'Choose a stage that is there.');
         }
-        $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
+        $missing = $stage === $project->stage ? [] : $this->gate->missing($project, $this->business->stageNeeds($stage));
+        if ([] !== $missing && ('' === $reason || Role::Owner !== $staff->role)) {
+            throw new StageNotReached($stage, $missing, Role::Owner === $staff->role);
+        }
+        $words = [] === $missing ? '' : ' without '.implode(' and ', $missing).": $reason";
+        $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage$words", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
         $this->changes->carryOut($change, function () use ($project, $stage, $version): void {
             $this->em->refresh($project);
             $this->em->lock($project, LockMode::OPTIMISTIC, $version);

@@ -18,12 +18,13 @@ use Telamon\Business\Service;
 use Telamon\Business\Stage;
 use Telamon\Core\Time\HoursInWords;
 use Telamon\Messages\MessageTemplate;
+use Telamon\Projects\StageGate;
 use Telamon\Staff\Staff;
 
 /** Everything that is set, with what hangs on it, as Setup in the contract. */
 final readonly class SetupView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private StaffChanges $staff, private TagChanges $tags, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private StaffChanges $staff, private TagChanges $tags, private StageGate $gate, private ClockInterface $clock)
     {
     }
 
@@ -41,7 +42,8 @@ final readonly class SetupView
             'staff' => array_map(fn (Staff $one): array => $this->staff($one, $viewer), $this->em->getRepository(Staff::class)->findBy([], ['active' => 'DESC', 'name' => 'ASC'])),
             'services' => array_map(self::service(...), $this->em->getRepository(Service::class)->findBy([], ['retired' => 'ASC', 'name' => 'ASC'])),
             'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
-            'stages' => array_map(static fn (Stage $stage): array => ['id' => $stage->id, 'name' => $stage->name, 'position' => $stage->position, 'ends' => $stage->ends->value, 'days' => $stage->days, 'projects' => $counts[$stage->name] ?? 0], $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
+            'stages' => array_map(static fn (Stage $stage): array => ['id' => $stage->id, 'name' => $stage->name, 'position' => $stage->position, 'ends' => $stage->ends->value, 'days' => $stage->days, 'needs' => $stage->needs, 'projects' => $counts[$stage->name] ?? 0], $this->em->getRepository(Stage::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
+            'stageNeeds' => array_map(static fn (string $key, string $words): array => ['value' => $key, 'label' => $words], array_keys($this->gate->all()), $this->gate->all()),
             'sources' => $business->sources,
             'lostReasons' => $business->lostReasons,
             'asideReasons' => $business->asideReasons,

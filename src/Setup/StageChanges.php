@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
 use Telamon\Projects\Project;
+use Telamon\Projects\StageGate;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
@@ -20,7 +21,7 @@ final readonly class StageChanges
 {
     private const MOST = 20;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private StageGate $gate, private ClockInterface $clock)
     {
     }
 
@@ -36,6 +37,7 @@ final readonly class StageChanges
             $this->named($edit, null);
             $stage = new Stage(1 + max([0, ...array_map(static fn (Stage $one): int => $one->position, $stages)]), $name);
             $stage->become($name, self::ends($edit) ?? StageEnd::Open, self::days($edit, null));
+            $stage->need($this->needs($edit, $stage));
             $this->em->persist($stage);
         });
     }
@@ -50,6 +52,7 @@ final readonly class StageChanges
                 $this->rules->renameStage($stage->name, $name);
             }
             $stage->become($name, self::ends($edit) ?? $stage->ends, self::days($edit, $stage->days));
+            $stage->need($this->needs($edit, $stage));
             $this->refuseAllClosed($stage);
             if (null !== $place) {
                 $others = array_values(array_filter($this->all(), static fn (Stage $one): bool => $one !== $stage));
@@ -115,6 +118,14 @@ final readonly class StageChanges
         }
 
         return $name;
+    }
+
+    /** @return list<string> */
+    private function needs(Edit $edit, Stage $stage): array
+    {
+        $needs = $edit->texts('needs', 20, 20);
+
+        return null === $needs ? $stage->needs : ([] === array_diff($needs, array_keys($this->gate->all())) ? $needs : throw new InvalidInput('needs', 'Choose of what is offered.'));
     }
 
     private static function ends(Edit $edit): ?StageEnd

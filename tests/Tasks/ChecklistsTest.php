@@ -87,7 +87,7 @@ final class ChecklistsTest extends AppTestCase
         self::assertSame([['Measure the steps of Col Brennock'], []], $behind->column('items', 'removed'), 'a done task is not touched');
         $this->post('/api/checklists/'.$stairs->text('id').'/take-over', ['projects' => [$one]])->ok();
         self::assertSame(1, $this->list($stairs->text('id'))['behind']);
-        $names = fn (string $project): array => array_slice($this->get("/api/tasks?project=$project")->ok()->column('items', 'name'), 0, 4);
+        $names = fn (string $project): array => \array_slice($this->get("/api/tasks?project=$project")->ok()->column('items', 'name'), 0, 4);
         self::assertContains('Ask about a lift', $names($one));
         self::assertContains('Measure the steps of Orla Fennick', $names($one), 'it was done');
         self::assertNotContains('Ask about a lift', $names($other));

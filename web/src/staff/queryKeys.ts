@@ -18,6 +18,7 @@ export const queryKeys = {
   messagesOf: (of: string, id: string) => ['messages', 'of', of, id],
   filesOf: (of: string, id: string) => ['files', 'of', of, id],
   projects: (by: object) => ['projects', 'list', by],
+  wall: ['projects', 'wall'],
   listViews: (list: string) => ['list-views', list],
   project: (id: string) => ['projects', 'one', id],
   tasks: (project: string) => ['tasks', project],

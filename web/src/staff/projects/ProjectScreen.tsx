@@ -19,6 +19,7 @@ import { isUnsaved } from '../shell/useUnsaved';
 import { AddChecklist } from './AddChecklist';
 import { ClosedMark, CloseProject, useProjectBlocks } from './Closing';
 import { Course } from './Course';
+import { NotReached } from './NotReached';
 import { Outlook } from './Outlook';
 import { ProjectFacts } from './ProjectFacts';
 import './projects.css';
@@ -76,12 +77,22 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const [adding, setAdding] = useState(() => isUnsaved(newTaskName(project.id)));
   const [joining, setJoining] = useState(false);
   const [part, setPart] = useState(0);
-  const moveTo = (stage: string) =>
+  const [blocked, setBlocked] = useState<{ stage: string; message: string } | null>(null);
+  const moveTo = (stage: string, reason = '') =>
     move.mutate(
-      { id: project.id, version: project.version, stage },
+      { id: project.id, version: project.version, stage, reason },
       {
-        onSuccess: (moved) => toast({ words: `${moved.number} stands at ${moved.stage}. U takes it back.` }),
-        onError: (error) => toast({ words: error.message }),
+        onSuccess: (moved) => {
+          setBlocked(null);
+          toast({ words: `${moved.number} stands at ${moved.stage}. U takes it back.` });
+        },
+        onError: (error) => {
+          const missing = error instanceof ProblemError ? error.violations.find((one) => one.path === 'reason') : null;
+          if (missing) {
+            setPart(0);
+            setBlocked({ stage, message: missing.message });
+          } else toast({ words: error.message });
+        },
       },
     );
   const navigate = useNavigate();
@@ -175,6 +186,15 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                 <Trouble title="Not loaded" again={() => void tasks.refetch()}>
                   {tasks.error.message}
                 </Trouble>
+              )}
+              {blocked && (
+                <NotReached
+                  message={blocked.message}
+                  mayGoOn={user.role === 'owner'}
+                  busy={move.isPending}
+                  onGoOn={(reason) => moveTo(blocked.stage, reason)}
+                  onCancel={() => setBlocked(null)}
+                />
               )}
               <Outlook project={project} />
               {joining && <AddChecklist project={project} onDone={() => setJoining(false)} />}

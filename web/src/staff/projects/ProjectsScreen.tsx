@@ -15,6 +15,7 @@ import { Views } from '../shell/Views';
 import { useSignedIn } from '../session';
 import { Bricks } from '../shell/Bricks';
 import './projects.css';
+import { PartsOfProjects } from './PartsOfProjects';
 import { narrowedBy, useProjects } from './queries';
 
 type Row = Schema<'ProjectRow'>;
@@ -120,6 +121,7 @@ export function ProjectsScreen() {
           width: '236px',
           content: (
             <>
+              <PartsOfProjects />
               <div className="pillar-head">
                 <h1>Projects</h1>
                 <small>{sorts[sort] ?? `${sorts[sort.slice(1)] ?? ''}, Z to A`}</small>

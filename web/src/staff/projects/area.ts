@@ -9,6 +9,7 @@ export const projects: Area = {
   ],
   screens: [
     { path: 'projects', Screen: lazy(async () => ({ default: (await import('./ProjectsScreen')).ProjectsScreen })) },
+    { path: 'projects/wall', Screen: lazy(async () => ({ default: (await import('./WallScreen')).WallScreen })) },
     {
       path: 'projects/new',
       may: 'projects.lead-any',

@@ -122,8 +122,8 @@ export const useRemoveTask = () =>
 export function useMoveStage() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version, stage }: { id: string; version: number; stage: string }) =>
-      need(api.POST('/api/projects/{id}/stage', { params: { path: { id } }, body: { stage, version } })),
+    mutationFn: ({ id, ...body }: { id: string; version: number; stage: string; reason?: string }) =>
+      need(api.POST('/api/projects/{id}/stage', { params: { path: { id } }, body })),
     onSettled: () => queries.invalidateQueries(),
   });
 }
@@ -182,4 +182,9 @@ export function useLoad(enabled: boolean) {
     queryFn: async () => (await need(api.GET('/api/load'))).items,
     enabled,
   });
+}
+
+/** Open projects by their stages. */
+export function useWall() {
+  return useQuery({ queryKey: queryKeys.wall, queryFn: () => need(api.GET('/api/wall')) });
 }

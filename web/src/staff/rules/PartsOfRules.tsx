@@ -1,5 +1,4 @@
 import { NavLink } from 'react-router';
-import './checklists/checklists.css';
 
 /** The course of parts: ways of work are written in two places. */
 export function PartsOfRules({ rules, lists }: { rules?: number | undefined; lists?: number | undefined }) {

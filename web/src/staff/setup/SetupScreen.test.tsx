@@ -70,9 +70,10 @@ const setup: Setup = {
   ],
   checklists: [{ value: 'l1', label: 'Colour' }],
   stages: [
-    { id: 'g1', name: 'Asked', position: 1, ends: 'open', days: 3, projects: 2 },
-    { id: 'g2', name: 'Done', position: 2, ends: 'won', days: null, projects: 0 },
+    { id: 'g1', name: 'Asked', position: 1, ends: 'open', days: 3, needs: [], projects: 2 },
+    { id: 'g2', name: 'Done', position: 2, ends: 'won', days: null, needs: [], projects: 0 },
   ],
+  stageNeeds: [],
   sources: [],
   asideReasons: [],
   tags: [],

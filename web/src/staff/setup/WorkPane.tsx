@@ -268,6 +268,25 @@ export function StagePane({ stage, setup }: { stage: Stage; setup: Setup }) {
       ],
       edit: ({ days = '' }) => ({ days }),
     },
+    {
+      key: 'needs',
+      label: 'Needs',
+      shown: setup.stageNeeds
+        .filter(({ value }) => stage.needs.includes(value))
+        .map(({ label }) => label)
+        .join(', '),
+      fields: [
+        {
+          key: 'needs',
+          label: 'Before a project comes here',
+          value: stage.needs.join(','),
+          options: setup.stageNeeds,
+          several: true,
+          hint: 'A move that misses one says so; an owner can go on with a reason. Rules go on by themselves.',
+        },
+      ],
+      edit: ({ needs = '' }) => ({ needs: needs.split(',').filter(Boolean) }),
+    },
   ];
   return (
     <>
