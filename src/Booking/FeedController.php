@@ -28,7 +28,7 @@ use Telamon\Staff\Staff;
 /** The diary as calendar files: to subscribe to, to take out, to bring in. */
 final readonly class FeedController
 {
-    public function __construct(private EntityManagerInterface $em, private Invitation $invitation, private CalendarImport $import, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Invitation $invitation, private TasksAsTodos $todos, private CalendarImport $import, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
     {
     }
 
@@ -89,6 +89,17 @@ final readonly class FeedController
         return new JsonResponse(['change' => $done['change']?->toArray($this->business->zone(), $this->records)] + $done);
     }
 
+    /** One's own open tasks as a file; the address of one's calendar has them too. */
+    #[Route('/api/tasks/export', methods: ['GET'], priority: 1)]
+    #[IsGranted(Permission::Work->value)]
+    public function tasks(#[CurrentUser] Staff $of): Response
+    {
+        $calendar = $this->invitation->calendar('PUBLISH', $of->name);
+        $this->todos->add($calendar, $of);
+
+        return new Response($calendar->serialize(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="tasks.ics"', 'Cache-Control' => 'private, no-store']);
+    }
+
     private function calendar(?Staff $of, string $since, string $until, string $name): Response
     {
         $now = $this->clock->now();
@@ -103,6 +114,10 @@ final readonly class FeedController
                 $phone = $one->client?->first(ContactKind::Phone) ?? '';
                 $this->invitation->add($calendar, $one, $this->em->find(AppointmentTold::class, $one->id)->sequence ?? 0, notes: trim(('' === $phone ? '' : 'Ring '.$this->business->phoneReader()->format($phone)."\n").$one->notes."\n"));
             }
+        }
+
+        if (null !== $of) {
+            $this->todos->add($calendar, $of);
         }
 
         return new Response($calendar->serialize(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, no-store', 'X-Robots-Tag' => 'noindex']);

@@ -59,6 +59,30 @@ class Service implements PartOf
     #[ORM\Column(nullable: true)]
     public ?int $promiseMinutes = null;
 
+    /**
+     * What is to be done once a project of it is; empty for nothing.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $careTask = '';
+
+    /**
+     * So many months after.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?int $careMonths = null;
+
+    /**
+     * In this week of the year, ISO 8601.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?int $careWeek = null;
+
     public function __construct(
         #[ORM\Column(name: 'code', length: 40, unique: true)]
         public readonly string $key,
@@ -102,6 +126,19 @@ class Service implements PartOf
     public function promise(?int $minutes): void
     {
         $this->promiseMinutes = $minutes;
+    }
+
+    public function asksForCare(): bool
+    {
+        return '' !== $this->careTask && (null !== $this->careMonths || null !== $this->careWeek);
+    }
+
+    /** @param string $task empty for none */
+    public function care(string $task, ?int $months, ?int $week): void
+    {
+        $this->careTask = $task;
+        $this->careMonths = $months;
+        $this->careWeek = $week;
     }
 
     /** @param string $rule why this person, “Repairs go to Sorcha” */

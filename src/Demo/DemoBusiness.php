@@ -10,6 +10,7 @@ use Telamon\Business\Business;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Closure;
 use Telamon\Business\Service;
+use Telamon\Business\Stage;
 use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Setup\StarterKit;
 use Telamon\Staff\Role;
@@ -38,11 +39,24 @@ final readonly class DemoBusiness
         $this->em->persist($business);
         $this->closures($today);
         $lists = $this->checklists();
-        $this->em->persist(new Service('tuning', 'Tuning', $teo, 'Tunings go to Teo', $lists['tuning']));
+        $tuning = new Service('tuning', 'Tuning', $teo, 'Tunings go to Teo', $lists['tuning']);
+        $tuning->care('Ask for the next tuning', 12, null);
+        $this->em->persist($tuning);
         $this->em->persist(new Service('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', $lists['repair']));
         $this->em->persist(new Service('restoration', 'New strings and hammers', $sorcha, 'Restorations go to Sorcha', $lists['restoration']));
         $this->em->persist(new Service('moving', 'Moving or storage', $pim, 'Moves go to Pim', $lists['moving']));
         $this->em->persist(new Service('concert', 'Concert service', $teo, 'Concerts go to Teo', $lists['concert']));
+        $this->em->flush();
+        $this->promises();
+    }
+
+    /** How long a project usually stands at a stage. */
+    private function promises(): void
+    {
+        $days = ['Inquiry' => 3, 'Visit' => 7, 'Quote' => 14, 'Workshop' => 25, 'Return' => 60, 'Aftercare' => 90];
+        foreach ($this->em->getRepository(Stage::class)->findAll() as $stage) {
+            $stage->become($stage->name, $stage->ends, $days[$stage->name] ?? null);
+        }
         $this->em->flush();
     }
 

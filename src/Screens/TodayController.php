@@ -63,7 +63,7 @@ final readonly class TodayController
     private function due(\DateTimeImmutable $now, ?Staff $of): array
     {
         $query = $this->em->createQueryBuilder()->select('t', 'p', 'c', 's')->from(Task::class, 't')->join('t.project', 'p')->join('p.client', 'c')->join('t.assignee', 's')
-            ->where('(t.finishedAt IS NULL AND t.due <= :today AND p.closedAt IS NULL) OR t.finishedAt >= :midnight')
+            ->where("(t.finishedAt IS NULL AND t.due <= :today AND (p.closedAt IS NULL OR t.item LIKE 'care/%')) OR t.finishedAt >= :midnight")
             ->setParameter('today', $now->format('Y-m-d'))->setParameter('midnight', $now->setTime(0, 0), 'datetime_immutable')
             ->orderBy('t.due')->addOrderBy('p.number')->addOrderBy('t.position')->setMaxResults(self::MOST + 1);
         if (null !== $of) {

@@ -72,10 +72,30 @@ final readonly class ServiceChanges
             throw new InvalidInput('among', 'Choose two people at least to take turns.');
         }
         $service->takeTurns($led, $among);
+        $this->care($service, $edit);
         $hours = $edit->text('promise', 4);
         if (null !== $hours) {
             $service->promise('' === $hours ? null : (1 === preg_match('/^([1-9]\d{0,2})$/D', $hours) && (int) $hours <= 320 ? 60 * (int) $hours : throw new InvalidInput('promise', 'Write whole working hours, from 1 to 320, or nothing.')));
         }
+    }
+
+    /** What is to be done once a project of it is, after months or in a week of the year. */
+    private function care(Service $service, Edit $edit): void
+    {
+        $number = static function (string $field, ?int $now, int $most) use ($edit): ?int {
+            $text = $edit->text($field, 3);
+            if (null === $text || '' === $text) {
+                return null === $text ? $now : null;
+            }
+
+            return ctype_digit($text) && (int) $text >= 1 && (int) $text <= $most ? (int) $text : throw new InvalidInput($field, "Write a whole number, from 1 to $most, or nothing.");
+        };
+        $task = $edit->text('careTask', 200) ?? $service->careTask;
+        [$months, $week] = [$number('careMonths', $service->careMonths, 120), $number('careWeek', $service->careWeek, 53)];
+        if ('' !== $task && null === $months && null === $week) {
+            throw new InvalidInput('careMonths', 'Say after how many months, or in which week.');
+        }
+        $service->care($task, $months, $week);
     }
 
     /** Why somebody leads, as plans say it. */

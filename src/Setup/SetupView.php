@@ -110,7 +110,7 @@ final readonly class SetupView
     /** @return array<string, mixed> as SetupService in the contract */
     private static function service(Service $service): array
     {
-        return ['words' => $service->words, 'led' => $service->led->value, 'among' => $service->among, 'promise' => null === $service->promiseMinutes ? null : intdiv($service->promiseMinutes, 60)] + ['id' => $service->id, 'key' => $service->key, 'name' => $service->name, 'leadId' => $service->lead->id, 'lead' => $service->lead->name, 'checklistId' => $service->addOn?->id, 'checklist' => $service->addOn?->name, 'retired' => $service->retired];
+        return ['words' => $service->words, 'led' => $service->led->value, 'among' => $service->among, 'promise' => null === $service->promiseMinutes ? null : intdiv($service->promiseMinutes, 60)] + ['id' => $service->id, 'key' => $service->key, 'name' => $service->name, 'leadId' => $service->lead->id, 'lead' => $service->lead->name, 'checklistId' => $service->addOn?->id, 'checklist' => $service->addOn?->name, 'retired' => $service->retired, 'careTask' => $service->careTask, 'careMonths' => $service->careMonths, 'careWeek' => $service->careWeek];
     }
 
     /** @return array<string, int> projects by the name of their stage */

@@ -30,7 +30,7 @@ final readonly class TaskList
         if (null !== $project) {
             $query->where('p.id = :project')->setParameter('project', $project)->orderBy('t.position')->addOrderBy('t.id');
         } else {
-            $query->where('t.finishedAt IS NULL')->andWhere('p.outcome <> :lost')->setParameter('lost', 'lost')->orderBy('t.due')->addOrderBy('t.id');
+            $query->where('t.finishedAt IS NULL')->andWhere("p.closedAt IS NULL OR t.item LIKE 'care/%'")->orderBy('t.due')->addOrderBy('t.id');
         }
         $this->narrow($query, $request);
         if (null !== $this->viewer->projects()) {

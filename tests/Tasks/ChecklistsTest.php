@@ -36,19 +36,18 @@ final class ChecklistsTest extends AppTestCase
         // The day is set, over a closure: what hangs on it moves, what somebody dated or did stays.
         $day = $this->get("/api/projects/$project")->ok();
         $this->call('PUT', "/api/projects/$project", ['version' => $day->number('version'), 'readyBy' => '2027-01-04'])->ok();
-        $due = fn (int $i): string => $this->get("/api/tasks?project=$project")->ok()->text("items.$i.due");
-        self::assertSame('2027-01-04', $due(6));
-        self::assertSame('2026-12-29', $due(3), 'two working days before: New Year and stocktaking lie between');
+        self::assertSame('2027-01-04', $this->due($project, 6));
+        self::assertSame('2026-12-29', $this->due($project, 3), 'two working days before: New Year and stocktaking lie between');
         $seen = $this->get("/api/projects/$project/schedule?readyBy=2027-01-11")->ok();
         self::assertContains('Carry it down', $seen->column('moved', 'name'));
-        self::assertSame('2026-12-29', $due(3), 'a look moves nothing');
+        self::assertSame('2026-12-29', $this->due($project, 3), 'a look moves nothing');
         $task = $this->get("/api/tasks?project=$project")->ok();
         $this->call('PUT', '/api/tasks/'.$task->text('items.6.id'), ['version' => $task->number('items.6.version'), 'due' => '5/1/2027'])->ok();
         $this->finish($project, 0);
         $this->call('PUT', "/api/projects/$project", ['version' => $this->get("/api/projects/$project")->number('version'), 'readyBy' => '2027-01-11'])->ok();
-        self::assertSame(['2027-01-07', '2027-01-05'], [$due(3), $due(6)]);
+        self::assertSame(['2027-01-07', '2027-01-05'], [$this->due($project, 3), $this->due($project, 6)]);
         $this->undo();
-        self::assertSame('2026-12-29', $due(3));
+        self::assertSame('2026-12-29', $this->due($project, 3));
 
         $this->finish($project, 2);
         $this->finish($project, 3);
@@ -175,6 +174,12 @@ final class ChecklistsTest extends AppTestCase
         $this->accept($submission)->ok();
 
         return $this->id("SELECT project_id FROM submission WHERE id = '$submission'");
+    }
+
+    /** @phpstan-impure */
+    private function due(string $project, int $at): string
+    {
+        return $this->get("/api/tasks?project=$project")->ok()->text("items.$at.due");
     }
 
     private function finish(string $project, int $at): void

@@ -136,12 +136,10 @@ final class ChecklistMergeTest extends TestCase
 
     public function testItPrintsWhatTheCommandPrints(): void
     {
+        /** @var list<array{in: array{checklists: list<array{key: string, joins_after: string|null, items: list<array{key: string, name: string, takes: int, waits_for: list<string>, due: array{from: string, days: int, before?: bool}|null}>}>}}> $graphs */
         $graphs = json_decode((string) file_get_contents(__DIR__.'/graphs.json'), true, 32, \JSON_THROW_ON_ERROR);
-        self::assertIsArray($graphs);
         $compared = 0;
-        foreach ($graphs as $graph) {
-            $input = \is_array($graph) ? $graph['in'] ?? null : null;
-            self::assertIsArray($input);
+        foreach ($graphs as ['in' => $input]) {
             $outline = (new OutlineReader())->read($input);
             try {
                 $expected = (new OutlineMerge())->of($outline);
@@ -149,13 +147,11 @@ final class ChecklistMergeTest extends TestCase
                 continue;
             }
             $lists = [];
-            foreach (\is_array($input['checklists']) ? $input['checklists'] : [] as $list) {
-                self::assertIsArray($list);
+            foreach ($input['checklists'] as $list) {
                 $items = [];
-                foreach (\is_array($list['items']) ? $list['items'] : [] as $item) {
-                    self::assertIsArray($item);
-                    $due = $item['due'] ?? null;
-                    $items[] = new ChecklistItem($item['key'], $item['name'] ?? $item['key'], Doer::lead(), $item['takes'], null === $due ? null : new Due('start' === $due['from'] ? DueFrom::Start : DueFrom::ReadyBy, ($due['before'] ?? false) ? -$due['days'] : $due['days']), $item['waits_for'] ?? []);
+                foreach ($list['items'] as $item) {
+                    $due = $item['due'];
+                    $items[] = new ChecklistItem($item['key'], $item['name'], Doer::lead(), $item['takes'], null === $due ? null : new Due('start' === $due['from'] ? DueFrom::Start : DueFrom::ReadyBy, $due['before'] ?? false ? -$due['days'] : $due['days']), $item['waits_for']);
                 }
                 $lists[] = new Checklist($list['key'], $list['key'], $items, $list['joins_after'] ?? '');
             }
@@ -187,9 +183,9 @@ final class ChecklistMergeTest extends TestCase
     #[DataProvider('wrong')]
     public function testWhatIsNoChecklistIsRefusedWhereItIsWrong(array $part, string $path): void
     {
-        $item = ['key' => 'one', 'name' => 'One', 'doer' => 'lead'];
+        $item = (\is_array($part['item'] ?? null) ? $part['item'] : []) + ['key' => 'one', 'name' => 'One', 'doer' => 'lead'];
         try {
-            (new ChecklistReader())->read($part + ['key' => 'base', 'name' => 'Base', 'items' => [($part['item'] ?? []) + $item]]);
+            (new ChecklistReader())->read($part + ['key' => 'base', 'name' => 'Base', 'items' => [$item]]);
             self::fail('it was read');
         } catch (InvalidChecklist $error) {
             self::assertSame($path, $error->path);

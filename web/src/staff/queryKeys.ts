@@ -19,6 +19,7 @@ export const queryKeys = {
   filesOf: (of: string, id: string) => ['files', 'of', of, id],
   projects: (by: object) => ['projects', 'list', by],
   wall: ['projects', 'wall'],
+  nextOf: (client: string) => ['tasks', 'next', client],
   listViews: (list: string) => ['list-views', list],
   project: (id: string) => ['projects', 'one', id],
   tasks: (project: string) => ['tasks', project],

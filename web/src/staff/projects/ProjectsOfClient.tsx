@@ -16,41 +16,64 @@ export function ProjectsOfClient({ id, name }: { id: string; name: string }) {
     queryKey: queryKeys.projectsOf(id),
     queryFn: () => need(api.GET('/api/projects', { params: { query: { client: id } } })),
   });
-  const open = list.data?.items.filter((project) => project.tasksDone < project.tasks).length ?? 0;
+  const open =
+    list.data?.items.filter((project) => project.outcome === 'open' && project.tasksDone < project.tasks).length ?? 0;
+  const next = useQuery({
+    queryKey: queryKeys.nextOf(id),
+    queryFn: async () => (await need(api.GET('/api/clients/{id}/next', { params: { path: { id } } }))).items,
+  });
   return (
-    <SectionRows
-      title="Projects"
-      small={
-        <>
-          {open > 0 && `${open} under way `}
-          <Link to={`/projects/new?client=${id}`}>Add project</Link>
-        </>
-      }
-      list={list}
-      empty={<Empty fact="No project yet.">One opens when you accept a plan for {name}.</Empty>}
-    >
-      {(projects) => (
-        <ul className="rows lines">
-          {projects.map((project) => (
-            <li key={project.id}>
-              <span className="line-top">
-                <Link to={`/projects/${project.id}`}>{project.title}</Link>
-                {project.outcome !== 'open' ? (
-                  <Mark kind={project.outcome === 'won' ? 'done' : 'stopped'}>{project.outcome}</Mark>
-                ) : project.tasks > 0 && project.tasksDone === project.tasks ? (
-                  <Mark kind="done">done</Mark>
-                ) : (
-                  <span className="second">{project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}</span>
-                )}
-              </span>
-              <small>
-                {project.number}, {project.stage}, {project.tasksDone} of {project.tasks} tasks
-              </small>
-              <Bricks done={project.tasksDone} all={project.tasks} />
-            </li>
+    <>
+      {next.data && next.data.length > 0 && (
+        <p className="client-next">
+          <b>Next</b>{' '}
+          {next.data.map((task) => (
+            <span key={task.id}>
+              {task.name}, <span className={task.late ? 'late' : undefined}>{shortDay(task.due, today)}</span>
+              {task.project.path && (
+                <>
+                  {' '}
+                  after <Link to={task.project.path}>{task.project.label}</Link>
+                </>
+              )}{' '}
+            </span>
           ))}
-        </ul>
+        </p>
       )}
-    </SectionRows>
+      <SectionRows
+        title="Projects"
+        small={
+          <>
+            {open > 0 && `${open} under way `}
+            <Link to={`/projects/new?client=${id}`}>Add project</Link>
+          </>
+        }
+        list={list}
+        empty={<Empty fact="No project yet.">One opens when you accept a plan for {name}.</Empty>}
+      >
+        {(projects) => (
+          <ul className="rows lines">
+            {projects.map((project) => (
+              <li key={project.id}>
+                <span className="line-top">
+                  <Link to={`/projects/${project.id}`}>{project.title}</Link>
+                  {project.outcome !== 'open' ? (
+                    <Mark kind={project.outcome === 'won' ? 'done' : 'stopped'}>{project.outcome}</Mark>
+                  ) : project.tasks > 0 && project.tasksDone === project.tasks ? (
+                    <Mark kind="done">done</Mark>
+                  ) : (
+                    <span className="second">{project.readyBy ? `by ${shortDay(project.readyBy, today)}` : ''}</span>
+                  )}
+                </span>
+                <small>
+                  {project.number}, {project.stage}, {project.tasksDone} of {project.tasks} tasks
+                </small>
+                <Bricks done={project.tasksDone} all={project.tasks} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </SectionRows>
+    </>
   );
 }

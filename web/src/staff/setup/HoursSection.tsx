@@ -1,5 +1,6 @@
 import { longDay } from '../../shared/words';
 import { FactList, type Fact } from '../shell/FactList';
+import { DaysOffFile } from './DaysOffFile';
 import { alike, weekdays, type Day } from './hours';
 import { useClosures, type Setup } from './queries';
 import { useShown } from './shown';
@@ -70,27 +71,30 @@ export function ClosureList({ closures }: { closures: Setup['closures'] }) {
     };
   });
   return (
-    <FactList
-      name="setup.closure"
-      title="Closed"
-      level="h3"
-      canEdit
-      facts={facts}
-      adding={[
-        {
-          key: 'new',
-          label: 'Closure',
-          shown: '',
-          fields: [
-            { key: 'name', label: 'What it is', value: '' },
-            { key: 'day', label: 'First day', value: '', kind: 'date' },
-            { key: 'until', label: 'Last day, where it is several', value: '', kind: 'date' },
-          ],
-          edit: ({ day = '', until: last = '', name = '' }) => ({ id: null, day, until: last, name }),
-        },
-      ]}
-      saving={edit}
-      save={(part) => edit.mutateAsync(part)}
-    />
+    <>
+      <FactList
+        name="setup.closure"
+        title="Closed"
+        level="h3"
+        canEdit
+        facts={facts}
+        adding={[
+          {
+            key: 'new',
+            label: 'Closure',
+            shown: '',
+            fields: [
+              { key: 'name', label: 'What it is', value: '' },
+              { key: 'day', label: 'First day', value: '', kind: 'date' },
+              { key: 'until', label: 'Last day, where it is several', value: '', kind: 'date' },
+            ],
+            edit: ({ day = '', until: last = '', name = '' }) => ({ id: null, day, until: last, name }),
+          },
+        ]}
+        saving={edit}
+        save={(part) => edit.mutateAsync(part)}
+      />
+      <DaysOffFile />
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { longDay } from '../../shared/words';
 import { FactList } from '../shell/FactList';
 import { useToast } from '../shell/Toast';
 import { tellSpans, weekdays } from './hours';
+import { DaysOffFile } from './DaysOffFile';
 import { useAbsence, useStaffHours, type SetupStaff } from './queries';
 
 type Hours = Parameters<ReturnType<typeof useStaffHours>['mutateAsync']>[0];
@@ -84,6 +85,7 @@ export function StaffHours({ one, canEdit }: { one: SetupStaff; canEdit: boolean
           },
         ]}
       />
+      {canEdit && <DaysOffFile staff={one.id} />}
       {one.absences.length === 0 ? (
         <p className="second">Nothing ahead. Who is away gets no turn.</p>
       ) : (

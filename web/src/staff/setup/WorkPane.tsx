@@ -128,6 +128,22 @@ export function ServicePane({ service, setup }: { service: Service; setup: Setup
       edit: ({ promise = '' }) => ({ promise }),
     },
     {
+      key: 'care',
+      label: 'Then',
+      shown: service.careTask && `${service.careTask}, ${careWords(service)}`,
+      fields: [
+        {
+          key: 'careTask',
+          label: 'What is to be done once it is done',
+          value: service.careTask,
+          hint: 'A task in its time; stopped when the client has come again by then. Empty for nothing.',
+        },
+        { key: 'careMonths', label: 'After so many months', value: numberOf(service.careMonths) },
+        { key: 'careWeek', label: 'In this week of the year', value: numberOf(service.careWeek), hint: '1 to 53.' },
+      ],
+      edit: ({ careTask = '', careMonths = '', careWeek = '' }) => ({ careTask, careMonths, careWeek }),
+    },
+    {
       key: 'checklist',
       label: 'Checklist',
       shown: service.checklist ?? 'only the usual one',
@@ -333,4 +349,11 @@ export function StagePane({ stage, setup }: { stage: Stage; setup: Setup }) {
       )}
     </>
   );
+}
+
+const numberOf = (number: number | null) => (number === null ? '' : String(number));
+
+function careWords({ careMonths, careWeek }: Service): string {
+  const after = careMonths === null ? '' : `after ${count(careMonths, 'month')}`;
+  return [after, careWeek === null ? '' : `in week ${careWeek}`].filter(Boolean).join(', ');
 }

@@ -142,3 +142,12 @@ export const useChangeText = () =>
   useSetupChange(({ id, ...body }: Part<Schema<'TextEdit'>>) =>
     need(api.PUT('/api/setup/texts/{id}', { ...by(id), body })),
   );
+
+export function useDaysOff() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: { file: string; staff: string; dry: boolean }) =>
+      need(api.POST('/api/setup/days-off/read', { body })),
+    onSuccess: (_, { dry }) => (dry ? undefined : queries.invalidateQueries()),
+  });
+}

@@ -94,7 +94,8 @@ export function MyTasksScreen() {
                 <h1>{name}</h1>
                 <small>
                   {rows.length}
-                  {tasks.hasNextPage && '+'} open{late > 0 && `, ${late} late`}
+                  {tasks.hasNextPage && '+'} open{late > 0 && `, ${late} late`}.{' '}
+                  <a href="/api/tasks/export">To a calendar</a>
                 </small>
               </div>
               <div className="tasks-narrow">
