@@ -74,6 +74,27 @@ final readonly class Filler
         $this->db->exec('ANALYZE');
     }
 
+    /** Open projects with six tasks each, the first of which is done. */
+    public function projects(int $projects): void
+    {
+        $this->db->beginTransaction();
+        $clients = $this->db->query('SELECT id FROM client LIMIT '.$projects)->fetchAll(\PDO::FETCH_COLUMN);
+        $lead = $this->one("SELECT id FROM staff WHERE initials = 'SV'");
+        $stages = $this->db->query('SELECT name FROM stage ORDER BY position')->fetchAll(\PDO::FETCH_COLUMN);
+        $project = $this->db->prepare("INSERT INTO project (id, version, number, title, stage, ready_by, notes, opened_at, stage_since, client_id, lead_id, service) VALUES (?, 1, ?, 'Repair', ?, ?, '', ?, ?, ?, ?, 'repair')");
+        $task = $this->db->prepare("INSERT INTO task (id, version, project_id, position, name, assignee_id, due, waits_for, checklist, finished_at) VALUES (?, 1, ?, ?, ?, ?, ?, ?, 'Repair', ?)");
+        for ($i = 0; $i < $projects; ++$i) {
+            $id = Uuid::v7()->toRfc4122();
+            $at = gmdate('Y-m-d H:i:s', time() - $i * 7200);
+            $project->execute([$id, "B-P-$i", $stages[$i % \count($stages)], gmdate('Y-m-d', time() + 864_000), $at, $at, $clients[$i % \count($clients)], $lead]);
+            for ($n = 1; $n <= 6; ++$n) {
+                $task->execute([Uuid::v7()->toRfc4122(), $id, $n, "Task $n", $lead, gmdate('Y-m-d', time() + 86_400 * ($n - 2)), 1 === $n ? '[]' : '['.($n - 1).']', 1 === $n ? $at : null]);
+            }
+        }
+        $this->db->commit();
+        $this->db->exec('ANALYZE');
+    }
+
     /** What is searched is written by the class that keeps it. */
     private function search(): void
     {

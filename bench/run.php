@@ -30,7 +30,8 @@ foreach (['busy_timeout = 10000', 'synchronous = FULL'] as $pragma) {
     $db->exec("PRAGMA $pragma");
 }
 printf("Filling with %s clients and %s submissions …\n", number_format($clients), number_format($submissions));
-(new Filler($db, "$data/telamon.db"))->fill($clients, $submissions);
+$filler = new Filler($db, "$data/telamon.db");
+$filler->fill($clients, $submissions);
 
 $web = new Web($telamon->address);
 $web->signIn();
@@ -120,8 +121,11 @@ $times += Clock::race(['merging 10 checklists of 100 items' => static fn (): arr
 $lines = array_map(static fn (int $i): array => ['key' => "l$i", 'name' => "Line $i", 'quantity' => (string) (1 + $i % 7), 'price' => (10 + $i).'.50', 'offPercent' => 0 === $i % 5 ? '10' : null, 'vat' => ['category' => 'S', 'rate' => 0 === $i % 3 ? '23' : '13.5'], 'optional' => 0 === $i % 9], range(1, 200));
 $times += Clock::race(['the sums of a quote with 200 lines' => static fn (): array => $web->call('POST', '/api/quotes/total', ['content' => ['lines' => $lines]])], 30);
 
+$filler->projects(500);
+$times += Clock::race(['the wall with 500 open projects' => static fn (): array => $web->call('GET', '/api/wall')], 30);
+
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty, 'merging 10 checklists of 100 items' => $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty, 'merging 10 checklists of 100 items' => $empty, 'the wall with 500 open projects' => 2 * $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
 printf("\n%-46s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-46s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

@@ -121,7 +121,7 @@ final class UndoTest extends AppTestCase
         $all = $this->post("/api/changes/$change/undo", ['all' => true])->ok();
         self::assertSame([0, 0, 0], [$this->countRows('task'), $this->countRows('project'), $this->countRows('attachment WHERE project_id IS NOT NULL')]);
         self::assertNotContains('changed since by Nessa Quarle', $all->column('kept', 'why'));
-        self::assertSame(2, $this->countRows('message'), 'what was sent stays sent, and stays on file');
+        self::assertSame(3, $this->countRows('message'), 'what was sent stays sent, and stays on file: to the client, to the lead, and that the lead’s task can begin');
         $this->post("/api/changes/$change/undo", ['all' => true])->ok();
     }
 

@@ -51,7 +51,7 @@ final class EventRulesTest extends AppTestCase
         foreach ($waits as $position => $for) {
             $for = json_decode(\is_string($for) ? $for : '[]', true);
             foreach (\is_array($for) ? $for : [] as $one) {
-                self::assertTrue($one > $before && $one < $position, 'tasks that a rule adds wait for one another, not for those that were there');
+                self::assertLessThan($position, $one, 'tasks that a rule adds wait for one another, and for those that were there only where their checklist names them');
             }
         }
 

@@ -79,11 +79,17 @@ abstract class BrowserTestCase extends TestCase
         $this->driver->get($this->address.$path);
     }
 
-    protected function signIn(): void
+    protected function signInAs(string $email): void
     {
         $this->go('/sign-in');
-        $this->find('input[type=email]')->sendKeys('coordinator@marrowby.example');
+        $this->find('input[type=email]')->sendKeys($email);
         $this->find('input[type=password]')->sendKeys('telamon-demo'.WebDriverKeys::ENTER);
+        $this->find('.lintel nav a');
+    }
+
+    protected function signIn(): void
+    {
+        $this->signInAs('coordinator@marrowby.example');
         // The day begins with Today; most of what is tested begins with what came.
         $this->findWith('.lintel nav a', 'Arrivals')->click();
     }

@@ -18,10 +18,6 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.sheet-head', 'Orla Fennick');
         $this->find('.string path');
         $this->take('arrivals');
-        $this->resize($this->driver, 390, 844);
-        $this->findWith('.stone', 'Plan')->click();
-        $this->take('arrivals-phone');
-        $this->resize($this->driver, 1280, 800);
         $this->go('/clients');
         $this->find('.row-table a');
         $this->findWith('.row-table a', 'Wilf Ambry')->click();
@@ -41,6 +37,15 @@ final class Pictures extends BrowserTestCase
         $this->find('.task');
         $this->find('.journal-act');
         $this->take('project');
+        $this->go('/projects/wall');
+        $this->find('.wall-project');
+        $this->take('wall');
+        $this->go('/checklists/restoration');
+        $this->find('.verdict');
+        $this->driver->executeScript("const i = document.querySelector('[aria-label=\"Ready by\"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(i, new Date(Date.now() + 19 * 86400000).toISOString().slice(0, 10)); i.dispatchEvent(new Event('input', {bubbles: true}));");
+        $this->findWith('.item-row.own', 'Fit the strings')->click();
+        $this->findWith('.verdict', 'short');
+        $this->take('checklist');
         $this->go('/messages');
         $this->findWith('.message-row', 'we have your inquiry')->click();
         $this->findWith('.letter-text', 'thank you for writing');
@@ -54,24 +59,12 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.setup-row', 'Repair')->click();
         $this->findWith('.pillar h2', 'Repair');
         $this->take('setup');
-        $this->go('/clients?q=bryony');
-        $this->find('.row-table tbody a')->click();
-        $this->findWith('.fact-value', 'example')->click();
-        $this->find('.fact-edit');
-        $this->findWith('a', 'Write down an inquiry')->click();
-        $this->findWith('.asked', 'on file');
-        $this->find('#q-matter')->sendKeys('Three keys at the top do not come back up since the heating went on.');
-        $this->findWith('.pillar-head', 'So far, saving would');
-        $this->take('inquiry');
         $this->go('/today');
         $this->find('.today-visit');
         $this->take('today');
         $this->go('/diary?new=1');
         $this->find('.good-times b');
         $this->take('diary');
-        $this->go('/diary/kinds');
-        $this->find('.try-missing li');
-        $this->take('kinds');
         $this->go('/quotes');
         $this->find('.quotes-table tbody a');
         $this->take('quotes');
@@ -110,6 +103,16 @@ final class Pictures extends BrowserTestCase
         $this->driver->executeScript('window.scrollTo(0, 0)');
         $this->find('.course .start');
         $this->take('booking');
+    }
+
+    /** Field staff, on a phone. */
+    public function testOnesTasksOnAPhone(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->signInAs('pim@marrowby.example');
+        $this->findWith('.lintel nav a', 'My tasks')->click();
+        $this->find('.task-line');
+        $this->take('my-tasks-phone');
     }
 
     private function take(string $name): void

@@ -45,6 +45,7 @@ function TheWall({ wall }: { wall: Wall }) {
   const [blocked, setBlocked] = useState<{ stone: Stone; stage: string; message: string } | null>(null);
   const here = stones.find((stone) => stone.id === at) ?? stones[0];
   const area = useRef<HTMLDivElement>(null);
+  const sending = useRef(false);
   const money = useMemo(() => {
     const format = new Intl.NumberFormat(undefined, { maximumFractionDigits: 0 });
     return (amount: number) => format.format(amount);
@@ -67,10 +68,15 @@ function TheWall({ wall }: { wall: Wall }) {
     [user.may, user.id],
   );
   const moveTo = (stone: Stone, stage: string, reason = '') => {
-    if (stone.stage === stage || move.isPending) return;
+    // Two keys within one breath are one move.
+    if (stone.stage === stage || sending.current) return;
+    sending.current = true;
     move.mutate(
       { id: stone.id, version: stone.version, stage, reason },
       {
+        onSettled: () => {
+          sending.current = false;
+        },
         onSuccess: () => {
           setBlocked(null);
           toast({ words: `${stone.client} stands at ${stage}. U takes it back.` });

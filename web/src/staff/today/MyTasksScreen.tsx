@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Empty } from '../../shared/Notice';
 import { useKey } from '../keys';
@@ -43,6 +43,7 @@ export function MyTasksScreen() {
   const today = useToday();
   const toast = useToast();
   const finish = useFinishSeveral();
+  const sending = useRef(false);
   const [at, setAt] = useState('');
   const [chosen, setChosen] = useState<string[]>([]);
   const rows = tasks.data?.pages.flatMap((page) => page.items) ?? [];
@@ -60,8 +61,13 @@ export function MyTasksScreen() {
   const choose = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
   useKey('choose', at ? () => choose(at) : undefined);
   const done = (ids: string[]) => {
-    if (ids.length === 0 || finish.isPending) return;
+    // Two keys within one breath are one act.
+    if (ids.length === 0 || sending.current) return;
+    sending.current = true;
     finish.mutate(ids, {
+      onSettled: () => {
+        sending.current = false;
+      },
       onSuccess: () => {
         setChosen([]);
         toast({ words: ids.length === 1 ? 'Done. U takes it back.' : `${ids.length} tasks done. U takes it back.` });

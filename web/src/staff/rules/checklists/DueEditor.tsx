@@ -1,3 +1,4 @@
+import { Choice } from './Choice';
 import { anchors, type Row } from './checklist';
 import type { Item } from './queries';
 
@@ -45,13 +46,15 @@ export function DueEditor({ row, rows, onChange }: Props) {
       {due && (
         <>
           {due.from === 'item' && (
-            <select aria-label="Which item" value={due.item} onChange={(event) => set({ item: event.target.value })}>
-              {others.map((one) => (
-                <option key={one.full} value={one.own ? one.item.key : one.full}>
-                  {one.number} {one.item.name}
-                </option>
-              ))}
-            </select>
+            <Choice
+              label="Which item"
+              value={due.item ?? ''}
+              options={others.map((one) => ({
+                value: one.own ? one.item.key : one.full,
+                label: `${one.number} ${one.item.name}`,
+              }))}
+              onChange={(item) => set({ item })}
+            />
           )}{' '}
           <input
             type="number"

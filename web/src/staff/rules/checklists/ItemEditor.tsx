@@ -1,6 +1,7 @@
 import { ConditionEditor } from '../../definition/ConditionEditor';
 import type { Condition } from '../../../shared/condition';
 import { askable } from '../rule';
+import { Choice, choices } from './Choice';
 import { DueEditor } from './DueEditor';
 import { WaitsEditor } from './WaitsEditor';
 import { doers, doneBys, type Row } from './checklist';
@@ -14,6 +15,13 @@ interface Props {
   faults: Record<string, string>;
   onChange: (part: Partial<Item>) => void;
 }
+
+const approvals = [
+  { value: '', label: 'no approval' },
+  { value: 'owner', label: 'an owner’s approval' },
+  { value: 'coordinator', label: 'the coordinator’s approval' },
+  { value: 'field', label: 'field staff’s approval' },
+];
 
 /** One item, unfolded in its list. */
 export function ItemEditor({ row, rows, groups, offers, faults, onChange }: Props) {
@@ -46,17 +54,12 @@ export function ItemEditor({ row, rows, groups, offers, faults, onChange }: Prop
         <div>
           <dt>Who</dt>
           <dd>
-            <select
-              aria-label="Who does it"
+            <Choice
+              label="Who does it"
               value={item.doer}
-              onChange={(event) => onChange({ doer: event.target.value as Item['doer'] })}
-            >
-              {Object.entries(doers).map(([value, label]) => (
-                <option key={value} value={value}>
-                  {label}
-                </option>
-              ))}
-            </select>{' '}
+              options={choices(doers)}
+              onChange={(value) => onChange({ doer: value as Item['doer'] })}
+            />{' '}
             {(item.doer === 'named' || item.doer === 'turns' || item.doer === 'fewest') && (
               <Among item={item} offers={offers} onChange={onChange} />
             )}
@@ -127,29 +130,19 @@ export function ItemEditor({ row, rows, groups, offers, faults, onChange }: Prop
         <div>
           <dt>Done</dt>
           <dd>
-            <select
-              aria-label="Done by itself"
+            <Choice
+              label="Done by itself"
               value={item.doneBy ?? ''}
-              onChange={(event) => onChange({ doneBy: (event.target.value || null) as Item['doneBy'] })}
-            >
-              <option value="">by hand</option>
-              {Object.entries(doneBys).map(([value, label]) => (
-                <option key={value} value={value}>
-                  {label}
-                </option>
-              ))}
-            </select>
+              options={[{ value: '', label: 'by hand' }, ...choices(doneBys)]}
+              onChange={(value) => onChange({ doneBy: (value || null) as Item['doneBy'] })}
+            />
             , needs{' '}
-            <select
-              aria-label="Who has to approve it"
+            <Choice
+              label="Who has to approve it"
               value={item.approval}
-              onChange={(event) => onChange({ approval: event.target.value as Item['approval'] })}
-            >
-              <option value="">no approval</option>
-              <option value="owner">an owner’s approval</option>
-              <option value="coordinator">the coordinator’s approval</option>
-              <option value="field">field staff’s approval</option>
-            </select>
+              options={approvals}
+              onChange={(value) => onChange({ approval: value as Item['approval'] })}
+            />
           </dd>
         </div>
         <div>
@@ -200,21 +193,18 @@ function Among({ item, offers, onChange }: Pick<Props, 'offers' | 'onChange'> & 
   const name = (id: string) => offers.staff.find((one) => one.value === id)?.label ?? 'somebody who has left';
   if (item.doer === 'named')
     return (
-      <select
-        aria-label="Who"
+      <Choice
+        label="Who"
         value={item.among[0] ?? ''}
-        onChange={(event) => onChange({ among: event.target.value ? [event.target.value] : [] })}
-      >
-        <option value="">choose who</option>
-        {item.among[0] && !offers.staff.some((one) => one.value === item.among[0]) && (
-          <option value={item.among[0]}>somebody who has left</option>
-        )}
-        {offers.staff.map((one) => (
-          <option key={one.value} value={one.value}>
-            {one.label}
-          </option>
-        ))}
-      </select>
+        options={[
+          { value: '', label: 'choose who' },
+          ...(item.among[0] && !offers.staff.some((one) => one.value === item.among[0])
+            ? [{ value: item.among[0], label: 'somebody who has left' }]
+            : []),
+          ...offers.staff,
+        ]}
+        onChange={(value) => onChange({ among: value ? [value] : [] })}
+      />
     );
   return (
     <>
@@ -231,20 +221,12 @@ function Among({ item, offers, onChange }: Pick<Props, 'offers' | 'onChange'> & 
           </button>
         </span>
       ))}
-      <select
-        aria-label="One more"
+      <Choice
+        label="One more"
         value=""
-        onChange={(event) => event.target.value && onChange({ among: [...item.among, event.target.value] })}
-      >
-        <option value="">and …</option>
-        {offers.staff
-          .filter((one) => !item.among.includes(one.value))
-          .map((one) => (
-            <option key={one.value} value={one.value}>
-              {one.label}
-            </option>
-          ))}
-      </select>
+        options={[{ value: '', label: 'and …' }, ...offers.staff.filter((one) => !item.among.includes(one.value))]}
+        onChange={(value) => value && onChange({ among: [...item.among, value] })}
+      />
     </>
   );
 }

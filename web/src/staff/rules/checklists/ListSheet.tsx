@@ -1,6 +1,7 @@
 import { Fragment, useState } from 'react';
 import { StaffField } from '../../shell/StaffField';
 import { useKey } from '../../keys';
+import { Choice } from './Choice';
 import { freshItem, moved, rowsOf, type Row } from './checklist';
 import { ItemEditor } from './ItemEditor';
 import { ItemRow } from './ItemRow';
@@ -140,18 +141,15 @@ export function ListSheet({ draft, kept, base, lists, faults, onChange }: Props)
           {draft.name || 'The new one'}{' '}
           <small>
             joins after{' '}
-            <select
-              aria-label="Joins after"
+            <Choice
+              label="Joins after"
               value={draft.joinsAfter}
-              onChange={(event) => onChange({ ...draft, joinsAfter: event.target.value })}
-            >
-              <option value="">all of them</option>
-              {base.items.map((item, i) => (
-                <option key={item.key} value={`${base.key}/${item.key}`}>
-                  {i + 1} {item.name}
-                </option>
-              ))}
-            </select>
+              options={[
+                { value: '', label: 'all of them' },
+                ...base.items.map((item, i) => ({ value: `${base.key}/${item.key}`, label: `${i + 1} ${item.name}` })),
+              ]}
+              onChange={(joinsAfter) => onChange({ ...draft, joinsAfter })}
+            />
           </small>
           {faults.joinsAfter && <span className="question-error">{faults.joinsAfter}</span>}
         </h3>

@@ -4,6 +4,7 @@ import { ComingRows, Trouble } from '../../../shared/Notice';
 import { count } from '../../../shared/numbers';
 import { moment, shortDay } from '../../../shared/words';
 import { useToday } from '../../shell/day';
+import { Choice } from './Choice';
 import { DayWall } from './DayWall';
 import { useTryList, type Draft, type Lists, type Tried, type Trying } from './queries';
 
@@ -34,27 +35,23 @@ export function Trial({ id, draft, lists, service: usual, changed }: Props) {
       </div>
       <p className="try-words">
         For{' '}
-        <select aria-label="Service" value={service} onChange={(event) => setService(event.target.value)}>
-          <option value="">no service in particular</option>
-          {lists.offers.services.map((one) => (
-            <option key={one.value} value={one.value}>
-              {one.label}
-            </option>
-          ))}
-        </select>
+        <Choice
+          label="Service"
+          value={service}
+          options={[{ value: '', label: 'no service in particular' }, ...lists.offers.services]}
+          onChange={setService}
+        />
         , starting{' '}
         <input type="date" aria-label="Start" value={start} onChange={(event) => setStart(event.target.value)} />, ready
         by{' '}
         <input type="date" aria-label="Ready by" value={readyBy} onChange={(event) => setReadyBy(event.target.value)} />
         , answered like{' '}
-        <select aria-label="Answers of" value={submission} onChange={(event) => setSubmission(event.target.value)}>
-          <option value="">nobody</option>
-          {lists.samples.map((one) => (
-            <option key={one.value} value={one.value}>
-              {one.label}
-            </option>
-          ))}
-        </select>
+        <Choice
+          label="Answers of"
+          value={submission}
+          options={[{ value: '', label: 'nobody' }, ...lists.samples]}
+          onChange={setSubmission}
+        />
       </p>
       {draft.items.length === 0 && <p className="nothing second">It has no items yet.</p>}
       {tried.isPending && tried.fetchStatus !== 'idle' && <ComingRows rows={6} />}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Telamon\Tests\Browser\Support\BrowserTestCase;
+
+/** Checklists, tasks and the wall as people use them. */
+final class ChecklistsTest extends BrowserTestCase
+{
+    public function testAnAddOnIsWrittenTriedKeptThroughAReloadAndSavedAndTakenBack(): void
+    {
+        $this->signIn();
+        $this->go('/checklists/new');
+        $this->find('.list-names input')->sendKeys('Steps and stairs');
+        $this->findWith('button', 'Add item')->click();
+        $this->find('[aria-label="What is to be done"]')->sendKeys('Measure the steps of {{client}}');
+        $this->findWith('button', 'add below')->click();
+        $this->until(fn (): bool => 2 === \count($this->all('.item-row.own')), 'a second item');
+        $this->find('[aria-label="What is to be done"]')->sendKeys('Carry it down');
+        $this->find('[aria-label="Working days that it takes"]')->sendKeys(WebDriverKeys::BACKSPACE.'4');
+        $this->find('[aria-label="Joins after"]')->sendKeys('1 First talk');
+        $this->findWith('.dated tr', 'Carry it down');
+        // Going away and coming back loses nothing.
+        $this->go('/rules');
+        $this->find('.rule-list');
+        $this->go('/checklists/new');
+        $this->findWith('.item-row.own', 'Carry it down');
+        self::assertSame('Steps and stairs', $this->find('.list-names input')->getAttribute('value'));
+        $this->assertAccessible('a checklist in draft');
+        $this->find('.list-names input')->sendKeys(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
+        $this->see('Steps and stairs saved, version 1');
+        $this->findWith('.list-row', 'Steps and stairs');
+        $this->findWith('.item-row.own', 'Measure the steps')->click();
+        self::assertSame('', $this->find('[aria-label="Due"]')->getAttribute('value'));
+        // A circle cannot be chosen.
+        $circle = array_values(array_filter($this->all('[aria-label="Waits for"] option'), static fn ($option): bool => str_contains($option->getText(), 'Carry it down')));
+        self::assertStringContainsString('a circle', $circle[0]->getText());
+        self::assertFalse($circle[0]->isEnabled());
+        $this->driver->executeScript('document.activeElement.blur()');
+        $this->find('body')->sendKeys('u');
+        $this->until(fn (): bool => [] === array_filter($this->all('.list-row'), static fn ($row): bool => str_contains($row->getText(), 'Steps and stairs')), 'it is taken back');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testTwoPeopleDoNotOverwriteEachOther(): void
+    {
+        $this->signIn();
+        $this->go('/checklists/tuning');
+        $this->find('.item-row.own');
+        $mine = $this->driver;
+        $this->driver = $this->open();
+        $this->signIn();
+        $this->go('/checklists/tuning');
+        $this->retitled('What it is for', 'First of two');
+        $this->see('saved, version');
+        $this->driver = $mine;
+        $this->retitled('What it is for', 'Second of two');
+        $this->see('Somebody else has changed this checklist');
+        self::assertStringContainsString('Second of two', $this->purpose()->getAttribute('value') ?? '', 'nothing typed is lost');
+    }
+
+    public function testAProjectsTasksAreWorkedOn(): void
+    {
+        $this->signIn();
+        $this->go('/projects');
+        $this->find('.row-table tbody a')->click();
+        $this->findWith('.task', 'to do')->findElement(WebDriverBy::cssSelector('button'))->click();
+        $this->find('[aria-label="Comment"]')->sendKeys('The lid is loose');
+        $this->find('[aria-label="Minutes worked"]')->sendKeys('15'.WebDriverKeys::ENTER);
+        $this->findWith('.task-notes li', 'The lid is loose');
+        $this->findWith('.task-notes li', '15 minutes');
+        $this->find('[data-fact="Due"]')->click();
+        $due = $this->find('.fact-edit input');
+        $due->clear();
+        $due->sendKeys('someday'.WebDriverKeys::ENTER);
+        $this->findWith('.staff-field-error', 'This is no day');
+        $due = $this->find('.fact-edit input');
+        $due->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'in 3 working days'.WebDriverKeys::ENTER);
+        $this->until(fn (): bool => [] === $this->all('.fact-edit'), 'it is saved');
+        $this->findWith('.pillar-head button', 'Add checklist')->click();
+        $this->find('.add-checklist select')->sendKeys('Moving');
+        $this->findWith('.add-checklist', 'Reserve the van');
+        $this->assertAccessible('a project with a checklist to add');
+        $this->findWith('.add-checklist button', 'Add')->click();
+        $this->findWith('.task', 'Reserve the van');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testTheWallIsWalkedByKeysAndReadsWhenNarrow(): void
+    {
+        $this->signIn();
+        $this->go('/projects/wall');
+        $first = $this->find('.wall-project');
+        $this->driver->executeScript('arguments[0].focus()', [$first]);
+        $name = $this->at();
+        $this->press(WebDriverKeys::ARROW_RIGHT);
+        self::assertNotSame($name, $this->at());
+        $this->press(WebDriverKeys::ARROW_LEFT);
+        self::assertSame($name, $this->at());
+        $this->press(WebDriverKeys::ARROW_DOWN);
+        self::assertNotSame($name, $this->at());
+        $this->press(' ');
+        $this->find('.wall-details');
+        $this->assertAccessible('the wall');
+        $this->find('.wall-only input')->click();
+        $this->see('not shown');
+        $this->resize($this->driver, 390, 844);
+        $this->find('.wall-project');
+        self::assertLessThanOrEqual(390, $this->driver->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertAccessible('the wall on a phone');
+        $this->resize($this->driver, 1280, 800);
+        $this->find('.wall-only input')->click();
+        $stone = $this->find('.wall-project');
+        $this->driver->executeScript('arguments[0].focus()', [$stone]);
+        $this->press(WebDriverKeys::ENTER);
+        $this->find('.project-title');
+    }
+
+    public function testFieldStaffTickTheirTasksOnAPhone(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->signInAs('pim@marrowby.example');
+        $this->findWith('.lintel nav a', 'My tasks')->click();
+        $this->find('.task-line');
+        $this->assertAccessible('my tasks on a phone');
+        self::assertLessThanOrEqual(390, $this->driver->executeScript('return document.documentElement.scrollWidth'));
+        $before = \count($this->all('.task-line'));
+        $this->find('.task-tick')->click();
+        $this->see('Done. U takes it back.');
+        $this->until(fn (): bool => \count($this->all('.task-line')) === $before - 1, 'it is done');
+        $this->go('/tasks?who=all');
+        $this->find('.task-line');
+        self::assertSame([], $this->all('.tasks-narrow select[aria-label]'));
+        self::assertSame([], $this->complaints());
+    }
+
+    private function purpose(): \Facebook\WebDriver\Remote\RemoteWebElement
+    {
+        $this->find('.list-names');
+
+        return $this->all('.list-names input')[1];
+    }
+
+    private function retitled(string $label, string $text): void
+    {
+        $this->findWith('.list-names label', $label);
+        $field = $this->purpose();
+        $field->clear();
+        $field->sendKeys($text.WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
+    }
+
+    private function at(): string
+    {
+        return $this->driver->switchTo()->activeElement()->getText();
+    }
+}
