@@ -78,9 +78,9 @@ final readonly class Filler
     public function projects(int $projects): void
     {
         $this->db->beginTransaction();
-        $clients = $this->db->query('SELECT id FROM client LIMIT '.$projects)->fetchAll(\PDO::FETCH_COLUMN);
+        $clients = $this->column("SELECT id FROM client LIMIT $projects");
         $lead = $this->one("SELECT id FROM staff WHERE initials = 'SV'");
-        $stages = $this->db->query('SELECT name FROM stage ORDER BY position')->fetchAll(\PDO::FETCH_COLUMN);
+        $stages = $this->column('SELECT name FROM stage ORDER BY position');
         $project = $this->db->prepare("INSERT INTO project (id, version, number, title, stage, ready_by, notes, opened_at, stage_since, client_id, lead_id, service) VALUES (?, 1, ?, 'Repair', ?, ?, '', ?, ?, ?, ?, 'repair')");
         $task = $this->db->prepare("INSERT INTO task (id, version, project_id, position, name, assignee_id, due, waits_for, checklist, finished_at) VALUES (?, 1, ?, ?, ?, ?, ?, ?, 'Repair', ?)");
         for ($i = 0; $i < $projects; ++$i) {
@@ -93,6 +93,16 @@ final readonly class Filler
         }
         $this->db->commit();
         $this->db->exec('ANALYZE');
+    }
+
+    /** @return non-empty-list<string> */
+    private function column(string $sql): array
+    {
+        $found = $this->db->query($sql);
+        /** @var list<string> $values */
+        $values = false === $found ? [] : $found->fetchAll(\PDO::FETCH_COLUMN);
+
+        return [] !== $values ? $values : throw new \LogicException("nothing came of $sql");
     }
 
     /** What is searched is written by the class that keeps it. */

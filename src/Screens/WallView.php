@@ -36,28 +36,33 @@ final readonly class WallView
         $rows = \array_slice($rows, 0, self::MOST);
         $tasks = $this->tasks();
         $worth = $this->worth();
-        $midnight = $now->setTime(0, 0);
-        $utc = new \DateTimeZone('UTC');
+        $today = $now->format('Y-m-d');
         $projects = [];
         foreach ($rows as $row) {
             $id = self::text($row, 'id');
-            $tags = json_decode(self::text($row, 'tags'), true);
-            $open = $tasks[$id] ?? [];
-            $next = self::next($open);
-            $since = (new \DateTimeImmutable(self::text($row, 'since'), $utc))->setTimezone($now->getTimezone())->setTime(0, 0);
+            $tags = '[]' === $row['tags'] ? [] : json_decode(self::text($row, 'tags'), true);
+            $since = self::text($row, 'since');
             $projects[] = [
-                'id' => $id, 'number' => self::text($row, 'number'), 'title' => self::text($row, 'title'), 'client' => '' === self::text($row, 'client') ? 'No name given' : self::text($row, 'client'), 'stage' => self::text($row, 'stage'),
+                'id' => $id, 'number' => self::text($row, 'number'), 'title' => self::text($row, 'title'), 'client' => '' === $row['client'] ? 'No name given' : self::text($row, 'client'), 'stage' => self::text($row, 'stage'),
                 'service' => self::text($row, 'service'), 'source' => self::text($row, 'source'), 'tags' => \is_array($tags) ? $tags : [], 'lead' => self::text($row, 'lead'), 'leadId' => self::text($row, 'lead_id'),
-                'readyBy' => '' === self::text($row, 'ready_by') ? null : substr(self::text($row, 'ready_by'), 0, 10), 'version' => is_numeric($row['version']) ? (int) $row['version'] : 1,
-                'days' => (int) $since->diff($midnight)->format('%r%a'), 'worth' => $worth[$id]['total'] ?? null,
-                'next' => null === $next ? null : ['name' => $next['name'], 'due' => $next['due'], 'who' => $next['who']],
-                'late' => [] !== array_filter($open, static fn (array $task): bool => $task['due'] < $now->format('Y-m-d')),
-                'waiting' => ($worth[$id]['asked'] ?? false) || ([] !== $open && (null === $next || $next['itself'])),
-                'open' => \count($open),
+                'readyBy' => null === $row['ready_by'] ? null : substr(self::text($row, 'ready_by'), 0, 10), 'version' => is_numeric($row['version']) ? (int) $row['version'] : 1,
+                'days' => self::daysSince($since, $now), 'worth' => $worth[$id]['total'] ?? null,
+                'next' => isset($tasks[$id]['next']) ? array_diff_key($tasks[$id]['next'], ['itself' => true]) : null,
+                'late' => isset($tasks[$id]) && $tasks[$id]['first'] < $today,
+                'waiting' => ($worth[$id]['asked'] ?? false) || (isset($tasks[$id]) && (null === $tasks[$id]['next'] || $tasks[$id]['next']['itself'])),
+                'open' => $tasks[$id]['open'] ?? 0,
             ];
         }
 
         return ['stages' => $this->stages(), 'projects' => $projects, 'currency' => $this->business->business()->currency, 'more' => $more];
+    }
+
+    /** @param string $since a moment in UTC */
+    private static function daysSince(string $since, \DateTimeImmutable $now): int
+    {
+        $day = (new \DateTimeImmutable($since, new \DateTimeZone('UTC')))->setTimezone($now->getTimezone())->setTime(0, 0);
+
+        return (int) $day->diff($now->setTime(0, 0))->format('%r%a');
     }
 
     /** @return list<array{name: string, days: int|null, ends: string}> */
@@ -66,34 +71,35 @@ final readonly class WallView
         return array_map(static fn (array $row): array => ['name' => self::text($row, 'name'), 'days' => is_numeric($row['days']) ? (int) $row['days'] : null, 'ends' => self::text($row, 'ends')], $this->db->fetchAllAssociative('SELECT name, days, ends FROM stage ORDER BY position, id'));
     }
 
-    /** @return array<string, list<array{position: int, name: string, due: string, who: string, waits: list<int>, itself: bool}>> open tasks by project, in their order */
+    /**
+     * Of every project with open tasks: how many, the earliest due day, and the first that waits for none that is open. One
+     * pass over rows as they lie, in PHP: two groupings in SQL took twice as long.
+     *
+     * @return array<string, array{open: int, first: string, next: array{name: string, due: string, who: string, itself: bool}|null}>
+     */
     private function tasks(): array
     {
-        $tasks = [];
-        $rows = $this->db->iterateAssociative("SELECT t.project_id, t.position, t.name, t.due, t.waits_for, json_extract(t.brief, '$.doneBy') AS done_by, s.name AS who FROM task t JOIN project p ON p.id = t.project_id JOIN staff s ON s.id = t.assignee_id WHERE p.outcome = 'open' AND t.finished_at IS NULL ORDER BY t.project_id, t.position");
-        foreach ($rows as $row) {
-            $waits = json_decode(self::text($row, 'waits_for'), true);
-            $tasks[self::text($row, 'project_id')][] = ['position' => is_numeric($row['position']) ? (int) $row['position'] : 0, 'name' => self::text($row, 'name'), 'due' => substr(self::text($row, 'due'), 0, 10), 'who' => explode(' ', self::text($row, 'who'))[0], 'waits' => \is_array($waits) ? array_values(array_filter($waits, \is_int(...))) : [], 'itself' => '' !== self::text($row, 'done_by')];
+        $names = $this->db->fetchAllKeyValue('SELECT id, name FROM staff');
+        $open = [];
+        foreach ($this->db->iterateNumeric("SELECT project_id, position, waits_for, due, name, assignee_id, instr(brief, '\"doneBy\":\"') > 0 FROM task WHERE finished_at IS NULL") as $row) {
+            /** @var array{string, int, string, string, string, string, int} $row */
+            $open[$row[0]][$row[1]] = $row;
         }
-
-        return $tasks;
-    }
-
-    /**
-     * @param list<array{position: int, name: string, due: string, who: string, waits: list<int>, itself: bool}> $open
-     *
-     * @return array{position: int, name: string, due: string, who: string, waits: list<int>, itself: bool}|null the first that waits for nothing that is open
-     */
-    private static function next(array $open): ?array
-    {
-        $positions = array_column($open, 'position');
-        foreach ($open as $task) {
-            if ([] === array_intersect($task['waits'], $positions)) {
-                return $task;
+        $found = [];
+        foreach ($open as $project => $tasks) {
+            ksort($tasks);
+            $next = null;
+            foreach ($tasks as $task) {
+                if ('[]' === $task[2] || [] === array_intersect_key(array_flip(array_map(intval(...), explode(',', substr($task[2], 1, -1)))), $tasks)) {
+                    $name = $names[$task[5]] ?? '';
+                    $next = ['name' => $task[4], 'due' => substr($task[3], 0, 10), 'who' => \is_string($name) ? explode(' ', $name)[0] : '', 'itself' => 1 === $task[6]];
+                    break;
+                }
             }
+            $found[$project] = ['open' => \count($tasks), 'first' => substr(min(array_column($tasks, 3)), 0, 10), 'next' => $next];
         }
 
-        return null;
+        return $found;
     }
 
     /** @return array<string, array{total: string, asked: bool}> by project, what its newest quote comes to, and whether that waits for a yes */

@@ -31,7 +31,7 @@ final class ChecklistsTest extends BrowserTestCase
         $this->findWith('.item-row.own', 'Carry it down');
         self::assertSame('Steps and stairs', $this->find('.list-names input')->getAttribute('value'));
         $this->assertAccessible('a checklist in draft');
-        $this->find('.list-names input')->sendKeys(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
+        $this->find('.list-names input')->sendKeys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
         $this->see('Steps and stairs saved, version 1');
         $this->findWith('.list-row', 'Steps and stairs');
         $this->findWith('.item-row.own', 'Measure the steps')->click();
@@ -60,7 +60,7 @@ final class ChecklistsTest extends BrowserTestCase
         $this->driver = $mine;
         $this->retitled('What it is for', 'Second of two');
         $this->see('Somebody else has changed this checklist');
-        self::assertStringContainsString('Second of two', $this->purpose()->getAttribute('value') ?? '', 'nothing typed is lost');
+        self::assertSame('Second of two', $this->purpose()->getAttribute('value'), 'nothing typed is lost');
     }
 
     public function testAProjectsTasksAreWorkedOn(): void

@@ -43,9 +43,9 @@ final class TaskWorkTest extends AppTestCase
     {
         $task = $this->task(1);
         self::assertSame(['Photograph the action', 'Note the serial number'], array_column((array) $task['steps'], 'text'));
-        $ticked = $this->post("/api/tasks/{$task['id']}/steps", ['done' => [1]])->ok();
+        $ticked = $this->post("/api/tasks/{$this->word($task['id'])}/steps", ['done' => [1]])->ok();
         self::assertSame([false, true], $ticked->column('steps', 'done'));
-        $this->post("/api/tasks/{$task['id']}/steps", ['done' => [7]])->ok(422);
+        $this->post("/api/tasks/{$this->word($task['id'])}/steps", ['done' => [7]])->ok(422);
         $this->undo();
         self::assertSame([false, false], array_column((array) $this->task(1)['steps'], 'done'));
     }
@@ -53,15 +53,15 @@ final class TaskWorkTest extends AppTestCase
     public function testWhoIsNamedInACommentIsToldOnceAndMinutesAddUp(): void
     {
         $task = $this->task(0);
-        $write = fn (array $body): Answer => $this->call('POST', "/api/tasks/{$task['id']}/notes", $body, ['HTTP_IDEMPOTENCY_KEY' => 'note-1']);
+        $write = fn (array $body): Answer => $this->call('POST', "/api/tasks/{$this->word($task['id'])}/notes", $body, ['HTTP_IDEMPOTENCY_KEY' => 'note-1']);
         $write(['text' => '@Sorcha, is the lid loose? @nobody', 'minutes' => 20])->ok(201);
         self::assertCount(1, $write(['text' => '@Sorcha, is the lid loose? @nobody', 'minutes' => 20])->ok(201)->rows('items'), 'sent twice, written once');
-        $this->post("/api/tasks/{$task['id']}/notes", ['minutes' => 15])->ok(201);
+        $this->post("/api/tasks/{$this->word($task['id'])}/notes", ['minutes' => 15])->ok(201);
         self::assertSame(35, $this->task(0)['minutes']);
         self::assertSame(['sorcha@marrowby.example'], $this->told('%wrote to you on%'));
-        $this->post("/api/tasks/{$task['id']}/notes", ['text' => ' '])->ok(422);
+        $this->post("/api/tasks/{$this->word($task['id'])}/notes", ['text' => ' '])->ok(422);
         $this->signIn('pim@marrowby.example');
-        $this->get("/api/tasks/{$task['id']}/notes")->ok(403);
+        $this->get("/api/tasks/{$this->word($task['id'])}/notes")->ok(403);
     }
 
     public function testWhoeverMayBeginIsToldWhenTheLastThatTheyWaitedForIsDone(): void

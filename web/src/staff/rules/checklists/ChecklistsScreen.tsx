@@ -128,7 +128,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
                   <NavLink to="/rules/new">Add a rule</NavLink>
                 </p>
               )}
-              {kept?.isBase && <p className="second list-brings">Every new project begins with it.</p>}
+              {kept?.isBase && <p className="second list-brings">Every new project gets it.</p>}
               {keep.error && Object.keys(faults).length === 0 && (
                 <Trouble title="Not saved">{keep.error.message}</Trouble>
               )}

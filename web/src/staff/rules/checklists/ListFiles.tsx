@@ -10,7 +10,6 @@ export function ListFiles({ kept }: { kept: KeptList | undefined }) {
   const take = useImportLists();
   const toast = useToast();
   const [text, setText] = useState('');
-  const query = kept ? `list=${kept.id}&` : '';
   const told = take.data;
   const wrong =
     take.error instanceof ProblemError
@@ -19,11 +18,17 @@ export function ListFiles({ kept }: { kept: KeptList | undefined }) {
   return (
     <section className="list-files" aria-label="As files">
       <p>
-        <a href={`/api/checklists/export?${query}format=json`}>JSON</a>
-        {' · '}
-        <a href={`/api/checklists/export?${query}format=csv`}>CSV</a>
-        {kept && <span className="second"> of this one. </span>}
+        {kept && (
+          <>
+            <a href={`/api/checklists/export?list=${kept.id}&format=json`}>JSON</a>
+            {' · '}
+            <a href={`/api/checklists/export?list=${kept.id}&format=csv`}>CSV</a>
+            <span className="second"> of this one. </span>
+          </>
+        )}
         <a href="/api/checklists/export?format=json">All as JSON</a>
+        {' · '}
+        <a href="/api/checklists/export?format=csv">All as CSV</a>
         {' · '}
         <ReadFile
           plain
