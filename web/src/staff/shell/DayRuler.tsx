@@ -32,8 +32,8 @@ export function DayRuler() {
           </>
         )}
       </div>
-      {/* With nothing in it to walk, the strip itself is what keys scroll. */}
-      <div className="ruler-scroll" tabIndex={visits + (day?.arrivals.length ?? 0) > 0 ? -1 : 0}>
+      {/* On a phone it has no stones: without pins, the strip itself is what keys scroll. */}
+      <div className="ruler-scroll" tabIndex={(day?.arrivals.length ?? 0) > 0 ? -1 : 0}>
         {day && now && <Track day={day} now={now} />}
       </div>
     </section>

@@ -50,13 +50,14 @@ export function TaskRow({ task, today, by, named, at, chosen, busy, onAt, onDone
           {task.waitsFor.length === 1 ? `waits for ${task.waitsFor[0]}` : `waits for ${task.waitsFor.length}`}
         </Mark>
       ) : null}
-      <span className={task.late ? 'figures late' : 'figures'}>
-        {task.late
-          ? `since ${moment(task.due).toFormat('d LLL')}`
-          : task.due === today
-            ? 'today'
-            : shortDay(task.due, today)}
-      </span>
+      <span className={task.late ? 'figures late' : 'figures'}>{dueWords(task, today, by)}</span>
     </li>
   );
+}
+
+/** By when; nothing where its group says it. */
+function dueWords(task: Task, today: string, by: By): string {
+  if (task.late) return `since ${moment(task.due).toFormat('d LLL')}`;
+  if (task.due === today) return 'today';
+  return by === 'day' && task.state !== 'waiting' ? '' : shortDay(task.due, today);
 }
