@@ -127,6 +127,102 @@ describe('a project by hand', () => {
     await waitFor(() => expect(sent(calls, 'DELETE')?.path).toBe('/api/tasks/t1?version=3'));
   });
 
+  it('has its tasks put in order by dragging, one put on another takes its place', async () => {
+    const calls = show({ 'PUT /api/tasks/t2': task(2) });
+    await screen.findAllByText('Task 2');
+    const rows = [...document.querySelectorAll('li.task')];
+    const carried = new Map<string, string>();
+    const dataTransfer = {
+      setData: (kind: string, text: string) => carried.set(kind, text),
+      getData: (kind: string) => carried.get(kind) ?? '',
+      effectAllowed: '',
+    };
+    const [first, second] = rows;
+    if (!first || !second) throw new Error('two tasks are needed');
+    fireEvent.dragStart(second, { dataTransfer });
+    fireEvent.dragOver(first, { dataTransfer });
+    expect(first.classList.contains('over')).toBe(true);
+    fireEvent.drop(first, { dataTransfer });
+    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, position: 1 }));
+    // On itself, nothing.
+    fireEvent.dragStart(first, { dataTransfer });
+    fireEvent.drop(first, { dataTransfer });
+    expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(1);
+  });
+
+  it('works on a task: steps, comments and minutes, and what another day would move', async () => {
+    const steps = [
+      { text: 'Bass', done: true },
+      { text: 'Treble', done: false },
+    ];
+    const calls = show({
+      'GET /api/tasks': {
+        items: [
+          {
+            ...task(1),
+            steps,
+            words: 'Mind the lid.',
+            doneBy: 'when the quote is accepted',
+            approval: 'owner',
+            effort: 60,
+          },
+        ],
+        next: null,
+      },
+      'POST /api/tasks/t1/steps': task(1),
+      'POST /api/tasks/t1/notes': { items: [] },
+      'GET /api/projects/p1/schedule': {
+        tasks: [{ id: 't1', float: 0, onChain: true }],
+        shortBy: 0,
+        verdict: '',
+        done: null,
+        moved: [],
+      },
+      'GET /api/projects/p1/schedule?readyBy=2027-01-11': {
+        tasks: [],
+        shortBy: 0,
+        verdict: '',
+        done: null,
+        moved: [{ number: 1, name: 'Task 1', was: '2026-11-27', due: '2027-01-08' }],
+      },
+    });
+    expect(await screen.findByText('Mind the lid.')).toBeTruthy();
+    expect(screen.getByText(/Needs the approval of an owner/)).toBeTruthy();
+    expect(screen.getByText(/on the longest chain/)).toBeTruthy();
+    fireEvent.click(screen.getByLabelText('Treble'));
+    await waitFor(() => expect(sent(calls, 'POST')?.body).toEqual({ done: [0, 1] }));
+    fireEvent.change(screen.getByLabelText('Comment'), { target: { value: ' Loose ' } });
+    fireEvent.change(screen.getByLabelText('Minutes worked'), { target: { value: '15' } });
+    expect(localStorage.getItem('telamon.unsaved.task.t1.note')).toContain('Loose');
+    fireEvent.submit(screen.getByLabelText('Comment').closest('form') ?? document.body);
+    await waitFor(() =>
+      expect(calls.find((call) => call.path.endsWith('/notes'))?.body).toEqual({ text: 'Loose', minutes: 15 }),
+    );
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Comment').value).toBe(''));
+    fireEvent.click(screen.getByRole('button', { name: /^Edit Ready by/ }));
+    fireEvent.change(screen.getByLabelText('Ready by'), { target: { value: '2027-01-11' } });
+    expect(await screen.findByText(/1 task would move with it/)).toBeTruthy();
+  });
+
+  it('says what a stage needs, and lets an owner go on with a reason', async () => {
+    const stages = [
+      { name: 'Visit', state: 'now' },
+      { name: 'Quote', state: 'later' },
+    ];
+    const calls = show({
+      'GET /api/projects/p1': { ...project, stages },
+      'POST /api/projects/p1/stage': () =>
+        problem(422, 'Wrong', [
+          { path: 'reason', message: 'Visit needs the agreement signed. An owner can go on with a reason.' },
+        ]),
+    });
+    fireEvent.click(await screen.findByText('Quote', { selector: 'button *, button' }));
+    expect(await screen.findByText(/needs the agreement signed/)).toBeTruthy();
+    expect(sent(calls, 'POST')?.path).toBe('/api/projects/p1/stage');
+    fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(screen.queryByText(/needs the agreement signed/)).toBeNull();
+  });
+
   it('has its custom fields filled in, offered though they are empty', async () => {
     const calls = show({ 'PUT /api/projects/p1': project });
     fireEvent.click(await screen.findByRole('button', { name: /^Edit Loan/ }));

@@ -23,7 +23,7 @@ import { NotReached } from './NotReached';
 import { Outlook } from './Outlook';
 import { ProjectFacts } from './ProjectFacts';
 import './projects.css';
-import { useFinishTask, useMoveStage, useProject, useSchedule, useTasks } from './queries';
+import { useEditTask, useFinishTask, useMoveStage, useProject, useSchedule, useTasks } from './queries';
 import { NewTask, newTaskName, TaskFacts } from './TaskFacts';
 import { TaskList } from './TaskList';
 
@@ -63,6 +63,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const tasks = useTasks(project.id);
   const ahead = useSchedule(project.id, '');
   const finish = useFinishTask();
+  const edit = useEditTask();
   const move = useMoveStage();
   const toast = useToast();
   const undo = useUndo();
@@ -80,7 +81,7 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
   const [blocked, setBlocked] = useState<{ stage: string; message: string } | null>(null);
   const moveTo = (stage: string, reason = '') =>
     move.mutate(
-      { id: project.id, version: project.version, stage, reason },
+      { id: project.id, version: project.version, stage, ...(reason ? { reason } : {}) },
       {
         onSuccess: (moved) => {
           setBlocked(null);
@@ -207,6 +208,21 @@ function ProjectPage({ project }: { project: Schema<'Project'> }) {
                   chosen={chosen?.id ?? null}
                   onChoose={setChosenId}
                   today={today}
+                  onMove={
+                    mine
+                      ? (id, position) => {
+                          const task = tasks.data.find((one) => one.id === id);
+                          if (task && !edit.isPending)
+                            edit.mutate(
+                              { id, version: task.version, position },
+                              {
+                                onSuccess: () => toast({ words: `${task.name} moved. U takes it back.` }),
+                                onError: (error) => toast({ words: error.message }),
+                              },
+                            );
+                        }
+                      : undefined
+                  }
                 />
               )}
             </>

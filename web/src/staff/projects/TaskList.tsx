@@ -20,10 +20,13 @@ interface Props {
   today: string;
   /** What is ahead: which decide when it is done. */
   ahead?: { id: string; float: number; onChain: boolean }[] | undefined;
+  /** Puts a task in the place of another; nothing where whoever looks may not. */
+  onMove?: ((id: string, position: number) => void) | undefined;
 }
 
 /** Tasks in their order, with threads at the left from each to those that wait for it. */
-export function TaskList({ tasks, chosen, onChoose, today, ahead }: Props) {
+export function TaskList({ tasks, chosen, onChoose, today, ahead, onMove }: Props) {
+  const [over, setOver] = useState('');
   const list = useRef<HTMLOListElement>(null);
   const [middles, setMiddles] = useState<number[]>([]);
   useLayoutEffect(() => {
@@ -72,7 +75,29 @@ export function TaskList({ tasks, chosen, onChoose, today, ahead }: Props) {
             spare?.onChain && 'on the longest chain',
           ].filter(Boolean);
           return (
-            <li key={task.id} className={task.id === chosen ? 'task chosen' : `task ${task.state}`}>
+            <li
+              key={task.id}
+              className={[task.id === chosen ? 'task chosen' : `task ${task.state}`, over === task.id && 'over']
+                .filter(Boolean)
+                .join(' ')}
+              draggable={onMove !== undefined}
+              onDragStart={(event) => {
+                event.dataTransfer.setData('text/plain', task.id);
+                event.dataTransfer.effectAllowed = 'move';
+              }}
+              onDragOver={(event) => {
+                if (!onMove) return;
+                event.preventDefault();
+                if (over !== task.id) setOver(task.id);
+              }}
+              onDragEnd={() => setOver('')}
+              onDrop={(event) => {
+                event.preventDefault();
+                setOver('');
+                const id = event.dataTransfer.getData('text/plain');
+                if (id !== '' && id !== task.id) onMove?.(id, task.position);
+              }}
+            >
               <button type="button" aria-pressed={task.id === chosen} onClick={() => onChoose(task.id)}>
                 <span className="figures task-number">{task.position}</span>
                 <span className="task-name">

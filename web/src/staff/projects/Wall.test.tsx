@@ -96,7 +96,7 @@ describe('The wall', () => {
     expect(await screen.findByText(/Workshop needs the agreement signed/)).toBeTruthy();
     const moves = calls.filter((call) => call.path.endsWith('/stage'));
     expect(moves).toHaveLength(1);
-    expect(moves[0]?.body).toEqual({ stage: 'Workshop', version: 4, reason: '' });
+    expect(moves[0]?.body).toEqual({ stage: 'Workshop', version: 4 });
     expect(screen.queryByLabelText('Why it goes on all the same')).toBeNull();
   });
 

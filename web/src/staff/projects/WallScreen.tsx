@@ -72,7 +72,7 @@ function TheWall({ wall }: { wall: Wall }) {
     if (stone.stage === stage || sending.current) return;
     sending.current = true;
     move.mutate(
-      { id: stone.id, version: stone.version, stage, reason },
+      { id: stone.id, version: stone.version, stage, ...(reason ? { reason } : {}) },
       {
         onSettled: () => {
           sending.current = false;
@@ -243,7 +243,9 @@ function TheWall({ wall }: { wall: Wall }) {
                         {course.name} <span className="figures">{course.sum > 0 ? sum.format(course.sum) : ''}</span>
                       </h2>
                       <p className="second">
-                        {course.stones.length} here{course.over > 0 && <b>, {course.over} over</b>}
+                        <span>
+                          {course.stones.length} here{course.over > 0 && <b>, {course.over} over</b>}
+                        </span>
                         {course.days !== null && <span>promised {course.days} d</span>}
                       </p>
                     </header>
