@@ -67,8 +67,9 @@ class Attachment implements Journaled, ForOffice
         public readonly string $questionKey,
         #[ORM\Column]
         public readonly int $position,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
     }
 
     /** @return array{id: string, name: string, note: string, size: int, type: string, isImage: bool} as FileRef in the contract */

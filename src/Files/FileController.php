@@ -12,6 +12,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
+use Telamon\Database\Ids;
+use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
@@ -47,7 +49,9 @@ final readonly class FileController
             throw new Problem(403, 'Not allowed', 'Put it with a project that you work on.');
         }
 
-        return new JsonResponse(['items' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->byHand->add($edit, $staff))], 201);
+        $key = IdempotencyKey::of($request);
+
+        return new JsonResponse(['items' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->byHand->add($edit, $staff, null === $key ? null : Ids::named($staff->id, $key, $request->getContent())))], 201);
     }
 
     #[Route('/api/files/{id}', methods: ['PUT'])]

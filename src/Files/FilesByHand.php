@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Access\Viewer;
 use Telamon\Clients\Client;
+use Telamon\Database\Ids;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -28,11 +29,13 @@ final readonly class FilesByHand
     }
 
     /**
+     * @param string|null $sending by which the same one is known again: what went through once is not put there twice
+     *
      * @return list<Attachment>
      *
      * @throws Refusal
      */
-    public function add(Edit $edit, Staff $staff): array
+    public function add(Edit $edit, Staff $staff, ?string $sending = null): array
     {
         $ids = $edit->texts('uploads', self::MOST, 36) ?? [];
         if ([] === $ids) {
@@ -42,12 +45,17 @@ final readonly class FilesByHand
         $to = $project ?? $client;
         $words = 1 === \count($ids) ? 'put a file with ' : 'put '.\count($ids).' files with ';
 
-        return $this->changes->carryOut($this->change($words.$to->recordLabel(), $client, $project, $staff), function () use ($ids, $client, $project): array {
+        return $this->changes->carryOut($this->change($words.$to->recordLabel(), $client, $project, $staff), function () use ($ids, $client, $project, $sending): array {
+            $known = null === $sending ? [] : array_map(static fn (int $i): string => Ids::named($sending, (string) $i), array_keys($ids));
+            $there = [] === $known ? [] : $this->em->getRepository(Attachment::class)->findBy(['id' => $known], ['position' => 'ASC']);
+            if ([] !== $there) {
+                return $there;
+            }
             // Looked up under the write lock: one upload serves one record.
             $uploads = $this->shelf->uploads($ids) ?? throw new InvalidInput('uploads', 'A file is no longer here. Add it again.');
             $added = [];
             foreach ($uploads as $i => $upload) {
-                $file = new Attachment($upload->file, $upload->name, null, '', $i + 1);
+                $file = new Attachment($upload->file, $upload->name, null, '', $i + 1, $known[$i] ?? null);
                 $file->putWith($client, $project, null);
                 $this->em->persist($file);
                 $this->em->remove($upload);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Browser;
 
+use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Telamon\Tests\Browser\Support\BrowserTestCase;
@@ -136,6 +137,30 @@ final class ChecklistsTest extends BrowserTestCase
         $this->find('.task-line');
         self::assertSame([], $this->all('.tasks-narrow select[aria-label]'));
         self::assertSame([], $this->complaints());
+    }
+
+    public function testAPhotographWithoutASignalWaitsThroughAReloadAndIsSentByItself(): void
+    {
+        $this->resize($this->driver, 390, 844);
+        $this->signInAs('pim@marrowby.example');
+        $this->findWith('.lintel nav a', 'My tasks')->click();
+        $this->find('.photograph');
+        $picture = sys_get_temp_dir().'/telamon-stairs-'.bin2hex(random_bytes(4)).'.png';
+        $image = imagecreatetruecolor(60, 40);
+        self::assertNotFalse($image);
+        imagepng($image, $picture);
+        $offline = static fn (bool $is): array => ['offline' => $is, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1];
+        self::devTools($this->driver, 'Network.enable', []);
+        self::devTools($this->driver, 'Network.emulateNetworkConditions', $offline(true));
+        $this->find('.photographs input[type=file]')->setFileDetector(new LocalFileDetector())->sendKeys($picture);
+        $this->see('1 photograph waits for a signal');
+        self::devTools($this->driver, 'Network.emulateNetworkConditions', $offline(false));
+        // The page may be gone and come again before it went through.
+        $this->go('/tasks');
+        $this->until(fn (): bool => [] === $this->all('.photographs-waiting'), 'it is sent');
+        $this->findWith('.my-next summary', 'file')->click();
+        $this->findWith('.my-next a', basename($picture));
+        unlink($picture);
     }
 
     private function purpose(): \Facebook\WebDriver\Remote\RemoteWebElement

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tests\Files;
 
 use Telamon\Files\UploadSweep;
+use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
 /** Files put with a client or a project by hand; what is removed can be brought back, bytes and all. */
@@ -78,6 +79,16 @@ final class ByHandTest extends AppTestCase
         $this->signIn('pim@marrowby.example');
         $this->post('/api/files', ['uploads' => [$upload], 'project' => $this->project])->ok(403);
         $this->post('/api/files', ['uploads' => [$upload], 'client' => $this->project])->ok(403);
+    }
+
+    public function testTheSameSendingPutsAFileThereOnce(): void
+    {
+        $upload = $this->picture();
+        $send = fn (): Answer => $this->call('POST', '/api/files', ['uploads' => [$upload], 'project' => $this->project], ['HTTP_IDEMPOTENCY_KEY' => 'photograph-1']);
+        $first = $send()->ok(201)->text('items.0.id');
+        self::assertSame($first, $send()->ok(201)->text('items.0.id'), 'the answer was lost, the file was not');
+        self::assertCount(1, $this->get("/api/files?project={$this->project}")->ok()->rows('items'));
+        $this->post('/api/files', ['uploads' => [$upload], 'project' => $this->project])->ok(422);
     }
 
     private function picture(): string

@@ -4,6 +4,7 @@ import type { Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { when } from '../../shared/words';
 import { useToday } from '../shell/day';
+import { Photographs } from '../shell/Photographs';
 import { useToast } from '../shell/Toast';
 import { useUnsaved } from '../shell/useUnsaved';
 import { useTaskNotes, useTickSteps, useWriteNote } from './queries';
@@ -47,6 +48,7 @@ export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
         </ul>
       )}
       <Notes task={task} />
+      {canWork && <Photographs project={task.project.id} />}
     </div>
   );
 }

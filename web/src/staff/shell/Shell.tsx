@@ -5,6 +5,7 @@ import { Way } from './Way';
 import type { Area } from './area';
 import { DayRuler } from './DayRuler';
 import { Lintel } from './Lintel';
+import { PhotographsWaiting } from './Photographs';
 import { SentQuestions } from './SentQuestions';
 import './shell.css';
 import { ToastStand } from './Toast';
@@ -25,6 +26,7 @@ export function Shell({ areas }: { areas: Area[] }) {
           <Lintel areas={areas} onKeys={() => setKeysShown(true)} />
           {areas.map(({ way }) => way && <Way key={way.to} to={way.to} name={way.key} />)}
           <DayRuler />
+          <PhotographsWaiting />
           <Outlet />
         </div>
         {keysShown && (

@@ -6,6 +6,7 @@ import { Mark } from '../../shared/Mark';
 import { Empty } from '../../shared/Notice';
 import { clockTime } from '../../shared/words';
 import { queryKeys } from '../queryKeys';
+import { Photographs } from '../shell/Photographs';
 import { RecordFiles } from '../shell/RecordFiles';
 import { useToast } from '../shell/Toast';
 import { useMarkVisit, type Today } from './queries';
@@ -98,6 +99,7 @@ function Next({ id, today }: { id: string; today: Today }) {
           </dl>
         </details>
       )}
+      {one.project && <Photographs project={one.project.id} />}
       <RecordFiles project={one.project?.id} client={one.client?.id} />
     </article>
   );
