@@ -6,6 +6,7 @@ namespace Telamon\Tasks;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Business\Absence;
 use Telamon\Business\Profile;
 use Telamon\Core\Checklists\DoneBy;
 use Telamon\Record\RecordRef;
@@ -28,8 +29,9 @@ final readonly class TaskView
         $today = $this->clock->now()->setTimezone($zone)->format('Y-m-d');
         $open = $this->openPositions($tasks);
         $notes = $this->notes($tasks);
+        $away = $this->away($tasks);
 
-        return array_map(static function (Task $task) use ($zone, $today, $open, $notes): array {
+        return array_map(static function (Task $task) use ($zone, $today, $open, $notes, $away): array {
             $state = match (true) {
                 null !== $task->finishedAt => TaskState::Done,
                 [] !== array_intersect($task->waitsFor, $open[$task->project->id] ?? []) => TaskState::Waiting,
@@ -63,6 +65,7 @@ final readonly class TaskView
                 'shown' => true === ($task->brief['shown'] ?? false),
                 'handDated' => $task->handDated,
                 'fromList' => '' !== $task->item,
+                'away' => TaskState::Done !== $state && isset($away[$task->id]),
             ];
         }, $tasks);
     }
@@ -103,5 +106,30 @@ final readonly class TaskView
         }
 
         return $notes;
+    }
+
+    /**
+     * @param list<Task> $tasks
+     *
+     * @return array<string, true> ids of those that are due on a day off of whoever does them
+     */
+    private function away(array $tasks): array
+    {
+        $staff = array_values(array_unique(array_map(static fn (Task $task): string => $task->assignee->id, $tasks)));
+        $spans = [];
+        foreach ([] === $staff ? [] : $this->em->getRepository(Absence::class)->findBy(['staff' => $staff]) as $absence) {
+            $spans[$absence->staff->id][] = [$absence->first->format('Y-m-d'), $absence->last->format('Y-m-d')];
+        }
+        $away = [];
+        foreach ($tasks as $task) {
+            $due = $task->due->format('Y-m-d');
+            foreach ($spans[$task->assignee->id] ?? [] as [$first, $last]) {
+                if ($first <= $due && $due <= $last) {
+                    $away[$task->id] = true;
+                }
+            }
+        }
+
+        return $away;
     }
 }

@@ -39,6 +39,15 @@ final class TaskWorkTest extends AppTestCase
         self::assertSame([$task['due'], false], [$itself->text('due'), $itself->at('handDated')], 'as its checklist has it');
     }
 
+    public function testADayOffOfWhoeverDoesItIsSaid(): void
+    {
+        $task = $this->task(0);
+        self::assertFalse($task['away']);
+        $nessa = $this->id("SELECT id FROM staff WHERE email = 'coordinator@marrowby.example'");
+        $this->post("/api/setup/staff/$nessa/absences", ['first' => $task['due'], 'last' => $task['due'], 'note' => ''])->ok(201);
+        self::assertTrue($this->task(0)['away']);
+    }
+
     public function testStepsAreTickedAndTakenBack(): void
     {
         $task = $this->task(1);
@@ -126,7 +135,7 @@ final class TaskWorkTest extends AppTestCase
         self::assertSame([], $calendar->validate());
         $todos = $calendar->select('VTODO');
         self::assertCount(4, $todos, 'those of the coordinator');
-        self::assertStringContainsString('First talk, Orla Fennick', $this->get('/api/tasks/export')->ok()->body);
+        self::assertStringContainsString('First talk\, Orla Fennick', $this->get('/api/tasks/export')->ok()->body);
         $path = $this->post('/api/diary/feeds', ['staff' => $this->id("SELECT id FROM staff WHERE email = 'sorcha@marrowby.example'")])->ok(201)->text('path');
         $this->call('DELETE', '/api/session');
         self::assertStringContainsString('BEGIN:VTODO', $this->get($path)->ok()->body);

@@ -33,6 +33,7 @@ final readonly class CriticalPath
     {
         $at = [];
         $starts = [];
+        /** @var list<int> $finishes */
         $finishes = [];
         $length = 0;
         $followers = [];
@@ -41,22 +42,33 @@ final readonly class CriticalPath
             $followers[$i] = [];
             $start = 0;
             foreach (array_keys($work->waitsFor) as $key) {
-                $start = max($start, $finishes[$at[$key]]);
-                $followers[$at[$key]][] = $i;
+                $before = $at[$key];
+                $followers[$before][] = $i;
+                if ($finishes[$before] > $start) {
+                    $start = $finishes[$before];
+                }
             }
             $starts[] = $start;
-            $finishes[] = $start + $work->takes;
-            $length = max($length, $start + $work->takes);
+            $finishes[] = $finish = $start + $work->takes;
+            if ($finish > $length) {
+                $length = $finish;
+            }
         }
         $this->followers = array_values($followers);
         $this->earliestStart = $starts;
         $this->earliestFinish = $finishes;
         $this->length = $length;
-        $latest = array_map(static fn (): int => max($length, $readyBy ?? 0), $order);
+        $end = max($length, $readyBy ?? 0);
+        $latest = array_fill(0, \count($order), $end);
         for ($i = \count($order) - 1; $i >= 0; --$i) {
-            foreach ($this->followers[$i] as $follower) {
-                $latest[$i] = min($latest[$i], $latest[$follower] - $order[$follower]->takes);
+            $least = $end;
+            foreach ($followers[$i] as $follower) {
+                $begin = $latest[$follower] - $order[$follower]->takes;
+                if ($begin < $least) {
+                    $least = $begin;
+                }
             }
+            $latest[$i] = $least;
         }
         $this->latestFinish = array_values($latest);
     }

@@ -22,19 +22,21 @@ final readonly class OutlineMerge
         $order = $this->sequence->of($this->places->of($outline->lists));
         $readyBy = null === $outline->readyBy ? null : $outline->calendar->between($outline->start, $outline->readyBy);
         $path = new CriticalPath($order, $readyBy);
+        [$starts, $finishes, $latest] = [$path->earliestStart, $path->earliestFinish, $path->latestFinish];
+        $due = null === $readyBy ? $finishes : $latest;
         $days = [];
         $tasks = [];
         foreach ($order as $i => $work) {
-            $due = self::due($work, $readyBy) ?? (null === $readyBy ? $path->earliestFinish[$i] : $path->latestFinish[$i]);
+            $day = null === $work->due ? $due[$i] : self::due($work->due, $readyBy) ?? $due[$i];
             $tasks[] = [
                 'key' => $work->key,
                 'number' => $i + 1,
                 'waits_for' => array_values($work->waitsFor),
-                'earliest_start' => $path->earliestStart[$i],
-                'earliest_finish' => $path->earliestFinish[$i],
-                'latest_start' => $path->latestFinish[$i] - $work->takes,
-                'float' => $path->latestFinish[$i] - $path->earliestFinish[$i],
-                'due' => $days[$due] ??= self::day($outline, $due, $work->key),
+                'earliest_start' => $starts[$i],
+                'earliest_finish' => $finishes[$i],
+                'latest_start' => $latest[$i] - $work->takes,
+                'float' => $latest[$i] - $finishes[$i],
+                'due' => $days[$day] ??= self::day($outline, $day, $work->key),
             ];
         }
 
@@ -45,13 +47,12 @@ final readonly class OutlineMerge
         ];
     }
 
-    private static function due(Work $work, ?int $readyBy): ?int
+    private static function due(OwnDue $due, ?int $readyBy): ?int
     {
         return match (true) {
-            null === $work->due => null,
-            !$work->due->fromReadyBy => $work->due->days,
+            !$due->fromReadyBy => $due->days,
             null === $readyBy => null,
-            default => $readyBy + $work->due->days,
+            default => $readyBy + $due->days,
         };
     }
 

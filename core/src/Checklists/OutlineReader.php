@@ -81,7 +81,7 @@ final class OutlineReader
             $lists[$key] = true;
             $items = [];
             foreach (self::list($list, 'items', [], $key) as $j => $item) {
-                $items[] = $item = self::item(self::map($item, "$key.items.$j"), $key, $j);
+                $items[] = $item = self::item(self::isMap($item) ? $item : self::map($item, "$key.items.$j"), $key, $j);
                 if (isset($keys[$item['key']])) {
                     throw new UnreadableOutline("Two items have the key {$item['key']}.");
                 }
@@ -130,14 +130,15 @@ final class OutlineReader
      */
     private static function item(array $item, string $list, int $i): array
     {
-        $key = "$list/".self::key($item['key'] ?? null, "$list.items.$i.key");
+        $own = $item['key'] ?? null;
+        $key = self::isKey($own) ? "$list/$own" : throw self::noKey("$list.items.$i.key");
         $takes = $item['takes'] ?? null;
         if (!\is_int($takes) || $takes < 0 || $takes > self::MOST_DAYS) {
             throw new UnreadableOutline("$key: takes is a whole number of working days, 0 or more.");
         }
         $waits = [];
         foreach (self::list($item, 'waits_for', [], $key) as $j => $wait) {
-            $waits[] = self::key($wait, "$key.waits_for.$j");
+            $waits[] = self::isKey($wait) ? $wait : throw self::noKey("$key.waits_for.$j");
         }
 
         return ['key' => $key, 'takes' => $takes, 'waits' => $waits, 'due' => self::due($item['due'] ?? null, $key)];
@@ -167,7 +168,21 @@ final class OutlineReader
 
     private static function key(mixed $key, string $at): string
     {
-        return \is_string($key) && '' !== trim($key) && \strlen($key) <= 400 && 1 !== preg_match('/[\r\n]/', $key) ? $key : throw new UnreadableOutline("$at: write a key, as text in one line.");
+        return self::isKey($key) ? $key : throw self::noKey($at);
+    }
+
+    /**
+     * @phpstan-assert-if-true string $key
+     */
+    private static function isKey(mixed $key): bool
+    {
+        return \is_string($key) && '' !== trim($key) && \strlen($key) <= 400 && false === strpbrk($key, "\r\n");
+    }
+
+    /** Asked for only where one is missing: there are thousands of keys, and the words about them cost more than the look. */
+    private static function noKey(string $at): UnreadableOutline
+    {
+        return new UnreadableOutline("$at: write a key, as text in one line.");
     }
 
     private static function date(mixed $date, string $at): string
@@ -179,7 +194,13 @@ final class OutlineReader
     /** @return array<array-key, mixed> */
     private static function map(mixed $data, string $at): array
     {
-        return \is_array($data) && (!array_is_list($data) || [] === $data) ? $data : throw new UnreadableOutline("$at: send an object.");
+        return self::isMap($data) ? $data : throw new UnreadableOutline("$at: send an object.");
+    }
+
+    /** @phpstan-assert-if-true array<array-key, mixed> $data */
+    private static function isMap(mixed $data): bool
+    {
+        return \is_array($data) && (!array_is_list($data) || [] === $data);
     }
 
     /**

@@ -15,7 +15,8 @@ export function Outlook({ project }: { project: Schema<'Project'> }) {
       <b>{count(ahead.shortBy, 'working day')} short</b>{' '}
       <span className="hatch" style={{ width: Math.min(160, ahead.shortBy * 22) }} />
       <span className="second">
-        {ahead.verdict.split('; ')[1]}. From today on, it is done by <b>{shortDay(ahead.done, today)}</b>.
+        {(ahead.verdict.split('; ')[1] ?? '').replace(/^the/, 'The')}. From today on, it is done by{' '}
+        <b>{shortDay(ahead.done, today)}</b>.
       </span>
     </p>
   );

@@ -69,10 +69,12 @@ export function TaskList({ tasks, chosen, onChoose, today, ahead, onMove }: Prop
           const spare = ahead?.find((one) => one.id === task.id);
           const ticked = task.steps.filter((step) => step.done).length;
           const beside = [
+            task.group,
             task.waitsFor.length > 0 && `after ${task.waitsFor.join(' and ')}`,
             task.steps.length > 0 && `${ticked} of ${task.steps.length} steps`,
             task.comments > 0 && (task.comments === 1 ? '1 comment' : `${task.comments} comments`),
             spare?.onChain && 'on the longest chain',
+            task.away && `${task.assignee.split(' ')[0]} is away then`,
           ].filter(Boolean);
           return (
             <li

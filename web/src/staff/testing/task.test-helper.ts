@@ -15,4 +15,5 @@ export const plainTask = {
   shown: false,
   handDated: false,
   fromList: false,
+  away: false,
 } satisfies Partial<Schema<'Task'>>;

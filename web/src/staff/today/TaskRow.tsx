@@ -24,6 +24,7 @@ export function TaskRow({ task, today, by, named, at, chosen, busy, onAt, onDone
     by !== 'project' && `${task.client}, ${task.project.label}`,
     named && by !== 'person' && task.assignee.split(' ')[0],
     task.steps.length > 0 && `${ticked} of ${task.steps.length} steps`,
+    task.away && `${task.assignee.split(' ')[0]} is away then`,
     task.comments > 0 && (task.comments === 1 ? '1 comment' : `${task.comments} comments`),
   ].filter(Boolean);
   return (
