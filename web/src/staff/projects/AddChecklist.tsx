@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Schema } from '../../shared/api';
+import { count } from '../../shared/numbers';
 import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { useToast } from '../shell/Toast';
@@ -65,7 +66,7 @@ export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; 
           onClick={() =>
             add.mutate(chosen, {
               onSuccess: (done) => {
-                toast({ words: `${done.added.length} tasks added. U takes it back.` });
+                toast({ words: `${count(done.added.length, 'task')} added. U takes it back.` });
                 onDone();
               },
             })

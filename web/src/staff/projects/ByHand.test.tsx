@@ -204,6 +204,40 @@ describe('a project by hand', () => {
     expect(await screen.findByText(/1 task would move with it/)).toBeTruthy();
   });
 
+  it('shows what a checklist would add before it does, and how short the work is', async () => {
+    const told = {
+      added: [{ name: 'Reserve the van', due: '2026-12-01', assignee: 'Pim Tarrow' }],
+      removed: ['Measure'],
+      moved: [{ name: 'Task 1', was: '2026-11-27', due: '2026-11-30' }],
+      late: '',
+    };
+    const calls = show({
+      'GET /api/projects/p1': { ...project, readyBy: '2026-11-26' },
+      'GET /api/projects/p1/schedule': {
+        tasks: [],
+        shortBy: 3,
+        verdict: '3 working days short; the longest chain is: Task 1, Task 2',
+        done: '2026-12-01',
+        moved: [],
+      },
+      'GET /api/projects/p1/checklists': { items: [{ value: 'l1', label: 'Moving' }] },
+      'POST /api/projects/p1/checklists/preview': told,
+      'POST /api/projects/p1/checklists': told,
+    });
+    expect(await screen.findByText('3 working days short')).toBeTruthy();
+    expect(screen.getByText(/The longest chain is: Task 1, Task 2/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Add checklist' }));
+    await screen.findByText('Moving');
+    fireEvent.change(screen.getByLabelText(/Add the checklist/), { target: { value: 'l1' } });
+    expect(await screen.findByText('Reserve the van')).toBeTruthy();
+    expect(screen.getByText('Measure')).toBeTruthy();
+    expect(calls.filter((call) => call.path === '/api/projects/p1/checklists' && call.method === 'POST')).toHaveLength(
+      0,
+    );
+    fireEvent.click(screen.getByText('Add', { selector: '.add-checklist button' }));
+    expect(await screen.findByText('1 task added. U takes it back.')).toBeTruthy();
+  });
+
   it('says what a stage needs, and lets an owner go on with a reason', async () => {
     const stages = [
       { name: 'Visit', state: 'now' },

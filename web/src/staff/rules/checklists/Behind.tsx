@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { ComingRows, Trouble } from '../../../shared/Notice';
+import { count } from '../../../shared/numbers';
 import { RecordLink } from '../../shell/RecordLink';
 import { useToday } from '../../shell/day';
 import { useToast } from '../../shell/Toast';
@@ -58,7 +59,8 @@ export function Behind({ kept }: { kept: KeptList }) {
               takeOver.mutate(
                 { id: kept.id, projects: chosen },
                 {
-                  onSuccess: () => toast({ words: `${chosen.length} projects took it over. U takes it back.` }),
+                  onSuccess: () =>
+                    toast({ words: `${count(chosen.length, 'project')} took it over. U takes it back.` }),
                   onError: (error) => toast({ words: error.message }),
                 },
               )

@@ -205,6 +205,91 @@ describe('Checklists', () => {
     );
   });
 
+  it('says of an item who, when due, what does it and on which steps', async () => {
+    const calls = show('/checklists/s1', { 'PUT /api/checklists/s1': { ...strings, version: 4 } });
+    fireEvent.click(await screen.findByRole('button', { name: /Fit the strings/ }));
+    const set = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    set('Who does it', 'turns');
+    set('One more', 's1');
+    expect(screen.getByText('Pim Tarrow', { selector: '.chip' })).toBeTruthy();
+    set('Due', 'item');
+    set('Which item', 'onboarding/deposit');
+    set('How many', '3');
+    set('Before or after', 'before');
+    set('Counted in', 'calendar');
+    set('Done by itself', 'quote');
+    set('Who has to approve it', 'owner');
+    set('Steps to tick, one a line', 'bass\ntreble');
+    set('Group', 'In the workshop');
+    set('Minutes of work', '90');
+    fireEvent.click(screen.getByLabelText('the client sees it'));
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() => expect(calls.find((call) => call.method === 'PUT')).toBeTruthy());
+    const sent = calls.find((call) => call.method === 'PUT')?.body as { items: Item[] };
+    expect(sent.items[1]).toMatchObject({
+      doer: 'turns',
+      among: ['s1'],
+      due: { from: 'item', amount: -3, unit: 'calendar', item: 'onboarding/deposit' },
+      doneBy: 'quote',
+      approval: 'owner',
+      steps: ['bass', 'treble'],
+      group: 'In the workshop',
+      effort: 90,
+      shown: true,
+    });
+  });
+
+  it('counts hours only from moments, and nothing at all where a due day is taken away again', async () => {
+    show('/checklists/s1');
+    fireEvent.click(await screen.findByRole('button', { name: /Fit the strings/ }));
+    const set = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    set('Due', 'ready-by');
+    expect(within(screen.getByLabelText('Counted in')).queryByText('hours')).toBeNull();
+    set('Due', 'appointment');
+    expect(within(screen.getByLabelText('Counted in')).getByText('hours')).toBeTruthy();
+    set('Due', '');
+    expect(screen.queryByLabelText('Counted in')).toBeNull();
+  });
+
+  it('takes a file in after a look, and nothing where a line is wrong', async () => {
+    let told: object = { added: [], changed: [], wrong: ['Line 3: Say what is to be done.'] };
+    const calls = show('/checklists/s1', { 'POST /api/checklists/import': () => told });
+    const choose = async (text: string) => {
+      const input = (await screen.findAllByLabelText('Take in from a file')).find((one) => one.tagName === 'INPUT');
+      if (input) fireEvent.change(input, { target: { files: [new File([text], 'lists.csv', { type: 'text/csv' })] } });
+    };
+    await choose('checklist,item');
+    expect(await screen.findByText('Line 3: Say what is to be done.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Take in' })).toBeNull();
+    told = { added: ['Van'], changed: ['Strings'], wrong: [] };
+    await choose('checklist,item,more');
+    expect(await screen.findByText('Adds Van. Changes Strings.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Take in' }));
+    expect(await screen.findByText('Taken in. U takes it back.')).toBeTruthy();
+    const imports = calls.filter((call) => call.path === '/api/checklists/import').map((call) => call.body);
+    expect(imports.at(-1)).toEqual({ text: 'checklist,item,more', dry: false });
+  });
+
+  it('is put aside, and its versions are brought back into the draft', async () => {
+    const older = { ...strings, name: 'Strings of old', items: [item('order', 'Order them')] };
+    const calls = show('/checklists/s1', {
+      'POST /api/checklists/s1/retire': { ...strings, retired: true },
+      'GET /api/checklists/s1/versions': {
+        items: [
+          { version: 3, at: '2026-11-25T09:00:00+00:00', by: 'Nessa', name: 'Strings', items: 2, list: strings },
+          { version: 2, at: '2026-11-24T09:00:00+00:00', by: 'Sorcha', name: 'Strings of old', items: 1, list: older },
+        ],
+      },
+    });
+    fireEvent.click(await screen.findByText('Bring back'));
+    expect(screen.getByDisplayValue('Strings of old')).toBeTruthy();
+    expect(screen.getByRole('button', { name: /Order them/ })).toBeTruthy();
+    fireEvent.click(screen.getByText('Discard'));
+    expect(screen.getByDisplayValue('Strings')).toBeTruthy();
+    fireEvent.click(screen.getByText('Retire'));
+    await waitFor(() => expect(calls.find((call) => call.path.endsWith('/retire'))?.body).toEqual({ retired: true }));
+  });
+
   it('names a checklist that is new, and says what is wrong beside it', async () => {
     show('/checklists/new', {
       'POST /api/checklists': () => problem(422, 'Wrong', [{ path: 'name', message: 'Give the checklist a name.' }]),
