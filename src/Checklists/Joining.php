@@ -25,23 +25,28 @@ use Telamon\Tasks\TaskNames;
 /** Brings a checklist into a project that is under way: adds what is new, takes out what is gone, dates what is open. Done tasks stay as they are. */
 final readonly class Joining
 {
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private Lists $lists, private AnswersOfProject $answers, private AppointmentOfProject $appointments, private CrewOfBusiness $crew, private TaskNames $names)
+    /** Beyond every place: where a new task stands until all are numbered. */
+    private const NOWHERE = 1_000_000;
+
+    public function __construct(private EntityManagerInterface $em, private Profile $business, private AnswersOfProject $answers, private AppointmentOfProject $appointments, private CrewOfBusiness $crew, private TaskNames $names)
     {
     }
 
     /**
      * Call it inside a change to keep it; without, what it did to the tasks has to be cleared.
      *
+     * @param array<string, Checklist> $all that are kept, by key
+     *
      * @throws InvalidInput where the checklists cannot be joined
      */
-    public function join(Project $project, Checklist $list): Joined
+    public function join(Project $project, Checklist $list, array $all): Joined
     {
         $tasks = $this->em->getRepository(Task::class)->findBy(['project' => $project], ['position' => 'ASC', 'id' => 'ASC']);
         $there = [];
         foreach ($tasks as $task) {
             '' === $task->item ?: $there[$task->item] = $task;
         }
-        $merged = $this->merged($project, $list, array_keys($there));
+        $merged = $this->merged($project, $list, $all, array_keys($there));
         $wanted = [];
         foreach ($merged->tasks as $planned) {
             $wanted[$planned->key] = $planned;
@@ -61,7 +66,7 @@ final readonly class Joining
             $task = $there[$planned->key] ?? null;
             if (null === $task) {
                 $doer = $this->em->find(Staff::class, $crew->of($planned->item->doer, $planned->key)->id) ?? $project->lead;
-                $task = new Task($project, 1000 + \count($order), $this->names->of($planned->item, $project), $doer, $planned->due, [], $planned->checklist->name);
+                $task = new Task($project, self::NOWHERE + \count($order), $this->names->of($planned->item, $project), $doer, $planned->due, [], $planned->checklist->name);
                 $joined->added[] = $there[$planned->key] = $task;
                 $at = null === $before ? 0 : 1 + (int) array_search($before, $order, true);
                 array_splice($order, $at, 0, [$task]);
@@ -110,17 +115,21 @@ final readonly class Joining
         $joined->chain = $merged->verdict();
     }
 
-    /** @param list<string> $items full keys of those that the project has */
-    private function merged(Project $project, Checklist $list, array $items): Merged
+    /**
+     * @param array<string, Checklist> $all
+     * @param list<string> $items full keys of those that the project has
+     */
+    private function merged(Project $project, Checklist $list, array $all, array $items): Merged
     {
         $keys = array_map(static fn (string $item): string => explode('/', $item)[0], $items);
-        $all = [$list->key => $list] + $this->lists->all();
         $lists = [];
-        foreach ($this->lists->all() + [$list->key => $list] as $key => $one) {
+        foreach ([$list->key => $list] + $all as $key => $one) {
             if ($key === $list->key || \in_array($key, $keys, true)) {
-                $lists[] = $all[$key];
+                $lists[$key] = $one;
             }
         }
+        // In the order of those that are kept: the base stays first.
+        $lists = array_values(array_replace(array_intersect_key($all, $lists), $lists));
         try {
             return (new ChecklistMerge($this->business->workingDays()))->merge($lists, new Anchors($project->openedAt->setTimezone($this->business->zone()), $project->readyBy, null, $this->appointments->of($project->id)), $this->answers->of($project));
         } catch (WorkInCircle|UnreadableOutline $error) {

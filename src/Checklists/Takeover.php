@@ -23,7 +23,7 @@ final readonly class Takeover
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Joining $joining, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private Joining $joining, private ClockInterface $clock)
     {
     }
 
@@ -55,8 +55,9 @@ final readonly class Takeover
     public function preview(Checklist $list, bool $all = false): array
     {
         $behind = [];
+        $kept = $this->lists->all();
         foreach ($this->projects($list, $all) as $project) {
-            $joined = $this->joining->join($project, $list)->toArray();
+            $joined = $this->joining->join($project, $list, $kept)->toArray();
             if (!$all || [] !== $joined['added'] || [] !== $joined['removed'] || [] !== $joined['moved']) {
                 $behind[] = ['project' => RecordRef::of($project), 'client' => $project->client->name(), 'title' => $project->title] + $joined;
             }
@@ -70,7 +71,7 @@ final readonly class Takeover
     /** @return array<string, mixed> as JoinedTasks in the contract */
     public function previewOne(Project $project, Checklist $list): array
     {
-        $joined = $this->joining->join($project, $list)->toArray();
+        $joined = $this->joining->join($project, $list, $this->lists->all())->toArray();
         $this->em->clear();
 
         return $joined;
@@ -85,9 +86,10 @@ final readonly class Takeover
     {
         $list = $kept->toChecklist();
         $this->carryOut("took over version {$kept->version} of {$kept->name}", $staff, function () use ($list, $ids): void {
+            $kept = $this->lists->all();
             foreach ($this->projects($list, true) as $project) {
                 if (\in_array($project->id, $ids, true)) {
-                    $this->keep($project, $list);
+                    $this->keep($project, $list, $kept);
                 }
             }
         }, 'checklist', $kept->id, $kept->name);
@@ -96,12 +98,13 @@ final readonly class Takeover
     /** @throws Refusal */
     public function add(Project $project, ChecklistTemplate $kept, Staff $staff): void
     {
-        $this->carryOut("added the checklist {$kept->name} to {$project->recordLabel()}", $staff, fn () => $this->keep($project, $kept->toChecklist()), 'project', $project->id, $project->recordLabel());
+        $this->carryOut("added the checklist {$kept->name} to {$project->recordLabel()}", $staff, fn () => $this->keep($project, $kept->toChecklist(), $this->lists->all()), 'project', $project->id, $project->recordLabel());
     }
 
-    private function keep(Project $project, Checklist $list): void
+    /** @param array<string, Checklist> $all */
+    private function keep(Project $project, Checklist $list, array $all): void
     {
-        $joined = $this->joining->join($project, $list);
+        $joined = $this->joining->join($project, $list, $all);
         foreach ($joined->added as $task) {
             $this->em->persist($task);
         }
