@@ -11,6 +11,7 @@ use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistItem;
 use Telamon\Core\Checklists\ChecklistMerge;
 use Telamon\Core\Checklists\InvalidChecklist;
+use Telamon\Core\Checklists\Joins;
 use Telamon\Core\Checklists\UnreadableOutline;
 use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Time\WorkingDays;
@@ -56,7 +57,11 @@ final readonly class Lists
                 $names[$list->fullKey($item)] = $item->name;
             }
         }
+        $joins = new Joins(array_values($all));
         foreach ($more as $list) {
+            if ('' !== $list->joinsAfter && null === $joins->of($list)) {
+                throw new InvalidChecklist('joinsAfter', "It joins after {$list->joinsAfter}, which no checklist has.");
+            }
             self::refuseUnknown($list, $names);
         }
         try {
@@ -73,9 +78,6 @@ final readonly class Lists
     /** @param array<string, string> $names by full key */
     private static function refuseUnknown(Checklist $list, array $names): void
     {
-        if ('' !== $list->joinsAfter && !isset($names[$list->joinsAfter])) {
-            throw new InvalidChecklist('joinsAfter', "It joins after {$list->joinsAfter}, which no checklist has.");
-        }
         foreach ($list->items as $i => $item) {
             foreach ([...$item->waitsFor, ...(null === $item->due || '' === $item->due->item ? [] : [$item->due->item])] as $written) {
                 if (!isset($names[$written]) && !isset($names["{$list->key}/$written"])) {

@@ -27,7 +27,8 @@ final readonly class ChecklistMerge
     {
         $lists = array_values(array_combine(array_map(static fn (Checklist $list): string => $list->key, $lists), $lists));
         $included = new Included($lists, $facts ?? new Facts([], $anchors->start->format('Y-m-d')));
-        $placed = $this->places->of(array_map(static fn (Checklist $list): WorkList => self::work($list, $included), $lists));
+        $joins = new Joins($lists);
+        $placed = $this->places->of(array_map(static fn (Checklist $list): WorkList => self::work($list, $joins->of($list), $included), $lists));
         $order = $this->sequence->of(array_values(array_filter($placed, static fn (Work $work): bool => $included->has($work->key))));
         $room = null === $anchors->readyBy ? null : $this->calendar->between($anchors->start, $anchors->readyBy);
         $path = new CriticalPath($order, $room);
@@ -50,10 +51,8 @@ final readonly class ChecklistMerge
         return new Merged($tasks, $path->length, null === $room ? 0 : max(0, $path->length - $room), $room, $this->calendar->add($anchors->start, $path->length), $included->leftOut());
     }
 
-    private static function work(Checklist $list, Included $included): WorkList
+    private static function work(Checklist $list, ?string $joins, Included $included): WorkList
     {
-        $joins = '' === $list->joinsAfter || !isset($included->all[$list->joinsAfter]) ? null : $list->joinsAfter;
-
         return new WorkList($list->key, $joins, array_map(static function (ChecklistItem $item) use ($list, $included): Work {
             $key = $list->fullKey($item);
 

@@ -34,8 +34,8 @@ final readonly class ChecklistReader
             throw new InvalidChecklist('purpose', 'Say what it is for in 500 characters at most.');
         }
         $joins = $data['joinsAfter'] ?? '';
-        if (!\is_string($joins) || ('' !== $joins && 1 !== preg_match('~^[a-z0-9_-]{1,60}/[a-z0-9_-]{1,60}$~D', $joins))) {
-            throw new InvalidChecklist('joinsAfter', 'Say after which item it joins: the key of its checklist, a stroke and its own.');
+        if (!\is_string($joins) || ('' !== $joins && 1 !== preg_match('~^[a-z0-9_-]{1,60}/(?:[a-z0-9_-]{1,60}|@[^\p{Cc}]{1,60})$~Du', $joins))) {
+            throw new InvalidChecklist('joinsAfter', 'Say after which item it joins: the key of its checklist, a stroke and its own, or @ and the name of a group.');
         }
         if (str_starts_with($joins, "$key/")) {
             throw new InvalidChecklist('joinsAfter', 'It cannot join after an item of its own.');

@@ -41,6 +41,16 @@ final class ChecklistMergeTest extends TestCase
         self::assertSame([1, 2, 3, 4], array_column($merged->tasks, 'number'));
     }
 
+    public function testAnAddOnJoinsAfterTheLastItemOfAGroup(): void
+    {
+        $grouped = static fn (string $key, string $group): ChecklistItem => new ChecklistItem($key, $key, Doer::lead(), group: $group);
+        $base = new Checklist('base', 'Base', [$grouped('talk', 'Before'), $grouped('agreement', 'Before'), $grouped('thanks', 'After')]);
+        $addOn = static fn (string $joins): Checklist => new Checklist('add', 'Add', [self::item('look')], $joins);
+        self::assertSame(['base/talk', 'base/agreement', 'add/look', 'base/thanks'], self::keys(self::merge([$base, $addOn('base/@Before')])));
+        self::assertSame(['base/talk', 'base/agreement', 'base/thanks', 'add/look'], self::keys(self::merge([$base, $addOn('base/@Nowhere')])), 'a group that is not there: at the end');
+        self::assertSame('base/@Vor Ort, früh', (new ChecklistReader())->read(['key' => 'add', 'name' => 'Add', 'joinsAfter' => 'base/@Vor Ort, früh', 'items' => []])->joinsAfter);
+    }
+
     public function testAListThatIsNamedTwiceJoinsOnce(): void
     {
         $list = new Checklist('base', 'Base', [self::item('talk')]);

@@ -18,6 +18,13 @@ import { useFinishSeveral, useOpenTasks, useTodaySheet, type Task } from './quer
 import { TaskRow } from './TaskRow';
 import './today.css';
 
+const dues = [
+  { value: '', label: 'any day' },
+  { value: 'late', label: 'late' },
+  { value: 'today', label: 'today' },
+  { value: 'later', label: 'later' },
+] as const;
+
 const bys: Record<By, string> = { day: 'by day', project: 'by project', person: 'by person' };
 
 /** One's own tasks, or those of others: late, today, next days and waiting; done with one key, several at once. */
@@ -27,6 +34,7 @@ export function MyTasksScreen() {
   const [search, setSearch] = useSearchParams();
   const who = all ? (search.get('who') ?? me.id) : me.id;
   const by = (Object.keys(bys) as By[]).find((one) => one === search.get('by')) ?? 'day';
+  const due = dues.find((one) => one.value === search.get('due'))?.value ?? '';
   const set = (key: string, value: string) =>
     setSearch(
       (old) => {
@@ -37,7 +45,7 @@ export function MyTasksScreen() {
       { replace: true },
     );
   const [q, setQ] = useTyped(search.get('q') ?? '', (text) => set('q', text));
-  const tasks = useOpenTasks({ assignee: who === 'all' ? '' : who, q: search.get('q') ?? '' });
+  const tasks = useOpenTasks({ assignee: who === 'all' ? '' : who, q: search.get('q') ?? '', due });
   const sheet = useTodaySheet();
   const offers = useOffers(all).data?.staff ?? [];
   const today = useToday();
@@ -126,6 +134,16 @@ export function MyTasksScreen() {
                   </label>
                 )}
                 <label>
+                  <span>Due</span>
+                  <select value={due} onChange={(event) => set('due', event.target.value)}>
+                    {dues.map((one) => (
+                      <option key={one.value} value={one.value}>
+                        {one.label}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                <label>
                   <span>In groups</span>
                   <select
                     value={by}
@@ -141,8 +159,10 @@ export function MyTasksScreen() {
                 {all && <ListViewsOf search={search.toString()} onUse={(next) => setSearch(next)} />}
               </div>
               {rows.length === 0 && (
-                <Empty fact={q ? 'Nothing like that.' : 'Nothing to do.'}>
-                  {q ? 'Look for other words, or for everybody’s.' : 'What is given to you stands here.'}
+                <Empty fact={q || due ? 'Nothing like that.' : 'Nothing to do.'}>
+                  {q || due
+                    ? 'Look for other words, another day, or for everybody’s.'
+                    : 'What is given to you stands here.'}
                 </Empty>
               )}
               {groups.map((group) => (

@@ -32,9 +32,17 @@ export function useMarkVisit() {
 }
 
 /** Open tasks by their due days, narrowed. */
-export function useOpenTasks({ assignee, q }: { assignee: string; q: string }) {
+export function useOpenTasks({
+  assignee,
+  q,
+  due,
+}: {
+  assignee: string;
+  q: string;
+  due: '' | 'late' | 'today' | 'later';
+}) {
   return useInfiniteQuery({
-    queryKey: queryKeys.myTasks({ assignee, q }),
+    queryKey: queryKeys.myTasks({ assignee, q, due }),
     queryFn: ({ pageParam }) =>
       need(
         api.GET('/api/tasks', {
@@ -42,6 +50,7 @@ export function useOpenTasks({ assignee, q }: { assignee: string; q: string }) {
             query: {
               ...(assignee ? { assignee } : {}),
               ...(q ? { q } : {}),
+              ...(due ? { due } : {}),
               ...(pageParam ? { cursor: pageParam } : {}),
             },
           },

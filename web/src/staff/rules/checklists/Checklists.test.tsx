@@ -123,6 +123,13 @@ describe('Checklists', () => {
       [3, 'Fit the strings', true],
       [4, 'Deposit in', false],
     ]);
+    const grouped = { ...base, items: base.items.map((one) => ({ ...one, group: 'Before' })) };
+    expect(rowsOf({ ...strings, joinsAfter: 'onboarding/@Before' }, false, grouped).map((row) => row.own)).toEqual([
+      false,
+      false,
+      true,
+      true,
+    ]);
     const [talk, order, fit] = rows;
     expect(fit && order && leadsTo(fit, order, rows)).toBe(true);
     expect(order && fit && leadsTo(order, fit, rows)).toBe(false);

@@ -144,10 +144,7 @@ export function ListSheet({ draft, kept, base, lists, faults, onChange }: Props)
             <Choice
               label="Joins after"
               value={draft.joinsAfter}
-              options={[
-                { value: '', label: 'all of them' },
-                ...base.items.map((item, i) => ({ value: `${base.key}/${item.key}`, label: `${i + 1} ${item.name}` })),
-              ]}
+              options={joinsOf(base)}
               onChange={(joinsAfter) => onChange({ ...draft, joinsAfter })}
             />
           </small>
@@ -175,4 +172,14 @@ export function ListSheet({ draft, kept, base, lists, faults, onChange }: Props)
       )}
     </div>
   );
+}
+
+/** After which items and groups of the base an add-on may join. */
+function joinsOf(base: KeptList): { value: string; label: string }[] {
+  const groups = [...new Set(base.items.map((item) => item.group).filter((group) => group !== ''))];
+  return [
+    { value: '', label: 'all of them' },
+    ...base.items.map((item, i) => ({ value: `${base.key}/${item.key}`, label: `${i + 1} ${item.name}` })),
+    ...groups.map((group) => ({ value: `${base.key}/@${group}`, label: `the group ${group}` })),
+  ];
 }

@@ -51,10 +51,13 @@ export function rowsOf(draft: Draft, isBase: boolean, base: KeptList | undefined
   const own = draft.items.map((item) => ({ full: `${draft.key}/${item.key}`, item, own: true }));
   const of = (item: Item) => ({ full: `${base?.key}/${item.key}`, item, own: false });
   const others = isBase || !base ? [] : base.items;
-  const at = others.findIndex((item) => `${base?.key}/${item.key}` === draft.joinsAfter);
+  const after = draft.joinsAfter.split('/').slice(1).join('/');
+  const at = others.findLastIndex((item) =>
+    after.startsWith('@') ? item.group === after.slice(1) : item.key === after,
+  );
   const before = at < 0 ? others : others.slice(0, at + 1);
-  const after = at < 0 ? [] : others.slice(at + 1);
-  return [...before.map(of), ...own, ...after.map(of)].map((row, i) => ({ ...row, number: i + 1 }));
+  const rest = at < 0 ? [] : others.slice(at + 1);
+  return [...before.map(of), ...own, ...rest.map(of)].map((row, i) => ({ ...row, number: i + 1 }));
 }
 
 /** Full keys that an item waits for, wherever they stand. */
