@@ -5,11 +5,17 @@ import { Way } from './Way';
 import type { Area } from './area';
 import { DayRuler } from './DayRuler';
 import { Lintel } from './Lintel';
-import { PhotographsWaiting } from './Photographs';
 import { SentQuestions } from './SentQuestions';
 import './shell.css';
 import { ToastStand } from './Toast';
 
+// Without it, photographs wait for the next time: no reason to be without the office.
+const PhotographsWaiting = lazy(() =>
+  import('./Photographs').then(
+    ({ PhotographsWaiting: it }) => ({ default: it }),
+    () => ({ default: () => null }),
+  ),
+);
 const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList }));
 
 /** What every staff screen stands in: lintel and day ruler above, the screen's own pillars and plinth below. */
@@ -26,7 +32,9 @@ export function Shell({ areas }: { areas: Area[] }) {
           <Lintel areas={areas} onKeys={() => setKeysShown(true)} />
           {areas.map(({ way }) => way && <Way key={way.to} to={way.to} name={way.key} />)}
           <DayRuler />
-          <PhotographsWaiting />
+          <Suspense fallback={null}>
+            <PhotographsWaiting />
+          </Suspense>
           <Outlet />
         </div>
         {keysShown && (
