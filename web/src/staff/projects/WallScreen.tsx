@@ -67,6 +67,8 @@ function TheWall({ wall }: { wall: Wall }) {
     (stone: Stone) => user.may.includes('projects.lead-any') || stone.leadId === user.id,
     [user.may, user.id],
   );
+  // The same function at every drawing: hundreds of stones are not drawn anew for what happens to one.
+  const toggle = useCallback((id: string) => setOpen((was) => (was === id ? '' : id)), []);
   const moveTo = (stone: Stone, stage: string, reason = '') => {
     // Two keys within one breath are one move.
     if (stone.stage === stage || sending.current) return;
@@ -261,7 +263,7 @@ function TheWall({ wall }: { wall: Wall }) {
                           open={stone.id === open}
                           draggable={may(stone)}
                           onAt={setAt}
-                          onOpen={(id) => setOpen((was) => (was === id ? '' : id))}
+                          onOpen={toggle}
                         />
                       ))}
                     </ul>
