@@ -68,7 +68,7 @@ function TheWall({ wall }: { wall: Wall }) {
     [user.may, user.id],
   );
   // The same function at every drawing: hundreds of stones are not drawn anew for what happens to one.
-  const toggle = useCallback((id: string) => setOpen((was) => (was === id ? '' : id)), []);
+  const toggle = useCallback((id: string) => setOpen((was) => (was === id ? '' : id)), [setOpen]);
   const moveTo = (stone: Stone, stage: string, reason = '') => {
     // Two keys within one breath are one move.
     if (stone.stage === stage || sending.current) return;
