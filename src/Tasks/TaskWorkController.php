@@ -97,9 +97,12 @@ final readonly class TaskWorkController
 
     /** Effort of open tasks by person and week, against the hours that they are there. */
     #[Route('/api/load', methods: ['GET'])]
-    public function load(): Response
+    public function load(#[CurrentUser] Staff $staff): Response
     {
-        return new JsonResponse(['items' => $this->load->ahead()]);
+        // Whoever may not see all sees their own.
+        $seesAll = $this->viewer->may(Permission::SeeAll);
+
+        return new JsonResponse(['items' => array_values(array_filter($this->load->ahead(), static fn (array $one): bool => $seesAll || $one['id'] === $staff->id))]);
     }
 
     private function seen(string $id): Task

@@ -126,6 +126,8 @@ final class TaskWorkTest extends AppTestCase
         // A whole week of the demo is 50 hours, less closures.
         self::assertLessThanOrEqual(3000, max(array_column($nessa['weeks'], 'available')));
         self::assertGreaterThan(0, max(array_column($nessa['weeks'], 'available')));
+        $this->signIn('pim@marrowby.example');
+        self::assertSame(['Pim Tarrow'], $this->get('/api/load')->ok()->column('items', 'name'), 'field staff see their own');
     }
 
     public function testOnesTasksAreTodosOfACalendar(): void

@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Empty } from '../../shared/Notice';
 import { shortDay } from '../../shared/words';
@@ -10,6 +10,7 @@ import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
+import { useAddress } from '../shell/useAddress';
 import { NotReached } from './NotReached';
 import { PartsOfProjects } from './PartsOfProjects';
 import './projects.css';
@@ -34,7 +35,7 @@ function TheWall({ wall }: { wall: Wall }) {
   const toast = useToast();
   const move = useMoveStage();
   const services = useOffers(user.may.includes('projects.lead-any')).data?.services ?? [];
-  const [search, setSearch] = useSearchParams();
+  const [search, set] = useAddress();
   const said = search.toString();
   const only = useMemo(() => onlyOf(new URLSearchParams(said)), [said]);
   const courses = useMemo(() => coursesOf(wall, only, user.id), [wall, only, user.id]);
@@ -54,15 +55,6 @@ function TheWall({ wall }: { wall: Wall }) {
     () => new Intl.NumberFormat(undefined, { style: 'currency', currency: wall.currency, maximumFractionDigits: 0 }),
     [wall.currency],
   );
-  const set = (key: string, value: string) =>
-    setSearch(
-      (old) => {
-        if (value === '') old.delete(key);
-        else old.set(key, value);
-        return old;
-      },
-      { replace: true },
-    );
   const may = useCallback(
     (stone: Stone) => user.may.includes('projects.lead-any') || stone.leadId === user.id,
     [user.may, user.id],

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { count } from '../../shared/numbers';
+import { useSignedIn } from '../session';
 import { forget, take, usePhotographs, useSendPhotographs } from './photographs';
 import './photographs.css';
 
@@ -8,9 +9,10 @@ import './photographs.css';
 export function Photographs({ project }: { project: string }) {
   const input = useRef<HTMLInputElement>(null);
   const queries = useQueryClient();
+  const { user } = useSignedIn();
   const [error, setError] = useState('');
   const [busy, setBusy] = useState(false);
-  const waiting = usePhotographs().filter((one) => one.project === project);
+  const waiting = usePhotographs().filter((one) => one.project === project && one.staff === user.id);
   const open = waiting.filter((one) => !one.refused);
   return (
     <div className="photographs">
@@ -31,7 +33,7 @@ export function Photographs({ project }: { project: string }) {
           if (files.length === 0) return;
           setBusy(true);
           setError('');
-          take(project, files)
+          take(user.id, project, files)
             .then(() => queries.invalidateQueries())
             .catch(() => setError('This browser cannot keep it. Add it to the project’s files instead.'))
             .finally(() => setBusy(false));
@@ -59,9 +61,10 @@ export function Photographs({ project }: { project: string }) {
 /** Sends what waits, wherever in the office one is, and says how many wait. */
 export function PhotographsWaiting() {
   const queries = useQueryClient();
+  const { user } = useSignedIn();
   const sent = useCallback(() => void queries.invalidateQueries(), [queries]);
-  useSendPhotographs(sent);
-  const open = usePhotographs().filter((one) => !one.refused).length;
+  useSendPhotographs(user.id, sent);
+  const open = usePhotographs().filter((one) => !one.refused && one.staff === user.id).length;
   return open > 0 ? (
     <p className="photographs-waiting" role="status">
       {count(open, 'photograph')} {open === 1 ? 'waits' : 'wait'} for a signal on this phone. They are sent by

@@ -40,7 +40,7 @@ describe('photographs', () => {
   it('wait on this phone without a signal, and go by themselves when it is back', async () => {
     const calls = show({ 'POST /api/files': { items: [] } });
     const sending = sends(() => Promise.reject(unreachable()));
-    await take('p1', [picture('one.png'), picture('two.png')]);
+    await take('s1', 'p1', [picture('one.png'), picture('two.png')]);
     expect(
       await screen.findByText('2 photographs wait for a signal on this phone. They are sent by themselves.'),
     ).toBeTruthy();
@@ -65,10 +65,10 @@ describe('photographs', () => {
       },
     });
     const sending = sends(kept);
-    await take('p1', [picture('one.png')]);
+    await take('s1', 'p1', [picture('one.png')]);
     expect(await screen.findByText('1 left')).toBeTruthy();
     lost = false;
-    await send();
+    await send('s1');
     await waitFor(() => expect(screen.getByText('0 left')).toBeTruthy());
     const keys = calls.filter((call) => call.method === 'POST').map((call) => call.key);
     expect(keys).toHaveLength(2);
@@ -84,7 +84,7 @@ describe('photographs', () => {
       first = false;
       return Promise.reject(new ProblemError({ status: 415, detail: 'No picture.' }));
     });
-    await take('p1', [picture('wrong.png'), picture('right.png')]);
+    await take('s1', 'p1', [picture('wrong.png'), picture('right.png')]);
     expect(await screen.findByText(/wrong.png is not taken: No picture/)).toBeTruthy();
     expect(screen.getByText('1 left')).toBeTruthy();
     expect(screen.getByText('Save it').getAttribute('download')).toBe('wrong.png');
@@ -104,18 +104,29 @@ describe('photographs', () => {
       },
     });
     const sending = sends(kept);
-    await take('p1', [picture('one.png')]);
-    await send();
+    await take('s1', 'p1', [picture('one.png')]);
+    await send('s1');
     expect(screen.queryByText(/is not taken/)).toBeNull();
-    await send();
+    await send('s1');
     await waitFor(() => expect(screen.getByText('0 left')).toBeTruthy());
     expect(sending).toHaveBeenCalledTimes(2);
+  });
+
+  it('of somebody else who used this phone wait for them, and stop nobody', async () => {
+    const calls = show({ 'POST /api/files': { items: [] } });
+    sends(() => Promise.reject(unreachable()));
+    await take('s2', 'p1', [picture('hers.png')]);
+    sends(kept);
+    await take('s1', 'p1', [picture('mine.png')]);
+    await waitFor(() => expect(screen.getByText('1 left')).toBeTruthy());
+    expect(calls.filter((call) => call.method === 'POST')).toHaveLength(1);
+    expect(screen.queryByText(/waits for a signal/)).toBeNull();
   });
 
   it('wait while nobody is signed in', async () => {
     show({ 'POST /api/files': () => problem(401, 'Sign in.') });
     sends(kept);
-    await take('p1', [picture('one.png')]);
+    await take('s1', 'p1', [picture('one.png')]);
     expect(await screen.findByText(/1 photograph waits for a signal/)).toBeTruthy();
   });
 });

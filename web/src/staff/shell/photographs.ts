@@ -13,6 +13,8 @@ const again = 20_000;
 export interface Waiting {
   /** By which it is known again when its sending is repeated. */
   id: string;
+  /** Whoever took it: nobody else on this phone sends it. */
+  staff: string;
   project: string;
   name: string;
   at: number;
@@ -40,11 +42,12 @@ async function read(): Promise<void> {
 }
 
 /** Keeps photographs on this phone, and then sends them: what is chosen is not lost when the signal is. */
-export async function take(project: string, files: File[]): Promise<void> {
+export async function take(staff: string, project: string, files: File[]): Promise<void> {
   for (const file of files) {
     const small = await smaller(file, most);
     const one: Waiting = {
       id: newKey(),
+      staff,
       project,
       name: small.name,
       at: Date.now(),
@@ -54,7 +57,7 @@ export async function take(project: string, files: File[]): Promise<void> {
     await set(one.id, one, store());
   }
   await read();
-  await send();
+  await send(staff);
 }
 
 export async function forget(id: string): Promise<void> {
@@ -63,25 +66,25 @@ export async function forget(id: string): Promise<void> {
 }
 
 /** Sends what waits, one after the other; in one window at a time. */
-export async function send(): Promise<void> {
+export async function send(staff: string): Promise<void> {
   if ('locks' in navigator)
-    await navigator.locks.request(lock, { ifAvailable: true }, async (got) => (got ? all() : undefined));
-  else await all();
+    await navigator.locks.request(lock, { ifAvailable: true }, async (got) => (got ? all(staff) : undefined));
+  else await all(staff);
 }
 
-async function all(): Promise<void> {
+async function all(staff: string): Promise<void> {
   await read();
   for (const one of waiting) {
-    if (one.refused) continue;
+    if (one.refused || one.staff !== staff) continue;
     try {
       await put(one);
     } catch (error) {
       // No signal, signed out, or too much at once: later. What is refused for good is said.
-      if (!(error instanceof ProblemError) || ![404, 413, 415, 422].includes(error.status)) break;
-      if (one.upload) {
+      if (!(error instanceof ProblemError) || ![403, 404, 413, 415, 422].includes(error.status)) break;
+      if (one.upload && error.status === 422) {
         // Its bytes lay there too long without a place: they are sent anew.
         const { id, project, name, at, bytes, type } = one;
-        await set(id, { id, project, name, at, bytes, type }, store());
+        await set(id, { id, staff, project, name, at, bytes, type }, store());
         continue;
       }
       await update<Waiting>(one.id, (was) => ({ ...(was ?? one), refused: error.message }), store());
@@ -116,12 +119,12 @@ export function usePhotographs(): Waiting[] {
 }
 
 /** Sends what waits when the office is opened, when the signal is back, and now and then. */
-export function useSendPhotographs(onSent: () => void): void {
+export function useSendPhotographs(staff: string, onSent: () => void): void {
   useEffect(() => {
     if (!('indexedDB' in window)) return undefined;
     const go = () => {
       const before = waiting.length;
-      void send()
+      void send(staff)
         .then(() => waiting.length < before && onSent())
         .catch(() => undefined);
     };
@@ -132,5 +135,5 @@ export function useSendPhotographs(onSent: () => void): void {
       window.removeEventListener('online', go);
       clearInterval(timer);
     };
-  }, [onSent]);
+  }, [staff, onSent]);
 }

@@ -10,6 +10,7 @@ import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { MoreButton } from '../shell/MoreButton';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useAddress } from '../shell/useAddress';
 import { useTyped } from '../shell/useTyped';
 import { useToday } from '../shell/day';
 import { MyDay } from './MyDay';
@@ -31,19 +32,11 @@ const bys: Record<By, string> = { day: 'by day', project: 'by project', person: 
 export function MyTasksScreen() {
   const me = useSignedIn().user;
   const all = me.may.includes('records.see-all');
-  const [search, setSearch] = useSearchParams();
+  const [search, set] = useAddress();
+  const [, setSearch] = useSearchParams();
   const who = all ? (search.get('who') ?? me.id) : me.id;
   const by = (Object.keys(bys) as By[]).find((one) => one === search.get('by')) ?? 'day';
   const due = dues.find((one) => one.value === search.get('due'))?.value ?? '';
-  const set = (key: string, value: string) =>
-    setSearch(
-      (old) => {
-        if (value === '') old.delete(key);
-        else old.set(key, value);
-        return old;
-      },
-      { replace: true },
-    );
   const [q, setQ] = useTyped(search.get('q') ?? '', (text) => set('q', text));
   const tasks = useOpenTasks({ assignee: who === 'all' ? '' : who, q: search.get('q') ?? '', due });
   const sheet = useTodaySheet();
