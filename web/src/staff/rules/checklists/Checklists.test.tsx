@@ -179,11 +179,13 @@ describe('Checklists', () => {
     fireEvent.click(await screen.findByRole('button', { name: /Order strings/ }));
     fireEvent.click(screen.getByRole('button', { name: /^remove/ }));
     fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
     await waitFor(() =>
       expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({
         items: [{ key: 'fit', waitsFor: ['onboarding/deposit'] }],
       }),
     );
+    expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(1);
   });
 
   it('offers open projects a new version, each with what it would change', async () => {

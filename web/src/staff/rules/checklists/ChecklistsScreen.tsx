@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
@@ -35,6 +36,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
   const navigate = useNavigate();
   const toast = useToast();
   const keep = useKeepList();
+  const sending = useRef(false);
   const retire = useRetireList();
   // Kept under the list's name: choosing another one loses nothing.
   const [edited, setEdited, forgetEdited] = useUnsaved<Draft | null>(`checklist.${kept?.id ?? 'new'}`, null);
@@ -53,11 +55,16 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
   const save = () => {
-    if (keep.isPending) return;
+    // Two keys within one breath are one version.
+    if (sending.current) return;
+    sending.current = true;
     const { key, ...rest } = draft;
     keep.mutate(
       { id: kept?.id, draft: { ...rest, key: kept ? key : '' } },
       {
+        onSettled: () => {
+          sending.current = false;
+        },
         onSuccess: (saved) => {
           setEdited(null);
           forgetEdited();
