@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\BookedTimes;
+use Telamon\Messages\GivesExamples;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
+use Telamon\Messages\Purpose;
 
 /** Writes mails about appointments. Call it inside a change. */
-final readonly class AppointmentMails
+final readonly class AppointmentMails implements GivesExamples
 {
-    public function __construct(private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private Profile $business)
     {
     }
 
@@ -65,6 +68,23 @@ final readonly class AppointmentMails
             'first_name' => $this->names->read($to->name)->given, 'client' => $appointment->with(), 'visit' => $appointment->title, 'when' => $this->booked->when($appointment),
             'words' => $appointment->wish, 'phone' => '' === $phone ? '' : $this->business->phoneReader()->format($phone), 'link' => '',
         ], $appointment->client, $appointment->project, $appointment->submissionId);
+    }
+
+    public function purpose(): Purpose
+    {
+        return Purpose::Visit;
+    }
+
+    public function records(): array
+    {
+        return array_map(fn (Appointment $one): array => ['id' => $one->id, 'label' => "{$one->with()}, {$this->booked->when($one)}", 'path' => "/diary/{$one->id}"], $this->em->getRepository(Appointment::class)->findBy([], ['startsAt' => 'DESC'], 20));
+    }
+
+    public function values(string $id): ?array
+    {
+        $appointment = $this->em->find(Appointment::class, $id);
+
+        return null === $appointment ? null : $this->fields($appointment);
     }
 
     /** @return array<string, string> */

@@ -75,6 +75,42 @@ class Business implements Journaled
     public ?string $logoId = null;
 
     /**
+     * How messages end; empty for the coordinator's name, the business and its phone.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $signature = '';
+
+    /**
+     * Per cent from which a reply is read without a person.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 95])]
+    public int $replyThreshold = 95;
+
+    /**
+     * When messages that nobody waits for are kept back, in the client's time; empty for never.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 5, options: ['default' => '20:00'])]
+    public string $quietFrom = '20:00';
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 5, options: ['default' => '08:00'])]
+    public string $quietUntil = '08:00';
+
+    /**
+     * Messages that leave in an hour at the most; 0 for no limit.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $mailsAnHour = 0;
+
+    /**
      * Minutes on the road between areas that the table does not hold.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -241,6 +277,23 @@ class Business implements Journaled
     public function colour(string $accent): void
     {
         $this->accent = $accent;
+    }
+
+    /**
+     * How messages are signed and answers read.
+     *
+     * @param string $signature of the business; empty for the coordinator's name, the business and its phone
+     * @param int $threshold per cent from which a reply is read without a person
+     * @param string $quietFrom, $quietUntil as 20:00 and 08:00, in the client's time; both empty for no quiet hours
+     * @param int $anHour messages at the most; 0 for no limit
+     */
+    public function writeBy(string $signature, int $threshold, string $quietFrom, string $quietUntil, int $anHour): void
+    {
+        $this->signature = $signature;
+        $this->replyThreshold = $threshold;
+        $this->quietFrom = $quietFrom;
+        $this->quietUntil = $quietUntil;
+        $this->mailsAnHour = $anHour;
     }
 
     /** @param string|null $logo id */

@@ -7,6 +7,7 @@ namespace Telamon\Messages;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
+use TijsVerkoyen\CssToInlineStyles\CssToInlineStyles;
 use Twig\Environment;
 
 /** Makes the mail that a message becomes: plain text and the same as a page. */
@@ -26,7 +27,7 @@ final readonly class EmailMaker
             ->subject($message->subject)
             ->date($message->sentAt ?? $message->queuedAt)
             ->text($message->text)
-            ->html($this->twig->render('message.html.twig', ['subject' => $message->subject, 'paragraphs' => preg_split('/\n{2,}/', $message->text)]));
+            ->html($this->html($message));
         if ('' !== $message->calendar) {
             // RFC 6047: the method stands in the type too.
             $method = 1 === preg_match('/^METHOD:(\w+)/m', $message->calendar, $m) ? $m[1] : 'PUBLISH';
@@ -43,5 +44,13 @@ final readonly class EmailMaker
         $email->getHeaders()->addTextHeader('Auto-Submitted', 'auto-generated');
 
         return $email;
+    }
+
+    /** Styles stand at each element: mail programs drop the rest. */
+    private function html(Message $message): string
+    {
+        $page = $this->twig->render('message.html.twig', ['subject' => $message->subject, 'html' => $message->html, 'paragraphs' => '' === $message->html ? preg_split('/\n{2,}/', $message->text) : []]);
+
+        return (new CssToInlineStyles())->convert($page, $this->twig->render('message.css.twig'));
     }
 }

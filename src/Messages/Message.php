@@ -56,6 +56,24 @@ class Message implements TakenBack
     public string $calendar = '';
 
     /**
+     * The same as a fragment of HTML; empty where the text is all there is.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $html = '';
+
+    /**
+     * What a held message lacks: the values it has, and the fields that nothing fills.
+     *
+     * @var array{values?: array<string, string>, gaps?: list<string>, text?: array<string, mixed>}
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $lacks = [];
+
+    /**
      * Id of a file that goes with it; empty for none.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -74,10 +92,12 @@ class Message implements TakenBack
         public readonly string $fromAddress,
         #[ORM\Column(length: 200)]
         public readonly string $fromName,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 200)]
-        public readonly string $subject,
+        public string $subject,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'text')]
-        public readonly string $text,
+        public string $text,
         #[ORM\Column(length: 40)]
         public readonly string $template,
         /** @phpstan-readonly-allow-private-mutation */
@@ -102,6 +122,35 @@ class Message implements TakenBack
     public function hold(string $says, \DateTimeImmutable $leavesAt): void
     {
         $this->says = $says;
+        $this->leavesAt = $leavesAt;
+    }
+
+    /** What it says, the same as text and as HTML. */
+    public function say(string $subject, string $text, string $html): void
+    {
+        $this->subject = $subject;
+        $this->text = $text;
+        $this->html = $html;
+    }
+
+    /**
+     * It waits for a person.
+     *
+     * @param array{values?: array<string, string>, gaps?: list<string>, text?: array<string, mixed>} $lacks
+     */
+    public function wait(string $why, array $lacks = []): void
+    {
+        $this->state = MessageState::Held;
+        $this->failure = $why;
+        $this->lacks = $lacks;
+    }
+
+    /** @param \DateTimeImmutable $leavesAt not before that */
+    public function letGo(\DateTimeImmutable $leavesAt): void
+    {
+        $this->state = MessageState::Queued;
+        $this->failure = '';
+        $this->lacks = [];
         $this->leavesAt = $leavesAt;
     }
 

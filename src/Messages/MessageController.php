@@ -13,6 +13,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Http\Cursor;
+use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
 use Telamon\Http\Query;
@@ -30,6 +31,7 @@ final readonly class MessageController
         private EmailMaker $emails,
         private Mailbox $mailbox,
         private Resending $resending,
+        private Holding $holding,
     ) {
     }
 
@@ -90,6 +92,37 @@ final readonly class MessageController
     {
         $message = $this->get($id);
         $this->resending->again($message, $staff);
+
+        return new JsonResponse($this->view->whole($message));
+    }
+
+    #[Route('/{id}/fill', methods: ['POST'])]
+    #[IsGranted(Permission::Write->value)]
+    public function fill(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $message = $this->get($id);
+        $words = JsonBody::read($request)['words'] ?? null;
+        $this->holding->fill($message, \is_array($words) ? $words : [], $staff);
+
+        return new JsonResponse($this->view->whole($message));
+    }
+
+    #[Route('/{id}/hold', methods: ['POST'])]
+    #[IsGranted(Permission::Write->value)]
+    public function hold(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $message = $this->get($id);
+        true === (JsonBody::read($request)['held'] ?? null) ? $this->holding->hold($message, $staff) : $this->holding->letGo($message, $staff);
+
+        return new JsonResponse($this->view->whole($message));
+    }
+
+    #[Route('/{id}/cancel', methods: ['POST'])]
+    #[IsGranted(Permission::Write->value)]
+    public function cancel(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $message = $this->get($id);
+        $this->holding->cancel($message, $staff);
 
         return new JsonResponse($this->view->whole($message));
     }

@@ -12,8 +12,11 @@ use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Plan\SentBefore;
-use Telamon\Core\Text\TemplateRenderer;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
+use Telamon\Staff\Staff;
 
 /** Writes messages from templates and queues them. Call it inside a change. */
 final readonly class MessageQueue
@@ -21,8 +24,9 @@ final readonly class MessageQueue
     public function __construct(
         private EntityManagerInterface $em,
         private MessageBusInterface $bus,
-        private TemplateRenderer $renderer,
+        private TemplateWriter $writer,
         private Profile $business,
+        private Changes $changes,
         private ClockInterface $clock,
         #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')]
         private int $holdSeconds,
@@ -38,7 +42,7 @@ final readonly class MessageQueue
     {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
         $business = $this->business->business();
-        $fields += ['business' => $business->name, 'business_phone' => $this->business->phoneReader()->format($business->phone)];
+        $written = $this->writer->fill($text->text(), $fields);
         $message = new Message(
             match ($template) {
                 'confirmation', 'copy' => 'confirmation',
@@ -49,8 +53,8 @@ final readonly class MessageQueue
             $toName,
             $business->email,
             $business->name,
-            $this->renderer->subject($text->subject, $fields),
-            $this->renderer->body($text->body, $fields),
+            $written->subject,
+            $written->text,
             $template,
             $client,
             $project,
@@ -58,17 +62,46 @@ final readonly class MessageQueue
             $this->clock->now(),
         );
         $this->em->persist($message);
+        $message->say($written->subject, $written->text, $written->html);
+        if ([] !== $written->gaps) {
+            // A letter with an empty place is not sent: a person says what stands there.
+            $message->hold($says, $this->clock->now());
+            $message->wait('Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $written->gaps)).'.', ['values' => $fields, 'gaps' => $written->gaps, 'text' => $text->text()->toArray()]);
+
+            return $message;
+        }
         $message->hold($says, $held ? $this->clock->now()->modify("+{$this->holdSeconds} seconds") : $this->clock->now());
         $this->bus->dispatch(new SendMessage($message->id), $held && $this->holdSeconds > 0 ? [new DelayStamp(1000 * $this->holdSeconds)] : []);
 
         return $message;
     }
 
+    /**
+     * Sends somebody of the staff how a template reads, at once. Nothing else comes of it.
+     *
+     * @param array<string, mixed> $shown as TemplatePreview in the contract
+     */
+    public function test(MessageTemplate $template, array $shown, Staff $staff): Message
+    {
+        $business = $this->business->business();
+        $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
+        $change = new Change(ChangeKind::Send, mb_substr("sent themselves a test of “{$template->name}”", 0, 300), $staff, $this->clock->now(), null, 'business', $template->id, $template->name);
+
+        return $this->changes->carryOut($change, function () use ($template, $business, $text, $staff): Message {
+            $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr('Test: '.$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
+            $message->say($message->subject, $message->text, $text('html'));
+            $this->em->persist($message);
+            $this->bus->dispatch(new SendMessage($message->id));
+
+            return $message;
+        });
+    }
+
     /** @return array<string, string> name by key */
     public function templateNames(): array
     {
         $names = [];
-        foreach ($this->em->getRepository(MessageTemplate::class)->findAll() as $template) {
+        foreach ($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false]) as $template) {
             $names[$template->key] = $template->name;
         }
 

@@ -11,4 +11,6 @@ enum MessageState: string
     case Sent = 'sent';
     case Failed = 'failed';
     case Cancelled = 'cancelled';
+    /** It waits for a person: something in it cannot be filled in, or somebody stopped it for now. */
+    case Held = 'held';
 }

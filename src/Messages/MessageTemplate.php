@@ -5,84 +5,124 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Core\Messages\DocumentReader;
+use Telamon\Core\Messages\FromMustache;
+use Telamon\Core\Messages\MessageDocument;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
-/** A message with merge fields. */
+/** A message with merge fields. Its earlier versions are kept (TemplateVersion). */
 #[ORM\Entity]
 class MessageTemplate implements PartOf
 {
     use Setting;
 
-    /** What texts about an appointment may name. */
-    private const VISIT = ['first_name', 'visit', 'when', 'when_here', 'place', 'with', 'says', 'price', 'link', 'until', 'coordinator'];
-
-    /** What texts about a quote may name. */
-    private const QUOTE = ['first_name', 'client', 'quote', 'project', 'total', 'deposit', 'valid_until', 'link', 'lead'];
-
-    /** What each text may name; all may name the business and its phone. */
-    private const FIELDS = [
-        'confirmation' => ['first_name', 'service', 'service_words', 'reference', 'lead', 'ready_by', 'coordinator'],
-        'copy' => ['first_name', 'reference', 'answers'],
-        'added' => ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'],
-        'told' => ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'],
-        'booked' => self::VISIT,
-        'series' => [...self::VISIT, 'count', 'dates'],
-        'moved' => self::VISIT,
-        'cancelled' => self::VISIT,
-        'offered' => self::VISIT,
-        'reminder' => self::VISIT,
-        'on-the-way' => self::VISIT,
-        'missed' => self::VISIT,
-        'quote' => self::QUOTE,
-        'quote-nudge' => self::QUOTE,
-        'quote-accepted' => [...self::QUOTE, 'deposit_due'],
-        'quote-answered' => [...self::QUOTE, 'what', 'words'],
-        'quote-reply' => [...self::QUOTE, 'question', 'words'],
-        'agreement' => ['first_name', 'client', 'address', 'project', 'asset', 'ready_by', 'lead', 'today'],
-        'agreement-sign' => ['first_name', 'title', 'project', 'lead', 'link'],
-        'agreement-signed' => ['first_name', 'title', 'project', 'lead', 'link'],
-        'choose-time' => ['first_name', 'visit', 'link', 'coordinator'],
-        'wish' => ['first_name', 'client', 'visit', 'when', 'words', 'phone', 'link'],
-        'notice' => ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'],
-    ];
-
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
+    /**
+     * The first words of it, as text with fields; what it says is the document.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 200)]
+    public string $subject;
+
+    /**
+     * @var array<string, mixed> as the editor keeps it; see MessageDocument
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $document;
+
+    /**
+     * The same as a text message; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $textMessage = '';
+
+    /**
+     * Counted up with every change.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => 1])]
+    public int $version = 1;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $retired = false;
+
+    /**
+     * @param string $subject with {{fields}}; each of them may be empty
+     * @param string $body text with fields and sections (Mustache)
+     */
     public function __construct(
         #[ORM\Column(name: 'code', length: 40, unique: true)]
         public readonly string $key,
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
         public string $name,
-        /** @phpstan-readonly-allow-private-mutation */
-        #[ORM\Column(length: 200)]
-        public string $subject,
-        /** @phpstan-readonly-allow-private-mutation */
-        #[ORM\Column(type: 'text')]
-        public string $body,
+        string $subject,
+        string $body,
     ) {
         $this->id = Ids::next();
+        $this->subject = FromMustache::line($subject);
+        $this->document = FromMustache::document(str_replace('{{first_name}}', '{{first_name|there}}', $body))->toArray();
+    }
+
+    public function says(): MessageDocument
+    {
+        return (new DocumentReader())->read($this->document);
     }
 
     /** @return list<string> names of the merge fields that it may hold */
     public function fields(): array
     {
-        return [...self::FIELDS[$this->key] ?? ['first_name'], 'business', 'business_phone'];
+        return TemplateFields::of($this->key);
     }
 
-    public function become(string $name, string $subject, string $body): void
+    public function purpose(): Purpose
     {
-        $this->name = $name;
-        $this->subject = $subject;
-        $this->body = $body;
+        return TemplateFields::purpose($this->key);
+    }
+
+    public function become(TemplateText $text): void
+    {
+        $this->begin($text);
+        ++$this->version;
+    }
+
+    public function begin(TemplateText $text): void
+    {
+        $this->name = $text->name;
+        $this->subject = $text->subject;
+        $this->document = $text->document->toArray();
+        $this->textMessage = $text->textMessage;
+    }
+
+    public function retire(bool $retired): void
+    {
+        $this->retired = $retired;
+    }
+
+    public function text(): TemplateText
+    {
+        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage);
     }
 
     public static function partKind(): string
     {
         return 'text';
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return "/messages/templates/$id";
     }
 
     public function recordLabel(): string

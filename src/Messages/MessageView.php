@@ -41,7 +41,9 @@ final readonly class MessageView
         return $this->row($message) + [
             'from' => "{$message->fromName} <{$message->fromAddress}>",
             'text' => $message->text,
+            'html' => $message->html,
             'failure' => $message->failure,
+            'gaps' => array_map(FieldWords::of(...), MessageState::Held === $message->state ? $message->lacks['gaps'] ?? [] : []),
             'template' => $message->template,
             'project' => RecordRef::maybe($message->project),
             'submission' => $this->records->find('submission', $message->submissionId),

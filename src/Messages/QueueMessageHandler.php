@@ -12,7 +12,6 @@ use Telamon\Clients\ContactKind;
 use Telamon\Core\Effects\QueueMessage;
 use Telamon\Core\Plan\Effect;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Core\Time\DayWords;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
 use Telamon\Projects\Project;
@@ -28,6 +27,7 @@ final readonly class QueueMessageHandler implements EffectHandler
         private MessageQueue $messages,
         private NameReader $names,
         private Profile $business,
+        private ProjectFields $fields,
         #[Autowire(env: 'TELAMON_URL')]
         private string $address = '',
     ) {
@@ -44,26 +44,18 @@ final readonly class QueueMessageHandler implements EffectHandler
         $project = $made->find(Project::class);
         $client = $made->find(Client::class);
         $asset = $made->find(Asset::class);
-        $today = $made->now->setTimezone($this->business->zone());
         $toName = $effect->toName;
 
         return [$this->messages->queue($effect->template, $effect->to, $toName, [
             'first_name' => $this->names->read($toName)->given,
             'client' => $client?->name() ?? $made->occasion->name ?? '',
-            'service' => $project->title ?? '',
-            'service_words' => null === $project ? '' : $this->business->serviceWords($project->service),
             'asset' => $asset->description ?? $this->business->business()->assetWord,
             'place' => $asset->place ?? '',
-            'project' => $project->number ?? '',
-            'reference' => $made->occasion->number ?? $project->number ?? '',
-            'lead' => $project->lead->name ?? $this->business->coordinator()->name,
-            'coordinator' => $this->business->coordinator()->name,
-            'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
             'notes' => $project->notes ?? '',
             'why' => $effect->why,
             'phone' => $this->phoneOf($client),
             'link' => $this->link($project, $client),
-        ], $client, $project, $made->occasion?->id, $effect->says, true)];
+        ] + $this->fields->of($client, $project, $made->occasion->number ?? ''), $client, $project, $made->occasion?->id, $effect->says, true)];
     }
 
     /** Whom to ring, as it is read aloud. */

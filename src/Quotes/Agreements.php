@@ -11,13 +11,13 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Business\Profile;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Http\SignedText;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageQueue;
 use Telamon\Messages\MessageTemplate;
+use Telamon\Messages\TemplateWriter;
 use Telamon\Projects\Project;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
@@ -31,7 +31,7 @@ final readonly class Agreements
     private const PURPOSE = 'agreement';
     private const DAY = 86_400;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private QuoteFiles $files, private SignedText $signed, private TemplateRenderer $renderer, private NameReader $names, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private QuoteFiles $files, private SignedText $signed, private TemplateWriter $writer, private NameReader $names, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
     {
     }
 
@@ -41,7 +41,9 @@ final readonly class Agreements
         $own = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => 'agreement']);
         $fields = ['client' => $project->client->name(), 'first_name' => $project->client->givenName, 'address' => $project->client->address, 'project' => $project->title, 'asset' => $project->asset->description ?? '', 'ready_by' => $project->readyBy?->format('j F Y') ?? '', 'lead' => $project->lead->name, 'today' => $this->clock->now()->setTimezone($this->business->zone())->format('j F Y'), 'business' => $this->business->business()->name, 'business_phone' => $this->business->phoneReader()->format($this->business->business()->phone)];
 
-        return null === $own ? ['title' => 'Agreement', 'text' => ''] : ['title' => $this->renderer->subject($own->subject, $fields), 'text' => $this->renderer->body($own->body, $fields)];
+        $written = null === $own ? null : $this->writer->fill($own->text(), $fields);
+
+        return ['title' => $written->subject ?? 'Agreement', 'text' => $written->text ?? ''];
     }
 
     /** @throws Refusal */

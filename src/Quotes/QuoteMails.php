@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Telamon\Quotes;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Files\Attachment;
+use Telamon\Messages\GivesExamples;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
+use Telamon\Messages\Purpose;
 
 /** Writes mails about quotes, to the client and to whoever leads. Call it inside a change. */
-final readonly class QuoteMails
+final readonly class QuoteMails implements GivesExamples
 {
-    public function __construct(private MessageQueue $messages, private QuoteLinks $links, private NameReader $names)
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private QuoteLinks $links, private NameReader $names)
     {
     }
 
@@ -51,6 +54,23 @@ final readonly class QuoteMails
     public function drafted(Quote $quote): void
     {
         $this->toLead($quote, 'is to be written', '');
+    }
+
+    public function purpose(): Purpose
+    {
+        return Purpose::Quote;
+    }
+
+    public function records(): array
+    {
+        return array_map(static fn (Quote $quote): array => ['id' => $quote->id, 'label' => "{$quote->client->name()}, {$quote->shown()}", 'path' => "/quotes/{$quote->id}"], $this->em->getRepository(Quote::class)->findBy([], ['id' => 'DESC'], 20));
+    }
+
+    public function values(string $id): ?array
+    {
+        $quote = $this->em->find(Quote::class, $id);
+
+        return null === $quote ? null : $this->fields($quote, $quote->client->givenName) + ['deposit_due' => $quote->totals()->deposit->isZero() ? '' : 'yes'];
     }
 
     /** @return array<string, string> */

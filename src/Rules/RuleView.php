@@ -17,6 +17,7 @@ use Telamon\Core\Rules\Triggers;
 use Telamon\Core\Rules\Turns;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
+use Telamon\Messages\Purpose;
 use Telamon\Staff\Staff;
 
 /** Shows handling rules, what they did, and what they may name. */
@@ -53,7 +54,7 @@ final readonly class RuleView
             'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
             'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
             'questions' => self::questions($forms),
-            'templates' => array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
+            'templates' => array_values(array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false], ['name' => 'ASC']), static fn (MessageTemplate $template): bool => Purpose::Client === $template->purpose()))),
             'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
             'fields' => $this->fields(),
             'clientFields' => $this->clientFields(),

@@ -49,6 +49,41 @@ final readonly class BusinessChanges
     }
 
     /**
+     * How messages are signed, when they leave and how replies are read.
+     *
+     * @throws Refusal
+     */
+    public function messages(Edit $edit, Staff $staff): void
+    {
+        $business = $this->business->business();
+        $signature = $edit->text('signature', 1000) ?? $business->signature;
+        [$from, $until] = [self::clock($edit, 'quietFrom') ?? $business->quietFrom, self::clock($edit, 'quietUntil') ?? $business->quietUntil];
+        if (('' === $from) !== ('' === $until)) {
+            throw new InvalidInput('' === $from ? 'quietFrom' : 'quietUntil', 'Quiet hours have a beginning and an end.');
+        }
+        $threshold = self::whole($edit, 'replyThreshold', 50, 100) ?? $business->replyThreshold;
+        $anHour = self::whole($edit, 'mailsAnHour', 0, 10_000) ?? $business->mailsAnHour;
+        $this->acts->carryOut('changed how messages leave and are read', $staff, static fn () => $business->writeBy($signature, $threshold, $from, $until, $anHour));
+    }
+
+    private static function clock(Edit $edit, string $field): ?string
+    {
+        $given = $edit->text($field, 5);
+
+        return null === $given || '' === $given || 1 === preg_match('/^([01][0-9]|2[0-3]):[0-5][0-9]$/', $given) ? $given : throw new InvalidInput($field, 'Write a time like 20:00.');
+    }
+
+    private static function whole(Edit $edit, string $field, int $least, int $most): ?int
+    {
+        $given = $edit->text($field, 6);
+        if (null === $given) {
+            return null;
+        }
+
+        return 1 === preg_match('/^\d{1,6}$/', $given) && (int) $given >= $least && (int) $given <= $most ? (int) $given : throw new InvalidInput($field, "Write a number from $least to $most.");
+    }
+
+    /**
      * @param mixed $hours as OpenDays in the contract
      *
      * @throws Refusal

@@ -15,7 +15,6 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Business\Closure;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Messages\MessageTemplate;
 use Telamon\Record\Edit;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
@@ -25,7 +24,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class BusinessController
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessChanges $business, private ClosureChanges $closures, private TextChanges $texts, private LogoChanges $logos, private SetupView $view)
+    public function __construct(private EntityManagerInterface $em, private BusinessChanges $business, private ClosureChanges $closures, private LogoChanges $logos, private SetupView $view)
     {
     }
 
@@ -94,10 +93,10 @@ final readonly class BusinessController
         return $this->answer($staff);
     }
 
-    #[Route('/texts/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]
-    public function text(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    #[Route('/messages', methods: ['PUT'])]
+    public function messages(Request $request, #[CurrentUser] Staff $staff): Response
     {
-        $this->texts->change($this->em->find(MessageTemplate::class, $id) ?? throw Problem::notFound('text'), self::edit($request), $staff);
+        $this->business->messages(self::edit($request), $staff);
 
         return $this->answer($staff);
     }

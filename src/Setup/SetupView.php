@@ -17,7 +17,6 @@ use Telamon\Business\Profile;
 use Telamon\Business\Service;
 use Telamon\Business\Stage;
 use Telamon\Core\Time\HoursInWords;
-use Telamon\Messages\MessageTemplate;
 use Telamon\Projects\StageGate;
 use Telamon\Staff\Staff;
 
@@ -48,7 +47,6 @@ final readonly class SetupView
             'lostReasons' => $business->lostReasons,
             'asideReasons' => $business->asideReasons,
             'tags' => $this->tags->all(),
-            'texts' => array_map(static fn (MessageTemplate $text): array => ['id' => $text->id, 'key' => $text->key, 'name' => $text->name, 'subject' => $text->subject, 'body' => $text->body, 'fields' => $text->fields()], $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC'])),
             'shortensAddresses' => $business->shortensAddresses,
             'unfinishedMinutes' => $business->unfinishedMinutes,
             'sameFrom' => $business->sameFrom,
@@ -63,7 +61,7 @@ final readonly class SetupView
     {
         return [
             'name' => $business->name, 'email' => $business->email, 'phone' => '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone), 'address' => $business->address,
-            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'accent' => $business->accent, 'logo' => $business->logoId, 'projects' => $projects,
+            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'accent' => $business->accent, 'signature' => $business->signature, 'replyThreshold' => $business->replyThreshold, 'quietFrom' => $business->quietFrom, 'quietUntil' => $business->quietUntil, 'mailsAnHour' => $business->mailsAnHour, 'logo' => $business->logoId, 'projects' => $projects,
         ];
     }
 

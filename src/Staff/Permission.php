@@ -15,6 +15,8 @@ enum Permission: string
     case KeepDiary = 'diary.keep';
     case Quote = 'quotes.keep';
     case Message = 'messages.see';
+    /** To write to clients, and to keep templates and follow-ups. */
+    case Write = 'messages.write';
     case Merge = 'clients.merge';
     case Import = 'clients.import';
     case EditClients = 'clients.edit';

@@ -171,18 +171,16 @@ final class BusinessSetUpTest extends AppTestCase
         self::assertSame(['Inquiry', 'Visit', 'Quote', 'Workshop', 'Return', 'Aftercare'], array_column($this->get('/api/setup')->rows('stages'), 'name'));
     }
 
-    public function testATextNamesOnlyWhatIsThere(): void
+    public function testHowMessagesLeaveIsSetAndTakenBack(): void
     {
-        $text = array_values(array_filter($this->get('/api/setup')->rows('texts'), static fn (array $one): bool => 'confirmation' === $one['key']))[0];
-        $id = \is_string($text['id']) ? $text['id'] : '';
-        $unknown = $this->put("texts/$id", ['body' => 'Hello {{firstname}}']);
-        self::assertSame([422, 'body'], [$unknown->status, $unknown->text('violations.0.path')]);
-        self::assertStringContainsString('first_name', $unknown->text('violations.0.message'));
-        self::assertSame(422, $this->put("texts/$id", ['body' => 'Hello {{#first_name}} there'])->status, 'opened and not closed');
-        $this->put("texts/$id", ['subject' => 'Thank you, {{first_name}}'])->ok();
-        $this->inquire()->ok(201);
-        $this->accept($this->lastSubmission())->ok();
-        self::assertSame('Thank you, Orla', $this->db()->fetchOne("SELECT subject FROM message WHERE template = 'confirmation' ORDER BY rowid DESC LIMIT 1"));
+        self::assertSame([95, '20:00', '08:00', 0], array_map($this->get('/api/setup')->at(...), ['business.replyThreshold', 'business.quietFrom', 'business.quietUntil', 'business.mailsAnHour']));
+        self::assertSame([422, 'quietUntil'], [($half = $this->put('messages', ['quietUntil' => '']))->status, $half->text('violations.0.path')]);
+        self::assertSame(422, $this->put('messages', ['quietFrom' => '8 pm'])->status);
+        self::assertSame(422, $this->put('messages', ['replyThreshold' => '30'])->status);
+        $this->put('messages', ['signature' => "Nessa\nMarrowby", 'replyThreshold' => '90', 'quietFrom' => '', 'quietUntil' => '', 'mailsAnHour' => '50'])->ok();
+        self::assertSame(["Nessa\nMarrowby", 90, '', 50], array_map($this->get('/api/setup')->at(...), ['business.signature', 'business.replyThreshold', 'business.quietFrom', 'business.mailsAnHour']));
+        $this->undoLast();
+        self::assertSame(95, $this->get('/api/setup')->at('business.replyThreshold'));
     }
 
     public function testSourcesAndReasonsAreKeptEachOnce(): void

@@ -50,7 +50,8 @@ final class TurnsSetUpTest extends AppTestCase
     {
         $this->change(['words' => 'Photographs of the pedals help us.']);
         $text = $this->id("SELECT id FROM message_template WHERE code = 'confirmation'");
-        $this->call('PUT', "/api/setup/texts/$text", ['body' => "Hello {{first_name}},\n\n{{service_words}}\n\n{{business}}"])->ok();
+        $field = static fn (string $name): array => ['type' => 'paragraph', 'content' => [['type' => 'field', 'attrs' => ['field' => $name, 'or' => '']]]];
+        $this->call('PUT', "/api/templates/$text", ['name' => 'We have your inquiry', 'subject' => 'Hello', 'document' => ['type' => 'doc', 'content' => [$field('first_name'), $field('service_words')]], 'version' => 1])->ok();
         $this->inquire()->ok(201);
         $mails = $this->get('/api/submissions/'.$this->lastSubmission().'/mails')->ok()->rows('items');
         self::assertStringContainsString('Photographs of the pedals help us.', (string) json_encode($mails[0]['text']));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Telamon\Core\Tests\Messaging;
+namespace Telamon\Core\Tests\Text;
 
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Text\TemplateRenderer;

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Telamon\Business\Profile;
+use Telamon\Core\Messages\DocumentWriter;
+use Telamon\Core\Messages\FieldLine;
+
+/** Fills a template. */
+final readonly class TemplateWriter
+{
+    public function __construct(private Profile $business)
+    {
+    }
+
+    /**
+     * @param array<string, string> $values by field, beyond those of the business
+     * @param array<string, string> $words by field, for this once: instead of what nothing fills; empty leaves its sentence out
+     */
+    public function fill(TemplateText $text, array $values, array $words = []): Written
+    {
+        $values = array_filter($words, static fn (string $word): bool => '' !== $word) + $values + $this->ofBusiness();
+        $body = (new DocumentWriter())->fill($text->document, $values, $words);
+        $subject = new FieldLine($text->subject);
+        $short = new FieldLine($text->textMessage);
+
+        return new Written($subject->oneLine($values), $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), $body->pictures);
+    }
+
+    /** @return array<string, string> */
+    private function ofBusiness(): array
+    {
+        $business = $this->business->business();
+        $phone = '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone);
+
+        return [
+            'business' => $business->name,
+            'business_phone' => $phone,
+            'signature' => '' === trim($business->signature) ? trim("{$this->business->coordinator()->name}\n{$business->name}".('' === $phone ? '' : ", $phone")) : $business->signature,
+        ];
+    }
+}

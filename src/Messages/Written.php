@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+/** A template with its fields filled. */
+final readonly class Written
+{
+    /**
+     * @param string $html a fragment; see Core\Messages\Filled
+     * @param string $textMessage empty where the template has none
+     * @param list<string> $gaps fields that nothing fills
+     * @param list<string> $pictures ids of files
+     */
+    public function __construct(public string $subject, public string $text, public string $html, public string $textMessage, public array $gaps, public array $pictures)
+    {
+    }
+}
