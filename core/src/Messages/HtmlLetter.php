@@ -39,7 +39,7 @@ final class HtmlLetter
                 continue;
             }
             $text = Node::text($node);
-            $piece = Bidi::turns($text) ? '<bdi>'.nl2br(self::escape(str_replace(["\u{2068}", "\u{2069}"], '', $text)), false).'</bdi>' : nl2br(self::escape($text), false);
+            $piece = Bidi::turns($text) ? '<bdi>'.self::escape(str_replace(["\u{2068}", "\u{2069}"], '', $text)).'</bdi>' : self::escape($text);
             $href = Node::href($node);
             if ('' === $href && 1 === preg_match('#^https?://\S+$#', trim($text))) {
                 $href = trim($text);
@@ -67,6 +67,6 @@ final class HtmlLetter
 
     private static function escape(string $text): string
     {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
+        return str_replace("\n", '<br>', htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8'));
     }
 }

@@ -109,8 +109,7 @@ final class DocumentTest extends TestCase
         self::assertSame('<p>Hello &lt;b onclick=&quot;x&quot;&gt;Anna&lt;/b&gt;!</p>', $writer->fill($document, ['first_name' => '<b onclick="x">Anna</b>'])->html);
         self::assertSame("<p>Hello <bdi>\u{5e0}\u{5e2}\u{5d4}</bdi>!</p>", $writer->fill($document, ['first_name' => "\u{5e0}\u{5e2}\u{5d4}"])->html);
         self::assertSame("Hello \u{2068}\u{5e0}\u{5e2}\u{5d4}\u{2069}!", $writer->fill($document, ['first_name' => "\u{202e}\u{5e0}\u{5e2}\u{5d4}"])->text);
-        self::assertSame('<p>Hello one<br>
-two!</p>', $writer->fill($document, ['first_name' => "one\ntwo"])->html);
+        self::assertSame('<p>Hello one<br>two!</p>', $writer->fill($document, ['first_name' => "one\ntwo"])->html);
     }
 
     /** @return array<string, array{mixed}> */

@@ -37,6 +37,8 @@ const message: Schema<'Message'> = {
   client: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
   from: 'Workshop <hello@example.com>',
   text: 'Hello Orla.',
+  html: '',
+  gaps: [],
   failure: 'The address was refused.',
   template: 'confirmation',
   project: null,

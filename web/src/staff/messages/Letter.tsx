@@ -3,6 +3,8 @@ import { Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
 import { RecordLink } from '../shell/RecordLink';
 import { MessageMark } from '../shell/messageState';
+import { FillIn } from './FillIn';
+import { LetterHtml } from './LetterHtml';
 
 /** A message as its reader gets it. */
 export function Letter({ message, today }: { message: Schema<'Message'>; today: string }) {
@@ -26,6 +28,12 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
       )}
       {message.state === 'queued' && message.failure && (
         <Trouble title="Not yet sent">{message.failure} It will be tried again by itself.</Trouble>
+      )}
+      {message.state === 'held' && message.gaps.length > 0 && <FillIn key={message.id} message={message} />}
+      {message.state === 'held' && message.gaps.length === 0 && (
+        <p className="letter-held">
+          <b>Held.</b> {message.failure} It leaves when you let it go.
+        </p>
       )}
       <dl className="facts letter-facts">
         <div>
@@ -53,7 +61,7 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
           </dd>
         </div>
       </dl>
-      <div className="letter serif letter-text">{message.text}</div>
+      <LetterHtml html={message.html} text={message.text} />
     </article>
   );
 }

@@ -12,7 +12,8 @@ import { Views } from '../shell/Views';
 import { Letter } from './Letter';
 import { MoreButton } from '../shell/MoreButton';
 import './messages.css';
-import { useMessage, useMessages, useSendAgain, type MessageState } from './queries';
+import { PartsOfMessages } from './PartsOfMessages';
+import { useHolding, useMessage, useMessages, useSendAgain, type MessageState } from './queries';
 import { MessageMark } from '../shell/messageState';
 
 const views: { state: MessageState | ''; label: string }[] = [
@@ -20,6 +21,7 @@ const views: { state: MessageState | ''; label: string }[] = [
   { state: 'queued', label: 'Queued' },
   { state: 'sent', label: 'Sent' },
   { state: 'failed', label: 'Not sent' },
+  { state: 'held', label: 'Held' },
   { state: 'cancelled', label: 'Cancelled' },
 ];
 
@@ -35,6 +37,7 @@ export function MessagesScreen() {
   const navigate = useNavigate();
   const location = useLocation();
   const again = useSendAgain();
+  const holding = useHolding();
   const toast = useToast();
   const place = rows.findIndex((row) => row.id === id);
   const go = (to: number) => {
@@ -49,8 +52,23 @@ export function MessagesScreen() {
   const first = rows[0];
   if (id === undefined && first) return <Navigate to={`/messages/${first.id}${location.search}`} replace />;
   if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="message" />;
+  const act = (label: string, what: 'hold' | 'let go' | 'cancel', said: string): PlinthBlock => ({
+    label,
+    disabled: holding.isPending,
+    act: () =>
+      message &&
+      holding.mutate(
+        { id: message.id, what },
+        { onSuccess: () => toast({ words: said }), onError: (error) => toast({ words: error.message }) },
+      ),
+  });
   const blocks: PlinthBlock[] = message
     ? [
+        ...(message.state === 'queued' ? [act('Hold', 'hold', 'Held until you let it go')] : []),
+        ...(message.state === 'held' && message.gaps.length === 0 ? [act('Send now', 'let go', 'On its way')] : []),
+        ...(message.state === 'queued' || message.state === 'held'
+          ? [act('Cancel it', 'cancel', 'Cancelled; it does not leave')]
+          : []),
         ...(message.state === 'failed'
           ? [
               {
@@ -83,6 +101,7 @@ export function MessagesScreen() {
           folds: false,
           content: (
             <>
+              <PartsOfMessages />
               <div className="pillar-head">
                 <h1>Messages</h1>
                 <small>newest first</small>

@@ -20,6 +20,10 @@ export const messages: Area = {
   ],
   screens: [
     {
+      path: 'messages/templates/:id?',
+      Screen: lazy(async () => ({ default: (await import('./templates/TemplatesScreen')).TemplatesScreen })),
+    },
+    {
       path: 'messages/:id?',
       Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
     },

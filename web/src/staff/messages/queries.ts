@@ -40,3 +40,25 @@ export function useSendAgain() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+/** Says what stands where nothing could be filled in; then it is sent. */
+export function useFill() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, words }: { id: string; words: Record<string, string> }) =>
+      need(api.POST('/api/messages/{id}/fill', { params: { path: { id } }, body: { words } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
+
+/** Holds a message that has not left, lets it go, or cancels it. */
+export function useHolding() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, what }: { id: string; what: 'hold' | 'let go' | 'cancel' }) =>
+      what === 'cancel'
+        ? need(api.POST('/api/messages/{id}/cancel', { params: { path: { id } } }))
+        : need(api.POST('/api/messages/{id}/hold', { params: { path: { id } }, body: { held: what === 'hold' } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}

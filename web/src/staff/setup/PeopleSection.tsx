@@ -41,15 +41,3 @@ export function ServicesSection({ services }: { services: Setup['services'] }) {
     </Rows>
   );
 }
-
-export function TextsSection({ texts }: { texts: Setup['texts'] }) {
-  return (
-    <Rows title="Mail texts" columns={['subject']}>
-      {texts.map((one) => (
-        <Row key={one.id} shows={`text.${one.id}`} name={one.name}>
-          <span>{one.subject}</span>
-        </Row>
-      ))}
-    </Rows>
-  );
-}

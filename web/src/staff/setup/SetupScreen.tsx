@@ -9,7 +9,6 @@ import './setup.css';
 import { SetupIndex } from './SetupIndex';
 import { useShown } from './shown';
 import { NewStaff, StaffPane } from './StaffPane';
-import { TextPane } from './TextPane';
 import { useHits } from './useHits';
 import { NewService, NewStage, ServicePane, StagePane } from './WorkPane';
 
@@ -113,7 +112,6 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   const staff = setup.staff.find((one) => one.id === id);
   const service = setup.services.find((one) => one.id === id || (kind === 'service' && one.key === id));
   const stage = setup.stages.find((one) => one.id === id);
-  const text = setup.texts.find((one) => one.id === id || (kind === 'text' && one.key === id));
   if (shown === 'new.staff') return <NewStaff onDone={onDone} />;
   if (shown === 'new.service') return <NewService setup={setup} onDone={onDone} />;
   if (shown === 'new.stage') return <NewStage onDone={onDone} />;
@@ -121,7 +119,6 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   if (staff) return <StaffPane one={staff} setup={setup} onDone={onDone} />;
   if (service) return <ServicePane service={service} setup={setup} />;
   if (stage) return <StagePane stage={stage} setup={setup} />;
-  if (text) return <TextPane text={text} />;
   if (setup.business.projects === 0) return <FirstSteps setup={setup} />;
   return (
     <p className="second setup-nothing">

@@ -138,9 +138,10 @@ export const useRemoveStage = () =>
   useSetupChange(({ id, to }: Part<{ to: string }>) =>
     need(api.DELETE('/api/setup/stages/{id}', { params: { path: { id }, query: to ? { to } : {} } })),
   );
-export const useChangeText = () =>
-  useSetupChange(({ id, ...body }: Part<Schema<'TextEdit'>>) =>
-    need(api.PUT('/api/setup/texts/{id}', { ...by(id), body })),
+export const useMessaging = () =>
+  useSetupChange(
+    (body: Partial<Record<'signature' | 'replyThreshold' | 'quietFrom' | 'quietUntil' | 'mailsAnHour', string>>) =>
+      need(api.PUT('/api/setup/messages', { body })),
   );
 
 export function useDaysOff() {

@@ -4,7 +4,8 @@ import { CustomFields } from './CustomFields';
 import { ClosureList, HoursSection } from './HoursSection';
 import { IntakeSection, MatchingSection } from './IntakeSection';
 import { ListsSection } from './ListsSection';
-import { ServicesSection, StaffSection, TextsSection } from './PeopleSection';
+import { MessagesSection } from './MessagesSection';
+import { ServicesSection, StaffSection } from './PeopleSection';
 import { PagesSection } from './PagesSection';
 import type { Setup } from './queries';
 import { StagesSection } from './StagesSection';
@@ -83,10 +84,10 @@ export const sections: Section[] = [
     show: ({ customFields }) => <CustomFields fields={customFields} />,
   },
   {
-    key: 'texts',
-    title: 'Mail texts',
-    holds: ({ texts, business }) => `${texts.length}, from ${business.email}`,
-    show: ({ texts }) => <TextsSection texts={texts} />,
+    key: 'messages',
+    title: 'Messages',
+    holds: ({ business }) => `from ${business.email}, read from ${business.replyThreshold} %`,
+    show: (setup) => <MessagesSection setup={setup} />,
   },
   {
     key: 'intake',

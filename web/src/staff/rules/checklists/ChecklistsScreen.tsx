@@ -5,6 +5,7 @@ import { Mark } from '../../../shared/Mark';
 import { Trouble } from '../../../shared/Notice';
 import '../../definition/forms.css';
 import { useKey } from '../../keys';
+import '../../shell/list-group.css';
 import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';

@@ -1,0 +1,13 @@
+import { NavLink } from 'react-router';
+
+/** The course of parts: what goes and comes, and what it is made of. */
+export function PartsOfMessages() {
+  return (
+    <nav className="parts" aria-label="Parts of Messages">
+      <NavLink to="/messages" end>
+        In and out
+      </NavLink>
+      <NavLink to="/messages/templates">Templates</NavLink>
+    </nav>
+  );
+}

@@ -1,0 +1,458 @@
+import { useEffect, useRef, useState } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { ProblemError } from '../../../shared/api';
+import { Mark } from '../../../shared/Mark';
+import { ComingRows, Trouble } from '../../../shared/Notice';
+import { when } from '../../../shared/words';
+import { useKey } from '../../keys';
+import { useToday } from '../../shell/day';
+import '../../shell/list-group.css';
+import { Pillars } from '../../shell/Pillars';
+import { PillarsWaiting } from '../../shell/PillarsWaiting';
+import { NotFound } from '../../shell/Plain';
+import { useToast } from '../../shell/Toast';
+import { useUnsaved } from '../../shell/useUnsaved';
+import '../messages.css';
+import { PartsOfMessages } from '../PartsOfMessages';
+import { FieldLine } from './FieldLine';
+import { Fields } from './fields';
+import { LetterEditor } from './LetterEditor';
+import {
+  fetchVersion,
+  useExamples,
+  useKeepTemplate,
+  usePreview,
+  useRetireTemplate,
+  useTemplate,
+  useTemplates,
+  useTestTemplate,
+  type Draft,
+  type Template,
+  type TemplateRow,
+} from './queries';
+import { Reading } from './Reading';
+import './templates.css';
+
+/** Message templates: what is said, with which fields, and how that reads. */
+export function TemplatesScreen() {
+  const { id } = useParams();
+  const list = useTemplates();
+  const rows = groups.flatMap(([purpose]) => (list.data ?? []).filter((one) => one.purpose === purpose));
+  const row = rows.find((one) => one.id === id || one.key === id) ?? (id ? undefined : rows[0]);
+  const template = useTemplate(row?.id);
+  if (!list.data) return <PillarsWaiting title="Templates" query={list} />;
+  if (id && !row) return <NotFound what="template" />;
+  return <OneTemplate key={row?.id} rows={rows} row={row} template={template.data} error={template.error} />;
+}
+
+const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '' };
+
+interface Props {
+  rows: TemplateRow[];
+  row: TemplateRow | undefined;
+  template: Template | undefined;
+  error: Error | null;
+}
+
+function OneTemplate({ rows, row, template, error }: Props) {
+  const navigate = useNavigate();
+  const toast = useToast();
+  const today = useToday();
+  const keep = useKeepTemplate();
+  const retire = useRetireTemplate();
+  const test = useTestTemplate();
+  const sending = useRef(false);
+  const [edited, setEdited, forget] = useUnsaved<Draft | null>(`template.${row?.id ?? ''}`, null);
+  const draft: Draft = edited ?? template ?? nothing;
+  const faults =
+    keep.error instanceof ProblemError
+      ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
+      : {};
+  const place = rows.findIndex((one) => one.id === row?.id);
+  const go = (to: number) => {
+    const next = rows[to];
+    if (next) void navigate(`/messages/templates/${next.id}`);
+  };
+  useKey('next', () => go(place + 1));
+  useKey('previous', () => go(place - 1));
+  const change = (part: Partial<Draft>) => {
+    const { name, subject, document, textMessage } = draft;
+    setEdited({ name, subject, document, textMessage, ...part });
+  };
+  const discard = () => {
+    setEdited(null);
+    forget();
+    keep.reset();
+  };
+  const once = (act: (done: () => void) => void) => {
+    if (sending.current) return;
+    sending.current = true;
+    act(() => {
+      sending.current = false;
+    });
+  };
+  const save = () =>
+    once((done) =>
+      keep.mutate(
+        { id: row?.id, version: template?.version ?? 0, draft },
+        {
+          onSettled: done,
+          onSuccess: (saved) => {
+            discard();
+            toast({ words: `${saved.name} saved, version ${saved.version}. U takes it back.` });
+          },
+        },
+      ),
+    );
+  const add = () =>
+    once((done) =>
+      keep.mutate(
+        { id: undefined, version: 0, draft: newDraft(rows) },
+        { onSettled: done, onSuccess: (made) => void navigate(`/messages/templates/${made.id}`) },
+      ),
+    );
+  const [record, setRecord] = useState('');
+  return (
+    <Pillars
+      title={draft.name ? `${draft.name}, Templates` : 'Templates'}
+      pillars={[
+        {
+          name: 'Templates',
+          width: '252px',
+          middling: '220px',
+          folds: true,
+          tally: rows.length,
+          content: <List rows={rows} at={row?.id} onAdd={add} />,
+        },
+        {
+          name: 'Text',
+          sheet: true,
+          width: '560px',
+          middling: '1fr',
+          wide: '720px',
+          content: template ? (
+            <Editing
+              template={template}
+              draft={draft}
+              faults={faults}
+              change={change}
+              error={keep.error && Object.keys(faults).length === 0 ? keep.error.message : ''}
+              unsaved={edited !== null}
+              today={today}
+              onBring={(version) =>
+                void fetchVersion(template.id, version).then((was) => {
+                  const { name, subject, document, textMessage } = was;
+                  setEdited({ name, subject, document, textMessage });
+                  toast({ words: `Version ${version} is here. Save it to bring it back.` });
+                })
+              }
+              record={record}
+            />
+          ) : error ? (
+            <Trouble title="Not loaded">{error.message}</Trouble>
+          ) : (
+            <ComingRows rows={8} />
+          ),
+          blocks: template
+            ? [
+                {
+                  label: keep.isPending ? 'Saving…' : `Save version ${template.version + 1}`,
+                  keyName: 'main',
+                  main: true,
+                  disabled: keep.isPending || edited === null,
+                  act: save,
+                },
+                ...(edited === null ? [] : [{ label: 'Discard', act: discard }]),
+                ...(template.shipped
+                  ? []
+                  : [
+                      {
+                        label: template.retired ? 'Bring back' : 'Put away',
+                        disabled: retire.isPending,
+                        act: () =>
+                          retire.mutate(
+                            { id: template.id, retired: !template.retired },
+                            {
+                              onSuccess: (now) =>
+                                toast({
+                                  words: `${now.name} ${now.retired ? 'put away' : 'is back'}. U takes it back.`,
+                                }),
+                              onError: (failed) =>
+                                toast({
+                                  words:
+                                    failed instanceof ProblemError
+                                      ? (failed.violations[0]?.message ?? failed.message)
+                                      : failed.message,
+                                }),
+                            },
+                          ),
+                      },
+                    ]),
+              ]
+            : [],
+        },
+        {
+          name: 'Reads',
+          width: '1fr',
+          middling: '360px',
+          content: template && <ReadBeside template={template} draft={draft} record={record} onRecord={setRecord} />,
+          blocks: template
+            ? [
+                {
+                  label: test.isPending ? 'Sending…' : 'Send me one',
+                  keyName: 'tryIt',
+                  disabled: test.isPending,
+                  act: () =>
+                    once((done) =>
+                      test.mutate(
+                        { id: template.id, draft, record },
+                        {
+                          onSettled: done,
+                          onSuccess: ({ to }) => toast({ words: `A test is on its way to ${to}` }),
+                          onError: (failed) => toast({ words: failed.message }),
+                        },
+                      ),
+                    ),
+                },
+              ]
+            : [],
+        },
+      ]}
+    />
+  );
+}
+
+/** A name that nobody has yet, and words to begin with. */
+function newDraft(rows: TemplateRow[]): Draft {
+  const names = rows.map((one) => one.name);
+  let name = 'New template';
+  for (let n = 2; names.includes(name); n += 1) name = `New template ${n}`;
+  const paragraph = (...content: Record<string, unknown>[]) => ({ type: 'paragraph', content });
+  const field = (of: string, or: string | null) => ({ type: 'field', attrs: { field: of, or } });
+  return {
+    name,
+    subject: 'About your {{asset|inquiry}}',
+    document: {
+      type: 'doc',
+      content: [
+        paragraph({ type: 'text', text: 'Hello ' }, field('first_name', 'there'), { type: 'text', text: ',' }),
+        paragraph({ type: 'text', text: 'thank you for writing to us.' }),
+        paragraph(field('signature', null)),
+      ],
+    },
+    textMessage: '',
+  };
+}
+
+const groups: [TemplateRow['purpose'], string][] = [
+  ['client', 'To clients'],
+  ['visit', 'About visits'],
+  ['quote', 'About quotes'],
+  ['agreement', 'Agreements'],
+  ['copy', 'Copies'],
+  ['staff', 'To staff'],
+];
+
+function List({ rows, at, onAdd }: { rows: TemplateRow[]; at: string | undefined; onAdd: () => void }) {
+  return (
+    <>
+      <PartsOfMessages />
+      {groups.map(([purpose, title]) => (
+        <section key={purpose} aria-label={title} className="list-group">
+          <h2>
+            <em>{title}</em>
+            <small>
+              {purpose === 'client' ? (
+                <button type="button" className="link-button" onClick={onAdd}>
+                  Add template
+                </button>
+              ) : (
+                ''
+              )}
+            </small>
+          </h2>
+          <ul>
+            {rows
+              .filter((one) => one.purpose === purpose)
+              .map((one) => (
+                <li key={one.id}>
+                  <NavLink
+                    to={`/messages/templates/${one.id}`}
+                    className={one.id === at ? 'list-row active' : 'list-row'}
+                  >
+                    <b>{one.name}</b>
+                    {one.retired ? (
+                      <Mark kind="stopped">put away</Mark>
+                    ) : (
+                      <span className="figures second">{one.sent || ''}</span>
+                    )}
+                  </NavLink>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <p className="second">The number is how many went out in 90 days.</p>
+    </>
+  );
+}
+
+interface EditingProps {
+  template: Template;
+  draft: Draft;
+  faults: Record<string, string>;
+  change: (part: Partial<Draft>) => void;
+  error: string;
+  unsaved: boolean;
+  today: string;
+  record: string;
+  onBring: (version: number) => void;
+}
+
+function Editing({ template, draft, faults, change, error, unsaved, today, record, onBring }: EditingProps) {
+  const preview = usePreview(template.id, useLater(draft, 400), record);
+  const shown = preview.data;
+  // What would be wrong on saving is said while one types.
+  const ahead =
+    preview.error instanceof ProblemError
+      ? Object.fromEntries(preview.error.violations.map((fault) => [fault.path, fault.message]))
+      : {};
+  const wrong = { ...ahead, ...faults };
+  return (
+    <Fields
+      value={{
+        fields: template.fields,
+        gaps: shown?.gaps.map((one) => one.name) ?? [],
+        values: shown?.values ?? {},
+      }}
+    >
+      <div className="pillar-head">
+        <h1>
+          <input
+            className="title-field"
+            aria-label="Name"
+            value={draft.name}
+            maxLength={100}
+            onChange={(event) => change({ name: event.target.value })}
+          />
+        </h1>
+        <small>
+          version {template.version}
+          {unsaved && ', not saved'}
+        </small>
+      </div>
+      {wrong.name && (
+        <p className="fault" role="alert">
+          {wrong.name}
+        </p>
+      )}
+      {error && <Trouble title="Not saved">{error}</Trouble>}
+      <p className="second template-used">
+        {template.sentWhen && <>Goes {template.sentWhen}. </>}
+        {template.usedBy.length > 0 && (
+          <>
+            Used by{' '}
+            {template.usedBy.map((one, i) => (
+              <span key={one.path}>
+                {i > 0 && ', '}
+                <NavLink to={one.path}>{one.label}</NavLink>
+              </span>
+            ))}
+            .
+          </>
+        )}
+        {!template.sentWhen && template.usedBy.length === 0 && (
+          <>
+            Nothing sends it yet: choose it in a <NavLink to="/rules/new">rule</NavLink>.
+          </>
+        )}
+      </p>
+      <p className="field-label" aria-hidden="true">
+        Subject
+      </p>
+      <FieldLine
+        label="Subject"
+        oneLine
+        value={draft.subject}
+        onChange={(subject) => change({ subject })}
+        fault={wrong.subject}
+      />
+      <p className="field-label" aria-hidden="true">
+        Text
+      </p>
+      <LetterEditor
+        document={draft.document}
+        onChange={(document) => change({ document: document as Draft['document'] })}
+        fault={wrong.document}
+      />
+      <p className="second">Type {'{'} and a few letters to put in a field.</p>
+      <p className="field-label" aria-hidden="true">
+        As a text message, if it should go as one too
+      </p>
+      <FieldLine
+        label="Text message"
+        value={draft.textMessage}
+        onChange={(textMessage) => change({ textMessage })}
+        fault={wrong.textMessage}
+      />
+      {template.versions.length > 0 && (
+        <details className="template-versions">
+          <summary>
+            {template.versions.length === 1 ? '1 earlier version' : `${template.versions.length} earlier versions`}
+          </summary>
+          <ul className="rows">
+            {template.versions.map((one) => (
+              <li key={one.version}>
+                <span className="line-top">
+                  <span>
+                    Version {one.version}, until {when(one.until, today)}
+                    {one.by && ` when ${one.by} changed it`}
+                  </span>
+                  <button type="button" className="link-button" onClick={() => onBring(one.version)}>
+                    Look at it
+                  </button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </Fields>
+  );
+}
+
+interface BesideProps {
+  template: Template;
+  draft: Draft;
+  record: string;
+  onRecord: (record: string) => void;
+}
+
+function ReadBeside({ template, draft, record, onRecord }: BesideProps) {
+  const examples = useExamples(template.id);
+  const records = examples.data ?? [];
+  const first = records[0]?.id ?? '';
+  useEffect(() => {
+    if (record === '' && first !== '') onRecord(first);
+  }, [record, first, onRecord]);
+  const preview = usePreview(template.id, useLater(draft, 400), record);
+  return (
+    <Reading
+      preview={preview.data}
+      stale={preview.isPlaceholderData || preview.isError}
+      records={records}
+      record={record}
+      onRecord={onRecord}
+    />
+  );
+}
+
+/** A value once it has stood still for a while. */
+function useLater<T>(value: T, milliseconds: number): T {
+  const [later, setLater] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setLater(value), milliseconds);
+    return () => clearTimeout(timer);
+  }, [value, milliseconds]);
+  return later;
+}

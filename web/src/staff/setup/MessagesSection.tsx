@@ -1,0 +1,75 @@
+import { Link } from 'react-router';
+import { FactList, type Fact } from '../shell/FactList';
+import { useMessaging, type Setup } from './queries';
+
+type Edit = Parameters<ReturnType<typeof useMessaging>['mutateAsync']>[0];
+
+/** How messages are signed, when they leave, and how replies are read. */
+export function MessagesSection({ setup }: { setup: Setup }) {
+  const edit = useMessaging();
+  const { business } = setup;
+  const facts: Fact<Edit>[] = [
+    {
+      key: 'signature',
+      label: 'Signature',
+      shown: business.signature || 'the coordinator, the business and its phone',
+      fields: [
+        {
+          key: 'signature',
+          label: 'Signature of the business',
+          value: business.signature,
+          kind: 'long',
+          hint: 'Stands where a template says “signature”.',
+        },
+      ],
+      edit: (values) => ({ signature: values.signature ?? '' }),
+    },
+    {
+      key: 'replyThreshold',
+      label: 'Replies',
+      shown: `read without a person at ${business.replyThreshold} % or more`,
+      fields: [
+        {
+          key: 'replyThreshold',
+          label: 'Read without a person at so many per cent',
+          value: String(business.replyThreshold),
+          hint: 'Below that you are asked. “Stop” always stops.',
+        },
+      ],
+      edit: (values) => ({ replyThreshold: values.replyThreshold ?? '' }),
+    },
+    {
+      key: 'quiet',
+      label: 'Quiet hours',
+      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, the client’s time` : 'none',
+      fields: [
+        { key: 'quietFrom', label: 'From', value: business.quietFrom },
+        {
+          key: 'quietUntil',
+          label: 'Until',
+          value: business.quietUntil,
+          hint: 'Follow-ups and reminders wait; what answers a client at once does not.',
+        },
+      ],
+      edit: (values) => ({ quietFrom: values.quietFrom ?? '', quietUntil: values.quietUntil ?? '' }),
+    },
+    {
+      key: 'mailsAnHour',
+      label: 'At most',
+      shown: business.mailsAnHour === 0 ? 'as many as there are' : `${business.mailsAnHour} messages an hour`,
+      fields: [{ key: 'mailsAnHour', label: 'Messages an hour; 0 for no limit', value: String(business.mailsAnHour) }],
+      edit: (values) => ({ mailsAnHour: values.mailsAnHour ?? '' }),
+    },
+  ];
+  return (
+    <FactList<Edit>
+      name="setup.messages"
+      title="Messages"
+      beside={<Link to="/messages/templates">Templates</Link>}
+      canEdit
+      saving={edit}
+      save={(part) => edit.mutateAsync(part)}
+      facts={facts}
+    />
+  );
+}
