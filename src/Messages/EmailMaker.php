@@ -14,7 +14,7 @@ use Twig\Environment;
 final readonly class EmailMaker
 {
     /** @param iterable<EnclosesPapers> $papers */
-    public function __construct(private Environment $twig, #[AutowireIterator('telamon.encloses_papers')] private iterable $papers)
+    public function __construct(private Environment $twig, private SignedAddresses $addresses, #[AutowireIterator('telamon.encloses_papers')] private iterable $papers)
     {
     }
 
@@ -39,9 +39,26 @@ final readonly class EmailMaker
                 $email->attach($paper['bytes'], $paper['name'], $paper['type']);
             }
         }
-        $email->getHeaders()->addIdHeader('Message-ID', "{$message->id}@$domain");
-        // Says to mail programs that no person wrote this (RFC 3834).
-        $email->getHeaders()->addTextHeader('Auto-Submitted', 'auto-generated');
+        $headers = $email->getHeaders();
+        $headers->addIdHeader('Message-ID', "{$message->id}@$domain");
+        if ('by-hand' !== $message->kind) {
+            // Says to mail programs that no person wrote this (RFC 3834).
+            $headers->addTextHeader('Auto-Submitted', 'auto-generated');
+        }
+        if (Ground::Staff !== $message->ground) {
+            $email->replyTo(new Address($this->addresses->replyTo($message), $message->fromName));
+        }
+        if ('' !== $message->inReplyTo) {
+            // RFC 5322, section 3.6.4.
+            $headers->addIdHeader('In-Reply-To', $message->inReplyTo);
+            $headers->addIdHeader('References', $message->inReplyTo);
+        }
+        $stop = $message->ground->canBeStopped() ? $this->addresses->stopLink($message->toAddress) : '';
+        if ('' !== $stop) {
+            // RFC 2369 and, for one click, RFC 8058.
+            $headers->addTextHeader('List-Unsubscribe', "<$stop>");
+            $headers->addTextHeader('List-Unsubscribe-Post', 'List-Unsubscribe=One-Click');
+        }
 
         return $email;
     }

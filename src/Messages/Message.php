@@ -64,6 +64,22 @@ class Message implements TakenBack
     public string $html = '';
 
     /**
+     * On what ground it is sent.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 10, enumType: Ground::class, options: ['default' => 'contract'])]
+    public Ground $ground = Ground::Contract;
+
+    /**
+     * Message-ID of the one that came in and that it answers; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 250, options: ['default' => ''])]
+    public string $inReplyTo = '';
+
+    /**
      * What a held message lacks: the values it has, and the fields that nothing fills.
      *
      * @var array{values?: array<string, string>, gaps?: list<string>, text?: array<string, mixed>}
@@ -152,6 +168,17 @@ class Message implements TakenBack
         $this->failure = '';
         $this->lacks = [];
         $this->leavesAt = $leavesAt;
+    }
+
+    public function rest(Ground $ground): void
+    {
+        $this->ground = $ground;
+    }
+
+    /** @param string $messageId of the one that came in */
+    public function answer(string $messageId): void
+    {
+        $this->inReplyTo = $messageId;
     }
 
     public function enclose(string $calendar): void

@@ -38,9 +38,6 @@ final readonly class MessageController
     #[Route('', methods: ['GET'])]
     public function list(Request $request): Response
     {
-        if ('in' === Query::oneOf($request, 'direction', ['in', 'out'])) {
-            return new JsonResponse(['items' => [], 'next' => null]);
-        }
         $query = $this->em->createQueryBuilder()->select('m', 'c')->from(Message::class, 'm')->leftJoin('m.client', 'c')
             ->orderBy('m.queuedAt', 'DESC')->addOrderBy('m.id', 'DESC')->setMaxResults(Page::SIZE + 1);
         $state = Query::oneOf($request, 'state', array_column(MessageState::cases(), 'value'));

@@ -38,7 +38,7 @@ final readonly class MessageQueue
      * @param string $says what it rests on, as the plan says
      * @param bool $held whether it waits a moment, so that undo can stop it
      */
-    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false): Message
+    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false, Ground $ground = Ground::Contract): Message
     {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
         $business = $this->business->business();
@@ -63,6 +63,7 @@ final readonly class MessageQueue
         );
         $this->em->persist($message);
         $message->say($written->subject, $written->text, $written->html);
+        $message->rest(Purpose::Staff === $text->purpose() ? Ground::Staff : $ground);
         if ([] !== $written->gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
@@ -90,6 +91,7 @@ final readonly class MessageQueue
         return $this->changes->carryOut($change, function () use ($template, $business, $text, $staff): Message {
             $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr('Test: '.$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
             $message->say($message->subject, $message->text, $text('html'));
+            $message->rest(Ground::Staff);
             $this->em->persist($message);
             $this->bus->dispatch(new SendMessage($message->id));
 

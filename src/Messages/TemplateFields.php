@@ -31,6 +31,7 @@ final class TemplateFields
         'choose-time' => [Purpose::Visit, ['first_name', 'visit', 'link', 'coordinator'], 'to the client when they are to choose a time'],
         'quote' => [Purpose::Quote, self::QUOTE, 'to the client with a quote'],
         'quote-nudge' => [Purpose::Quote, self::QUOTE, 'to the client before a quote runs out'],
+        'quote-yes' => [Purpose::Quote, self::QUOTE, 'to the client when a reply says yes to a quote'],
         'quote-accepted' => [Purpose::Quote, [...self::QUOTE, 'deposit_due'], 'to the client when they accepted a quote'],
         'quote-reply' => [Purpose::Quote, [...self::QUOTE, 'question', 'words'], 'to the client when their question is answered'],
         'quote-answered' => [Purpose::Staff, [...self::QUOTE, 'what', 'words'], 'to the lead when a client answers a quote'],

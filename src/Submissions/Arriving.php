@@ -17,6 +17,7 @@ final readonly class Arriving
      * @param Staff|null $by who wrote it down; null where the client sent it
      * @param bool $answered whether whoever asked was answered at once
      * @param string $bookingPage ending of the booking page that it was filled in for; empty for none
+     * @param bool $asFound whether it was no form at all: a letter, taken as it is
      * @param array<string, mixed> $sent what stood in the form when it was sent out, by question key
      */
     public function __construct(
@@ -29,6 +30,13 @@ final readonly class Arriving
         public ?Staff $by = null,
         public bool $answered = false,
         public string $bookingPage = '',
+        public bool $asFound = false,
     ) {
+    }
+
+    /** Whether not all has to be there that the form asks: staff wrote down what was said, or it came as a letter. */
+    public function isLenient(): bool
+    {
+        return $this->asFound || null !== $this->by;
     }
 }

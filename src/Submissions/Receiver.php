@@ -68,16 +68,16 @@ final readonly class Receiver
         $violations = array_map(
             static fn ($violation): array => ['path' => $violation->path, 'message' => $violation->message],
             // On the phone not everything is asked, and what only staff are asked is.
-            $this->check->check($form, $answers, $now->setTimezone($this->business->zone()), null !== $arriving->by, null === $arriving->by),
+            $this->check->check($form, $answers, $now->setTimezone($this->business->zone()), $arriving->isLenient(), !$arriving->isLenient()),
         );
         self::refuse($violations);
-        $kept = self::kept($form, $answers, $now->setTimezone($this->business->zone())->format('Y-m-d'), null !== $arriving->by);
-        if (null !== $arriving->by && [] === $kept) {
+        $kept = self::kept($form, $answers, $now->setTimezone($this->business->zone())->format('Y-m-d'), $arriving->isLenient());
+        if ($arriving->isLenient() && [] === $kept) {
             throw new InvalidAnswers([['path' => 'answers', 'message' => 'Write something down first.']]);
         }
 
         return $this->changes->carryOut(
-            null === $arriving->by ? new Change(ChangeKind::Receive, 'received a form', null, $now) : new Change(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by, $now),
+            null === $arriving->by ? new Change(ChangeKind::Receive, $arriving->asFound ? 'received a letter' : 'received a form', null, $now) : new Change(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by, $now),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
             fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
         );
@@ -202,7 +202,7 @@ final readonly class Receiver
     private function file(FormVersion $version, array $answers, Arriving $arriving, ?string $key, string $digest, \DateTimeImmutable $now): Submission
     {
         $form = $version->definition();
-        if (null === $arriving->suspicion && null === $arriving->by) {
+        if (null === $arriving->suspicion && !$arriving->isLenient()) {
             $this->forms->refuseClosed($version->form, $now);
         }
         $uploads = $this->uploads($form, $answers);
@@ -222,7 +222,7 @@ final readonly class Receiver
         );
         $local = $now->setTimezone($this->business->zone())->format('Y-m-d');
         // Another form is to follow, or a time is to be chosen.
-        if (\in_array($this->booking->ending($form->ending($answers, $local), $version, $arriving->bookingPage)?->kind, [EndingKind::Form, EndingKind::Booking], true) && null === $arriving->by) {
+        if (\in_array($this->booking->ending($form->ending($answers, $local), $version, $arriving->bookingPage)?->kind, [EndingKind::Form, EndingKind::Booking], true) && !$arriving->isLenient()) {
             $submission->waitForMore($now->modify("+{$this->business->business()->unfinishedMinutes} minutes"));
         }
         $submission->keepWith($digest, $arriving->sent, Priority::of($readings, $local)->points(), $this->twins->sameness($version->form, $readings, $uploads));
@@ -250,7 +250,7 @@ final readonly class Receiver
         foreach ($uploads as $questionKey => $files) {
             $this->shelf->claim($files, $submission, $questionKey);
         }
-        if (null === $arriving->suspicion && null === $arriving->by) {
+        if (null === $arriving->suspicion && !$arriving->isLenient()) {
             $this->copy->send($submission, $readings, $form, $now);
         }
 

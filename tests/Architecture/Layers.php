@@ -46,8 +46,9 @@ final class Layers
         14 => ['Planning'],
         15 => ['RuleRuns', 'Checklists'],
         16 => ['Arrivals', 'Setup', 'Booking'],
-        17 => ['Screens'],
-        18 => ['Demo', 'Running'],
+        17 => ['Replies'],
+        18 => ['Screens'],
+        19 => ['Demo', 'Running'],
     ];
 
     /** @return iterable<string, Rule> */

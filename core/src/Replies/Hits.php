@@ -280,6 +280,9 @@ final class Hits
             $left .= " $text";
         }
 
-        return $clear && $words <= 60 && !$this->denies($left);
+        $known = $this->best(Meaning::Yes) >= 0.97;
+        $unknown = \count(array_filter(explode(' ', $this->bare(trim((string) preg_replace(['/_+/', '/ +/'], [' ', ' '], $left)))), static fn (string $word): bool => '' !== $word));
+
+        return $clear && $words <= 60 && !$this->denies($left) && ($known || $unknown < 3);
     }
 }

@@ -12,7 +12,7 @@ export function useMessages(state: MessageState | '') {
       need(
         api.GET('/api/messages', {
           params: {
-            query: { direction: 'out', ...(state ? { state } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
+            query: { ...(state ? { state } : {}), ...(pageParam ? { cursor: pageParam } : {}) },
           },
         }),
       ),

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Telamon\Record\DomainEvent;
+
+/** It is settled what a reply means, by its words or by a person. */
+final class ReplyRead extends DomainEvent
+{
+    public function __construct(public readonly Incoming $reply)
+    {
+    }
+}

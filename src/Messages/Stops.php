@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\EventDispatcher\EventDispatcherInterface;
+use Telamon\Clients\Client;
+
+/** Whom nothing unasked is sent to any more. Call what writes inside a change. */
+final readonly class Stops
+{
+    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private ClockInterface $clock)
+    {
+    }
+
+    public function has(string $address): bool
+    {
+        return null !== $this->of($address);
+    }
+
+    /**
+     * What waits and was not asked for is cancelled; what somebody ordered or booked is still confirmed.
+     *
+     * @param string $way how it was said
+     * @param string $words what was written
+     */
+    public function stop(string $address, ?Client $client, string $way, string $words): void
+    {
+        $address = mb_strtolower(trim($address));
+        if ('' === $address) {
+            return;
+        }
+        if (!$this->has($address)) {
+            $this->em->persist(new StoppedAddress($address, $client, $way, mb_substr($words, 0, 500), $this->clock->now()));
+        }
+        /** @var list<Message> $waiting */
+        $waiting = $this->em->createQueryBuilder()->select('m')->from(Message::class, 'm')->where('LOWER(m.toAddress) = :address AND m.state IN (:waiting) AND m.ground <> :contract')
+            ->setParameter('address', $address)->setParameter('waiting', [MessageState::Queued->value, MessageState::Held->value])->setParameter('contract', Ground::Contract->value)->getQuery()->getResult();
+        foreach ($waiting as $message) {
+            $message->stop();
+        }
+        $this->events->dispatch(new AskedToStop($address, $client));
+    }
+
+    public function allowAgain(string $address): void
+    {
+        $there = $this->of($address);
+        if (null !== $there) {
+            $this->em->remove($there);
+        }
+    }
+
+    private function of(string $address): ?StoppedAddress
+    {
+        return $this->em->getRepository(StoppedAddress::class)->findOneBy(['address' => mb_strtolower(trim($address))]);
+    }
+}
