@@ -38,6 +38,7 @@ final class LoadCommand extends Command
         private readonly DemoHistory $history,
         private readonly DemoArrivals $arrivals,
         private readonly DemoQuotes $quotes,
+        private readonly DemoReplies $replies,
         private readonly DemoTimeline $timeline,
         private readonly Changes $changes,
         private readonly Profile $profile,
@@ -79,6 +80,7 @@ final class LoadCommand extends Command
             $known = $this->history->clients([...$persons, ...$people->halls()], $people, $dice, $today);
             $this->shareAnAddress($now);
             $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->profile->workingTime(), $now);
+            $this->replies->plan($now);
             $this->em->clear();
             $this->profile->reset();
             $this->timeline->runUntil($now);

@@ -31,7 +31,7 @@ final readonly class ReplyController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private IncomingView $view, private ReplyView $whole, private ReplyDeciding $deciding, private MailIn $mail)
+    public function __construct(private EntityManagerInterface $em, private IncomingView $view, private ReplyView $whole, private ReplyDeciding $deciding, private MailIn $mail, private string $mailerDsn)
     {
     }
 
@@ -55,7 +55,7 @@ final readonly class ReplyController
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Incoming $one): Cursor => new Cursor($one->receivedAt->format('Y-m-d H:i:s'), $one->id));
 
-        return new JsonResponse(['items' => array_map($this->view->row(...), $page), 'next' => $next, 'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open])]);
+        return new JsonResponse(['items' => array_map($this->view->row(...), $page), 'next' => $next, 'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open]), 'standIn' => str_starts_with($this->mailerDsn, 'mailbox:')]);
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]

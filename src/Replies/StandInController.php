@@ -5,21 +5,15 @@ declare(strict_types=1);
 namespace Telamon\Replies;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\Mime\Address;
-use Symfony\Component\Mime\Email;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Telamon\Business\Profile;
 use Telamon\Core\Reading\EmailReader;
-use Telamon\Database\Ids;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Messages\Message;
-use Telamon\Messages\SignedAddresses;
 use Telamon\Staff\Permission;
 
 /** One plays the client: with the stand-in mailbox, a mail that is written here comes in as from outside. */
@@ -27,7 +21,7 @@ use Telamon\Staff\Permission;
 #[IsGranted(Permission::Write->value)]
 final readonly class StandInController
 {
-    public function __construct(private EntityManagerInterface $em, private MailIn $in, private ReplyView $view, private SignedAddresses $addresses, private EmailReader $emails, private Profile $business, private ClockInterface $clock, private string $mailerDsn)
+    public function __construct(private EntityManagerInterface $em, private MailIn $in, private ReplyView $view, private StandInLetters $letters, private EmailReader $emails, private string $mailerDsn)
     {
     }
 
@@ -54,15 +48,7 @@ final readonly class StandInController
         $id = $text('message', 36);
         $message = '' === $id ? null : $this->em->find(Message::class, $id) ?? throw Problem::notFound('message');
         $from = $message->toAddress ?? $this->emails->read($text('from', 254)) ?? throw Problem::invalid('from', 'Write the address that it comes from.');
-        $email = (new Email())->from(new Address($from, $message->toName ?? ''))->date($this->clock->now())->to(null === $message ? $this->business->business()->email : $this->addresses->replyTo($message));
-        $email->subject('' !== $text('subject', 200) ? $text('subject', 200) : (null === $message ? 'A question' : "Re: {$message->subject}"));
-        $quoted = null === $message ? '' : "\n\nOn {$message->queuedAt->format('D, j M Y')}, {$message->fromName} wrote:\n> ".str_replace("\n", "\n> ", $message->text);
-        $email->text("$words$quoted\n");
-        $email->getHeaders()->addIdHeader('Message-ID', Ids::next().'@stand-in.example');
-        if (null !== $message) {
-            $email->getHeaders()->addIdHeader('In-Reply-To', $message->id.'@'.substr($message->fromAddress, (int) strrpos($message->fromAddress, '@') + 1));
-        }
 
-        return $email->toString();
+        return $this->letters->write($message, $from, $text('subject', 200), $words);
     }
 }

@@ -37,14 +37,14 @@ final readonly class WhatFollows
         $project = $this->project($reply);
         $quote = $this->quote($reply, $project);
         $who = $project->lead->name ?? $this->business->coordinator()->name;
-        $task = static fn (string $words): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} the task “{$words}”";
+        $task = static fn (string $words): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} a task, due $due: {$words}";
         $lines = match ($meaning) {
-            Meaning::Yes => null === $quote ? [$task($this->named($reply, 'says yes')).(null === $project ? '' : ', today')] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
-            Meaning::No => [$task($this->named($reply, 'says no')).(null === $project ? '' : ', today')],
-            Meaning::Later => [$task($this->again($reply)).(null === $project ? '' : ', in '.self::LATER.' days')],
+            Meaning::Yes => null === $quote ? [$task($this->named($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
+            Meaning::No => [$task($this->named($reply, 'says no'))],
+            Meaning::Later => [$task($this->again($reply), 'in '.self::LATER.' days')],
             Meaning::Stop => ["sends nothing unasked to {$reply->fromAddress} any more", 'cancels what waits for them'],
-            Meaning::Question => [$task($this->named($reply, 'asks')).(null === $project ? '' : ', today')],
-            Meaning::Other => [$task($this->named($reply, 'writes')).(null === $project ? '' : ', today')],
+            Meaning::Question => [$task($this->named($reply, 'asks'))],
+            Meaning::Other => [$task($this->named($reply, 'writes'))],
         };
 
         return [...$lines, match ($meaning) {
@@ -84,7 +84,7 @@ final readonly class WhatFollows
 
     private function workingDay(\DateTimeImmutable $day): \DateTimeImmutable
     {
-        return $this->business->workingDays()->add($day->modify('-1 day'), 1);
+        return $this->business->workingDays()->add($day, 0);
     }
 
     private function sender(Incoming $reply): string

@@ -16,6 +16,9 @@ final class Hits
     /** Whether a "but" or an "if" stands beside a yes. */
     public readonly bool $heldBack;
 
+    /** Whether one stands anywhere else: "Go ahead. Any day but the Friday." */
+    public readonly bool $hedged;
+
     /** @param list<Sentence> $sentences */
     public function __construct(private readonly array $sentences, private readonly Phrases $phrases)
     {
@@ -27,6 +30,7 @@ final class Hits
             $held = $held || $this->isHeld($at, $sentence);
         }
         $this->heldBack = $held;
+        $this->hedged = [] !== array_filter($sentences, fn (Sentence $sentence): bool => 1 === preg_match($this->held(), $sentence->text));
     }
 
     public function best(Meaning $meaning): float

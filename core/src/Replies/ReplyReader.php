@@ -97,8 +97,8 @@ final class ReplyReader
                 return $yes >= self::ALONE && !$hits->onlyAsked(Meaning::Yes) ? [Meaning::Yes, 0.8] : [Meaning::Question, $question - ($hits->onlyAsked(Meaning::Yes) ? 0 : 0.05)];
             }
 
-            if (!$hits->clearYes()) {
-                return [Meaning::Yes, min($yes, 0.8)];
+            if (!$hits->clearYes() || $hits->hedged) {
+                return [Meaning::Yes, min($yes, $hits->hedged && $hits->clearYes() ? 0.86 : 0.8)];
             }
 
             return [Meaning::Yes, $yes - ($later >= self::FAIR ? ($later >= self::ALONE ? 0.25 : 0.01) : 0)];

@@ -55,7 +55,7 @@ final class ReplyReaderTest extends TestCase
     /** @return array<string, array{string}> */
     public static function neverYes(): array
     {
-        $texts = ['Yes, but not this year.', 'Yes but.', 'Yes, if you come before noon.', 'OK, as long as it costs no more.', 'Yes, only the tuning.', 'Go ahead, except for the pedals.', 'We accept. But we want another colour.', 'Yes. However, the price is too high.', 'Sure, once we have the money.', 'Agreed, provided the lift works.', 'Ja, aber später.', 'Oui, mais plus tard.', "Don't say yes for me.", 'I never said yes.', 'No yes from me.', "He'd say yes, not me.", 'Please do not go ahead.', 'Not okay.', "It's not that I don't want to go ahead."];
+        $texts = ['Yes, but not this year.', 'Yes but.', 'Yes, if you come before noon.', 'OK, as long as it costs no more.', 'Yes, only the tuning.', 'Go ahead, except for the pedals.', 'We accept. But we want another colour.', 'Yes. However, the price is too high.', 'Sure, once we have the money.', 'Agreed, provided the lift works.', 'Ja, aber später.', 'Oui, mais plus tard.', "Don't say yes for me.", 'I never said yes.', 'No yes from me.', "He'd say yes, not me.", 'Please do not go ahead.', 'Not okay.', 'Grand, go ahead. Any day but the Friday.', 'Yes. Thank you. Only mind the step.', "It's not that I don't want to go ahead."];
 
         return array_combine($texts, array_map(static fn (string $text): array => [$text], $texts));
     }

@@ -30,6 +30,8 @@ export const queryKeys = {
   checklistsFor: (id: string) => ['projects', 'checklists', id],
   checklistPreview: (id: string, list: string) => ['projects', 'checklists', id, list],
   messages: (state: string) => ['messages', 'list', state],
+  incoming: ['replies', 'list'],
+  reply: (id: string) => ['replies', 'one', id],
   templates: ['templates', 'list'],
   template: (id: string) => ['templates', 'one', id],
   templateExamples: (id: string) => ['templates', 'examples', id],

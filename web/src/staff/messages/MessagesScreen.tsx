@@ -1,162 +1,224 @@
-import { Navigate, NavLink, useNavigate, useParams, useSearchParams, useLocation } from 'react-router';
+import { useRef, useState } from 'react';
+import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
-import { ComingRows, Empty, Trouble } from '../../shared/Notice';
-import { when } from '../../shared/words';
-import { useKey } from '../keys';
+import { ComingRows, Trouble } from '../../shared/Notice';
+import { useKey, useLetters } from '../keys';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
-import { Views } from '../shell/Views';
+import { ComeIn } from './ComeIn';
+import { GoingOut, states } from './GoingOut';
+import { meanings, useDecide, useIncoming, useReply, type Meaning } from './incoming';
 import { Letter } from './Letter';
-import { MoreButton } from '../shell/MoreButton';
 import './messages.css';
-import { PartsOfMessages } from './PartsOfMessages';
-import { useHolding, useMessage, useMessages, useSendAgain, type MessageState } from './queries';
-import { MessageMark } from '../shell/messageState';
+import { PlayClient } from './PlayClient';
+import { useHolding, useMessage, useMessages, useSendAgain } from './queries';
+import { ReplyLetter } from './ReplyLetter';
 
-const views: { state: MessageState | ''; label: string }[] = [
-  { state: '', label: 'All' },
-  { state: 'queued', label: 'Queued' },
-  { state: 'sent', label: 'Sent' },
-  { state: 'failed', label: 'Not sent' },
-  { state: 'held', label: 'Held' },
-  { state: 'cancelled', label: 'Cancelled' },
-];
-
+/** What came in, what goes out, and the one that is read. */
 export function MessagesScreen() {
-  const { id } = useParams();
-  const [search, setSearch] = useSearchParams();
-  const state = views.find((view) => view.state === search.get('state'))?.state ?? '';
-  const list = useMessages(state);
-  const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
-  const one = useMessage(id);
-  const message = one.data;
-  const today = useToday();
-  const navigate = useNavigate();
+  const { id, reply: replyId } = useParams();
+  const [search] = useSearchParams();
   const location = useLocation();
-  const again = useSendAgain();
-  const holding = useHolding();
-  const toast = useToast();
-  const place = rows.findIndex((row) => row.id === id);
+  const navigate = useNavigate();
+  const today = useToday();
+  const state = states.find((one) => one.state === search.get('state'))?.state ?? '';
+  const out = useMessages(state);
+  const incoming = useIncoming();
+  const sent = out.data?.pages.flatMap((page) => page.items) ?? [];
+  const came = incoming.data?.pages.flatMap((page) => page.items) ?? [];
+  const inOrder = [...came.filter((row) => row.state === 'open'), ...came.filter((row) => row.state !== 'open')];
+  const paths = replyId
+    ? inOrder.map((row) => ({ id: row.id, to: `/messages/in/${row.id}` }))
+    : sent.map((row) => ({ id: row.id, to: `/messages/${row.id}${location.search}` }));
+  const place = paths.findIndex((one) => one.id === (replyId ?? id));
   const go = (to: number) => {
-    const row = rows[to];
-    if (row) {
-      void navigate(`/messages/${row.id}${location.search}`);
-      document.querySelector(`[data-row="${row.id}"]`)?.scrollIntoView({ block: 'nearest' });
+    const next = paths[to];
+    if (next) {
+      void navigate(next.to);
+      document.querySelector(`[data-row="${next.id}"]`)?.scrollIntoView({ block: 'nearest' });
     }
   };
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
-  const first = rows[0];
-  if (id === undefined && first) return <Navigate to={`/messages/${first.id}${location.search}`} replace />;
-  if (one.error instanceof ProblemError && one.error.status === 404) return <NotFound what="message" />;
+  const letter = useLetterPillar(id, incoming.data?.pages[0]?.standIn ?? false);
+  const reading = useReplyPillar(replyId, today);
+  const first = inOrder.find((row) => row.state === 'open');
+  if (id === undefined && replyId === undefined) {
+    if (first) return <Navigate to={`/messages/in/${first.id}`} replace />;
+    const newest = sent[0];
+    if (newest && incoming.isSuccess) return <Navigate to={`/messages/${newest.id}${location.search}`} replace />;
+  }
+  if (letter.missing || reading.missing) return <NotFound what="message" />;
+  return (
+    <Pillars
+      title={reading.title ?? letter.title ?? 'Messages'}
+      pillars={[
+        {
+          name: 'In',
+          tally: incoming.data?.pages[0]?.open ?? 0,
+          choose: (incoming.data?.pages[0]?.open ?? 0) > 0,
+          width: '372px',
+          middling: '300px',
+          content: <ComeIn list={incoming} today={today} />,
+        },
+        {
+          name: 'Out',
+          width: '372px',
+          middling: '300px',
+          content: <GoingOut list={out} state={state} today={today} />,
+        },
+        {
+          name: 'Reads',
+          sheet: true,
+          width: '1fr',
+          content: replyId ? reading.content : letter.content,
+          blocks: replyId ? reading.blocks : letter.blocks,
+        },
+      ]}
+    />
+  );
+}
+
+interface Shown {
+  title?: string | undefined;
+  missing: boolean;
+  content: React.ReactNode;
+  blocks: PlinthBlock[];
+}
+
+const isMissing = (error: Error | null) => error instanceof ProblemError && error.status === 404;
+
+function waiting(one: { error: Error | null; refetch: () => Promise<unknown> }, id: string | undefined) {
+  if (one.error) {
+    return (
+      <Trouble title="Not loaded" again={() => void one.refetch()}>
+        {one.error.message}
+      </Trouble>
+    );
+  }
+  return id ? <ComingRows /> : null;
+}
+
+/** One that went out or will. */
+function useLetterPillar(id: string | undefined, standIn: boolean): Shown {
+  const one = useMessage(id);
+  const again = useSendAgain();
+  const holding = useHolding();
+  const today = useToday();
+  const toast = useToast();
+  const message = one.data;
+  if (!message) return { missing: isMissing(one.error), content: waiting(one, id), blocks: [] };
   const act = (label: string, what: 'hold' | 'let go' | 'cancel', said: string): PlinthBlock => ({
     label,
     disabled: holding.isPending,
     act: () =>
-      message &&
       holding.mutate(
         { id: message.id, what },
         { onSuccess: () => toast({ words: said }), onError: (error) => toast({ words: error.message }) },
       ),
   });
-  const blocks: PlinthBlock[] = message
-    ? [
-        ...(message.state === 'queued' ? [act('Hold', 'hold', 'Held until you let it go')] : []),
-        ...(message.state === 'held' && message.gaps.length === 0 ? [act('Send now', 'let go', 'On its way')] : []),
-        ...(message.state === 'queued' || message.state === 'held'
-          ? [act('Cancel it', 'cancel', 'Cancelled; it does not leave')]
-          : []),
-        ...(message.state === 'failed'
-          ? [
-              {
-                label: 'Send again',
-                keyName: 'main' as const,
-                main: true,
-                act: () =>
-                  again.mutate(message.id, {
-                    onSuccess: () => toast({ words: 'Queued again' }),
-                    onError: (error) => toast({ words: error.message }),
-                  }),
-              },
-            ]
-          : []),
-        {
-          label: 'Download',
-          keyName: 'download',
-          act: () => window.location.assign(`/api/messages/${message.id}/eml`),
+  const blocks: PlinthBlock[] = [
+    ...(message.state === 'failed'
+      ? [
+          {
+            label: 'Send again',
+            keyName: 'main' as const,
+            main: true,
+            act: () =>
+              again.mutate(message.id, {
+                onSuccess: () => toast({ words: 'Queued again' }),
+                onError: (error) => toast({ words: error.message }),
+              }),
+          },
+        ]
+      : []),
+    ...(message.state === 'queued' ? [act('Hold', 'hold', 'Held until you let it go')] : []),
+    ...(message.state === 'held' && message.gaps.length === 0 ? [act('Send now', 'let go', 'On its way')] : []),
+    ...(message.state === 'queued' || message.state === 'held'
+      ? [act('Cancel it', 'cancel', 'Cancelled; it does not leave')]
+      : []),
+    {
+      label: 'Download',
+      keyName: 'download',
+      act: () => window.location.assign(`/api/messages/${message.id}/eml`),
+    },
+  ];
+  return {
+    title: message.subject,
+    missing: false,
+    blocks,
+    content: (
+      <>
+        <Letter message={message} today={today} />
+        {standIn && message.kind !== 'notice' && message.kind !== 'test' && message.state === 'sent' && (
+          <PlayClient key={message.id} message={message.id} name={message.toName} />
+        )}
+      </>
+    ),
+  };
+}
+
+/** One that came in. */
+function useReplyPillar(id: string | undefined, today: string): Shown {
+  const one = useReply(id);
+  const decide = useDecide();
+  const toast = useToast();
+  const sending = useRef(false);
+  const [choice, setChoice] = useState<{ of: string; says: Meaning } | null>(null);
+  const reply = one.data;
+  const chosen = reply && choice?.of === reply.id ? choice.says : (reply?.says ?? 'other');
+  const choose = (says: Meaning) => {
+    if (reply) setChoice({ of: reply.id, says });
+  };
+  useLetters(reply?.state === 'open' ? meanings.map((each) => each.hotkey) : [], (key) => {
+    const meaning = meanings.find((each) => each.hotkey === key);
+    if (meaning) choose(meaning.value);
+  });
+  if (!reply) return { missing: isMissing(one.error), content: waiting(one, id), blocks: [] };
+  const done = (says: Meaning | 'left', words: string) => {
+    if (sending.current) return;
+    sending.current = true;
+    decide.mutate(
+      { id: reply.id, says },
+      {
+        onSettled: () => {
+          sending.current = false;
         },
-      ]
-    : [];
-  return (
-    <Pillars
-      title={message ? message.subject : 'Messages'}
-      pillars={[
-        {
-          name: 'List',
-          width: '460px',
-          middling: '360px',
-          folds: false,
-          content: (
-            <>
-              <PartsOfMessages />
-              <div className="pillar-head">
-                <h1>Messages</h1>
-                <small>newest first</small>
-              </div>
-              <Views
-                label="Which messages"
-                views={views}
-                state={state}
-                onState={(next) => setSearch(next ? { state: next } : {})}
-              />
-              {list.isPending && <ComingRows rows={10} />}
-              {list.isError && (
-                <Trouble title="Not loaded" again={() => void list.refetch()}>
-                  {list.error.message}
-                </Trouble>
-              )}
-              {list.isSuccess && rows.length === 0 && (
-                <Empty fact="No messages here.">A confirmation is queued when you accept a plan.</Empty>
-              )}
-              <ul className="message-list">
-                {rows.map((row) => (
-                  <li key={row.id}>
-                    <NavLink to={`/messages/${row.id}${location.search}`} data-row={row.id} className="message-row">
-                      <span className="line-top">
-                        <b>{row.toName || row.to}</b>
-                        <MessageMark state={row.state} />
-                      </span>
-                      <span className="line-top">
-                        <span className="message-subject">{row.subject}</span>
-                        <span className="figures second">{when(row.sentAt ?? row.queuedAt, today)}</span>
-                      </span>
-                    </NavLink>
-                  </li>
-                ))}
-              </ul>
-              <MoreButton list={list} />
-            </>
-          ),
-        },
-        {
-          name: 'As it reads',
-          sheet: true,
-          width: '1fr',
-          content: message ? (
-            <Letter message={message} today={today} />
-          ) : one.error ? (
-            <Trouble title="Not loaded" again={() => void one.refetch()}>
-              {one.error.message}
-            </Trouble>
-          ) : id ? (
-            <ComingRows />
-          ) : null,
-          blocks,
-        },
-      ]}
-    />
-  );
+        onSuccess: () => toast({ words: `${words}. U takes it back.` }),
+      },
+    );
+  };
+  const word = meanings.find((each) => each.value === chosen)?.label.toLowerCase() ?? '';
+  const blocks: PlinthBlock[] = [
+    ...(reply.state === 'open'
+      ? [
+          {
+            label: decide.isPending ? 'Doing it…' : `Read as ${word}`,
+            keyName: 'main' as const,
+            main: true,
+            disabled: decide.isPending,
+            act: () => done(chosen, `Read as ${word}`),
+          },
+          { label: 'Nothing to do', disabled: decide.isPending, act: () => done('left', 'Left as it is') },
+        ]
+      : []),
+    { label: 'Download', keyName: 'download', act: () => window.location.assign(`/api/replies/${reply.id}/eml`) },
+  ];
+  return {
+    title: `From ${reply.fromName}`,
+    missing: false,
+    blocks,
+    content: (
+      <ReplyLetter
+        reply={reply}
+        today={today}
+        chosen={chosen}
+        onChoose={choose}
+        fault={decide.error && decide.variables.id === reply.id ? decide.error.message : ''}
+      />
+    ),
+  };
 }

@@ -24,6 +24,10 @@ export const messages: Area = {
       Screen: lazy(async () => ({ default: (await import('./templates/TemplatesScreen')).TemplatesScreen })),
     },
     {
+      path: 'messages/in/:reply',
+      Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
+    },
+    {
       path: 'messages/:id?',
       Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
     },
