@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Core\FollowUps;
+
+use Telamon\Core\Time\WorkingDays;
+
+/**
+ * Walks a series: from where somebody stands, over all steps that need no waiting, to the next wait. It writes
+ * nothing and knows no clock but the one that is passed in, so a wound clock and the true one walk alike.
+ */
+final readonly class SeriesWalk
+{
+    /** Steps in one move at the most: behind the reader's own check, a stop for what nobody thought of. */
+    private const MOST = 200;
+
+    /** @param string $quietFrom, $quietUntil as 20:00 and 08:00; empty for none */
+    public function __construct(private WorkingDays $working, private string $quietFrom = '', private string $quietUntil = '')
+    {
+    }
+
+    /** @param \DateTimeImmutable $now in the time zone that days and quiet hours are counted in */
+    public function move(Series $series, Stand $stand, \DateTimeImmutable $now): Moved
+    {
+        $done = [];
+        for ($i = 0; $i < self::MOST; ++$i) {
+            $step = $series->at($stand);
+            if (null === $step || StepKind::Stop === $step->kind) {
+                return new Moved($done, null, null);
+            }
+            $next = new Stand($stand->course, $stand->index + 1);
+            if (StepKind::Wait === $step->kind && null !== $step->wait) {
+                $due = $step->wait->from($now, $this->working);
+
+                return new Moved($done, $next, StepKind::Send === $series->at($next)?->kind ? $this->afterQuiet($due) : $due);
+            }
+            if (StepKind::GoOn === $step->kind) {
+                $stand = $series->find($step->what) ?? $next;
+                continue;
+            }
+            $done[] = $step;
+            $stand = $next;
+        }
+
+        return new Moved($done, null, null);
+    }
+
+    /** The end of the quiet hours, where a moment lies in them. */
+    public function afterQuiet(\DateTimeImmutable $at): \DateTimeImmutable
+    {
+        if ('' === $this->quietFrom || '' === $this->quietUntil || $this->quietFrom === $this->quietUntil) {
+            return $at;
+        }
+        $time = $at->format('H:i');
+        [$hour, $minute] = array_map(intval(...), explode(':', $this->quietUntil));
+        $end = $at->setTime($hour, $minute);
+        if ($this->quietFrom < $this->quietUntil) {
+            return $time >= $this->quietFrom && $time < $this->quietUntil ? $end : $at;
+        }
+
+        return $time >= $this->quietFrom ? $end->modify('+1 day') : ($time < $this->quietUntil ? $end : $at);
+    }
+}
