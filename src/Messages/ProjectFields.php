@@ -30,7 +30,7 @@ final readonly class ProjectFields implements GivesExamples
             'client' => $client?->name() ?? '',
             'service' => $project->title ?? '',
             'service_words' => null === $project ? '' : $this->business->serviceWords($project->service),
-            'asset' => $project->asset->description ?? '',
+            'asset' => $project->asset->description ?? $this->business->business()->assetWord,
             'place' => $project->asset->place ?? '',
             'project' => $project->number ?? '',
             'reference' => '' === $reference ? $project->number ?? '' : $reference,

@@ -37,7 +37,7 @@ final readonly class WhatFollows
         $project = $this->project($reply);
         $quote = $this->quote($reply, $project);
         $who = $project->lead->name ?? $this->business->coordinator()->name;
-        $task = static fn (string $words): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} a task, due $due: {$words}";
+        $task = static fn (string $words, string $due = 'today'): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} a task, due $due: {$words}";
         $lines = match ($meaning) {
             Meaning::Yes => null === $quote ? [$task($this->named($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
             Meaning::No => [$task($this->named($reply, 'says no'))],

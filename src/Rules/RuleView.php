@@ -15,6 +15,7 @@ use Telamon\Core\Rules\Asked;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Rules\Triggers;
 use Telamon\Core\Rules\Turns;
+use Telamon\FollowUps\FollowUps;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
@@ -23,7 +24,7 @@ use Telamon\Staff\Staff;
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked, private FollowUps $followUps)
     {
     }
 
@@ -55,6 +56,7 @@ final readonly class RuleView
             'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
             'questions' => self::questions($forms),
             'templates' => array_values(array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false], ['name' => 'ASC']), static fn (MessageTemplate $template): bool => Purpose::Client === $template->purpose()))),
+            'followUps' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($this->followUps->names()), $this->followUps->names()),
             'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
             'fields' => $this->fields(),
             'clientFields' => $this->clientFields(),

@@ -9,13 +9,14 @@ use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
 use Telamon\Core\Checklists\ChecklistReader;
+use Telamon\FollowUps\Starters;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\VisitTexts;
 
 /** What every installation begins with, and may change: stages, the base checklist, the two first messages. */
 final readonly class StarterKit
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Starters $followUps)
     {
     }
 
@@ -105,5 +106,6 @@ final readonly class StarterKit
         foreach (VisitTexts::all() as $text) {
             $this->em->persist($text);
         }
+        $this->followUps->add();
     }
 }

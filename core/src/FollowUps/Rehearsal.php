@@ -25,21 +25,20 @@ final readonly class Rehearsal
         $acts = [];
         $stand = new Stand(Course::Main, 0);
         $now = $start;
-        $answered = null === $answeredAt;
+        $left = $answeredAt;
         for ($i = 0; $i < self::MOST; ++$i) {
             $moved = $this->walk->move($series, $stand, $now);
             foreach ($moved->done as $step) {
                 $acts[] = ['at' => $now, 'step' => $step, 'course' => $stand->course];
             }
-            if (!$answered && (null === $moved->due || $moved->due > $answeredAt)) {
-                if (null === $moved->due && $answeredAt > $now) {
+            if (null !== $left && (null === $moved->due || $moved->due > $left)) {
+                if (null === $moved->due && $left > $now) {
                     // It had ended before they answered.
                     $acts[] = ['at' => $now, 'step' => null, 'course' => $stand->course];
 
                     return $acts;
                 }
-                $answered = true;
-                $now = $answeredAt;
+                [$now, $left] = [$left, null];
                 if (null === $answer || [] === $series->steps($answer)) {
                     $acts[] = ['at' => $now, 'step' => null, 'course' => $answer ?? $stand->course];
 

@@ -12,6 +12,7 @@ use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
+use Telamon\Core\Planning\Actions\FollowUpLine;
 use Telamon\Core\Planning\Actions\HoldLine;
 use Telamon\Core\Planning\Actions\MessageLine;
 use Telamon\Core\Planning\Actions\NoteLine;
@@ -32,7 +33,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new FollowUpLine()],
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules;
 
+use Telamon\Core\Rules\Actions\BeginFollowUp;
 use Telamon\Core\Rules\Actions\GiveTask;
 use Telamon\Core\Rules\Actions\HoldNearest;
 use Telamon\Core\Rules\Actions\LetChoose;
@@ -26,7 +27,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, BeginFollowUp::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */

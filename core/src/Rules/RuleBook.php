@@ -16,8 +16,9 @@ final readonly class RuleBook
      * @param array<string, Checklist> $checklists by id
      * @param list<string> $stages
      * @param list<string> $templates keys of message templates
+     * @param list<string> $followUps keys of those that are switched on
      */
-    public function __construct(public array $rules = [], public array $staff = [], public array $checklists = [], public array $stages = [], public array $templates = [], private Turns $turns = new Turns())
+    public function __construct(public array $rules = [], public array $staff = [], public array $checklists = [], public array $stages = [], public array $templates = [], private Turns $turns = new Turns(), public array $followUps = [])
     {
     }
 

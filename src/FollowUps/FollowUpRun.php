@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\FollowUps;
+
+use Doctrine\ORM\Mapping as ORM;
+use Telamon\Clients\Client;
+use Telamon\Core\FollowUps\Course;
+use Telamon\Core\FollowUps\Series;
+use Telamon\Core\FollowUps\SeriesReader;
+use Telamon\Core\FollowUps\Stand;
+use Telamon\Core\FollowUps\Step;
+use Telamon\Database\Ids;
+use Telamon\Projects\Project;
+use Telamon\Record\PartOf;
+
+/** Somebody inside a follow-up: where they stand, when it goes on, what was done, why it ended. */
+#[ORM\Entity]
+#[ORM\Table(name: 'follow_up_run')]
+#[ORM\Index(columns: ['state', 'due_at'])]
+#[ORM\Index(columns: ['client_id'])]
+class FollowUpRun implements PartOf
+{
+    #[ORM\Id, ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 10, enumType: RunState::class)]
+    public RunState $state = RunState::Inside;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 10, enumType: Course::class)]
+    public Course $course = Course::Main;
+
+    /**
+     * The next step of the course.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(name: 'place')]
+    public int $index = 0;
+
+    /**
+     * When it goes on; null while it waits for a person, or has ended.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $dueAt = null;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $endedAt = null;
+
+    /**
+     * Why it waits or ended, in words.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $why = '';
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column]
+    public int $version;
+
+    /**
+     * @var array<string, mixed> as FollowUpCourses in the contract
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json')]
+    public array $courses;
+
+    /**
+     * @var list<array{at: string, key: string, words: string}> what was done, in order; times as RFC 3339
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json')]
+    public array $log = [];
+
+    /**
+     * Key of the last step before they answered; empty where they have not.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 40, options: ['default' => ''])]
+    public string $answeredAt = '';
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly FollowUp $followUp,
+        /** @phpstan-readonly-allow-private-mutation */
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public Client $client,
+        /** @phpstan-readonly-allow-private-mutation */
+        #[ORM\ManyToOne]
+        public ?Project $project,
+        #[ORM\Column(length: 36, nullable: true)]
+        public readonly ?string $submissionId,
+        #[ORM\Column(length: 254)]
+        public readonly string $address,
+        /** Who or what began it. */
+        #[ORM\Column(length: 200)]
+        public readonly string $startedBy,
+        /** @phpstan-readonly-allow-private-mutation */
+        #[ORM\Column]
+        public \DateTimeImmutable $startedAt,
+    ) {
+        $this->id = Ids::next();
+        $this->version = $followUp->version;
+        $this->courses = $followUp->courses;
+    }
+
+    public function series(): Series
+    {
+        return (new SeriesReader())->read($this->courses);
+    }
+
+    public function stand(): Stand
+    {
+        return new Stand($this->course, $this->index);
+    }
+
+    public function note(Step $step, string $words, \DateTimeImmutable $at): void
+    {
+        $this->log[] = ['at' => $at->format(\DATE_RFC3339), 'key' => $step->key, 'words' => mb_substr($words, 0, 200)];
+    }
+
+    public function waitAt(Stand $stand, \DateTimeImmutable $due): void
+    {
+        $this->state = RunState::Inside;
+        $this->course = $stand->course;
+        $this->index = $stand->index;
+        $this->dueAt = $due;
+        $this->why = '';
+    }
+
+    public function pause(string $why): void
+    {
+        $this->state = RunState::Paused;
+        $this->dueAt = null;
+        $this->why = $why;
+        $this->answered();
+    }
+
+    public function take(Course $course): void
+    {
+        $this->answered();
+        $this->course = $course;
+        $this->index = 0;
+    }
+
+    public function end(string $why, \DateTimeImmutable $now): void
+    {
+        $this->state = RunState::Ended;
+        $this->dueAt = null;
+        $this->endedAt = $now;
+        $this->why = mb_substr($why, 0, 200);
+    }
+
+    /** It goes on by the series as it is now, from there. */
+    public function follow(FollowUp $followUp, Stand $stand): void
+    {
+        $this->version = $followUp->version;
+        $this->courses = $followUp->courses;
+        $this->course = $stand->course;
+        $this->index = $stand->index;
+    }
+
+    public function isOver(): bool
+    {
+        return RunState::Ended === $this->state;
+    }
+
+    public function recordKind(): string
+    {
+        return 'client';
+    }
+
+    public static function partKind(): string
+    {
+        return 'follow-up';
+    }
+
+    public function recordLabel(): string
+    {
+        return "{$this->followUp->name} with {$this->client->name()}";
+    }
+
+    public static function isReadWithClient(): bool
+    {
+        return false;
+    }
+
+    public static function pathOf(string $id, ?string $client, ?string $project): ?string
+    {
+        return null === $client ? '/messages/follow-ups' : "/clients/$client";
+    }
+
+    public function recordContext(): array
+    {
+        return ['client' => $this->client->id, 'project' => $this->project?->id];
+    }
+
+    private function answered(): void
+    {
+        if ('' === $this->answeredAt && [] !== $this->log) {
+            $this->answeredAt = $this->log[\count($this->log) - 1]['key'];
+        }
+    }
+}

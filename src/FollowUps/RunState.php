@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\FollowUps;
+
+enum RunState: string
+{
+    case Inside = 'inside';
+    /** They answered, and nobody has said what it means yet. */
+    case Paused = 'paused';
+    case Ended = 'ended';
+}

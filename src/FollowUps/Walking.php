@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\FollowUps;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Business\Profile;
+use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
+use Telamon\Core\FollowUps\Course;
+use Telamon\Core\FollowUps\SeriesWalk;
+use Telamon\Core\FollowUps\Stand;
+use Telamon\Core\FollowUps\Step;
+use Telamon\Core\FollowUps\StepKind;
+use Telamon\Messages\Ground;
+use Telamon\Messages\MessageQueue;
+use Telamon\Messages\MessageState;
+use Telamon\Messages\MessageTemplate;
+use Telamon\Messages\ProjectFields;
+use Telamon\Messages\Stops;
+use Telamon\Projects\Project;
+use Telamon\Projects\StageMoves;
+use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
+
+/** Leads people through follow-ups. Call all of it inside a change: what is queued and where they stand are written at once. */
+final readonly class Walking
+{
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param string $by who or what begins it, in words
+     *
+     * @return FollowUpRun|null the one that runs already, where there is one; null where nobody can be written to
+     */
+    public function begin(FollowUp $followUp, Client $client, ?Project $project, ?string $submissionId, string $by): ?FollowUpRun
+    {
+        foreach ($this->em->getRepository(FollowUpRun::class)->findBy(['followUp' => $followUp, 'client' => $client]) as $there) {
+            if (!$there->isOver()) {
+                return $there;
+            }
+        }
+        $address = $client->first(ContactKind::Email) ?? '';
+        if ('' === $address || $this->stops->has($address)) {
+            return null;
+        }
+        $run = new FollowUpRun($followUp, $client, $project, $submissionId, $address, mb_substr($by, 0, 200), $this->clock->now());
+        $this->em->persist($run);
+        $this->go($run);
+
+        return $run;
+    }
+
+    /** From where somebody stands to the next wait. */
+    public function go(FollowUpRun $run): void
+    {
+        $moved = $this->walk()->move($run->series(), $run->stand(), $this->now());
+        foreach ($moved->done as $step) {
+            $run->note($step, $this->perform($run, $step), $this->clock->now());
+        }
+        if (null === $moved->stand || null === $moved->due) {
+            $run->end(Course::Main === $run->course ? 'went through to its end' : "{$run->course->words()}: done", $this->clock->now());
+        } else {
+            $run->waitAt($moved->stand, $moved->due->setTimezone(new \DateTimeZone('UTC')));
+        }
+    }
+
+    /** What came back leads to its own course, or ends it. */
+    public function answered(FollowUpRun $run, Course $course): void
+    {
+        if ([] === $run->series()->steps($course)) {
+            $run->take($course);
+            $run->end("{$course->words()} came", $this->clock->now());
+
+            return;
+        }
+        $run->take($course);
+        $this->go($run);
+    }
+
+    public function walk(): SeriesWalk
+    {
+        $business = $this->business->business();
+
+        return new SeriesWalk($this->business->workingDays(), $business->quietFrom, $business->quietUntil);
+    }
+
+    /** Now, by the clock of the business: that is the client's as far as it is known. */
+    public function now(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTimezone($this->business->zone());
+    }
+
+    /** @return string what was done, in words */
+    private function perform(FollowUpRun $run, Step $step): string
+    {
+        return match ($step->kind) {
+            StepKind::Send => $this->send($run, $step),
+            StepKind::Task => $this->task($run, $step),
+            StepKind::Stage => $this->stage($run, $step),
+            StepKind::Tag => $this->tag($run, $step),
+            StepKind::Notice => $this->tell($run, $step),
+            default => '',
+        };
+    }
+
+    private function send(FollowUpRun $run, Step $step): string
+    {
+        if ($this->stops->has($run->address)) {
+            return 'not sent: they asked to be left alone';
+        }
+        $template = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $step->what]);
+        if (null === $template) {
+            return 'not sent: the template is gone';
+        }
+        $message = $this->messages->queue($step->what, $run->address, $run->client->name(), $this->fields->of($run->client, $run->project), $run->client, $run->project, $run->submissionId, held: true, ground: Ground::Inquiry);
+
+        return MessageState::Held === $message->state ? "held: {$message->failure}" : "sent “{$template->name}”";
+    }
+
+    private function task(FollowUpRun $run, Step $step): string
+    {
+        if (null === $run->project) {
+            $this->events->dispatch(new FollowUpTells($run, '', "{$step->what}: {$run->client->name()}"));
+
+            return "told the coordinator, as there is no project: {$step->what}";
+        }
+        $doer = 'coordinator' === $step->who ? $this->business->business()->coordinator : $run->project->lead;
+        $due = $this->business->workingDays()->add(new \DateTimeImmutable($this->now()->format('Y-m-d'), new \DateTimeZone('UTC')), $step->days);
+        $this->em->persist(new Task($run->project, $this->counts->last($run->project) + 1, mb_substr($step->what, 0, 200), $doer, $due, [], $run->followUp->name));
+
+        return "gave {$doer->name} the task “{$step->what}”";
+    }
+
+    private function stage(FollowUpRun $run, Step $step): string
+    {
+        if (null === $run->project || !\in_array($step->what, $this->business->stages(), true)) {
+            return 'no stage: there is no project, or no such stage';
+        }
+        $this->stages->within($run->project, $step->what);
+
+        return "moved {$run->project->number} to {$step->what}";
+    }
+
+    private function tag(FollowUpRun $run, Step $step): string
+    {
+        $run->client->retag(array_values(array_unique([...$run->client->tags(), $step->what])));
+
+        return "tagged “{$step->what}”";
+    }
+
+    private function tell(FollowUpRun $run, Step $step): string
+    {
+        $this->events->dispatch(new FollowUpTells($run, $step->who, $step->what));
+
+        return "told staff: {$step->what}";
+    }
+}

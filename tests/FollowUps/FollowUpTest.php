@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\FollowUps;
+
+use Telamon\FollowUps\FollowUpSweep;
+use Telamon\Tests\Support\Answer;
+use Telamon\Tests\Support\AppTestCase;
+
+/** Follow-ups begin, go on by the clock, and end with what comes back. */
+final class FollowUpTest extends AppTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn();
+    }
+
+    private function text(string $sql): string
+    {
+        $value = $this->db()->fetchOne($sql);
+
+        return \is_scalar($value) ? (string) $value : '';
+    }
+
+    private function followUp(string $key): string
+    {
+        return $this->text("SELECT id FROM follow_up WHERE code = '$key'");
+    }
+
+    /** A client on file with an open project. */
+    private function client(): string
+    {
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->work();
+
+        return $this->text('SELECT id FROM client ORDER BY rowid DESC LIMIT 1');
+    }
+
+    private function begun(string $key = 'first-answer'): Answer
+    {
+        $client = $this->client();
+
+        return $this->post("/api/follow-ups/{$this->followUp($key)}/begin", ['client' => $client, 'project' => $this->text("SELECT id FROM project WHERE client_id = '$client'")])->ok(201);
+    }
+
+    private function wind(string $by): void
+    {
+        $this->clock->modify($by);
+        $sweep = self::getContainer()->get(FollowUpSweep::class);
+        self::assertInstanceOf(FollowUpSweep::class, $sweep);
+        $sweep->sweep();
+        $this->work();
+    }
+
+    /** @return list<string> subjects of what went to the client, in order, without the confirmation */
+    private function sent(): array
+    {
+        return array_values(array_map(static fn (mixed $subject): string => \is_string($subject) ? $subject : '', $this->db()->fetchFirstColumn("SELECT subject FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid")));
+    }
+
+    private function answers(string $words): void
+    {
+        $message = $this->text("SELECT id FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid DESC LIMIT 1");
+        $this->post('/api/stand-in/mail', ['message' => $message, 'text' => $words])->ok(201);
+    }
+
+    /** @return array<string, mixed> */
+    private function inside(string $client): array
+    {
+        return $this->get("/api/follow-ups/runs?client=$client")->ok()->rows('items')[0];
+    }
+
+    public function testNudgesFollowByTheClockAndARuleBeginsThem(): void
+    {
+        $id = $this->followUp('first-answer');
+        self::assertSame([], $this->get('/api/rules')->ok()->rows('offers.followUps'), 'what is switched off is not offered');
+        $this->post("/api/follow-ups/$id/switch", ['on' => true])->ok();
+        $this->post('/api/rules', ['name' => 'Answer at once', 'enabled' => true, 'then' => [['kind' => 'follow-up', 'followUp' => 'first-answer']]])->ok(201);
+        $this->inquire()->ok(201);
+        $plan = $this->get("/api/submissions/{$this->lastSubmission()}")->ok();
+        self::assertStringContainsString('Begin the follow-up “First answer and nudges”', json_encode($plan->at('plan.lines'), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE));
+        $this->accept($this->lastSubmission())->ok();
+        $this->work();
+        self::assertSame(['Your inquiry about your Pell & Thrane upright'], $this->sent());
+        // Wednesday 25 November, 10:42.
+        $this->wind('+47 hours');
+        self::assertCount(1, $this->sent());
+        $this->wind('+1 hour');
+        self::assertCount(2, $this->sent());
+        $this->wind('+2 days');
+        self::assertCount(2, $this->sent(), 'a working day later is Monday, at ten');
+        $this->wind('+24 hours');
+        self::assertCount(3, $this->sent());
+        $this->wind('+4 days');
+        self::assertCount(4, $this->sent());
+        $this->wind('+30 days');
+        self::assertCount(5, $this->sent());
+        self::assertSame('ended', $this->inside($this->text('SELECT id FROM client ORDER BY rowid DESC LIMIT 1'))['state']);
+        self::assertSame('Answer at once', $this->text('SELECT started_by FROM follow_up_run'));
+    }
+
+    public function testAYesEndsTheNudgesAndReachesSomebody(): void
+    {
+        $run = $this->begun();
+        $this->work();
+        $this->answers('Yes please, go ahead.');
+        $now = $this->inside($run->text('client.id'));
+        self::assertSame(['ended', 'a yes came'], [$now['state'], $now['why']]);
+        $this->wind('+3 days');
+        self::assertCount(1, $this->sent());
+        self::assertStringStartsWith('Orla Fennick says yes', $this->text("SELECT name FROM task WHERE checklist = 'Reply'"));
+        $figures = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok()->rows('figures');
+        self::assertSame([['key' => 'first', 'done' => 1, 'answered' => 1, 'booked' => 0]], $figures);
+    }
+
+    public function testStopEndsEverything(): void
+    {
+        $run = $this->begun();
+        $this->work();
+        $this->answers('Stop writing to me.');
+        self::assertSame('they asked to be left alone', $this->inside($run->text('client.id'))['why']);
+        $again = $this->post("/api/follow-ups/{$this->followUp('photographs')}/begin", ['client' => $run->text('client.id')]);
+        self::assertSame([422, 'client'], [$again->status, $again->text('violations.0.path')]);
+        $this->wind('+60 days');
+        self::assertCount(1, $this->sent());
+    }
+
+    public function testAnUnclearAnswerLetsTheNudgesWaitForAPerson(): void
+    {
+        $run = $this->begun();
+        $this->work();
+        $this->answers('Yes, but not before Easter, I think.');
+        self::assertSame('paused', $this->inside($run->text('client.id'))['state']);
+        $this->wind('+10 days');
+        self::assertCount(1, $this->sent());
+        $reply = $this->get('/api/replies?state=open')->ok()->text('items.0.id');
+        $this->post("/api/replies/$reply/decide", ['says' => 'later'])->ok();
+        self::assertSame(['inside', 'later'], [$this->inside($run->text('client.id'))['state'], $this->inside($run->text('client.id'))['course']]);
+        $this->wind('+30 days');
+        self::assertCount(2, $this->sent());
+        self::assertSame('Shall we keep your inquiry?', $this->sent()[1]);
+    }
+
+    public function testOneAtATimeWithAClientAndStoppedByHandAndTakenBack(): void
+    {
+        $run = $this->begun();
+        $again = $this->post("/api/follow-ups/{$this->followUp('first-answer')}/begin", ['client' => $run->text('client.id')])->ok(201);
+        self::assertSame($run->text('id'), $again->text('id'));
+        self::assertSame('ended', $this->post("/api/follow-ups/runs/{$run->text('id')}/stop")->ok()->text('state'));
+        self::assertSame(409, $this->post("/api/follow-ups/runs/{$run->text('id')}/stop")->status);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('inside', $this->inside($run->text('client.id'))['state']);
+    }
+
+    public function testAClosedProjectEndsIt(): void
+    {
+        $run = $this->begun();
+        $project = $this->get("/api/projects/{$run->text('project.id')}")->ok();
+        $this->post("/api/projects/{$run->text('project.id')}/close", ['outcome' => 'lost', 'reason' => 'Too far', 'version' => $project->number('version')])->ok();
+        self::assertSame('ended', $this->inside($run->text('client.id'))['state']);
+    }
+
+    public function testWhoIsInsideKeepsTheirVersionUntilTheyAreBrought(): void
+    {
+        $run = $this->begun();
+        $id = $this->followUp('first-answer');
+        $one = $this->get("/api/follow-ups/$id")->ok();
+        $main = array_values(array_filter($one->rows('courses.main'), static fn (array $step): bool => !\in_array($step['key'], ['wait-2', 'nudge-2'], true)));
+        $changed = $this->call('PUT', "/api/follow-ups/$id", ['name' => 'First answer', 'courses' => ['main' => $main, 'later' => $one->rows('courses.later')], 'version' => 1])->ok();
+        self::assertSame(2, $changed->number('version'));
+        self::assertSame(409, $this->call('PUT', "/api/follow-ups/$id", ['name' => 'x', 'courses' => ['main' => $main], 'version' => 1])->status);
+        self::assertSame(1, $this->inside($run->text('client.id'))['version']);
+        self::assertSame(422, $this->post("/api/follow-ups/$id/bring", ['gone' => 'fly'])->status);
+        $this->post("/api/follow-ups/$id/bring", ['gone' => 'keep'])->ok();
+        self::assertSame(1, $this->inside($run->text('client.id'))['version'], 'the step they stand at is gone');
+        $this->post("/api/follow-ups/$id/bring", ['gone' => 'next'])->ok();
+        self::assertSame([2, 'wait-3'], [$this->inside($run->text('client.id'))['version'], $this->inside($run->text('client.id'))['step']]);
+    }
+
+    public function testWhatWouldNotWorkIsRefusedWhereItStands(): void
+    {
+        $send = ['key' => 'a', 'kind' => 'send', 'what' => 'gone-template'];
+        $refused = $this->post('/api/follow-ups', ['name' => 'x', 'courses' => ['main' => [$send]]]);
+        self::assertSame([422, 'courses.main.0.what'], [$refused->status, $refused->text('violations.0.path')]);
+        $long = $this->post('/api/follow-ups', ['name' => 'x', 'courses' => ['main' => [['key' => 'w', 'kind' => 'wait', 'amount' => 400, 'unit' => 'days']]]]);
+        self::assertSame([422, 'courses.main.0.amount'], [$long->status, $long->text('violations.0.path')]);
+        $this->post('/api/follow-ups', ['name' => 'Short', 'courses' => ['main' => [['what' => 'first-answer'] + $send]]])->ok(201);
+        self::assertSame(422, $this->post('/api/follow-ups', ['name' => 'short', 'courses' => ['main' => [['what' => 'first-answer'] + $send]]])->status);
+    }
+
+    public function testTheRehearsalWritesNothing(): void
+    {
+        $one = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
+        $before = $this->text('SELECT COUNT(*) FROM message');
+        $acts = $this->post('/api/follow-ups/try', ['courses' => $one->at('courses'), 'start' => '2026-11-25T10:42:00+00:00', 'answeredAt' => '2026-11-28T12:00:00+00:00', 'says' => 'later'])->ok();
+        self::assertSame(['2026-11-25T10:42:00+00:00', '2026-11-27T10:42:00+00:00', '2026-12-28T12:00:00+00:00', '2027-01-20T09:00:00+00:00', '2027-01-20T09:00:00+00:00'], $acts->column('acts', 'at'));
+        self::assertSame(['first', 'nudge-2', 'nudge-7', 'last', ''], $acts->column('acts', 'key'));
+        self::assertSame($before, $this->text('SELECT COUNT(*) FROM message'));
+        self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
+    }
+
+    public function testThingsThatAreSentCarryAWayToStopThem(): void
+    {
+        $_ENV['TELAMON_URL'] = $_SERVER['TELAMON_URL'] = 'https://telamon.example';
+        try {
+            $this->begun();
+            $this->work();
+            $id = $this->text("SELECT id FROM message WHERE ground = 'inquiry'");
+            $eml = str_replace("\r\n ", ' ', $this->get("/api/messages/$id/eml")->ok()->body);
+            self::assertMatchesRegularExpression('#^List-Unsubscribe: <https://telamon\.example/stop/[A-Za-z0-9_-]+\.[0-9a-f]{16}>#m', $eml);
+            self::assertStringContainsString('List-Unsubscribe-Post: List-Unsubscribe=One-Click', $eml);
+        } finally {
+            $_ENV['TELAMON_URL'] = $_SERVER['TELAMON_URL'] = '';
+        }
+    }
+}
