@@ -39,6 +39,7 @@ final class LoadCommand extends Command
         private readonly DemoArrivals $arrivals,
         private readonly DemoQuotes $quotes,
         private readonly DemoReplies $replies,
+        private readonly DemoFollowUps $followUps,
         private readonly DemoTimeline $timeline,
         private readonly Changes $changes,
         private readonly Profile $profile,
@@ -80,6 +81,7 @@ final class LoadCommand extends Command
             $known = $this->history->clients([...$persons, ...$people->halls()], $people, $dice, $today);
             $this->shareAnAddress($now);
             $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->profile->workingTime(), $now);
+            $this->followUps->plan($now);
             $this->replies->plan($now);
             $this->em->clear();
             $this->profile->reset();

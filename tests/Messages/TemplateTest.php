@@ -43,7 +43,7 @@ final class TemplateTest extends AppTestCase
 
     private function made(): Answer
     {
-        return $this->post('/api/templates', self::draft('First answer', self::text('Hello '), self::field('first_name', 'there'), self::text(', we come to '), self::field('place'), self::text('.')))->ok(201);
+        return $this->post('/api/templates', self::draft('Our own letter', self::text('Hello '), self::field('first_name', 'there'), self::text(', we come to '), self::field('place'), self::text('.')))->ok(201);
     }
 
     public function testATemplateIsMadeAndReadWithARecordThatIsThere(): void
@@ -54,7 +54,7 @@ final class TemplateTest extends AppTestCase
         $examples = $this->get("/api/templates/{$made->text('id')}/examples")->ok();
         self::assertStringContainsString('Orla Fennick', $examples->text('items.0.label'));
 
-        $shown = $this->post("/api/templates/{$made->text('id')}/preview", self::draft('First answer', self::text('Hello '), self::field('first_name'), self::text('!')) + ['record' => $examples->text('items.0.id')])->ok();
+        $shown = $this->post("/api/templates/{$made->text('id')}/preview", self::draft('Our own letter', self::text('Hello '), self::field('first_name'), self::text('!')) + ['record' => $examples->text('items.0.id')])->ok();
         self::assertSame(['Hello Orla!', '<p>Hello Orla!</p>', 'Hello Orla'], [$shown->text('text'), $shown->text('html'), $shown->text('textMessage')]);
         self::assertSame([1, 150], [$shown->number('length.parts'), $shown->number('length.left')]);
 
@@ -82,8 +82,8 @@ final class TemplateTest extends AppTestCase
     public function testEveryVersionIsKeptAndNobodyOverwritesAnother(): void
     {
         $id = $this->made()->text('id');
-        $this->call('PUT', "/api/templates/$id", self::draft('First answer', self::text('Second words.')) + ['version' => 1])->ok();
-        self::assertSame(409, $this->call('PUT', "/api/templates/$id", self::draft('First answer', self::text('Third words.')) + ['version' => 1])->status);
+        $this->call('PUT', "/api/templates/$id", self::draft('Our own letter', self::text('Second words.')) + ['version' => 1])->ok();
+        self::assertSame(409, $this->call('PUT', "/api/templates/$id", self::draft('Our own letter', self::text('Third words.')) + ['version' => 1])->status);
         $now = $this->get("/api/templates/$id")->ok();
         self::assertSame(2, $now->number('version'));
         self::assertSame([1], $now->column('versions', 'version'));
@@ -97,7 +97,7 @@ final class TemplateTest extends AppTestCase
 
     public function testARuleSendsItAndItCannotBePutAwayMeanwhile(): void
     {
-        $made = $this->post('/api/templates', self::draft('First answer', self::text('Hello '), self::field('first_name', 'there'), self::text('.')))->ok(201);
+        $made = $this->post('/api/templates', self::draft('Our own letter', self::text('Hello '), self::field('first_name', 'there'), self::text('.')))->ok(201);
         $rule = $this->post('/api/rules', ['name' => 'Answer at once', 'enabled' => true, 'then' => [['kind' => 'message', 'template' => $made->text('key')]]])->ok(201);
         $whole = $this->get("/api/templates/{$made->text('id')}")->ok();
         self::assertSame([['label' => 'Answer at once', 'path' => "/rules/{$rule->text('id')}"]], $whole->rows('usedBy'));
@@ -159,7 +159,7 @@ final class TemplateTest extends AppTestCase
     public function testATestGoesToOneselfWithItsStylesAtEachElement(): void
     {
         $id = $this->made()->text('id');
-        self::assertSame('coordinator@marrowby.example', $this->post("/api/templates/$id/test", self::draft('First answer', self::text('A <b>word</b> & more')))->ok()->text('to'));
+        self::assertSame('coordinator@marrowby.example', $this->post("/api/templates/$id/test", self::draft('Our own letter', self::text('A <b>word</b> & more')))->ok()->text('to'));
         $this->work();
         $message = $this->get('/api/messages')->ok()->text('items.0.id');
         $eml = $this->get("/api/messages/$message/eml")->body;

@@ -8,6 +8,7 @@ export function PartsOfMessages() {
         In and out
       </NavLink>
       <NavLink to="/messages/templates">Templates</NavLink>
+      <NavLink to="/messages/follow-ups">Follow-ups</NavLink>
     </nav>
   );
 }

@@ -57,7 +57,9 @@ export function ReplyLetter({ reply, today, chosen, onChoose, fault }: Props) {
         <section className="reply-decision" aria-label="What it means">
           <p className="line-top">
             <Mark kind="choose">{reply.origin === 'person' ? asked : 'Look at this'}</Mark>
-            <span className="figures">{reply.origin === 'person' && reply.says !== 'other' && `${reply.confidence} %`}</span>
+            <span className="figures">
+              {reply.origin === 'person' && reply.says !== 'other' && `${reply.confidence} %`}
+            </span>
           </p>
           {reply.because.length > 0 && (
             <p className="second">

@@ -24,6 +24,10 @@ export const messages: Area = {
       Screen: lazy(async () => ({ default: (await import('./templates/TemplatesScreen')).TemplatesScreen })),
     },
     {
+      path: 'messages/follow-ups/:id?',
+      Screen: lazy(async () => ({ default: (await import('./followups/FollowUpsScreen')).FollowUpsScreen })),
+    },
+    {
       path: 'messages/in/:reply',
       Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
     },

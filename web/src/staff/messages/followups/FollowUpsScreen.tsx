@@ -1,0 +1,287 @@
+import { useRef, useState } from 'react';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { ProblemError } from '../../../shared/api';
+import { Mark } from '../../../shared/Mark';
+import { ComingRows, Trouble } from '../../../shared/Notice';
+import { useKey } from '../../keys';
+import { useDay, useToday } from '../../shell/day';
+import '../../shell/list-group.css';
+import { Pillars } from '../../shell/Pillars';
+import { PillarsWaiting } from '../../shell/PillarsWaiting';
+import { NotFound } from '../../shell/Plain';
+import { useToast } from '../../shell/Toast';
+import { useUnsaved } from '../../shell/useUnsaved';
+import '../messages.css';
+import { PartsOfMessages } from '../PartsOfMessages';
+import '../templates/templates.css';
+import { CourseSteps } from './CourseSteps';
+import { DryRun } from './DryRun';
+import './followups.css';
+import { Inside } from './Inside';
+import {
+  useFollowUp,
+  useFollowUpAct,
+  useFollowUps,
+  useKeepFollowUp,
+  type Course,
+  type Draft,
+  type FollowUp,
+  type List,
+  type Row,
+} from './queries';
+import { courseOrder, courseWords } from './series';
+
+/** Follow-ups: what is sent when nothing comes, and what happens when something does. */
+export function FollowUpsScreen() {
+  const { id } = useParams();
+  const list = useFollowUps();
+  const row = list.data?.items.find((one) => one.id === id || one.key === id) ?? (id ? undefined : list.data?.items[0]);
+  const one = useFollowUp(row?.id);
+  if (!list.data) return <PillarsWaiting title="Follow-ups" query={list} />;
+  if (id && !row) return <NotFound what="follow-up" />;
+  return <One key={row?.id} list={list.data} row={row} one={one.data} error={one.error} />;
+}
+
+interface Props {
+  list: List;
+  row: Row | undefined;
+  one: FollowUp | undefined;
+  error: Error | null;
+}
+
+function One({ list, row, one, error }: Props) {
+  const navigate = useNavigate();
+  const toast = useToast();
+  const today = useToday();
+  const day = useDay();
+  const keep = useKeepFollowUp();
+  const act = useFollowUpAct();
+  const sending = useRef(false);
+  const [edited, setEdited, forget] = useUnsaved<Draft | null>(`follow-up.${row?.id ?? ''}`, null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const draft: Draft = edited ?? one ?? { name: '', courses: {} };
+  const faults =
+    keep.error instanceof ProblemError
+      ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
+      : {};
+  const place = list.items.findIndex((each) => each.id === row?.id);
+  const go = (to: number) => {
+    const next = list.items[to];
+    if (next) void navigate(`/messages/follow-ups/${next.id}`);
+  };
+  useKey('next', () => go(place + 1));
+  useKey('previous', () => go(place - 1));
+  const change = (part: Partial<Draft>) => setEdited({ name: draft.name, courses: draft.courses, ...part });
+  const discard = () => {
+    setEdited(null);
+    forget();
+    keep.reset();
+  };
+  const once = (send: (done: () => void) => void) => {
+    if (sending.current) return;
+    sending.current = true;
+    send(() => {
+      sending.current = false;
+    });
+  };
+  const save = () =>
+    once((done) =>
+      keep.mutate(
+        { id: row?.id, version: one?.version ?? 0, draft },
+        {
+          onSettled: done,
+          onSuccess: (saved) => {
+            discard();
+            toast({ words: `${saved.name} saved, version ${saved.version}. U takes it back.` });
+          },
+        },
+      ),
+    );
+  const add = () =>
+    once((done) =>
+      keep.mutate(
+        { id: undefined, version: 0, draft: newDraft(list) },
+        { onSettled: done, onSuccess: (made) => void navigate(`/messages/follow-ups/${made.id}`) },
+      ),
+    );
+  const inside = one?.inside ?? 0;
+  return (
+    <Pillars
+      title={draft.name ? `${draft.name}, Follow-ups` : 'Follow-ups'}
+      pillars={[
+        {
+          name: 'Follow-ups',
+          width: '252px',
+          middling: '220px',
+          folds: true,
+          tally: list.items.length,
+          content: (
+            <>
+              <PartsOfMessages />
+              <section aria-label="Follow-ups" className="list-group">
+                <h2>
+                  <em>Follow-ups</em>
+                  <small>
+                    <button type="button" className="link-button" onClick={add}>
+                      Add follow-up
+                    </button>
+                  </small>
+                </h2>
+                <ul>
+                  {list.items.map((each) => (
+                    <li key={each.id}>
+                      <NavLink
+                        to={`/messages/follow-ups/${each.id}`}
+                        className={each.id === row?.id ? 'list-row active' : 'list-row'}
+                      >
+                        <b>{each.name}</b>
+                        {each.on ? (
+                          <span className="figures second">{each.inside} inside</span>
+                        ) : (
+                          <Mark kind="stopped">off</Mark>
+                        )}
+                      </NavLink>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+              {one && <Inside one={one} list={list} today={today} />}
+            </>
+          ),
+        },
+        {
+          name: 'Steps',
+          sheet: true,
+          width: '560px',
+          middling: '1fr',
+          wide: '720px',
+          content: one ? (
+            <>
+              <div className="pillar-head">
+                <h1>
+                  <input
+                    className="title-field"
+                    aria-label="Name"
+                    value={draft.name}
+                    maxLength={100}
+                    onChange={(event) => change({ name: event.target.value })}
+                  />
+                </h1>
+                <small>
+                  version {one.version}
+                  {edited !== null && ', not saved'}
+                  {!one.on && ', off'}
+                </small>
+              </div>
+              {faults.name && (
+                <p className="fault" role="alert">
+                  {faults.name}
+                </p>
+              )}
+              {keep.error && Object.keys(faults).length === 0 && (
+                <Trouble title="Not saved">{keep.error.message}</Trouble>
+              )}
+              {edited !== null && inside > 0 && (
+                <p className="second">
+                  {inside} inside {inside === 1 ? 'keeps' : 'keep'} the version that they began with, until you bring
+                  them.
+                </p>
+              )}
+              {courseOrder.map((course) => (
+                <section
+                  key={course}
+                  aria-label={courseWords[course]}
+                  className={course === 'main' ? 'course main' : 'course'}
+                >
+                  {course === 'yes' && <h2 className="group-label">What came back</h2>}
+                  <h3>{courseWords[course]}</h3>
+                  <div>
+                    {faults[`courses.${course}`] && (
+                      <p className="fault" role="alert">
+                        {faults[`courses.${course}`]}
+                      </p>
+                    )}
+                    <CourseSteps
+                      course={course}
+                      courses={draft.courses}
+                      list={list}
+                      figures={one.figures}
+                      chosen={chosen}
+                      faults={faults}
+                      onChoose={setChosen}
+                      onChange={(steps) =>
+                        change({
+                          courses: { ...draft.courses, [course]: steps } satisfies
+                            Record<Course, unknown> | Draft['courses'],
+                        })
+                      }
+                    />
+                  </div>
+                </section>
+              ))}
+              <section className="course" aria-label="Stop">
+                <h3>Stop</h3>
+                <p className="second">
+                  Ends at once, and nothing unasked is sent to them any more. This cannot be changed.
+                </p>
+              </section>
+            </>
+          ) : error ? (
+            <Trouble title="Not loaded">{error.message}</Trouble>
+          ) : (
+            <ComingRows rows={8} />
+          ),
+          blocks: one
+            ? [
+                {
+                  label: keep.isPending ? 'Saving…' : `Save version ${one.version + 1}`,
+                  keyName: 'main',
+                  main: true,
+                  disabled: keep.isPending || edited === null,
+                  act: save,
+                },
+                ...(edited === null ? [] : [{ label: 'Discard', act: discard }]),
+                {
+                  label: one.on ? 'Switch off' : 'Switch on',
+                  disabled: act.isPending,
+                  act: () =>
+                    act.mutate(
+                      { what: 'switch', id: one.id, on: !one.on },
+                      {
+                        onSuccess: () =>
+                          toast({
+                            words: one.on
+                              ? `${one.name} is off: nobody new begins. U takes it back.`
+                              : `${one.name} is on: rules may begin it. U takes it back.`,
+                          }),
+                      },
+                    ),
+                },
+              ]
+            : [],
+        },
+        {
+          name: 'Dry run',
+          width: '1fr',
+          middling: '360px',
+          content: one && day.data ? <DryRun courses={draft.courses} list={list} now={day.data.now} /> : null,
+        },
+      ]}
+    />
+  );
+}
+
+function newDraft(list: List): Draft {
+  const names = list.items.map((one) => one.name);
+  let name = 'New follow-up';
+  for (let n = 2; names.includes(name); n += 1) name = `New follow-up ${n}`;
+  return {
+    name,
+    courses: {
+      main: [
+        { key: 'wait-1', kind: 'wait', amount: 2, unit: 'days', at: '10:00' },
+        { key: 'send-1', kind: 'send', what: list.templates[0]?.value ?? '' },
+      ],
+    },
+  };
+}

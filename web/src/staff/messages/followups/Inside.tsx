@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Mark } from '../../../shared/Mark';
+import { when } from '../../../shared/words';
+import { stepWords } from './series';
+import { useFollowUpAct, type FollowUp, type List } from './queries';
+import { useToast } from '../../shell/Toast';
+
+interface Props {
+  one: FollowUp;
+  list: List;
+  today: string;
+}
+
+/** Who stands where, and why; who began with an older version. */
+export function Inside({ one, list, today }: Props) {
+  const [all, setAll] = useState(false);
+  const act = useFollowUpAct();
+  const toast = useToast();
+  const inside = one.runs.filter((run) => run.state !== 'ended');
+  const ended = one.runs.filter((run) => run.state === 'ended');
+  const old = inside.filter((run) => run.version < one.version).length;
+  const bring = (gone: 'next' | 'stop' | 'keep') =>
+    act.mutate(
+      { what: 'bring', id: one.id, gone },
+      { onSuccess: () => toast({ words: `Brought to version ${one.version}. U takes it back.` }) },
+    );
+  return (
+    <section aria-label="Inside now">
+      <div className="pillar-head">
+        <h2>Inside now</h2>
+        <small>{inside.length === 0 ? 'nobody' : inside.length}</small>
+      </div>
+      {old > 0 && (
+        <div className="series-old">
+          <p>
+            {old} {old === 1 ? 'keeps' : 'keep'} an older version. Bring them to version {one.version}; who stands at a
+            step that is gone
+          </p>
+          <p className="step-acts">
+            <button type="button" disabled={act.isPending} onClick={() => bring('next')}>
+              goes on with the next
+            </button>
+            <button type="button" disabled={act.isPending} onClick={() => bring('stop')}>
+              is stopped
+            </button>
+            <button type="button" disabled={act.isPending} onClick={() => bring('keep')}>
+              keeps the old one
+            </button>
+          </p>
+        </div>
+      )}
+      <ul className="rows lines">
+        {[...inside, ...(all ? ended : [])].map((run) => {
+          const step = Object.values(one.courses)
+            .flat()
+            .find((each) => each.key === run.step);
+          return (
+            <li key={run.id}>
+              <span className="line-top">
+                <Link to={`/clients/${run.client.id}`}>{run.client.label}</Link>
+                {run.state === 'inside' ? (
+                  <span className="figures second">{run.dueAt && `goes on ${when(run.dueAt, today)}`}</span>
+                ) : run.state === 'paused' ? (
+                  <Mark kind="waiting">waits</Mark>
+                ) : (
+                  <Mark kind="stopped">ended</Mark>
+                )}
+              </span>
+              <span className="line-top">
+                <small>
+                  {run.why || (step ? `then ${stepWords(step, list, one.courses)}` : 'then it ends')}, {run.startedBy}
+                </small>
+                {run.state !== 'ended' && (
+                  <button
+                    type="button"
+                    className="link-button"
+                    disabled={act.isPending}
+                    onClick={() =>
+                      act.mutate(
+                        { what: 'stop', run: run.id },
+                        {
+                          onSuccess: () => toast({ words: `Stopped with ${run.client.label}. U takes it back.` }),
+                          onError: (error) => toast({ words: error.message }),
+                        },
+                      )
+                    }
+                  >
+                    Stop
+                  </button>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      {ended.length > 0 && (
+        <button type="button" className="link-button" onClick={() => setAll(!all)}>
+          {all ? 'Only who is inside' : `${ended.length} ended in 90 days`}
+        </button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,89 @@
+import type { Course, Courses, List, Step } from './queries';
+
+export const courseOrder: Course[] = ['main', 'yes', 'later', 'question', 'no', 'booked'];
+
+export const courseWords: Record<Course, string> = {
+  main: 'No answer yet',
+  yes: 'A yes',
+  later: 'Later',
+  question: 'A question, other',
+  no: 'A no',
+  booked: 'A booking',
+};
+
+export const kindWords: Record<Step['kind'], string> = {
+  send: 'send',
+  wait: 'wait',
+  task: 'give the task',
+  notice: 'tell staff',
+  stage: 'move to the stage',
+  tag: 'tag the client',
+  'go-on': 'go on with',
+  stop: 'end here',
+};
+
+const units = { hours: ['hour', 'hours'], days: ['day', 'days'], 'working-days': ['working day', 'working days'] };
+
+/** What a step does, in words. */
+export function stepWords(step: Step, list: Pick<List, 'templates'>, courses: Courses): string {
+  switch (step.kind) {
+    case 'send':
+      return list.templates.find((one) => one.value === step.what)?.label ?? 'a template that is gone';
+    case 'wait': {
+      const amount = step.amount ?? 1;
+      const [one, many] = units[step.unit ?? 'days'];
+      return `${amount} ${amount === 1 ? one : many}${step.at ? `, then at ${step.at}` : ''}`;
+    }
+    case 'go-on': {
+      const to = courseOrder.flatMap((course) => courses[course] ?? []).find((one) => one.key === step.what);
+      return to ? `${kindWords['go-on']} “${stepWords(to, list, courses)}”` : 'go on with a step that is gone';
+    }
+    case 'stop':
+      return 'end here';
+    default:
+      return `${kindWords[step.kind]} “${step.what ?? ''}”`;
+  }
+}
+
+/** A key that no other step has. */
+export function freeKey(courses: Courses, kind: string): string {
+  const taken = courseOrder.flatMap((course) => (courses[course] ?? []).map((step) => step.key));
+  for (let n = 1; ; n += 1) if (!taken.includes(`${kind}-${n}`)) return `${kind}-${n}`;
+}
+
+/** A step to begin with, of a kind. */
+export function newStep(kind: Step['kind'], courses: Courses, list: Pick<List, 'templates' | 'stages'>): Step {
+  const key = freeKey(courses, kind);
+  switch (kind) {
+    case 'wait':
+      return { key, kind, amount: 2, unit: 'days', at: '' };
+    case 'send':
+      return { key, kind, what: list.templates[0]?.value ?? '' };
+    case 'task':
+      return { key, kind, what: 'Ring them', who: 'lead', days: 0 };
+    case 'stage':
+      return { key, kind, what: list.stages[0]?.value ?? '' };
+    case 'go-on':
+      return { key, kind, what: courses.main?.[0]?.key ?? '' };
+    case 'stop':
+      return { key, kind };
+    default:
+      return { key, kind, what: '', who: '' };
+  }
+}
+
+/** Moves the step at one place to another in its course. */
+export function moved(steps: Step[], from: number, to: number): Step[] {
+  const next = [...steps];
+  const [step] = next.splice(from, 1);
+  if (step) next.splice(to, 0, step);
+  return next;
+}
+
+/** The numbers of the messages of the main course, by step: what people call "the third". */
+export function numbers(courses: Courses): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const course of courseOrder)
+    for (const step of courses[course] ?? []) if (step.kind !== 'wait') found.set(step.key, found.size + 1);
+  return found;
+}
