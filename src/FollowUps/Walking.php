@@ -20,6 +20,7 @@ use Telamon\Messages\MessageQueue;
 use Telamon\Messages\MessageState;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\ProjectFields;
+use Telamon\Messages\StaffToBeTold;
 use Telamon\Messages\Stops;
 use Telamon\Projects\Project;
 use Telamon\Projects\StageMoves;
@@ -126,9 +127,9 @@ final readonly class Walking
     private function task(FollowUpRun $run, Step $step): string
     {
         if (null === $run->project) {
-            $this->events->dispatch(new FollowUpTells($run, '', "{$step->what}: {$run->client->name()}"));
+            $this->events->dispatch(new StaffToBeTold('', "{$step->what}: {$run->client->name()}", $run->followUp->name, $run->client, $run->project, $run->submissionId));
 
-            return "told the coordinator, as there is no project: {$step->what}";
+            return "told staff, as there is no project: {$step->what}";
         }
         $doer = 'coordinator' === $step->who ? $this->business->business()->coordinator : $run->project->lead;
         $due = $this->business->workingDays()->add(new \DateTimeImmutable($this->now()->format('Y-m-d'), new \DateTimeZone('UTC')), $step->days);
@@ -156,7 +157,7 @@ final readonly class Walking
 
     private function tell(FollowUpRun $run, Step $step): string
     {
-        $this->events->dispatch(new FollowUpTells($run, $step->who, $step->what));
+        $this->events->dispatch(new StaffToBeTold($step->who, $step->what, $run->followUp->name, $run->client, $run->project, $run->submissionId));
 
         return "told staff: {$step->what}";
     }

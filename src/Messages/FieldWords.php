@@ -33,6 +33,7 @@ final class FieldWords
         'until' => ['kept until', 'Friday 27 March, 12:00'],
         'count' => ['how many', '4'],
         'dates' => ['all times', 'When: Thursday 26 March, 10:00'],
+        'notices' => ['notices', 'Van and moving: the lift at Quarry Hall is being mended.'],
         'words' => ['what they wrote', 'Could you come a day later?'],
         'quote' => ['quote', 'Q-0227'],
         'total' => ['total', '€389.30'],

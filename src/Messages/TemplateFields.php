@@ -19,6 +19,7 @@ final class TemplateFields
         'added' => [Purpose::Staff, ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'], 'to the lead when an arrival is added to a project'],
         'told' => [Purpose::Staff, ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'], 'to staff when a rule tells them'],
         'notice' => [Purpose::Staff, ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'], 'to the lead when a plan makes a project'],
+        'notices' => [Purpose::Staff, ['first_name', 'count', 'notices', 'link'], 'to staff at noon and at five, with what they have not seen'],
         'wish' => [Purpose::Staff, ['first_name', 'client', 'visit', 'when', 'words', 'phone', 'link'], 'to the coordinator when a client asks to change a visit'],
         'booked' => [Purpose::Visit, self::VISIT, 'to the client when a visit is booked'],
         'series' => [Purpose::Visit, [...self::VISIT, 'count', 'dates'], 'to the client when several visits are booked'],

@@ -19,13 +19,14 @@ use Telamon\Core\Planning\Workplace;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\FollowUps\FollowUps;
 use Telamon\Messages\MessageQueue;
+use Telamon\Notices\Rooms;
 use Telamon\Tasks\CrewOfBusiness;
 use Telamon\Tasks\TaskCounts;
 
 /** What the core needs to know of the business to plan anything: put beside what was read. */
 final readonly class PlanContexts
 {
-    public function __construct(private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ServiceLeads $leads, private CrewOfBusiness $crew, private TaskCounts $counts, private ClockInterface $clock)
+    public function __construct(private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ServiceLeads $leads, private CrewOfBusiness $crew, private TaskCounts $counts, private ClockInterface $clock)
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class PlanContexts
             'coordinator' => $this->business->coordinator(),
             'base' => $this->business->baseChecklist(),
             'calendar' => $this->business->workingDays(),
-            'templates' => $this->messages->templateNames() + $this->followUps->namesForPlans(),
+            'templates' => $this->messages->templateNames() + $this->followUps->namesForPlans() + $this->rooms->namesForPlans(),
             'staff' => $this->crew->here(),
             'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName()),
         ]);

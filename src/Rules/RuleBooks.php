@@ -18,12 +18,13 @@ use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Rules\Turns;
 use Telamon\FollowUps\FollowUps;
 use Telamon\Messages\MessageQueue;
+use Telamon\Notices\Rooms;
 use Telamon\Staff\Staff;
 
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private TurnsTaken $turns, private Remembered $remembered)
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private TurnsTaken $turns, private Remembered $remembered)
     {
     }
 
@@ -71,14 +72,14 @@ final readonly class RuleBooks
 
     /**
      * @param list<Rule> $rules
-     * @param array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rules: array<string, array{bool, Rule|null}>} $known
+     * @param array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rooms: list<string>, rules: array<string, array{bool, Rule|null}>} $known
      */
     private function of(array $rules, array $known): RuleBook
     {
-        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules), $known['followUps']);
+        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules), $known['followUps'], $known['rooms']);
     }
 
-    /** @return array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rules: array<string, array{bool, Rule|null}>} */
+    /** @return array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rooms: list<string>, rules: array<string, array{bool, Rule|null}>} */
     private function known(): array
     {
         return $this->remembered->get('rules', function (): array {
@@ -87,7 +88,7 @@ final readonly class RuleBooks
                 $rules[$kept->id] = [$kept->enabled, $this->read($kept)];
             }
 
-            return ['rules' => $rules, 'staff' => $this->staff(), 'checklists' => $this->checklists(), 'stages' => $this->business->stages(), 'templates' => array_keys($this->messages->templateNames()), 'followUps' => array_keys($this->followUps->names())];
+            return ['rules' => $rules, 'staff' => $this->staff(), 'checklists' => $this->checklists(), 'stages' => $this->business->stages(), 'templates' => array_keys($this->messages->templateNames()), 'followUps' => array_keys($this->followUps->names()), 'rooms' => array_keys($this->rooms->names())];
         });
     }
 

@@ -19,12 +19,13 @@ use Telamon\FollowUps\FollowUps;
 use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
+use Telamon\Notices\Rooms;
 use Telamon\Staff\Staff;
 
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked, private FollowUps $followUps)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked, private FollowUps $followUps, private Rooms $rooms)
     {
     }
 
@@ -57,6 +58,7 @@ final readonly class RuleView
             'questions' => self::questions($forms),
             'templates' => array_values(array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false], ['name' => 'ASC']), static fn (MessageTemplate $template): bool => Purpose::Client === $template->purpose()))),
             'followUps' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($this->followUps->names()), $this->followUps->names()),
+            'rooms' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($this->rooms->names()), $this->rooms->names()),
             'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
             'fields' => $this->fields(),
             'clientFields' => $this->clientFields(),

@@ -41,7 +41,7 @@ final class Layers
         9 => ['Projects'],
         10 => ['Tasks', 'Files', 'Messages', 'Diary', 'Importing'],
         11 => ['Matching', 'Submissions'],
-        12 => ['Quotes', 'FollowUps'],
+        12 => ['Quotes', 'FollowUps', 'Notices'],
         13 => ['Tables', 'Rules'],
         14 => ['Planning'],
         15 => ['RuleRuns', 'Checklists'],

@@ -19,6 +19,7 @@ use Telamon\Core\Planning\Actions\NoteLine;
 use Telamon\Core\Planning\Actions\NoticeLine;
 use Telamon\Core\Planning\Actions\OwnerLine;
 use Telamon\Core\Planning\Actions\QuoteLine;
+use Telamon\Core\Planning\Actions\RoomLine;
 use Telamon\Core\Planning\Actions\TagLine;
 use Telamon\Core\Planning\Actions\TaskLine;
 use Telamon\Core\Planning\Actions\TimesLine;
@@ -33,7 +34,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new FollowUpLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new FollowUpLine(), new RoomLine()],
     ) {
     }
 

@@ -15,6 +15,7 @@ use Telamon\Core\Rules\Actions\SetOwner;
 use Telamon\Core\Rules\Actions\SetStage;
 use Telamon\Core\Rules\Actions\StartClock;
 use Telamon\Core\Rules\Actions\TagRecord;
+use Telamon\Core\Rules\Actions\TellRoom;
 use Telamon\Core\Rules\Actions\TellSomebody;
 use Telamon\Core\Rules\Actions\UseChecklist;
 use Telamon\Core\Rules\Actions\WriteField;
@@ -27,7 +28,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, BeginFollowUp::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, BeginFollowUp::class, TellRoom::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */

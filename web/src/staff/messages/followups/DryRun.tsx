@@ -33,10 +33,10 @@ export function DryRun({ courses, list, now }: { courses: Courses; list: List; n
   };
   const next = () => wind(times.find((at) => moment(at) > moment(clock)));
   const back = () => wind(times.findLast((at) => moment(at) < moment(clock)) ?? start);
-  const day = () => wind(moment(clock).plus({ days: 1 }).toISO() ?? undefined);
+  const day = () => wind(moment(clock).plus({ days: 1 }).toISO({ suppressMilliseconds: true }) ?? undefined);
   const says = (what: Says) =>
     setAnswered((was) =>
-      was?.says === what ? null : { at: moment(clock).plus({ minutes: 1 }).toISO() ?? clock, says: what },
+      was?.says === what ? null : { at: moment(clock).plus({ minutes: 1 }).toISO({ suppressMilliseconds: true }) ?? clock, says: what },
     );
   useKey('dayBefore', back);
   useKey('dayAfter', next);

@@ -59,19 +59,9 @@ export function Inside({ one, list, today }: Props) {
             <li key={run.id}>
               <span className="line-top">
                 <Link to={`/clients/${run.client.id}`}>{run.client.label}</Link>
-                {run.state === 'inside' ? (
-                  <span className="figures second">{run.dueAt && `goes on ${when(run.dueAt, today)}`}</span>
-                ) : run.state === 'paused' ? (
-                  <Mark kind="waiting">waits</Mark>
-                ) : (
+                {run.state === 'ended' ? (
                   <Mark kind="stopped">ended</Mark>
-                )}
-              </span>
-              <span className="line-top">
-                <small>
-                  {run.why || (step ? `then ${stepWords(step, list, one.courses)}` : 'then it ends')}, {run.startedBy}
-                </small>
-                {run.state !== 'ended' && (
+                ) : (
                   <button
                     type="button"
                     className="link-button"
@@ -90,6 +80,10 @@ export function Inside({ one, list, today }: Props) {
                   </button>
                 )}
               </span>
+              <small>
+                {run.state === 'paused' && <Mark kind="waiting">waits</Mark>}{' '}
+                {run.why || `${step ? stepWords(step, list, one.courses) : 'the end'}${run.dueAt ? `, ${when(run.dueAt, today)}` : ''}`}
+              </small>
             </li>
           );
         })}
