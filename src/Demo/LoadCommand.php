@@ -40,6 +40,7 @@ final class LoadCommand extends Command
         private readonly DemoQuotes $quotes,
         private readonly DemoReplies $replies,
         private readonly DemoFollowUps $followUps,
+        private readonly DemoNotices $notices,
         private readonly DemoTimeline $timeline,
         private readonly Changes $changes,
         private readonly Profile $profile,
@@ -82,6 +83,7 @@ final class LoadCommand extends Command
             $this->shareAnAddress($now);
             $this->arrivals->plan($known, $people, $dice, new DemoPictures($drafts), $this->profile->workingTime(), $now);
             $this->followUps->plan($now);
+            $this->notices->plan($now);
             $this->replies->plan($now);
             $this->em->clear();
             $this->profile->reset();

@@ -15,6 +15,8 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 #[AsEventListener(priority: 300)]
 final class OriginGuard
 {
+    private const SIGNED = '/stop/';
+    private const MAX_PRESSED = 4096;
     private const MAX_JSON = 1_048_576;
     private const MAX_MULTIPART = 12_582_912;
 
@@ -22,6 +24,14 @@ final class OriginGuard
     {
         $request = $event->getRequest();
         if ($request->isMethodSafe() || !$event->isMainRequest()) {
+            return;
+        }
+        if (str_starts_with($request->getPathInfo(), self::SIGNED)) {
+            // A mail program presses it from outside (RFC 8058). What it may do is signed into the link, and no session is read.
+            if ((int) $request->headers->get('Content-Length', '0') > self::MAX_PRESSED) {
+                $event->setResponse((new Problem(413, 'Too large', 'Nothing needs to be sent here.'))->response());
+            }
+
             return;
         }
         if (!self::sameOrigin($request)) {

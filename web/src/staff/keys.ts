@@ -43,6 +43,7 @@ export const keys = {
   offer: { binding: 'o', shown: 'O', words: 'keep the time for the client, and ask' },
   nextMissing: { binding: 'j', shown: 'J', words: 'the next time that is missing, or project that is late' },
   nextStage: { binding: 's', shown: 'S', words: 'move the project on to the next stage' },
+  write: { binding: 'w', shown: 'W', words: 'write to a client, or to a room' },
   print: { binding: 'p', shown: 'P', words: 'print the day' },
   help: { binding: '?', shown: '?', words: 'all keys' },
   screens: { binding: '.', shown: '.', words: 'number the screens; a digit goes there' },

@@ -9,6 +9,7 @@ export function PartsOfMessages() {
       </NavLink>
       <NavLink to="/messages/templates">Templates</NavLink>
       <NavLink to="/messages/follow-ups">Follow-ups</NavLink>
+      <NavLink to="/messages/notices">Notices</NavLink>
     </nav>
   );
 }

@@ -10,6 +10,11 @@ export const messages: Area = {
       may: 'messages.see',
       Body: lazy(async () => ({ default: (await import('./MessagesOf')).MessagesOfClient })),
     },
+    {
+      pillar: 'story',
+      may: 'messages.write',
+      Body: lazy(async () => ({ default: (await import('./followups/FollowUpsOf')).FollowUpsOfClient })),
+    },
   ],
   onProject: [
     {
@@ -26,6 +31,11 @@ export const messages: Area = {
     {
       path: 'messages/follow-ups/:id?',
       Screen: lazy(async () => ({ default: (await import('./followups/FollowUpsScreen')).FollowUpsScreen })),
+    },
+    {
+      path: 'messages/notices/:id?',
+      may: 'work',
+      Screen: lazy(async () => ({ default: (await import('./notices/NoticesScreen')).NoticesScreen })),
     },
     {
       path: 'messages/in/:reply',

@@ -36,7 +36,9 @@ export function DryRun({ courses, list, now }: { courses: Courses; list: List; n
   const day = () => wind(moment(clock).plus({ days: 1 }).toISO({ suppressMilliseconds: true }) ?? undefined);
   const says = (what: Says) =>
     setAnswered((was) =>
-      was?.says === what ? null : { at: moment(clock).plus({ minutes: 1 }).toISO({ suppressMilliseconds: true }) ?? clock, says: what },
+      was?.says === what
+        ? null
+        : { at: moment(clock).plus({ minutes: 1 }).toISO({ suppressMilliseconds: true }) ?? clock, says: what },
     );
   useKey('dayBefore', back);
   useKey('dayAfter', next);

@@ -82,7 +82,8 @@ export function Inside({ one, list, today }: Props) {
               </span>
               <small>
                 {run.state === 'paused' && <Mark kind="waiting">waits</Mark>}{' '}
-                {run.why || `${step ? stepWords(step, list, one.courses) : 'the end'}${run.dueAt ? `, ${when(run.dueAt, today)}` : ''}`}
+                {run.why ||
+                  `${step ? stepWords(step, list, one.courses) : 'the end'}${run.dueAt ? `, ${when(run.dueAt, today)}` : ''}`}
               </small>
             </li>
           );

@@ -97,6 +97,6 @@ export function useRehearsal(courses: Courses, start: string, answeredAt: string
 export function useRunsOf(client: string) {
   return useQuery({
     queryKey: queryKeys.runsOf(client),
-    queryFn: async () => (await need(api.GET('/api/follow-ups/runs', { params: { query: { client } } }))).items,
+    queryFn: () => need(api.GET('/api/follow-ups/runs', { params: { query: { client } } })),
   });
 }
