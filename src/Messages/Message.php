@@ -127,8 +127,9 @@ class Message implements TakenBack
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $queuedAt,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
     }
 
     /**

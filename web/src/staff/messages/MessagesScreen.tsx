@@ -166,6 +166,7 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
   const one = useReply(id);
   const decide = useDecide();
   const toast = useToast();
+  const navigate = useNavigate();
   const sending = useRef(false);
   const [choice, setChoice] = useState<{ of: string; says: Meaning } | null>(null);
   const reply = one.data;
@@ -203,6 +204,15 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
             act: () => done(chosen, `Read as ${word}`),
           },
           { label: 'Nothing to do', disabled: decide.isPending, act: () => done('left', 'Left as it is') },
+        ]
+      : []),
+    ...(reply.origin === 'person'
+      ? [
+          {
+            label: 'Answer',
+            keyName: 'write' as const,
+            act: () => void navigate(`/messages/write?answers=${reply.id}`),
+          },
         ]
       : []),
     { label: 'Download', keyName: 'download', act: () => window.location.assign(`/api/replies/${reply.id}/eml`) },

@@ -38,6 +38,11 @@ export const messages: Area = {
       Screen: lazy(async () => ({ default: (await import('./notices/NoticesScreen')).NoticesScreen })),
     },
     {
+      path: 'messages/write',
+      may: 'messages.write',
+      Screen: lazy(async () => ({ default: (await import('./WriteScreen')).WriteScreen })),
+    },
+    {
       path: 'messages/in/:reply',
       Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
     },

@@ -227,6 +227,7 @@ const led = { rule: 'the rule', service: 'the service', checklist: 'the checklis
 /** Where a reason stands, and can be changed. */
 function leadsTo({ kind, id }: NonNullable<PlanLine['leads']>): string {
   if (kind === 'checklist') return `/checklists/${id}`;
+  if (kind === 'text') return `/messages/templates/${id}`;
   return kind === 'rule' ? `/rules/${id}` : `/setup?show=${encodeURIComponent(`${kind}.${id}`)}`;
 }
 

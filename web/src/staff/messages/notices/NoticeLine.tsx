@@ -1,5 +1,5 @@
 import { Mark } from '../../../shared/Mark';
-import { clockTime } from '../../../shared/words';
+import { clockTime, moment, shortDay } from '../../../shared/words';
 import { RecordLink } from '../../shell/RecordLink';
 import type { Notice } from './queries';
 
@@ -8,13 +8,14 @@ const FEW = 6;
 
 interface Props {
   notice: Notice;
+  today: string;
   chosen: boolean;
   inRoom: boolean;
   onChoose: () => void;
 }
 
 /** A notice: its time, what it says, who wrote it, who has it, and who has seen it. */
-export function NoticeLine({ notice, chosen, inRoom, onChoose }: Props) {
+export function NoticeLine({ notice, today, chosen, inRoom, onChoose }: Props) {
   const names = notice.seenBy;
   const seen =
     names.length === 0
@@ -27,8 +28,10 @@ export function NoticeLine({ notice, chosen, inRoom, onChoose }: Props) {
   return (
     <div className={`notice-line${chosen ? ' chosen' : ''}`} data-row={notice.id}>
       <button type="button" className="notice-main" aria-pressed={chosen} onClick={onChoose}>
-        <span className="figures second">{clockTime(notice.at)}</span>
-        <span className={notice.seen ? undefined : 'unseen'}>
+        <span className="figures second">
+          {moment(notice.at).toISODate() === today ? clockTime(notice.at) : shortDay(notice.at.slice(0, 10), today)}
+        </span>
+        <span className={notice.seen ? undefined : 'not-seen'}>
           {!inRoom && <span className="second">{notice.room.name}: </span>}
           {notice.words}
         </span>

@@ -242,6 +242,7 @@ function Board({ rooms, staff, room }: Props) {
                     <NoticeLine
                       key={notice.id}
                       notice={notice}
+                      today={today}
                       inRoom={room !== undefined}
                       chosen={notice.id === chosen?.id}
                       onChoose={() => choose(notice.id)}

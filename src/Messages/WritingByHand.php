@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Stamp\DelayStamp;
+use Telamon\Business\Profile;
+use Telamon\Clients\Client;
+use Telamon\Core\Reading\EmailReader;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Projects\Project;
+use Telamon\Record\Edit;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
+
+/** A letter that somebody of the staff writes: it waits a moment so that it can be stopped, or until its time. */
+final readonly class WritingByHand
+{
+    private const FURTHEST = '+1 year';
+
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageBusInterface $bus, private EmailReader $emails, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')] private int $holdSeconds)
+    {
+    }
+
+    /**
+     * @param string $id by which the same sending is known again
+     * @param Incoming|null $answers what it answers
+     * @param string|null $submissionId the arrival that it answers
+     * @param \Closure(): void $also what else this is the end of, in the same change
+     *
+     * @throws Refusal
+     */
+    public function write(string $id, Edit $edit, ?Client $client, ?Project $project, ?Incoming $answers, ?string $submissionId, Staff $staff, \Closure $also): Message
+    {
+        $to = $this->emails->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the mail address that it goes to.');
+        $subject = (string) preg_replace('/[\s\p{Cc}]+/u', ' ', $edit->text('subject', 200) ?? '');
+        $text = $edit->text('text', 20_000) ?? '';
+        if ('' === $subject) {
+            throw new InvalidInput('subject', 'Write a subject.');
+        }
+        if ('' === $text) {
+            throw new InvalidInput('text', 'Write something here.');
+        }
+        $leaves = $this->leavesAt($edit);
+        $name = $client?->name() ?? $answers->fromName ?? '';
+
+        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $to, $name, $subject, $text, $client, $project, $submissionId, $answers, $leaves, $also): Message {
+            $there = $this->em->find(Message::class, $id);
+            if (null !== $there) {
+                return $there;
+            }
+            $business = $this->business->business();
+            $message = new Message('by-hand', $to, mb_substr($name, 0, 200), $business->email, $business->name, $subject, $text, '', $client, $project, $submissionId, $this->clock->now(), $id);
+            $message->hold('', $leaves);
+            if (null !== $answers) {
+                $message->answer($answers->messageId);
+            }
+            $this->em->persist($message);
+            $wait = $leaves->getTimestamp() - $this->clock->now()->getTimestamp();
+            $this->bus->dispatch(new SendMessage($message->id), $wait > 0 ? [new DelayStamp(1000 * $wait)] : []);
+
+            $also();
+
+            return $message;
+        });
+    }
+
+    /** @throws InvalidInput */
+    private function leavesAt(Edit $edit): \DateTimeImmutable
+    {
+        $soon = $this->clock->now()->modify("+{$this->holdSeconds} seconds");
+        $given = $edit->text('sendAt', 40) ?? '';
+        if ('' === $given) {
+            return $soon;
+        }
+        $at = \DateTimeImmutable::createFromFormat('!Y-m-d\TH:i', $given, $this->business->zone());
+        if (false === $at || $at > $this->clock->now()->modify(self::FURTHEST)) {
+            throw new InvalidInput('sendAt', 'Choose a day within a year, and a time.');
+        }
+
+        return $at < $soon ? throw new InvalidInput('sendAt', 'This time is over.') : $at;
+    }
+}

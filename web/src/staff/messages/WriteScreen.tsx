@@ -1,0 +1,285 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, need, ProblemError } from '../../shared/api';
+import { newKey } from '../../shared/newKey';
+import { queryKeys } from '../queryKeys';
+import { useToday } from '../shell/day';
+import { MessageLines } from '../shell/MessageLines';
+import { Pillars } from '../shell/Pillars';
+import { SectionRows } from '../shell/SectionRows';
+import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
+import { useReply } from './incoming';
+import './messages.css';
+import './templates/templates.css';
+import { useTemplates } from './templates/queries';
+
+interface Draft {
+  id: string;
+  to: string;
+  subject: string;
+  text: string;
+  sendAt: string;
+}
+
+/** Whom a letter goes to where nobody has typed it: the client's first address, or whoever wrote. */
+function useAddressee(client: string, submission: string, answers: string) {
+  const one = useQuery({
+    queryKey: queryKeys.client(client),
+    queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id: client } } })),
+    enabled: client !== '',
+  });
+  const arrival = useQuery({
+    queryKey: queryKeys.submission(submission),
+    queryFn: () => need(api.GET('/api/submissions/{id}', { params: { path: { id: submission } } })),
+    enabled: submission !== '',
+  });
+  const reply = useReply(answers || undefined);
+  if (reply.data)
+    return {
+      to: reply.data.from,
+      name: reply.data.client?.label ?? reply.data.fromName,
+      subject: /^re:/i.test(reply.data.subject) ? reply.data.subject : `Re: ${reply.data.subject}`,
+      before: reply.data.said,
+    };
+  if (arrival.data)
+    return {
+      to: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
+      name: arrival.data.name,
+      subject: '',
+      before: arrival.data.answers
+        .filter((answer) => answer.text !== '')
+        .map((answer) => `${answer.wording}\n${answer.text}`)
+        .join('\n\n'),
+    };
+  return {
+    to: one.data?.contactPoints.find((point) => point.kind === 'email')?.value ?? '',
+    name: one.data?.name ?? '',
+    subject: '',
+    before: '',
+  };
+}
+
+/** A letter by hand: from a template or from nothing; kept as it is typed. */
+export function WriteScreen() {
+  const [search] = useSearchParams();
+  const [named, project, submission, answers] = ['client', 'project', 'submission', 'answers'].map(
+    (name) => search.get(name) ?? '',
+  ) as [string, string, string, string];
+  const about = useQuery({
+    queryKey: queryKeys.project(project),
+    queryFn: () => need(api.GET('/api/projects/{id}', { params: { path: { id: project } } })),
+    enabled: project !== '',
+  });
+  const client = named || (about.data?.client.id ?? '');
+  const who = useAddressee(client, submission, answers);
+  const [typed, setTyped, forget] = useUnsaved<Partial<Draft> & { id: string }>(
+    `write.${named || project || submission || answers || 'new'}`,
+    { id: newKey() },
+  );
+  const draft: Draft = { to: who.to, subject: who.subject, text: '', sendAt: '', ...typed };
+  const change = (part: Partial<Draft>) => setTyped({ ...typed, ...part });
+  const templates = useTemplates();
+  const [fill, setFill] = useState('');
+  const navigate = useNavigate();
+  const toast = useToast();
+  const today = useToday();
+  const queries = useQueryClient();
+  const sending = useRef(false);
+  const send = useMutation({
+    mutationFn: () =>
+      need(
+        api.PUT('/api/messages/{id}', {
+          params: { path: { id: draft.id } },
+          body: {
+            to: draft.to,
+            subject: draft.subject,
+            text: draft.text,
+            ...(draft.sendAt ? { sendAt: draft.sendAt } : {}),
+            client,
+            project,
+            submission,
+            answers,
+          },
+        }),
+      ),
+    onSuccess: (sent) => {
+      forget();
+      toast({ words: sent.leavesAt ? 'It leaves at its time. U takes it back until then.' : 'On its way' });
+      void navigate(`/messages/${sent.id}`, { replace: true });
+    },
+    onSettled: () => {
+      sending.current = false;
+      return queries.invalidateQueries();
+    },
+  });
+  const faults =
+    send.error instanceof ProblemError
+      ? Object.fromEntries(send.error.violations.map((fault) => [fault.path, fault.message]))
+      : {};
+  const fault = (field: string) =>
+    faults[field] && (
+      <p className="fault" role="alert">
+        {faults[field]}
+      </p>
+    );
+  const fromTemplate = async (id: string) => {
+    const template = await need(api.GET('/api/templates/{id}', { params: { path: { id } } }));
+    const { name, subject, document, textMessage } = template;
+    const filled = await need(
+      api.POST('/api/templates/{id}/preview', {
+        params: { path: { id } },
+        body: { name, subject, document, textMessage, record: project },
+      }),
+    );
+    if (project === '') {
+      // No record fills it: the fields stand as words to be written over.
+      toast({ words: 'Without a project the fields hold examples. Read it before you send it.' });
+    }
+    change({ subject: filled.subject, text: filled.text });
+  };
+  return (
+    <Pillars
+      title="Write"
+      pillars={[
+        {
+          name: 'Letter',
+          sheet: true,
+          width: '640px',
+          middling: '1fr',
+          content: (
+            <form
+              className="write-letter"
+              onSubmit={(event) => {
+                event.preventDefault();
+              }}
+            >
+              <div className="pillar-head">
+                <h1>{who.name ? `Write to ${who.name}` : 'Write'}</h1>
+                <small>{submission ? 'it answers the arrival, and stops its clock' : answers ? 'an answer' : ''}</small>
+              </div>
+              <label className="field-label" htmlFor="write-to">
+                To
+              </label>
+              <input
+                id="write-to"
+                type="email"
+                value={draft.to}
+                onChange={(event) => change({ to: event.target.value })}
+              />
+              {fault('to')}
+              <label className="field-label" htmlFor="write-template">
+                From a template
+              </label>
+              <select
+                id="write-template"
+                value={fill}
+                onChange={(event) => {
+                  setFill(event.target.value);
+                  if (event.target.value) void fromTemplate(event.target.value);
+                }}
+              >
+                <option value="">from nothing</option>
+                {(templates.data ?? [])
+                  .filter((one) => one.purpose === 'client' && !one.retired)
+                  .map((one) => (
+                    <option key={one.id} value={one.id}>
+                      {one.name}
+                    </option>
+                  ))}
+              </select>
+              <label className="field-label" htmlFor="write-subject">
+                Subject
+              </label>
+              <input
+                id="write-subject"
+                value={draft.subject}
+                maxLength={200}
+                onChange={(event) => change({ subject: event.target.value })}
+              />
+              {fault('subject')}
+              <label className="field-label" htmlFor="write-text">
+                Text
+              </label>
+              <textarea
+                id="write-text"
+                rows={14}
+                value={draft.text}
+                maxLength={20_000}
+                onChange={(event) => change({ text: event.target.value })}
+              />
+              {fault('text')}
+              <label className="field-label" htmlFor="write-at">
+                Send at; empty for now
+              </label>
+              <input
+                id="write-at"
+                type="datetime-local"
+                value={draft.sendAt}
+                onChange={(event) => change({ sendAt: event.target.value })}
+              />
+              {fault('sendAt')}
+              {send.error && Object.keys(faults).length === 0 && (
+                <p className="fault" role="alert">
+                  {send.error.message} What you wrote is kept.
+                </p>
+              )}
+            </form>
+          ),
+          blocks: [
+            {
+              label: send.isPending ? 'Sending…' : draft.sendAt ? 'Send it then' : 'Send',
+              keyName: 'main',
+              main: true,
+              disabled: send.isPending || !draft.text.trim(),
+              act: () => {
+                if (sending.current) return;
+                sending.current = true;
+                send.mutate();
+              },
+            },
+            {
+              label: 'Discard',
+              act: () => {
+                forget();
+                void navigate(-1);
+              },
+            },
+          ],
+        },
+        {
+          name: 'Before',
+          width: '1fr',
+          middling: '340px',
+          content: (
+            <>
+              {who.before && (
+                <>
+                  <div className="pillar-head">
+                    <h2>What they wrote</h2>
+                  </div>
+                  <div className="letter-text write-before">{who.before}</div>
+                </>
+              )}
+              {client && <Earlier client={client} today={today} />}
+            </>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** What went to them before. */
+function Earlier({ client, today }: { client: string; today: string }) {
+  const list = useQuery({
+    queryKey: queryKeys.messagesOf('client', client),
+    queryFn: () => need(api.GET('/api/messages', { params: { query: { client } } })),
+  });
+  return (
+    <SectionRows title="Messages" small="newest first" list={list} empty={<p className="nothing second">None yet.</p>}>
+      {(messages) => <MessageLines messages={messages.slice(0, 12)} today={today} />}
+    </SectionRows>
+  );
+}
