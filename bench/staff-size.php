@@ -33,7 +33,7 @@ $first = $needed(['src/staff/main.tsx', 'src/staff/arrivals/ArrivalsScreen.tsx']
 $bad = $size($first) > 230_000;
 printf("first screen %.1f kB\n", $size($first) / 1000);
 foreach (array_keys($manifest) as $key) {
-    if (1 === preg_match('#^src/staff/\w+/\w+Screen\.tsx$#', $key)) {
+    if (1 === preg_match('#^src/staff/\w+(/\w+)?/\w+Screen\.tsx$#', $key)) {
         $more = $size(array_diff_key($needed([$key]), $first));
         $bad = $bad || $more > 60_000;
         printf("%s adds %.1f kB\n", basename($key, '.tsx'), $more / 1000);

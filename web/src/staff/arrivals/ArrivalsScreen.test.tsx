@@ -118,7 +118,7 @@ describe('Arrivals', () => {
     fireEvent.click(screen.getByText('Use this'));
     await waitFor(() => expect(last()).toMatchObject({ answers: { wanted_by: '2027-05-04' } }));
     fireEvent.click(screen.getByText('a note'));
-    fireEvent.change(screen.getByLabelText('Note in the project'), { target: { value: 'The dog bites.' } });
+    fireEvent.change(await screen.findByLabelText('Note in the project'), { target: { value: 'The dog bites.' } });
     fireEvent.click(screen.getByText('Add', { selector: 'button' }));
     await waitFor(() =>
       expect(last()).toMatchObject({ added: [{ kind: 'note', values: { text: 'The dog bites.' } }] }),

@@ -1,3 +1,4 @@
+import { useNavigate } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { when } from '../../shared/words';
 import { keys, useKey, type KeyName } from '../keys';
@@ -19,6 +20,9 @@ export function HandlingLinks({ submission, today, acting, onAsk }: Props) {
   useKey('give', () => onAsk('assign'));
   useKey('putOff', waiting ? () => onAsk('remind') : undefined);
   useKey('note', () => onAsk('note'));
+  const navigate = useNavigate();
+  const write = () => void navigate(`/messages/write?submission=${submission.id}`);
+  useKey('write', write);
   useKey('answered', canAnswer ? acting.answer : undefined);
   return (
     <div className="handling">
@@ -50,6 +54,7 @@ export function HandlingLinks({ submission, today, acting, onAsk }: Props) {
         <Act keyName="give" words="Give" onAct={() => onAsk('assign')} />
         {waiting && <Act keyName="putOff" words="Put off" onAct={() => onAsk('remind')} />}
         <Act keyName="note" words="Note" onAct={() => onAsk('note')} />
+        <Act keyName="write" words="Write" onAct={write} />
         {canAnswer && <Act keyName="answered" words="Answered" onAct={acting.answer} />}
       </p>
       {submission.notes.length > 0 && (

@@ -1,6 +1,8 @@
 import { lazy } from 'react';
 import type { Area } from '../shell/area';
 
+const MessagesScreen = lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen }));
+
 export const messages: Area = {
   may: 'messages.see',
   word: { to: '/messages', label: 'Messages' },
@@ -44,11 +46,11 @@ export const messages: Area = {
     },
     {
       path: 'messages/in/:reply',
-      Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
+      Screen: MessagesScreen,
     },
     {
       path: 'messages/:id?',
-      Screen: lazy(async () => ({ default: (await import('./MessagesScreen')).MessagesScreen })),
+      Screen: MessagesScreen,
     },
   ],
 };

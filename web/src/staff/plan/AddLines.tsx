@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { Added } from './deciding';
 import { useKey } from '../keys';
 import { isUnsaved } from '../shell/useUnsaved';
-import { LineEditor } from './LineEditor';
+import { EditLine } from './EditLine';
+import type { LineEditor } from './LineEditor';
 
 const kinds: Record<Added['kind'], { words: string; fields: Parameters<typeof LineEditor>[0]['fields'] }> = {
   task: {
@@ -29,7 +30,7 @@ export function AddLines({ id, onAdd }: { id: string; onAdd: (one: Added) => voi
   if (kind)
     return (
       <div className="add-lines">
-        <LineEditor
+        <EditLine
           key={kind}
           name={unsaved(kind)}
           fields={kinds[kind].fields}

@@ -1,5 +1,6 @@
-import { useState } from 'react';
-import { ClientFinder } from '../people/ClientFinder';
+import { lazy, Suspense, useState } from 'react';
+
+const ClientFinder = lazy(async () => ({ default: (await import('../people/ClientFinder')).ClientFinder }));
 
 /** Whoever it is from may be somebody whom matching did not offer: found by typing. */
 export function AnotherClient({ onChoose }: { onChoose: (id: string) => void }) {
@@ -7,15 +8,17 @@ export function AnotherClient({ onChoose }: { onChoose: (id: string) => void }) 
   return (
     <div className="line-more another-client">
       {finding ? (
-        <ClientFinder
-          label="Another client on file"
-          autoFocus
-          onClose={() => setFinding(false)}
-          onChoose={(client) => {
-            setFinding(false);
-            onChoose(client.id);
-          }}
-        />
+        <Suspense fallback={null}>
+          <ClientFinder
+            label="Another client on file"
+            autoFocus
+            onClose={() => setFinding(false)}
+            onChoose={(client) => {
+              setFinding(false);
+              onChoose(client.id);
+            }}
+          />
+        </Suspense>
       ) : (
         <button type="button" className="link-button" onClick={() => setFinding(true)}>
           Another client…

@@ -167,7 +167,7 @@ describe('the plan', () => {
       ['an owner', 'Looks after the client', 'owner'],
     ] as const) {
       fireEvent.click(screen.getByText(words));
-      fireEvent.change(screen.getByLabelText(label), { target: { value: 's1' } });
+      fireEvent.change(await screen.findByLabelText(label), { target: { value: 's1' } });
       fireEvent.click(screen.getByText('Add'));
       expect(add).toHaveBeenLastCalledWith({ kind, values: { staff: 's1' } });
     }

@@ -1,4 +1,4 @@
-import { Fragment, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, Fragment, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { RecordLink } from '../shell/RecordLink';
 import { MarkShape } from '../../shared/Mark';
@@ -9,10 +9,11 @@ import { AddLines } from './AddLines';
 import { AnotherClient } from './AnotherClient';
 import type { Deciding, Plan, PlanLine } from './deciding';
 import { Compared } from './Compared';
-import { LineEditor } from './LineEditor';
-import { MailAhead } from './MailAhead';
+import { EditLine } from './EditLine';
 import { nowhere, showAnswer, useLooking } from './looking';
 import './plan.css';
+
+const MailAhead = lazy(async () => ({ default: (await import('./MailAhead')).MailAhead }));
 
 interface Props {
   plan: Plan;
@@ -169,9 +170,13 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
           ))}
         </p>
         {line.note && <p className="second">{line.note}</p>}
-        {reading && deciding && <MailAhead submission={deciding.id} line={line.key} />}
+        {reading && deciding && (
+          <Suspense fallback={null}>
+            <MailAhead submission={deciding.id} line={line.key} />
+          </Suspense>
+        )}
         {editing && deciding && (
-          <LineEditor
+          <EditLine
             name={unsaved}
             fields={line.fields}
             onKeep={(values) => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
@@ -14,9 +14,7 @@ import { useToast } from '../../shell/Toast';
 import { useUnsaved } from '../../shell/useUnsaved';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
-import { FieldLine } from './FieldLine';
 import { Fields } from './fields';
-import { LetterEditor } from './LetterEditor';
 import {
   fetchVersion,
   useExamples,
@@ -32,6 +30,10 @@ import {
 } from './queries';
 import { Reading } from './Reading';
 import './templates.css';
+
+/** The editor is fetched when the first template is opened. */
+const FieldLine = lazy(async () => ({ default: (await import('./FieldLine')).FieldLine }));
+const LetterEditor = lazy(async () => ({ default: (await import('./LetterEditor')).LetterEditor }));
 
 /** Message templates: what is said, with which fields, and how that reads. */
 export function TemplatesScreen() {
@@ -367,34 +369,36 @@ function Editing({ template, draft, faults, change, error, unsaved, today, recor
           </>
         )}
       </p>
-      <p className="field-label" aria-hidden="true">
-        Subject
-      </p>
-      <FieldLine
-        label="Subject"
-        oneLine
-        value={draft.subject}
-        onChange={(subject) => change({ subject })}
-        fault={wrong.subject}
-      />
-      <p className="field-label" aria-hidden="true">
-        Text
-      </p>
-      <LetterEditor
-        document={draft.document}
-        onChange={(document) => change({ document: document as Draft['document'] })}
-        fault={wrong.document}
-      />
-      <p className="second">Type {'{'} and a few letters to put in a field.</p>
-      <p className="field-label" aria-hidden="true">
-        As a text message, if it should go as one too
-      </p>
-      <FieldLine
-        label="Text message"
-        value={draft.textMessage}
-        onChange={(textMessage) => change({ textMessage })}
-        fault={wrong.textMessage}
-      />
+      <Suspense fallback={<ComingRows rows={6} />}>
+        <p className="field-label" aria-hidden="true">
+          Subject
+        </p>
+        <FieldLine
+          label="Subject"
+          oneLine
+          value={draft.subject}
+          onChange={(subject) => change({ subject })}
+          fault={wrong.subject}
+        />
+        <p className="field-label" aria-hidden="true">
+          Text
+        </p>
+        <LetterEditor
+          document={draft.document}
+          onChange={(document) => change({ document: document as Draft['document'] })}
+          fault={wrong.document}
+        />
+        <p className="second">Type {'{'} and a few letters to put in a field.</p>
+        <p className="field-label" aria-hidden="true">
+          As a text message, if it should go as one too
+        </p>
+        <FieldLine
+          label="Text message"
+          value={draft.textMessage}
+          onChange={(textMessage) => change({ textMessage })}
+          fault={wrong.textMessage}
+        />
+      </Suspense>
       {template.versions.length > 0 && (
         <details className="template-versions">
           <summary>
