@@ -126,7 +126,7 @@ final readonly class FollowUpChanges
         return $this->changes->carryOut($this->act("brought those inside “{$one->name}” to version {$one->version}", $staff, $one), function () use ($one, $gone): int {
             $brought = 0;
             foreach ($this->em->getRepository(FollowUpRun::class)->findBy(['followUp' => $one, 'state' => [RunState::Inside, RunState::Paused]]) as $run) {
-                if ($run->version === $one->version) {
+                if ($run->ofVersion === $one->version) {
                     continue;
                 }
                 $stand = $this->standOf($run, $one->series(), 'next' === $gone);

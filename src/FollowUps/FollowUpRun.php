@@ -61,9 +61,13 @@ class FollowUpRun implements PartOf
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $why = '';
 
-    /** @phpstan-readonly-allow-private-mutation */
-    #[ORM\Column]
-    public int $version;
+    /**
+     * Of the series that they go by.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(name: 'version')]
+    public int $ofVersion;
 
     /**
      * @var array<string, mixed> as FollowUpCourses in the contract
@@ -112,7 +116,7 @@ class FollowUpRun implements PartOf
         public \DateTimeImmutable $startedAt,
     ) {
         $this->id = Ids::next();
-        $this->version = $followUp->version;
+        $this->ofVersion = $followUp->version;
         $this->courses = $followUp->courses;
     }
 
@@ -166,7 +170,7 @@ class FollowUpRun implements PartOf
     /** It goes on by the series as it is now, from there. */
     public function follow(FollowUp $followUp, Stand $stand): void
     {
-        $this->version = $followUp->version;
+        $this->ofVersion = $followUp->version;
         $this->courses = $followUp->courses;
         $this->course = $stand->course;
         $this->index = $stand->index;

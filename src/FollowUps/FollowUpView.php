@@ -58,7 +58,7 @@ final readonly class FollowUpView
         return [
             'id' => $run->id, 'followUp' => ['id' => $run->followUp->id, 'name' => $run->followUp->name], 'client' => RecordRef::of($run->client), 'project' => RecordRef::maybe($run->project),
             'state' => $run->state->value, 'course' => $run->course->value, 'step' => $run->series()->at($run->stand())->key ?? '', 'dueAt' => $time($run->dueAt), 'startedAt' => $time($run->startedAt), 'endedAt' => $time($run->endedAt),
-            'startedBy' => $run->startedBy, 'why' => $run->why, 'version' => $run->version, 'log' => $run->log,
+            'startedBy' => $run->startedBy, 'why' => $run->why, 'version' => $run->ofVersion, 'log' => $run->log,
         ];
     }
 

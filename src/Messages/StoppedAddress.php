@@ -28,8 +28,9 @@ class StoppedAddress implements PartOf
         public readonly string $way,
         #[ORM\Column(length: 500)]
         public readonly string $words,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $at,
+        public \DateTimeImmutable $at,
     ) {
         $this->id = Ids::next();
     }

@@ -23,9 +23,13 @@ class TemplateVersion implements PartOf
     #[ORM\Column]
     public readonly int $version;
 
-    /** @var array<string, mixed> as TemplateText */
+    /**
+     * @var array<string, mixed> as TemplateText
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
     #[ORM\Column(type: 'json')]
-    public readonly array $text;
+    public array $text;
 
     public function __construct(
         #[ORM\ManyToOne]
@@ -33,8 +37,9 @@ class TemplateVersion implements PartOf
         public readonly MessageTemplate $template,
         #[ORM\ManyToOne]
         public readonly ?Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $until,
+        public \DateTimeImmutable $until,
     ) {
         $this->id = Ids::next();
         $this->version = $template->version;

@@ -178,6 +178,8 @@ final class FollowUpTest extends AppTestCase
         self::assertSame('1', $this->text('SELECT version FROM follow_up_run'), 'the step they stand at is gone');
         $this->post("/api/follow-ups/$id/bring", ['gone' => 'next'])->ok();
         self::assertSame([2, 'wait-3'], [$this->inside($run->text('client.id'))['version'], $this->inside($run->text('client.id'))['step']]);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('1', $this->text('SELECT version FROM follow_up_run'));
     }
 
     public function testWhatWouldNotWorkIsRefusedWhereItStands(): void

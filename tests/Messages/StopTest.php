@@ -58,6 +58,9 @@ final class StopTest extends AppTestCase
         self::assertIsString($client);
         $this->post('/api/stops', ['client' => $client, 'stopped' => true])->ok(204);
         self::assertSame(['orla.fennick@example.com'], $this->get("/api/stops?client=$client")->ok()->column('items', 'address'));
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame([], $this->get("/api/stops?client=$client")->ok()->rows('items'), 'taken back');
+        $this->post('/api/stops', ['client' => $client, 'stopped' => true])->ok(204);
         $this->post('/api/stops', ['client' => $client, 'stopped' => false])->ok(204);
         self::assertSame([], $this->get("/api/stops?client=$client")->ok()->rows('items'));
     }

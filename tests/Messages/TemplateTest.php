@@ -90,9 +90,12 @@ final class TemplateTest extends AppTestCase
         $first = $this->get("/api/templates/$id/versions/1")->ok();
         self::assertSame('place', $first->at('document.content.0.content.3.attrs.field'));
         self::assertSame(404, $this->get("/api/templates/$id/versions/7")->status);
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('place', $this->get("/api/templates/$id")->ok()->at('document.content.0.content.3.attrs.field'), 'undone');
+        $this->call('PUT', "/api/templates/$id", self::draft('Our own letter', self::text('Second words.')) + ['version' => $this->get("/api/templates/$id")->number('version')])->ok();
         // Brought back: saved once more.
-        $this->call('PUT', "/api/templates/$id", ['document' => $first->at('document'), 'subject' => $first->text('subject'), 'name' => $first->text('name'), 'version' => 2])->ok();
-        self::assertSame(3, $this->get("/api/templates/$id")->ok()->number('version'));
+        $this->call('PUT', "/api/templates/$id", ['document' => $first->at('document'), 'subject' => $first->text('subject'), 'name' => $first->text('name'), 'version' => 3])->ok();
+        self::assertSame(4, $this->get("/api/templates/$id")->ok()->number('version'));
     }
 
     public function testARuleSendsItAndItCannotBePutAwayMeanwhile(): void

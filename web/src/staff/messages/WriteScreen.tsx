@@ -23,6 +23,9 @@ interface Draft {
   sendAt: string;
 }
 
+/** The letter has its id before it is sent: the same again is one letter. */
+const newId = () => newKey().replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+
 /** Whom a letter goes to where nobody has typed it: the client's first address, or whoever wrote. */
 function useAddressee(client: string, submission: string, answers: string) {
   const one = useQuery({
@@ -76,7 +79,7 @@ export function WriteScreen() {
   const who = useAddressee(client, submission, answers);
   const [typed, setTyped, forget] = useUnsaved<Partial<Draft> & { id: string }>(
     `write.${named || project || submission || answers || 'new'}`,
-    { id: newKey() },
+    { id: newId() },
   );
   const draft: Draft = { to: who.to, subject: who.subject, text: '', sendAt: '', ...typed };
   const change = (part: Partial<Draft>) => setTyped({ ...typed, ...part });

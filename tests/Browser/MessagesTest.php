@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Telamon\Tests\Browser\Support\BrowserTestCase;
+
+/** Templates, what comes in, follow-ups and the notice board as people use them. */
+final class MessagesTest extends BrowserTestCase
+{
+    public function testATemplateIsWrittenWithAFieldByTypingTriedAndTakenBack(): void
+    {
+        $this->signIn();
+        $this->go('/messages/templates');
+        $this->findWith('.link-button', 'Add template')->click();
+        $this->until(fn (): bool => 'New template' === $this->find('.title-field')->getAttribute('value') && str_contains($this->find('.letter-field')->getText(), 'thank you for writing'), 'the first words');
+        $text = $this->find('.letter-field');
+        $text->click();
+        $text->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::END]);
+        $text->sendKeys(WebDriverKeys::NULL.' We come to {pla');
+        $this->findWith('.offered-fields li', 'place');
+        $text->sendKeys(WebDriverKeys::ENTER.' on Thursday.');
+        $this->until(fn (): bool => 3 === \count($this->all('.letter-field .field-chip')), 'a third field');
+        $this->until(fn (): bool => str_contains($this->find('.reading')->getText(), 'on Thursday.'), 'how it reads');
+        // Going away and coming back loses nothing.
+        $this->go('/today');
+        $this->find('main');
+        $this->driver->navigate()->back();
+        $this->until(fn (): bool => str_contains($this->find('.letter-field')->getText(), 'on Thursday.'), 'what was typed');
+        $this->assertAccessible('a template in draft');
+        $this->find('.title-field')->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'Thursday letter'.WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
+        $this->see('Thursday letter saved, version 2');
+        $this->findWith('summary', '1 earlier version');
+        $this->clickWith('button', 'Send me one');
+        $this->see('A test is on its way to coordinator@marrowby.example');
+        $this->driver->executeScript('document.activeElement.blur()');
+        $this->press('u');
+        $this->until(fn (): bool => [] === array_filter($this->all('.list-row'), static fn ($row): bool => str_contains($row->getText(), 'Thursday letter')), 'it is taken back');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testAFieldThatCannotBeFilledIsSaidWhileOneTypes(): void
+    {
+        $this->signIn();
+        $this->go('/messages/templates/confirmation');
+        $this->find('.letter-field');
+        $name = $this->find('.title-field');
+        $name->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.WebDriverKeys::BACKSPACE);
+        $this->see('Give it a name.');
+        $this->clickWith('button', 'Discard');
+        $this->until(fn (): bool => 'We have your inquiry' === $this->find('.title-field')->getAttribute('value'), 'as it was');
+    }
+
+    public function testAnAnswerIsReadByKeysAndTakenBackAndAnsweredByHand(): void
+    {
+        $this->signIn();
+        $this->go('/messages');
+        $this->findWith('.message-row.to-read', 'Any day but the Friday')->click();
+        $this->findWith('.letter-text', 'Grand, go ahead');
+        $this->findWith('.reply-decision', '86 %');
+        $this->assertAccessible('an answer to read');
+        $this->press('3');
+        $this->findWith('.reply-starts li', 'lets the nudges wait');
+        $this->pressMain();
+        $this->see('Read as later');
+        $this->findWith('.group-label', 'What came of it');
+        $this->until(fn (): bool => [] === array_filter($this->all('.message-row.to-read'), static fn ($row): bool => str_contains($row->getText(), 'Any day but the Friday')), 'it is decided');
+        $this->press('u');
+        $this->findWith('.message-row.to-read', 'Any day but the Friday');
+        // Written by hand, and kept as it is typed.
+        $this->press('w');
+        $this->find('#write-text')->sendKeys('We come on Tuesday, then.');
+        $this->driver->navigate()->refresh();
+        self::assertSame('We come on Tuesday, then.', $this->find('#write-text')->getAttribute('value'));
+        self::assertStringStartsWith('Re: ', (string) $this->find('#write-subject')->getAttribute('value'));
+        $this->assertAccessible('a letter by hand');
+        $this->find('#write-text')->sendKeys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
+        $this->findWith('.letter-html, .letter-text', 'We come on Tuesday, then.');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testASeriesIsRehearsedOnAWoundClockChangedAndTakenBack(): void
+    {
+        $this->signIn();
+        $this->go('/messages/follow-ups/first-answer');
+        $this->until(fn (): bool => 6 === \count($this->all('.dry-acts li')), 'five messages and the end');
+        $this->assertAccessible('a follow-up');
+        $this->press(']');
+        $this->until(fn (): bool => 2 === \count($this->all('.dry-acts li.gone')), 'the clock is wound to the second');
+        $this->press('6');
+        $this->until(fn (): bool => 3 === \count($this->all('.dry-acts li')), 'stop ends it');
+        $this->press('6');
+        $this->until(fn (): bool => 6 === \count($this->all('.dry-acts li')), 'and again without');
+        $this->all('.series-name')[1]->click();
+        $this->find('[aria-label="How long"]')->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'5');
+        $this->findWith('.series-name', '5 days');
+        $this->pressMain();
+        $this->see('First answer and nudges saved, version 2');
+        $this->findWith('.series-old', 'an older version');
+        $this->clickWith('.series-old button', 'goes on with the next');
+        $this->see('Brought to version 2');
+        $this->driver->executeScript('document.activeElement.blur()');
+        $this->press('u');
+        $this->find('.series-old');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testTheBoardIsReadWrittenToAndSeen(): void
+    {
+        $this->signIn();
+        $this->go('/messages/notices');
+        $this->findWith('.group-label', 'Not seen by you');
+        $this->assertAccessible('the notice board');
+        $this->findWith('.rooms .list-row', 'Desk')->click();
+        $this->find('.notice-line');
+        $this->press('w');
+        $this->find('.notice-write textarea')->sendKeys('Tea at four <b>in the yard</b>'.WebDriverKeys::ENTER);
+        $this->findWith('.notice-line', 'Tea at four <b>in the yard</b>');
+        $this->findWith('.rooms .list-row', 'To me')->click();
+        $this->clickWith('button', 'All seen');
+        $this->until(fn (): bool => [] === array_filter($this->all('.group-label'), static fn ($one): bool => str_contains($one->getText(), 'Not seen by you')), 'all is seen');
+        self::assertSame([], $this->complaints());
+        $this->resize($this->driver, 390, 844);
+        $this->driver->findElement(WebDriverBy::xpath("//*[@role='tab'][contains(., 'Notices')]"))->click();
+        $this->findWith('.notice-line', 'Tea at four');
+        $this->assertAccessible('the notice board on a phone');
+    }
+}
