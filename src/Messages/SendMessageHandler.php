@@ -69,10 +69,21 @@ final readonly class SendMessageHandler
         try {
             $this->mailer->send($this->emails->make($message));
         } catch (TransportExceptionInterface|\RuntimeException $error) {
+            if ($error instanceof TransportExceptionInterface && self::hungUp($error)) {
+                $this->mark($message, MessageState::Failed, 'The mail server took it and hung up without an answer: nobody can say whether it went out. Ask before sending it again.');
+
+                return;
+            }
             $this->mark($message, MessageState::Queued, mb_substr($error->getMessage(), 0, 500));
             throw $error;
         }
         $this->mark($message, MessageState::Sent);
+    }
+
+    /** Whether the whole letter was handed over and no answer came: then the server may have it (RFC 5321, section 4.5.3.2.6). */
+    private static function hungUp(TransportExceptionInterface $error): bool
+    {
+        return 0 === $error->getCode() && 1 === preg_match('/^\[[^\]]*\] > \.\r?$/m', $error->getDebug());
     }
 
     private function mark(Message $message, MessageState $state, string $failure = ''): void

@@ -47,18 +47,26 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.verdict', 'short');
         $this->take('checklist');
         $this->go('/messages');
-        $this->findWith('.message-row', 'we have your inquiry')->click();
-        $this->findWith('.letter-text', 'thank you for writing');
+        $this->findWith('.message-row.to-read', 'Any day but the Friday')->click();
+        $this->findWith('.reply-decision', '86 %');
         $this->take('messages');
+        $this->go('/messages/templates/first-answer');
+        $this->findWith('.reading', 'thank you for writing');
+        $this->findWith('.letter-field', 'comes back to you');
+        $this->take('template');
+        $this->go('/messages/follow-ups/first-answer');
+        $this->find('.dry-acts li');
+        $this->press(']');
+        $this->find('.dry-acts li.gone');
+        $this->take('follow-up');
+        $this->go('/messages/notices');
+        $this->find('.notice-line');
+        $this->take('notices');
         $this->go('/forms');
         $this->findWith('.arrival', 'Piano inquiry')->click();
         $this->findWith('.design-line button', 'Must it be ready')->click();
         $this->findWith('.pillar-head', 'Question 7');
         $this->take('forms');
-        $this->go('/setup');
-        $this->findWith('.setup-row', 'Repair')->click();
-        $this->findWith('.pillar h2', 'Repair');
-        $this->take('setup');
         $this->go('/today');
         $this->find('.today-visit');
         $this->take('today');
@@ -86,7 +94,6 @@ final class Pictures extends BrowserTestCase
         $this->findWith('.option', 'Repair it')->click();
         $this->find('#q-piano')->sendKeys('Upright, Pell & Thrane, about 1924');
         $this->find('#q-place')->sendKeys('7 Weir Cottages, Marrowby. Three steps up.');
-        $this->take('public-form');
         $this->resize($this->driver, 390, 844);
         $this->driver->executeScript('window.scrollTo(0, 0)');
         $this->take('public-form-phone');
@@ -99,10 +106,6 @@ final class Pictures extends BrowserTestCase
         $this->driver->executeScript('document.querySelectorAll(".cells input")[2].click()');
         $this->see('Held for you');
         $this->take('booking-phone');
-        $this->resize($this->driver, 1280, 800);
-        $this->driver->executeScript('window.scrollTo(0, 0)');
-        $this->find('.course .start');
-        $this->take('booking');
     }
 
     /** Field staff, on a phone. */
