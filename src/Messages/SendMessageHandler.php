@@ -9,6 +9,9 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Mailer\Transport\TransportInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\Messenger\Stamp\DelayStamp;
+use Telamon\Business\Profile;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -21,6 +24,9 @@ use Telamon\Journal\Changes;
 #[AsMessageHandler]
 final readonly class SendMessageHandler
 {
+    /** Seconds after which a message that was one too many is looked at again. */
+    private const AGAIN = 300;
+
     public function __construct(
         private EntityManagerInterface $em,
         private TransportInterface $mailer,
@@ -28,6 +34,8 @@ final readonly class SendMessageHandler
         private DeliveryRecord $deliveries,
         private Changes $changes,
         private ClockInterface $clock,
+        private MessageBusInterface $bus,
+        private Profile $business,
     ) {
     }
 
@@ -35,6 +43,12 @@ final readonly class SendMessageHandler
     {
         $message = $this->em->find(Message::class, $command->messageId);
         if (null === $message) {
+            return;
+        }
+        if ($message->ground->canBeStopped() && MessageState::Queued === $message->state && $this->tooMany()) {
+            // Nobody waits for it: it is looked at again in a while.
+            $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * self::AGAIN)]);
+
             return;
         }
         $claimed = $this->em->getConnection()->executeStatement(
@@ -50,6 +64,18 @@ final readonly class SendMessageHandler
             return;
         }
         $this->send($message);
+    }
+
+    /** Whether as many unasked messages left in the last hour as may. */
+    private function tooMany(): bool
+    {
+        $most = $this->business->business()->mailsAnHour;
+        if (0 === $most) {
+            return false;
+        }
+        $sent = $this->em->getConnection()->fetchOne('SELECT COUNT(*) FROM message WHERE state = ? AND ground IN (?, ?) AND sent_at > ?', [MessageState::Sent->value, Ground::Inquiry->value, Ground::Consent->value, $this->clock->now()->modify('-1 hour')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+
+        return is_numeric($sent) && (int) $sent >= $most;
     }
 
     private function takeUp(Message $message): void

@@ -218,4 +218,37 @@ final class FollowUpTest extends AppTestCase
             $_ENV['TELAMON_URL'] = $_SERVER['TELAMON_URL'] = '';
         }
     }
+
+    public function testNoMoreThanSoManyLeaveInAnHour(): void
+    {
+        $this->call('PUT', '/api/setup/messages', ['mailsAnHour' => '1'])->ok();
+        foreach (['Bea Larkhill' => 'bea@example.com', 'Hugh Orrin' => 'hugh@example.com'] as $name => $email) {
+            $this->inquire(['name' => $name, 'email' => $email, 'phone' => null])->ok(201);
+            $this->accept($this->lastSubmission())->ok();
+            $this->post("/api/follow-ups/{$this->followUp('first-answer')}/begin", ['client' => $this->text('SELECT id FROM client ORDER BY rowid DESC LIMIT 1')])->ok(201);
+        }
+        $this->work();
+        self::assertCount(1, $this->sent(), 'confirmations do not count');
+        self::assertSame('0', $this->text("SELECT COUNT(*) FROM message WHERE kind = 'confirmation' AND state <> 'sent'"));
+        $this->wind('+61 minutes');
+        self::assertCount(2, $this->sent());
+    }
+
+    public function testAThousandPeopleWhoseStepIsRemovedAreBroughtOn(): void
+    {
+        $run = $this->begun();
+        $id = $this->followUp('first-answer');
+        $columns = 'state, course, place, due_at, why, version, courses, log, answered_at, address, started_by, started_at, follow_up_id, client_id';
+        for ($i = 0; $i < 999; ++$i) {
+            $this->db()->executeStatement("INSERT INTO follow_up_run (id, $columns) SELECT ?, $columns FROM follow_up_run WHERE id = ?", [\sprintf('019f0000-0000-7000-8000-%012d', $i), $run->text('id')]);
+        }
+        $one = $this->get("/api/follow-ups/$id")->ok();
+        self::assertSame(1000, $one->number('inside'));
+        $main = array_values(array_filter($one->rows('courses.main'), static fn (array $step): bool => !\in_array($step['key'], ['wait-2', 'nudge-2'], true)));
+        $this->call('PUT', "/api/follow-ups/$id", ['name' => 'First answer', 'courses' => ['main' => $main], 'version' => 1])->ok();
+        $this->post("/api/follow-ups/$id/bring", ['gone' => 'stop'])->ok();
+        self::assertSame('1000', $this->text("SELECT COUNT(*) FROM follow_up_run WHERE state = 'ended'"));
+        $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
+        self::assertSame('1000', $this->text("SELECT COUNT(*) FROM follow_up_run WHERE state = 'inside'"));
+    }
 }

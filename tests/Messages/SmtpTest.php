@@ -9,7 +9,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Mailer\Transport;
+use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Process\Process;
+use Telamon\Business\Profile;
 use Telamon\Journal\Changes;
 use Telamon\Messages\DeliveryRecord;
 use Telamon\Messages\EmailMaker;
@@ -62,9 +64,11 @@ final class SmtpTest extends AppTestCase
         [$em, $emails, $changes, $mailbox] = array_map(self::getContainer()->get(...), [EntityManagerInterface::class, EmailMaker::class, Changes::class, Mailbox::class]);
         \assert($em instanceof EntityManagerInterface && $emails instanceof EmailMaker && $changes instanceof Changes && $mailbox instanceof Mailbox);
         $clock = self::getContainer()->get(ClockInterface::class);
-        \assert($clock instanceof ClockInterface);
+        $bus = self::getContainer()->get(MessageBusInterface::class);
+        $business = self::getContainer()->get(Profile::class);
+        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, Transport::fromDsn($dsn), $emails, new DeliveryRecord($mailbox, $dsn), $changes, $clock))(new SendMessage(self::ID));
+        (new SendMessageHandler($em, Transport::fromDsn($dsn), $emails, new DeliveryRecord($mailbox, $dsn), $changes, $clock, $bus, $business))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */

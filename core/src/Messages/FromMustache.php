@@ -11,6 +11,9 @@ namespace Telamon\Core\Messages;
  */
 final class FromMustache
 {
+    /** What every message has, so that nothing needs to stand for it. */
+    private const ALWAYS = ['business', 'signature'];
+
     private const TAG = '/\{\{([#^\/]?) *([a-z][a-z0-9_.]*) *(?:\|([^{}]*))?\}\}/';
 
     /** @var list<array<string, mixed>> */
@@ -62,7 +65,7 @@ final class FromMustache
         match ($kind) {
             '#', '^' => $this->open[] = ['type' => 'only', 'attrs' => ['field' => $field, 'empty' => '^' === $kind]],
             '/' => array_pop($this->open),
-            default => $this->line[] = ['type' => 'field', 'attrs' => ['field' => $field, 'or' => $or]] + self::marks($this->open),
+            default => $this->line[] = ['type' => 'field', 'attrs' => ['field' => $field, 'or' => '' === $or && \in_array($field, self::ALWAYS, true) ? null : $or]] + self::marks($this->open),
         };
     }
 
@@ -80,7 +83,7 @@ final class FromMustache
     /** A line with fields, all of which may be empty as they could before; conditions are gone, their words stay. */
     public static function line(string $text): string
     {
-        return (string) preg_replace(['/\{\{[#^\/][^{}]*\}\}/', '/\{\{ *([a-z][a-z0-9_.]*) *\}\}/'], ['', '{{$1|}}'], $text);
+        return (string) preg_replace(['/\{\{[#^\/][^{}]*\}\}/', '/\{\{ *(?!business *\}|signature *\})([a-z][a-z0-9_.]*) *\}\}/'], ['', '{{$1|}}'], $text);
     }
 
     /** @return list<string> texts, and line breaks by themselves: "\n" and "\n\n" */

@@ -38,6 +38,7 @@ export const queryKeys = {
   rehearsal: (of: object) => ['follow-ups', 'try', of],
   runsOf: (client: string) => ['follow-ups', 'of', client],
   incoming: ['replies', 'list'],
+  repliesOf: (client: string) => ['replies', 'of', client],
   reply: (id: string) => ['replies', 'one', id],
   templates: ['templates', 'list'],
   template: (id: string) => ['templates', 'one', id],

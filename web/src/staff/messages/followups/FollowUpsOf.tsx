@@ -4,6 +4,7 @@ import { api, need } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
 import { when } from '../../../shared/words';
 import { queryKeys } from '../../queryKeys';
+import './followups.css';
 import { useToday } from '../../shell/day';
 import { SectionRows } from '../../shell/SectionRows';
 import { useToast } from '../../shell/Toast';
