@@ -71,6 +71,7 @@ final class EventPlannerTest extends TestCase
         $given = [
             'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
             'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'], 'hold' => ['visit' => 'tuning'], 'quote' => [],
+            'follow-up' => ['followUp' => 'first-answer'], 'room' => ['room' => 'desk', 'text' => 'x'],
         ];
         $done = [];
         foreach (Actions::ALL as $action) {
@@ -82,7 +83,7 @@ final class EventPlannerTest extends TestCase
             $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (1 === preg_match('/is about a project, and none comes of this|nobody would look at it first/', self::told($plan)[0]) ? 'said' : 'lost');
         }
         self::assertSame([
-            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said', 'quote' => 'said',
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said', 'quote' => 'said', 'follow-up' => 'done', 'room' => 'done',
         ], $done);
     }
 
@@ -93,7 +94,7 @@ final class EventPlannerTest extends TestCase
         $staff = ['pim' => new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), 'teo' => new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')];
         $book = new RuleBook(
             array_map(static fn (array $rule): Rule => $reader->read(\is_string($rule['name']) ? $rule['name'] : '', $rule), $rules),
-            $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Quote', 'Agreed'], ['confirmation'], new Turns(),
+            $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Quote', 'Agreed'], ['confirmation'], new Turns(), ['first-answer'], ['desk'],
         );
         $context = Fixtures::context(Fixtures::input(), new Ruling($book), onFile: new OnFile(merge: ['client' => 'Orla Fennick', 'stage' => $stage]));
         $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([new StageChanged()], [$stage], $byHand);

@@ -8,7 +8,6 @@ export type List = Schema<'FollowUpList'>;
 export type Step = Schema<'FollowUpStep'>;
 export type Courses = Schema<'FollowUpCourses'>;
 export type Course = keyof Courses;
-export type Run = Schema<'FollowUpRun'>;
 export interface Draft {
   name: string;
   courses: Courses;
