@@ -9,6 +9,7 @@ import { useToday } from '../../shell/day';
 import { SectionRows } from '../../shell/SectionRows';
 import { useToast } from '../../shell/Toast';
 import { useFollowUpAct, useFollowUps, useRunsOf } from './queries';
+import { StopRun } from './StopRun';
 
 /** The follow-ups of a client, and whether anything unasked may be sent to them. */
 export function FollowUpsOfClient({ id, name }: { id: string; name: string }) {
@@ -37,23 +38,7 @@ export function FollowUpsOfClient({ id, name }: { id: string; name: string }) {
               <li key={run.id}>
                 <span className="line-top">
                   <Link to={`/messages/follow-ups/${run.followUp.id}`}>{run.followUp.name}</Link>
-                  {run.state === 'ended' ? (
-                    <Mark kind="stopped">ended</Mark>
-                  ) : (
-                    <button
-                      type="button"
-                      className="link-button"
-                      disabled={act.isPending}
-                      onClick={() =>
-                        act.mutate(
-                          { what: 'stop', run: run.id },
-                          { onSuccess: () => toast({ words: `Stopped. U takes it back.` }), onError: fail },
-                        )
-                      }
-                    >
-                      Stop
-                    </button>
-                  )}
+                  {run.state === 'ended' ? <Mark kind="stopped">ended</Mark> : <StopRun run={run.id} name={name} />}
                 </span>
                 <small>
                   {run.why || (run.dueAt ? `goes on ${when(run.dueAt, today)}` : '')}, begun{' '}

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
@@ -10,6 +10,7 @@ import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
+import { useOnce } from '../../shell/useOnce';
 import { useUnsaved } from '../../shell/useUnsaved';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
@@ -56,7 +57,7 @@ function One({ list, row, one, error }: Props) {
   const day = useDay();
   const keep = useKeepFollowUp();
   const act = useFollowUpAct();
-  const sending = useRef(false);
+  const once = useOnce();
   const [edited, setEdited, forget] = useUnsaved<Draft | null>(`follow-up.${row?.id ?? ''}`, null);
   const [chosen, setChosen] = useState<string | null>(null);
   const draft: Draft = edited ?? one ?? { name: '', courses: {} };
@@ -76,13 +77,6 @@ function One({ list, row, one, error }: Props) {
     setEdited(null);
     forget();
     keep.reset();
-  };
-  const once = (send: (done: () => void) => void) => {
-    if (sending.current) return;
-    sending.current = true;
-    send(() => {
-      sending.current = false;
-    });
   };
   const save = () =>
     once((done) =>

@@ -4,6 +4,7 @@ import { Mark } from '../../../shared/Mark';
 import { when } from '../../../shared/words';
 import { stepWords } from './series';
 import { useFollowUpAct, type FollowUp, type List } from './queries';
+import { StopRun } from './StopRun';
 import { useToast } from '../../shell/Toast';
 
 interface Props {
@@ -62,22 +63,7 @@ export function Inside({ one, list, today }: Props) {
                 {run.state === 'ended' ? (
                   <Mark kind="stopped">ended</Mark>
                 ) : (
-                  <button
-                    type="button"
-                    className="link-button"
-                    disabled={act.isPending}
-                    onClick={() =>
-                      act.mutate(
-                        { what: 'stop', run: run.id },
-                        {
-                          onSuccess: () => toast({ words: `Stopped with ${run.client.label}. U takes it back.` }),
-                          onError: (error) => toast({ words: error.message }),
-                        },
-                      )
-                    }
-                  >
-                    Stop
-                  </button>
+                  <StopRun run={run.id} name={run.client.label} />
                 )}
               </span>
               <small>

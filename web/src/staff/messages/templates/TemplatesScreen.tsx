@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
@@ -11,6 +11,7 @@ import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
+import { useOnce } from '../../shell/useOnce';
 import { useUnsaved } from '../../shell/useUnsaved';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
@@ -63,7 +64,7 @@ function OneTemplate({ rows, row, template, error }: Props) {
   const keep = useKeepTemplate();
   const retire = useRetireTemplate();
   const test = useTestTemplate();
-  const sending = useRef(false);
+  const once = useOnce();
   const [edited, setEdited, forget] = useUnsaved<Draft | null>(`template.${row?.id ?? ''}`, null);
   const draft: Draft = edited ?? template ?? nothing;
   const faults =
@@ -85,13 +86,6 @@ function OneTemplate({ rows, row, template, error }: Props) {
     setEdited(null);
     forget();
     keep.reset();
-  };
-  const once = (act: (done: () => void) => void) => {
-    if (sending.current) return;
-    sending.current = true;
-    act(() => {
-      sending.current = false;
-    });
   };
   const save = () =>
     once((done) =>
