@@ -23,6 +23,7 @@ const everything: Session['user']['may'] = [
   'records.see-all',
   'arrivals.decide',
   'messages.see',
+  'messages.write',
   'clients.merge',
   'clients.import',
   'clients.edit',

@@ -1,0 +1,216 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../shared/api';
+import { problem, showScreen, type Call } from '../testing/server.test-helper';
+import { FollowUpsScreen } from './followups/FollowUpsScreen';
+import { MessagesScreen } from './MessagesScreen';
+import { NoticesScreen } from './notices/NoticesScreen';
+import { WriteScreen } from './WriteScreen';
+
+const row: Schema<'IncomingRow'> = {
+  id: 'r1',
+  channel: 'mail',
+  origin: 'person',
+  from: 'hugh@example.com',
+  fromName: 'Hugh Orrin',
+  subject: 'Re: Your quote',
+  begins: 'Grand, go ahead. Any day but the Friday.',
+  at: '2026-11-25T10:31:00+00:00',
+  state: 'open',
+  says: 'yes',
+  confidence: 86,
+  because: ['go ahead'],
+  done: [],
+  client: { kind: 'client', id: 'c1', label: 'Hugh Orrin', path: '/clients/c1' },
+  project: null,
+  answers: null,
+  submission: null,
+};
+const reply: Schema<'Incoming'> = {
+  ...row,
+  said: 'Grand, go ahead. Any day but the Friday.',
+  whole: 'Grand, go ahead. Any day but the Friday.\n> Shall we?',
+  starts: [
+    { says: 'yes', lines: ['sends Hugh Orrin the way to accept Q-0227', 'ends the nudges'] },
+    { says: 'later', lines: ['gives Sorcha a task, due in 30 days'] },
+  ],
+  answered: null,
+};
+const list = { items: [row], next: null, open: 1, standIn: true };
+const held: Schema<'Message'> = {
+  id: 'm1',
+  direction: 'out',
+  kind: 'message',
+  to: 'anna@example.com',
+  toName: 'Anna Reave',
+  subject: 'Your quote',
+  state: 'held',
+  queuedAt: '2026-11-25T10:00:00+00:00',
+  sentAt: null,
+  client: null,
+  from: 'Workshop <hello@example.com>',
+  text: 'Shall we keep  for you?',
+  html: '<p>Shall we keep <a href="javascript:alert(1)">x</a> for you?</p>',
+  failure: 'Nothing to fill in: offered day.',
+  gaps: [{ name: 'day', label: 'offered day', example: 'Friday' }],
+  template: 'nudge',
+  project: null,
+  submission: null,
+  canDownload: true,
+};
+
+const posted = (calls: Call[], path: string) => calls.filter((call) => call.method !== 'GET' && call.path === path);
+
+describe('what came in', () => {
+  it('is read by keys: what each meaning starts stands under it, and two presses are one', async () => {
+    const calls = showScreen('/messages/in/r1', '/messages/in/:reply', <MessagesScreen />, {
+      'GET /api/messages': { items: [], next: null },
+      'GET /api/replies': list,
+      'GET /api/replies/r1': reply,
+      'POST /api/replies/r1/decide': {
+        ...reply,
+        state: 'done',
+        says: 'later',
+        starts: [],
+        done: ['gives Sorcha a task'],
+      },
+    });
+    const decision = await screen.findByRole('region', { name: 'What it means' });
+    expect(within(decision).getByText('Is this a yes?')).toBeTruthy();
+    expect(within(decision).getByText('“go ahead”')).toBeTruthy();
+    expect(within(decision).getByText('sends Hugh Orrin the way to accept Q-0227')).toBeTruthy();
+    fireEvent.keyDown(window, { key: '3', code: 'Digit3' });
+    expect(await within(decision).findByText('gives Sorcha a task, due in 30 days')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText('Read as later. U takes it back.')).toBeTruthy();
+    expect(posted(calls, '/api/replies/r1/decide').map((call) => call.body)).toEqual([{ says: 'later' }]);
+  });
+
+  it('says so when somebody else was quicker', async () => {
+    showScreen('/messages/in/r1', '/messages/in/:reply', <MessagesScreen />, {
+      'GET /api/messages': { items: [], next: null },
+      'GET /api/replies': list,
+      'GET /api/replies/r1': reply,
+      'POST /api/replies/r1/decide': problem(409, 'Somebody has decided.'),
+    });
+    await screen.findByRole('region', { name: 'What it means' });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText('Somebody has decided.')).toBeTruthy();
+  });
+});
+
+describe('a letter that waits', () => {
+  it('asks what stands where nothing could be filled in', async () => {
+    const calls = showScreen('/messages/m1', '/messages/:id?', <MessagesScreen />, {
+      'GET /api/messages': { items: [held], next: null },
+      'GET /api/replies': { items: [], next: null, open: 0, standIn: false },
+      'GET /api/messages/m1': held,
+      'POST /api/messages/m1/fill': { ...held, state: 'queued', gaps: [] },
+    });
+    const form = await screen.findByRole('form', { name: 'Fill the gap' });
+    const send = within(form).getByText('Fill in and send');
+    expect((send as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.change(within(form).getByLabelText('offered day'), { target: { value: 'Monday' } });
+    fireEvent.click(send);
+    fireEvent.click(send);
+    await screen.findByText('On its way to Anna Reave');
+    expect(posted(calls, '/api/messages/m1/fill').map((call) => call.body)).toEqual([{ words: { day: 'Monday' } }]);
+  });
+});
+
+describe('a letter by hand', () => {
+  it('is kept as it is typed, sent once, and says what is wrong beside its field', async () => {
+    let tries = 0;
+    const calls = showScreen('/messages/write?answers=r1', '/messages/write', <WriteScreen />, {
+      'GET /api/templates': { items: [] },
+      'GET /api/replies/r1': reply,
+    });
+    expect(await screen.findByDisplayValue('hugh@example.com')).toBeTruthy();
+    expect(screen.getByDisplayValue('Re: Your quote')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'We come on Monday.' } });
+    tries += 1;
+    expect(localStorage.getItem('telamon.unsaved.write.r1')).toContain('We come on Monday.');
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() => expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(tries));
+    expect(calls.find((call) => call.method === 'PUT')?.path).toMatch(/^\/api\/messages\/[0-9a-f-]{36}$/);
+  });
+});
+
+const series: Schema<'FollowUp'> = {
+  id: 'f1',
+  key: 'first',
+  name: 'First answer',
+  on: true,
+  version: 1,
+  inside: 1,
+  courses: {
+    main: [
+      { key: 'send-1', kind: 'send', what: 'first' },
+      { key: 'wait-1', kind: 'wait', amount: 2, unit: 'days', at: '' },
+      { key: 'send-2', kind: 'send', what: 'first' },
+    ],
+  },
+  runs: [],
+  figures: [{ key: 'send-1', done: 3, answered: 1, booked: 0 }],
+};
+
+describe('a follow-up', () => {
+  it('shows its steps in words, and what is wrong where it stands', async () => {
+    const calls = showScreen('/messages/follow-ups/f1', '/messages/follow-ups/:id?', <FollowUpsScreen />, {
+      'GET /api/follow-ups': {
+        items: [series],
+        templates: [{ value: 'first', label: 'We have it' }],
+        stages: [],
+        courses: [],
+      },
+      'GET /api/follow-ups/f1': series,
+      'POST /api/follow-ups/try': {
+        acts: [{ at: '2026-11-25T10:42:00+00:00', key: 'send-1', kind: 'send', what: 'first', course: 'main' }],
+      },
+      'PUT /api/follow-ups/f1': problem(422, 'No.', [{ path: 'courses.main.1.amount', message: 'Write how long.' }]),
+    });
+    expect(await screen.findByText('3 sent, 1 wrote back')).toBeTruthy();
+    fireEvent.click(screen.getByText('2 days'));
+    fireEvent.change(screen.getByLabelText('How long'), { target: { value: '0' } });
+    expect(screen.getByText(/1 inside keeps the version/)).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    expect(await screen.findByText('Write how long.')).toBeTruthy();
+    expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(1);
+  });
+});
+
+const notice: Schema<'Notice'> = {
+  id: 'n1',
+  room: { id: 'k1', name: 'Desk' },
+  words: 'Collect <b>three</b> uprights',
+  by: 'Schools are told early',
+  at: '2026-11-25T09:00:00+00:00',
+  seen: false,
+  seenBy: ['Pim Tarrow'],
+  of: 2,
+  holder: '',
+  client: null,
+  project: { kind: 'project', id: 'p1', label: 'P-0001 Tuning', path: '/projects/p1' },
+  submission: null,
+};
+
+describe('the notice board', () => {
+  it('shows what is not seen, by whom, and takes all as seen', async () => {
+    const calls = showScreen('/messages/notices', '/messages/notices/:id?', <NoticesScreen />, {
+      'GET /api/notice-rooms': {
+        items: [{ id: 'k1', key: 'desk', name: 'Desk', about: '', closed: false, members: [], unseen: 1 }],
+        staff: [],
+      },
+      'GET /api/notices': { items: [notice], next: null },
+      'POST /api/notices/seen': () => new Response(null, { status: 204 }),
+    });
+    expect(await screen.findByText('Not seen by you, 1')).toBeTruthy();
+    expect(screen.getAllByText(/Collect <b>three<\/b> uprights/).length).toBeGreaterThan(0);
+    expect(screen.getByText('seen by Pim')).toBeTruthy();
+    fireEvent.click(screen.getByText('All seen'));
+    await waitFor(() =>
+      expect(posted(calls, '/api/notices/seen').map((call) => call.body)).toEqual([{ notices: ['n1'] }]),
+    );
+  });
+});
