@@ -39,7 +39,6 @@ final readonly class TemplateView
             'textMessage' => $template->textMessage,
             'fields' => array_map(FieldWords::of(...), $template->fields()),
             'usedBy' => $uses,
-            'sentWhen' => TemplateFields::sentWhen($template->key),
             'versions' => array_map(fn (TemplateVersion $one): array => ['version' => $one->version, 'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $one->staff->name ?? ''], $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50)),
         ];
     }
@@ -53,7 +52,7 @@ final readonly class TemplateView
     {
         return [
             'id' => $template->id, 'key' => $template->key, 'name' => $template->name, 'purpose' => $template->purpose()->value, 'purposeWords' => $template->purpose()->words(),
-            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired, 'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent,
+            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired, 'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent, 'sentWhen' => TemplateFields::sentWhen($template->key),
         ];
     }
 

@@ -62,7 +62,10 @@ final readonly class WhatFollows
         $quote = Meaning::Yes === $meaning ? $this->quote($reply, $project) : null;
         $reply->means($meaning);
         if (Meaning::Stop === $meaning) {
-            $this->stops->stop($reply->fromAddress, $reply->client, 'by a reply', $reply->said);
+            // They may answer from another address than the one that was written to: both are left alone.
+            foreach (array_unique([mb_strtolower($reply->fromAddress), mb_strtolower($reply->answers->toAddress ?? $reply->fromAddress)]) as $address) {
+                $this->stops->stop($address, $reply->client, 'by a reply', $reply->said);
+            }
         } elseif (null !== $quote) {
             $this->quotes->toClient($quote, 'quote-yes')?->answer($reply->messageId);
         } elseif (null !== $project) {

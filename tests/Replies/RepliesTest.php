@@ -94,6 +94,21 @@ final class RepliesTest extends AppTestCase
         self::assertSame('1', $this->text('SELECT COUNT(*) FROM stopped_address'));
     }
 
+    public function testWhoAsksFromAnotherAddressIsLeftAloneAtBoth(): void
+    {
+        $message = $this->confirmed();
+        $this->take("From: orla.at.home@example.com\r\nMessage-ID: <home@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nUnsubscribe me please.\r\n");
+        self::assertSame(['orla.at.home@example.com', 'orla.fennick@example.com'], $this->db()->fetchFirstColumn('SELECT address FROM stopped_address ORDER BY address'));
+    }
+
+    public function testTenMegabytesOfQuotedTextAreTakenIn(): void
+    {
+        $message = $this->confirmed();
+        $reply = $this->get('/api/replies/'.$this->take("From: orla.fennick@example.com\r\nMessage-ID: <big@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nNo thanks.\r\n".str_repeat("> stop, yes, stop\r\n", 600_000)))->ok();
+        self::assertSame(['no', 'No thanks.'], [$reply->text('says'), $reply->text('said')]);
+        self::assertLessThan(100_000, mb_strlen($reply->text('whole')));
+    }
+
     public function testAMailThatBelongsNowhereIsAnArrival(): void
     {
         $in = $this->post('/api/stand-in/mail', ['from' => 'tess.corvane@example.com', 'subject' => 'Tuning in May', 'text' => 'Do you tune uprights in Dunmarl?'])->ok(201);

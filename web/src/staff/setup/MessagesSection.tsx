@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { api, need } from '../../shared/api';
+import { queryKeys } from '../queryKeys';
 import { FactList, type Fact } from '../shell/FactList';
 import { useMessaging, type Setup } from './queries';
 
@@ -62,14 +65,52 @@ export function MessagesSection({ setup }: { setup: Setup }) {
     },
   ];
   return (
-    <FactList<Edit>
-      name="setup.messages"
-      title="Messages"
-      beside={<Link to="/messages/templates">Templates</Link>}
-      canEdit
-      saving={edit}
-      save={(part) => edit.mutateAsync(part)}
-      facts={facts}
-    />
+    <>
+      <FactList<Edit>
+        name="setup.messages"
+        title="Messages"
+        beside={<Link to="/messages/templates">Templates</Link>}
+        canEdit
+        saving={edit}
+        save={(part) => edit.mutateAsync(part)}
+        facts={facts}
+      />
+      <WhatGoesOut />
+    </>
+  );
+}
+
+/** What goes to whom by itself, and which template says it. */
+function WhatGoesOut() {
+  const list = useQuery({
+    queryKey: queryKeys.templates,
+    queryFn: async () => (await need(api.GET('/api/templates'))).items,
+  });
+  const rows = (list.data ?? []).filter((one) => one.sentWhen !== '');
+  if (rows.length === 0) return null;
+  return (
+    <table className="events-table">
+      <caption>What goes out by itself</caption>
+      <thead>
+        <tr>
+          <th scope="col">Goes</th>
+          <th scope="col">Says</th>
+          <th scope="col" className="figures">
+            in 90 days
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((one) => (
+          <tr key={one.id}>
+            <td>{one.sentWhen}</td>
+            <td>
+              <Link to={`/messages/templates/${one.id}`}>{one.name}</Link>
+            </td>
+            <td className="figures">{one.sent || ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
