@@ -34,6 +34,6 @@ final class Version20261127170000 extends Migration
     private function index(string $table, array $columns, bool $unique = false): void
     {
         $name = strtoupper(($unique ? 'UNIQ_' : 'IDX_').dechex(crc32($table)).implode('', array_map(static fn (string $column): string => dechex(crc32($column)), $columns)));
-        $this->addSql('CREATE '.($unique ? 'UNIQUE ' : '').'INDEX '.substr($name, 0, 30)." ON $table (".implode(', ', $columns).')');
+        $this->addSql('CREATE '.($unique ? 'UNIQUE ' : '').'INDEX '.substr($name, 0, 63)." ON $table (".implode(', ', $columns).')');
     }
 }

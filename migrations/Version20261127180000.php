@@ -27,6 +27,6 @@ final class Version20261127180000 extends Migration
 
     private function name(string $kind, string ...$parts): string
     {
-        return substr(strtoupper($kind.implode('', array_map(static fn (string $part): string => dechex(crc32($part)), $parts))), 0, 30);
+        return substr(strtoupper($kind.implode('', array_map(static fn (string $part): string => dechex(crc32($part)), $parts))), 0, 63);
     }
 }

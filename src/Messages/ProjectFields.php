@@ -37,7 +37,8 @@ final readonly class ProjectFields implements GivesExamples
             'lead' => $project->lead->name ?? $this->business->coordinator()->name,
             'coordinator' => $this->business->coordinator()->name,
             'ready_by' => null === $project?->readyBy ? '' : DayWords::short($project->readyBy, $today),
-        ];
+            // Whoever leads signs, where they have a signature of their own.
+        ] + (null === $project || '' === trim($project->lead->signature) ? [] : ['signature' => $project->lead->signature]);
     }
 
     public function purpose(): Purpose

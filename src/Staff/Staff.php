@@ -43,6 +43,14 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     #[ORM\Column(length: 60, options: ['default' => ''])]
     public string $zone = '';
 
+    /**
+     * How their letters end; empty for the business's signature.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $signature = '';
+
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254, unique: true)]
@@ -64,6 +72,12 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     public function keepPassword(string $hash): void
     {
         $this->passwordHash = $hash;
+    }
+
+    /** @param string $signature how their letters end; empty for the business's */
+    public function sign(string $signature): void
+    {
+        $this->signature = $signature;
     }
 
     public function become(string $name, string $email, string $initials, Role $role): void

@@ -171,4 +171,20 @@ final class TemplateTest extends AppTestCase
         self::assertMatchesRegularExpression('/<p style="[^"]*margin/', $html);
         self::assertStringContainsString('Auto-Submitted: auto-generated', $eml);
     }
+
+    public function testWhoeverLeadsSignsWithTheirOwnSignature(): void
+    {
+        $id = $this->post('/api/templates', self::draft('Signed', self::text('Bye. '), self::field('signature')))->ok(201)->text('id');
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $record = $this->get("/api/templates/$id/examples")->ok()->text('items.0.id');
+        $draft = self::draft('Signed', self::field('signature')) + ['record' => $record];
+        self::assertStringStartsWith("Nessa Quarle\n", $this->post("/api/templates/$id/preview", $draft)->ok()->text('text'));
+        $this->call('PUT', '/api/setup/messages', ['signature' => 'The workshop'])->ok();
+        self::assertSame('The workshop', $this->post("/api/templates/$id/preview", $draft)->ok()->text('text'));
+        $this->signIn('sorcha@marrowby.example');
+        $this->call('PUT', '/api/session/signature', ['signature' => "Sorcha Vell\nwho leads repairs"])->ok(204);
+        self::assertSame("Sorcha Vell\nwho leads repairs", $this->get('/api/session')->ok()->text('user.signature'));
+        self::assertSame("Sorcha Vell\nwho leads repairs", $this->post("/api/templates/$id/preview", $draft)->ok()->text('text'));
+    }
 }

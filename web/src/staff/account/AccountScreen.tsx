@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, need } from '../../shared/api';
 import { useSignedIn } from '../session';
@@ -13,6 +13,11 @@ export function AccountScreen() {
   const [open, setOpen] = useState<string | null>(null);
   const change = useMutation({
     mutationFn: (body: { current: string; next: string }) => need(api.PUT('/api/session/password', { body })),
+  });
+  const queries = useQueryClient();
+  const sign = useMutation({
+    mutationFn: (signature: string) => need(api.PUT('/api/session/signature', { body: { signature } })),
+    onSettled: () => queries.invalidateQueries(),
   });
   const end = useMutation({
     mutationFn: (body: { password: string }) => need(api.DELETE('/api/session/elsewhere', { body })),
@@ -43,6 +48,29 @@ export function AccountScreen() {
                   <dt>Email</dt>
                   <dd>{user.email}</dd>
                 </div>
+                <FactRow
+                  name="account.signature"
+                  label="Signature"
+                  shown={user.signature || 'the business’s'}
+                  canEdit
+                  open={open === 'signature'}
+                  onOpen={(is) => turn(is ? 'signature' : null)}
+                  busy={sign.isPending}
+                  error={sign.error}
+                  fields={[
+                    {
+                      key: 'signature',
+                      label: 'How your letters end',
+                      value: user.signature ?? '',
+                      kind: 'long',
+                      hint: 'Of projects that you lead, and of letters by hand. Empty for the business’s.',
+                    },
+                  ]}
+                  onSave={async ({ signature = '' }) => {
+                    await sign.mutateAsync(signature);
+                    toast({ words: 'Saved. U takes it back.' });
+                  }}
+                />
                 <FactRow
                   name="account.password"
                   keeps={false}

@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { api, need, ProblemError } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
+import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { MessageLines } from '../shell/MessageLines';
 import { Pillars } from '../shell/Pillars';
@@ -81,7 +82,14 @@ export function WriteScreen() {
     `write.${named || project || submission || answers || 'new'}`,
     { id: newId() },
   );
-  const draft: Draft = { to: who.to, subject: who.subject, text: '', sendAt: '', ...typed };
+  const { signature } = useSignedIn().user;
+  const draft: Draft = {
+    to: who.to,
+    subject: who.subject,
+    text: signature ? `\n\n${signature}` : '',
+    sendAt: '',
+    ...typed,
+  };
   const change = (part: Partial<Draft>) => setTyped({ ...typed, ...part });
   const templates = useTemplates();
   const [fill, setFill] = useState('');

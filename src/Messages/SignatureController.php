@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Business\Profile;
+use Telamon\Http\JsonBody;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Record\Edit;
+use Telamon\Staff\Permission;
+use Telamon\Staff\Staff;
+
+/** One's own signature. */
+#[IsGranted(Permission::Work->value)]
+final readonly class SignatureController
+{
+    public function __construct(private Changes $changes, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    #[Route('/api/session/signature', methods: ['PUT'])]
+    public function change(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $signature = (new Edit(JsonBody::read($request)))->text('signature', 1000) ?? '';
+        $business = $this->business->business();
+        $this->changes->carryOut(new Change(ChangeKind::Settings, 'changed how their letters end', $staff, $this->clock->now(), null, 'business', $staff->id, $business->name), static fn () => $staff->sign($signature));
+
+        return new Response('', 204);
+    }
+}
