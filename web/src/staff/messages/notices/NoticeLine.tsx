@@ -1,5 +1,5 @@
 import { Mark } from '../../../shared/Mark';
-import { clockTime, moment, shortDay } from '../../../shared/words';
+import { clockTime, moment } from '../../../shared/words';
 import { RecordLink } from '../../shell/RecordLink';
 import type { Notice } from './queries';
 
@@ -29,7 +29,9 @@ export function NoticeLine({ notice, today, chosen, inRoom, onChoose }: Props) {
     <div className={`notice-line${chosen ? ' chosen' : ''}`} data-row={notice.id}>
       <button type="button" className="notice-main" aria-pressed={chosen} onClick={onChoose}>
         <span className="figures second">
-          {moment(notice.at).toISODate() === today ? clockTime(notice.at) : shortDay(notice.at.slice(0, 10), today)}
+          {notice.seen || moment(notice.at).toISODate() === today
+            ? clockTime(notice.at)
+            : moment(notice.at).toFormat('ccc d')}
         </span>
         <span className={notice.seen ? undefined : 'not-seen'}>
           {!inRoom && <span className="second">{notice.room.name}: </span>}
