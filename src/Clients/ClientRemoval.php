@@ -86,7 +86,7 @@ final readonly class ClientRemoval
         }
         $holds = [];
         foreach (array_filter($counts, static fn (int $count): bool => $count > 0) as $kind => $count) {
-            $holds[] = ['what' => 1 === $count ? "1 $kind" : "$count {$kind}s", 'count' => $count];
+            $holds[] = ['what' => 1 === $count ? "1 $kind" : "$count ".(str_ends_with($kind, 'y') ? substr($kind, 0, -1).'ies' : "{$kind}s"), 'count' => $count];
         }
 
         return $holds;

@@ -21,8 +21,9 @@ class StoppedAddress implements PartOf
         /** In small letters. */
         #[ORM\Column(length: 254, unique: true)]
         public readonly string $address,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\ManyToOne]
-        public readonly ?Client $client,
+        public ?Client $client,
         /** How it was said: by a reply, by the link, by hand. */
         #[ORM\Column(length: 100)]
         public readonly string $way,
