@@ -251,4 +251,34 @@ final class FollowUpTest extends AppTestCase
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         self::assertSame('1000', $this->text("SELECT COUNT(*) FROM follow_up_run WHERE state = 'inside'"));
     }
+
+    public function testAMergeBringsWhatHangsOnTheOtherClientAndBack(): void
+    {
+        $run = $this->begun();
+        $other = $run->text('client.id');
+        $this->work();
+        $this->answers('Please stop writing.');
+        $this->inquire(['name' => 'Bea Larkhill', 'email' => 'bea@example.com', 'phone' => null])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $one = $this->text("SELECT client_id FROM contact_point WHERE value = 'bea@example.com'");
+        $done = $this->post("/api/clients/$one/merge", ['other' => $other])->ok();
+        self::assertSame('1', $this->text("SELECT COUNT(*) FROM follow_up_run WHERE client_id = '$one'"));
+        self::assertSame(['orla.fennick@example.com'], $this->get("/api/stops?client=$one")->ok()->column('items', 'address'));
+        self::assertCount(1, $this->get("/api/replies?client=$one")->ok()->rows('items'));
+        $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();
+        self::assertSame('0', $this->text("SELECT COUNT(*) FROM follow_up_run WHERE client_id = '$one'"));
+        self::assertCount(1, $this->get("/api/replies?client=$other")->ok()->rows('items'));
+    }
+
+    public function testUndoOfAnAcceptanceTakesItsFollowUpBack(): void
+    {
+        $this->post("/api/follow-ups/{$this->followUp('first-answer')}/switch", ['on' => true])->ok();
+        $this->post('/api/rules', ['name' => 'Answer at once', 'enabled' => true, 'then' => [['kind' => 'follow-up', 'followUp' => 'first-answer']]])->ok(201);
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame('1', $this->text('SELECT COUNT(*) FROM follow_up_run'));
+        $this->post("/api/submissions/{$this->lastSubmission()}/undo")->ok();
+        $this->wind('+60 days');
+        self::assertSame([], $this->sent(), 'nothing that was not sent leaves after it');
+    }
 }
