@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Replies;
 
+use Telamon\Replies\MailFolder;
 use Telamon\Replies\MailIn;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
@@ -172,6 +173,56 @@ final class RepliesTest extends AppTestCase
         self::assertSame(['Orla Ní', 'Re: für Sie', "Grüße,\nhier ist das Bild."], [$reply->text('fromName'), $reply->text('subject'), $reply->text('said')]);
         self::assertSame('piano.png', $this->text("SELECT name FROM attachment WHERE name = 'piano.png' AND project_id IS NOT NULL"));
         self::assertStringContainsString('kinds@example.com', $this->get("/api/replies/{$reply->text('id')}/eml")->ok()->body);
+    }
+
+    public function testReInASubjectBelongsToTheLastLetterForNinetyDays(): void
+    {
+        $message = $this->confirmed();
+        $eml = static fn (string $id, string $subject): string => "From: Orla.Fennick@example.com\r\nSubject: $subject\r\nMessage-ID: <$id@example.com>\r\n\r\nHow long does it take?\r\n";
+        self::assertSame($message, $this->get('/api/replies/'.$this->take($eml('re', 'AW: your letter')))->ok()->text('answers.id'));
+        self::assertNull($this->get('/api/replies/'.$this->take($eml('new', 'Another piano')))->ok()->at('answers'), 'a new matter is an arrival');
+        $this->clock->modify('+91 days');
+        $this->signIn();
+        self::assertNull($this->get('/api/replies/'.$this->take($eml('late', 'Re: your letter')))->ok()->at('answers'));
+    }
+
+    public function testWhatTheWorkerFindsInTheFolderIsTakenInOnceAndMovedAside(): void
+    {
+        $folder = "{$this->data}/mail-in";
+        mkdir($folder);
+        file_put_contents("$folder/a.eml", "From: tess@example.com\r\nMessage-ID: <a@example.com>\r\n\r\nHello.\r\n");
+        file_put_contents("$folder/b.txt", 'not a mail');
+        $look = self::getContainer()->get(MailFolder::class);
+        self::assertInstanceOf(MailFolder::class, $look);
+        $look->takeIn();
+        $look->takeIn();
+        self::assertSame(['a.eml'], array_map(basename(...), glob("$folder/taken/*") ?: []));
+        self::assertFileExists("$folder/b.txt");
+        self::assertSame('1', $this->text('SELECT COUNT(*) FROM incoming'));
+    }
+
+    public function testAYesToAQuoteSendsTheWayToSignIt(): void
+    {
+        $message = $this->confirmed();
+        $quote = $this->quoted();
+        $reply = $this->writes($message, 'Yes please, go ahead.');
+        self::assertSame('done', $reply->text('state'));
+        self::assertStringContainsString('sends Orla Fennick the way to accept', $reply->text('done.0'));
+        self::assertSame('queued', $this->text("SELECT state FROM message WHERE template = 'quote-yes'"), $quote);
+        self::assertSame('0', $this->text("SELECT COUNT(*) FROM task WHERE checklist = 'Reply'"));
+    }
+
+    /** A quote that is sent, of the only project; its number. */
+    private function quoted(): string
+    {
+        $project = $this->text('SELECT id FROM project');
+        $quote = $this->post('/api/quotes', ['project' => $project])->ok(201);
+        $content = $quote->map('content');
+        $content['lines'] = [['key' => 'a', 'name' => 'Tuning', 'price' => '85.00', 'quantity' => '1', 'vat' => ['category' => 'S', 'rate' => '13.5']]];
+        $kept = $this->call('PUT', "/api/quotes/{$quote->text('id')}", ['version' => $quote->number('version'), 'content' => $content])->ok();
+        $this->post("/api/quotes/{$quote->text('id')}/send", ['version' => $kept->number('version')])->ok();
+
+        return $quote->text('id');
     }
 
     public function testBrokenMailDoesNotStopTheRest(): void
