@@ -5,7 +5,7 @@ import { diary } from './diary/area';
 import { files } from './files/area';
 import { forms } from './forms/area';
 import { inquiry } from './inquiry/area';
-import { messages } from './messages/area';
+import { board, messages } from './messages/area';
 import { projects } from './projects/area';
 import { quotes } from './quotes/area';
 import { rules } from './rules/area';
@@ -25,6 +25,7 @@ export const areas: Area[] = [
   diary,
   files,
   messages,
+  board,
   forms,
   rules,
   setup,

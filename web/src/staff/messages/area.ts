@@ -35,11 +35,6 @@ export const messages: Area = {
       Screen: lazy(async () => ({ default: (await import('./followups/FollowUpsScreen')).FollowUpsScreen })),
     },
     {
-      path: 'messages/notices/:id?',
-      may: 'work',
-      Screen: lazy(async () => ({ default: (await import('./notices/NoticesScreen')).NoticesScreen })),
-    },
-    {
       path: 'messages/write',
       may: 'messages.write',
       Screen: lazy(async () => ({ default: (await import('./WriteScreen')).WriteScreen })),
@@ -51,6 +46,18 @@ export const messages: Area = {
     {
       path: 'messages/:id?',
       Screen: MessagesScreen,
+    },
+  ],
+};
+
+/** The notice board is for everybody; whoever has Messages finds it there. */
+export const board: Area = {
+  may: 'work',
+  word: { to: '/messages/notices', label: 'Notices', unless: 'messages.see' },
+  screens: [
+    {
+      path: 'messages/notices/:id?',
+      Screen: lazy(async () => ({ default: (await import('./notices/NoticesScreen')).NoticesScreen })),
     },
   ],
 };
