@@ -7,6 +7,9 @@ namespace Telamon\Core\Messages;
 /** Reads the editor's document: only what is known comes through, so nothing else can reach a mail. */
 final class DocumentReader
 {
+    /** What a link or a button may lead to. */
+    public const ADDRESS = '#^(https?://[^\s<>"]+|mailto:[^\s<>"]+|tel:\+?[0-9 ()-]+)$#i';
+
     private const MOST_NODES = 3000;
     private const MOST_LETTERS = 30_000;
     private const DEEPEST = 8;
@@ -125,7 +128,7 @@ final class DocumentReader
 
     private function address(mixed $given): string
     {
-        if (!\is_string($given) || mb_strlen($given) > 2000 || 1 !== preg_match('#^(https?://[^\s<>"]+|mailto:[^\s<>"]+|tel:\+?[0-9 ()-]+)$#i', $given)) {
+        if (!\is_string($given) || mb_strlen($given) > 2000 || 1 !== preg_match(self::ADDRESS, $given)) {
             throw new InvalidDocument('A link needs an address that begins with https://, mailto: or tel:.');
         }
 

@@ -50,7 +50,8 @@ final class DocumentWriter
                     break;
                 case 'button':
                     $address = '' !== ($attrs['field'] ?? '') ? $this->values[$attrs['field']] ?? '' : $attrs['href'] ?? '';
-                    if ('' !== $address) {
+                    // A field may hold what somebody wrote: only an address leads anywhere.
+                    if (1 === preg_match(DocumentReader::ADDRESS, $address)) {
                         $shown[] = ['type' => 'button', 'attrs' => ['label' => $attrs['label'] ?? '', 'href' => $address]];
                     }
                     break;

@@ -112,6 +112,16 @@ final class DocumentTest extends TestCase
         self::assertSame('<p>Hello one<br>two!</p>', $writer->fill($document, ['first_name' => "one\ntwo"])->html);
     }
 
+    public function testAButtonLeadsOnlyToAnAddressWhateverItsFieldHolds(): void
+    {
+        $document = (new DocumentReader())->read(self::doc([['type' => 'button', 'attrs' => ['label' => 'Go', 'field' => 'place']]]));
+
+        foreach (['javascript:alert(1)', 'data:text/html,x', "https://x.example\" onclick=\"x", ' ', '7 Weir Cottages', "java\nscript:x"] as $place) {
+            self::assertSame('', (new DocumentWriter())->fill($document, ['place' => $place])->html, $place);
+        }
+        self::assertSame('<p><a class="button" href="https://telamon.example/b">Go</a></p>', (new DocumentWriter())->fill($document, ['place' => 'https://telamon.example/b'])->html);
+    }
+
     /** @return array<string, array{mixed}> */
     public static function unreadable(): array
     {
