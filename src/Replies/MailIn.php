@@ -54,7 +54,7 @@ final readonly class MailIn
             return $this->arrives($one, $mail, $attachments);
         }
 
-        return $this->changes->carryOut($this->change($one), function () use ($one, $mail, $origin, $answers, $attachments): Incoming {
+        $taken = $this->changes->carryOut($this->change($one), function () use ($one, $mail, $origin, $answers, $attachments): Incoming {
             $known = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $mail->messageId]);
             if (null !== $known) {
                 return $known;
@@ -70,6 +70,8 @@ final readonly class MailIn
 
             return $one;
         });
+
+        return $taken === $one ? $this->readAlone($one) : $taken;
     }
 
     /** The mail as it came; null where it is gone. */
@@ -103,9 +105,19 @@ final readonly class MailIn
         $one->read($reading);
         $this->mailFiles->putWith($uploads, $one->client, $one->project);
         $this->events->dispatch(new ReplyCame($one));
-        if (Meaning::Stop === $reading->says || (Meaning::Other !== $reading->says && $reading->isSure($this->business->business()->replyThreshold))) {
-            $this->follows->carryOut($one, $reading->says);
+    }
+
+    /** What is sure enough is done without a person, as a change of its own that can be taken back. Until then it waits where people look. */
+    private function readAlone(Incoming $one): Incoming
+    {
+        if (MailOrigin::Person !== $one->origin || IncomingState::Open !== $one->state) {
+            return $one;
         }
+        if (Meaning::Stop === $one->says || (Meaning::Other !== $one->says && $one->confidence >= $this->business->business()->replyThreshold)) {
+            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), fn () => $this->follows->carryOut($one, $one->says));
+        }
+
+        return $one;
     }
 
     /** @param list<string> $uploads */

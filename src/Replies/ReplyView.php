@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Replies;
 
+use Doctrine\DBAL\Connection;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
@@ -13,7 +14,7 @@ use Telamon\Messages\MessageView;
 /** Shows what came in, with what each meaning of it would start. */
 final readonly class ReplyView
 {
-    public function __construct(private IncomingView $rows, private MessageView $messages, private WhatFollows $follows)
+    public function __construct(private Connection $db, private IncomingView $rows, private MessageView $messages, private WhatFollows $follows)
     {
     }
 
@@ -24,7 +25,19 @@ final readonly class ReplyView
             'said' => $one->said,
             'whole' => $one->whole,
             'starts' => IncomingState::Open === $one->state ? array_map(fn (Meaning $meaning): array => ['says' => $meaning->value, 'lines' => $this->follows->lines($one, $meaning)], Meaning::cases()) : [],
+            'change' => $this->decidedBy($one),
             'answered' => null === $one->answers ? null : $this->messages->whole($one->answers),
         ];
+    }
+
+    /** @return string|null id of the change that settled it, to be taken back; null where nothing did */
+    private function decidedBy(Incoming $one): ?string
+    {
+        if (IncomingState::Open === $one->state) {
+            return null;
+        }
+        $change = $this->db->fetchOne("SELECT c.id FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE e.record_id = ? AND c.kind = 'handle' AND c.undone_at IS NULL ORDER BY e.seq DESC LIMIT 1", [$one->id]);
+
+        return \is_string($change) ? $change : null;
     }
 }

@@ -54,6 +54,11 @@ final class RepliesTest extends AppTestCase
         self::assertStringContainsString('> ', $reply->text('whole'));
         $task = $this->db()->fetchOne("SELECT name FROM task WHERE checklist = 'Reply'");
         self::assertSame('Orla Fennick says no: “No thank you, we found someone else.”', $task);
+        // Done without a person, and taken back by one.
+        $this->post("/api/changes/{$reply->text('change')}/undo")->ok();
+        $back = $this->get("/api/replies/{$reply->text('id')}")->ok();
+        self::assertSame(['open', null], [$back->text('state'), $back->at('change')]);
+        self::assertSame('0', $this->text("SELECT COUNT(*) FROM task WHERE checklist = 'Reply'"));
     }
 
     public function testWhatIsNotSureWaitsForAPersonWhoSeesWhatEachMeaningStarts(): void

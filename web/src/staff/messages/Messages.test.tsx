@@ -35,6 +35,7 @@ const reply: Schema<'Incoming'> = {
     { says: 'later', lines: ['gives Sorcha a task, due in 30 days'] },
   ],
   answered: null,
+  change: null,
 };
 const list = { items: [row], next: null, open: 1, standIn: true };
 const held: Schema<'Message'> = {

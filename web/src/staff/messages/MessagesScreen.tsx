@@ -10,7 +10,7 @@ import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import { ComeIn } from './ComeIn';
 import { GoingOut, states } from './GoingOut';
-import { meanings, useDecide, useIncoming, useReply, type Meaning } from './incoming';
+import { meanings, useDecide, useIncoming, useReply, useTakeBackReading, type Meaning } from './incoming';
 import { Letter } from './Letter';
 import './messages.css';
 import { PlayClient } from './PlayClient';
@@ -165,6 +165,7 @@ function useLetterPillar(id: string | undefined, standIn: boolean): Shown {
 function useReplyPillar(id: string | undefined, today: string): Shown {
   const one = useReply(id);
   const decide = useDecide();
+  const back = useTakeBackReading();
   const toast = useToast();
   const navigate = useNavigate();
   const sending = useRef(false);
@@ -204,6 +205,19 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
             act: () => done(chosen, `Read as ${word}`),
           },
           { label: 'Nothing to do', disabled: decide.isPending, act: () => done('left', 'Left as it is') },
+        ]
+      : []),
+    ...(reply.change
+      ? [
+          {
+            label: 'Take it back',
+            disabled: back.isPending,
+            act: () =>
+              back.mutate(reply.change ?? '', {
+                onSuccess: () => toast({ words: 'Taken back: it waits to be read' }),
+                onError: (error) => toast({ words: error.message }),
+              }),
+          },
         ]
       : []),
     ...(reply.origin === 'person'

@@ -73,3 +73,12 @@ export function usePlayClient() {
     onSettled: () => queries.invalidateQueries(),
   });
 }
+
+/** Takes back what settled a reply, whoever or whatever it was. */
+export function useTakeBackReading() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (change: string) => need(api.POST('/api/changes/{id}/undo', { params: { path: { id: change } } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
