@@ -91,7 +91,7 @@ class Business implements Journaled
     public int $replyThreshold = 95;
 
     /**
-     * When messages that nobody waits for are kept back, in the client's time; empty for never.
+     * When messages that nobody waits for are kept back, by the business's clock; empty for never.
      *
      * @phpstan-readonly-allow-private-mutation
      */
@@ -284,7 +284,7 @@ class Business implements Journaled
      *
      * @param string $signature of the business; empty for the coordinator's name, the business and its phone
      * @param int $threshold per cent from which a reply is read without a person
-     * @param string $quietFrom, $quietUntil as 20:00 and 08:00, in the client's time; both empty for no quiet hours
+     * @param string $quietFrom, $quietUntil as 20:00 and 08:00, by the business's clock; both empty for no quiet hours
      * @param int $anHour messages at the most; 0 for no limit
      */
     public function writeBy(string $signature, int $threshold, string $quietFrom, string $quietUntil, int $anHour): void

@@ -44,7 +44,7 @@ export function MessagesSection({ setup }: { setup: Setup }) {
     {
       key: 'quiet',
       label: 'Quiet hours',
-      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, the client’s time` : 'none',
+      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, by our clock` : 'none',
       fields: [
         { key: 'quietFrom', label: 'From', value: business.quietFrom },
         {
