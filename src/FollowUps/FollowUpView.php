@@ -17,6 +17,7 @@ final readonly class FollowUpView
 {
     private const BACK = 90;
     private const MOST = 2000;
+    private const NAMED = 100;
 
     public function __construct(private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock)
     {
@@ -71,21 +72,29 @@ final readonly class FollowUpView
     /**
      * @param list<FollowUpRun> $runs
      *
-     * @return list<array{key: string, done: int, answered: int, booked: int}> by step: how many came through it, answered after it, booked after it
+     * @return list<array<string, mixed>> as FollowUpFigure in the contract, by step: how many came through it, answered after it, booked after it, and who they are
      */
     private static function figures(array $runs): array
     {
-        $figures = [];
+        $people = [];
         foreach ($runs as $run) {
             foreach (array_unique(array_column($run->log, 'key')) as $key) {
-                $figures[$key] ??= ['key' => $key, 'done' => 0, 'answered' => 0, 'booked' => 0];
-                ++$figures[$key]['done'];
-            }
-            if ('' !== $run->answeredAt && isset($figures[$run->answeredAt])) {
-                ++$figures[$run->answeredAt][Course::Booked === $run->course ? 'booked' : 'answered'];
+                $outcome = match (true) {
+                    $key !== $run->answeredAt => 'none',
+                    Course::Booked === $run->course => 'booked',
+                    default => 'answered',
+                };
+                $people[$key][] = ['run' => $run->id, 'client' => RecordRef::of($run->client), 'outcome' => $outcome];
             }
         }
+        $figures = [];
+        foreach ($people as $key => $all) {
+            $count = array_count_values(array_column($all, 'outcome'));
+            // A stable sort: within each kind the latest begun stays first.
+            usort($all, static fn (array $a, array $b): int => ('none' === $a['outcome']) <=> ('none' === $b['outcome']));
+            $figures[] = ['key' => "$key", 'done' => \count($all), 'answered' => $count['answered'] ?? 0, 'booked' => $count['booked'] ?? 0, 'people' => \array_slice($all, 0, self::NAMED)];
+        }
 
-        return array_values($figures);
+        return $figures;
     }
 }

@@ -105,6 +105,11 @@ final class MessagesTest extends BrowserTestCase
         $this->driver->executeScript('document.activeElement.blur()');
         $this->press('u');
         $this->find('.series-old');
+        $this->all('.series-figure')[0]->click();
+        $this->find('.series-people a[href^="/clients/"]');
+        $this->go('/messages/follow-ups/after-visit');
+        $this->findWith('.series-name', 'Ring and ask how it was');
+        self::assertSame(1, $this->driver->executeScript('return new Set([...document.querySelectorAll(".series-name")].map(one => Math.round(one.getBoundingClientRect().left))).size'), 'every kind of step stands at the same edge');
         self::assertSame([], $this->complaints());
     }
 

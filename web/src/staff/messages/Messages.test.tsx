@@ -153,7 +153,21 @@ const series: Schema<'FollowUp'> = {
     ],
   },
   runs: [],
-  figures: [{ key: 'send-1', done: 3, answered: 1, booked: 0 }],
+  figures: [
+    {
+      key: 'send-1',
+      done: 3,
+      answered: 1,
+      booked: 0,
+      people: [
+        {
+          run: 'g1',
+          client: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
+          outcome: 'answered',
+        },
+      ],
+    },
+  ],
 };
 
 describe('a follow-up', () => {
@@ -171,7 +185,9 @@ describe('a follow-up', () => {
       },
       'PUT /api/follow-ups/f1': problem(422, 'No.', [{ path: 'courses.main.1.amount', message: 'Write how long.' }]),
     });
-    expect(await screen.findByText('3 sent, 1 wrote back')).toBeTruthy();
+    fireEvent.click(await screen.findByText('3 sent, 1 wrote back'));
+    expect(screen.getByRole('link', { name: 'Orla Fennick' }).getAttribute('href')).toBe('/clients/c1');
+    expect(screen.getByText('and 2 more')).toBeTruthy();
     fireEvent.click(screen.getByText('2 days'));
     fireEvent.change(screen.getByLabelText('How long'), { target: { value: '0' } });
     expect(screen.getByText(/1 inside keeps the version/)).toBeTruthy();

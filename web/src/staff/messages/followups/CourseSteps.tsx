@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import { StepEditor } from './StepEditor';
+import { StepFigure } from './StepFigure';
 import { kindWords, moved, newStep, numbers, stepWords } from './series';
 import type { Course, Courses, FollowUp, List, Step } from './queries';
 
@@ -35,7 +36,7 @@ export function CourseSteps({ course, courses, list, figures, chosen, faults, on
         const figure = figures.find((one) => one.key === step.key);
         return (
           <Fragment key={step.key}>
-            <div className={`series-step ${step.kind}${step.key === chosen ? ' chosen' : ''}${wrong ? ' wrong' : ''}`}>
+            <div className={`series-step${step.key === chosen ? ' chosen' : ''}${wrong ? ' wrong' : ''}`}>
               <button
                 type="button"
                 className="series-name"
@@ -55,13 +56,8 @@ export function CourseSteps({ course, courses, list, figures, chosen, faults, on
                   )}
                   {stepWords(step, list, courses)}
                 </span>
-                <span className="second figures">
-                  {figure &&
-                    (step.kind === 'send'
-                      ? `${figure.done} sent, ${figure.answered} wrote back${figure.booked ? `, ${figure.booked} booked` : ''}`
-                      : `${figure.done} times`)}
-                </span>
               </button>
+              {figure && <StepFigure figure={figure} sends={step.kind === 'send'} />}
               {step.key === chosen && (
                 <>
                   <StepEditor
