@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
 import { ComingRows, Trouble } from '../../../shared/Notice';
 import { useKey } from '../../keys';
@@ -11,10 +10,11 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
-import { useUnsaved } from '../../shell/useUnsaved';
+import { Behind } from '../Behind';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
 import '../templates/templates.css';
+import { freeName, useVersioned } from '../useVersioned';
 import { CourseSteps } from './CourseSteps';
 import { DryRun } from './DryRun';
 import './followups.css';
@@ -58,13 +58,9 @@ function One({ list, row, one, error }: Props) {
   const keep = useKeepFollowUp();
   const act = useFollowUpAct();
   const once = useOnce();
-  const [edited, setEdited, forget] = useUnsaved<Draft | null>(`follow-up.${row?.id ?? ''}`, null);
   const [chosen, setChosen] = useState<string | null>(null);
-  const draft: Draft = edited ?? one ?? { name: '', courses: {} };
-  const faults =
-    keep.error instanceof ProblemError
-      ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
-      : {};
+  const work = useVersioned<Draft, FollowUp>(`follow-up.${row?.id ?? ''}`, one, draftOf, nothing, keep);
+  const { draft, edited, faults } = work;
   const place = list.items.findIndex((each) => each.id === row?.id);
   const go = (to: number) => {
     const next = list.items[to];
@@ -72,30 +68,15 @@ function One({ list, row, one, error }: Props) {
   };
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
-  const change = (part: Partial<Draft>) => setEdited({ name: draft.name, courses: draft.courses, ...part });
-  const discard = () => {
-    setEdited(null);
-    forget();
-    keep.reset();
-  };
-  const save = () =>
-    once((done) =>
-      keep.mutate(
-        { id: row?.id, version: one?.version ?? 0, draft },
-        {
-          onSettled: done,
-          onSuccess: (saved) => {
-            discard();
-            toast({ words: `${saved.name} saved, version ${saved.version}. U takes it back.` });
-          },
-        },
-      ),
-    );
   const add = () =>
     once((done) =>
       keep.mutate(
         { id: undefined, version: 0, draft: newDraft(list) },
-        { onSettled: done, onSuccess: (made) => void navigate(`/messages/follow-ups/${made.id}`) },
+        {
+          onSettled: done,
+          onSuccess: (made) => void navigate(`/messages/follow-ups/${made.id}`),
+          onError: (error) => toast({ words: error.message }),
+        },
       ),
     );
   const inside = one?.inside ?? 0;
@@ -158,12 +139,12 @@ function One({ list, row, one, error }: Props) {
                     aria-label="Name"
                     value={draft.name}
                     maxLength={100}
-                    onChange={(event) => change({ name: event.target.value })}
+                    onChange={(event) => work.change({ name: event.target.value })}
                   />
                 </h1>
                 <small>
                   version {one.version}
-                  {edited !== null && ', not saved'}
+                  {edited && ', not saved'}
                   {!one.on && ', off'}
                 </small>
               </div>
@@ -172,10 +153,9 @@ function One({ list, row, one, error }: Props) {
                   {faults.name}
                 </p>
               )}
-              {keep.error && Object.keys(faults).length === 0 && (
-                <Trouble title="Not saved">{keep.error.message}</Trouble>
-              )}
-              {edited !== null && inside > 0 && (
+              {work.trouble && <Trouble title="Not saved">{work.trouble}</Trouble>}
+              {work.behind && <Behind version={one.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+              {edited && inside > 0 && (
                 <p className="second">
                   {inside} inside {inside === 1 ? 'keeps' : 'keep'} the version that they began with, until you bring
                   them.
@@ -204,7 +184,7 @@ function One({ list, row, one, error }: Props) {
                       faults={faults}
                       onChoose={setChosen}
                       onChange={(steps) =>
-                        change({
+                        work.change({
                           courses: { ...draft.courses, [course]: steps } satisfies
                             Record<Course, unknown> | Draft['courses'],
                         })
@@ -231,10 +211,10 @@ function One({ list, row, one, error }: Props) {
                   label: keep.isPending ? 'Saving…' : `Save version ${one.version + 1}`,
                   keyName: 'main',
                   main: true,
-                  disabled: keep.isPending || edited === null,
-                  act: save,
+                  disabled: keep.isPending || !edited || work.behind,
+                  act: work.save,
                 },
-                ...(edited === null ? [] : [{ label: 'Discard', act: discard }]),
+                ...(edited ? [{ label: 'Discard', act: work.discard }] : []),
                 {
                   label: one.on ? 'Switch off' : 'Switch on',
                   disabled: act.isPending,
@@ -248,6 +228,7 @@ function One({ list, row, one, error }: Props) {
                               ? `${one.name} is off: nobody new begins. U takes it back.`
                               : `${one.name} is on: rules may begin it. U takes it back.`,
                           }),
+                        onError: (failed) => toast({ words: failed.message }),
                       },
                     ),
                 },
@@ -265,12 +246,15 @@ function One({ list, row, one, error }: Props) {
   );
 }
 
+const nothing: Draft = { name: '', courses: {} };
+const draftOf = ({ name, courses }: FollowUp): Draft => ({ name, courses });
+
 function newDraft(list: List): Draft {
-  const names = list.items.map((one) => one.name);
-  let name = 'New follow-up';
-  for (let n = 2; names.includes(name); n += 1) name = `New follow-up ${n}`;
   return {
-    name,
+    name: freeName(
+      'New follow-up',
+      list.items.map((one) => one.name),
+    ),
     courses: {
       main: [
         { key: 'wait-1', kind: 'wait', amount: 2, unit: 'days', at: '10:00' },

@@ -12,7 +12,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
-import { useUnsaved } from '../../shell/useUnsaved';
+import { Behind } from '../Behind';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
 import { Fields } from './fields';
@@ -31,6 +31,7 @@ import {
 } from './queries';
 import { Reading } from './Reading';
 import './templates.css';
+import { freeName, useVersioned } from '../useVersioned';
 
 /** The editor is fetched when the first template is opened. */
 const FieldLine = lazy(async () => ({ default: (await import('./FieldLine')).FieldLine }));
@@ -50,6 +51,8 @@ export function TemplatesScreen() {
 
 const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '' };
 
+const draftOf = ({ name, subject, document, textMessage }: Draft): Draft => ({ name, subject, document, textMessage });
+
 interface Props {
   rows: TemplateRow[];
   row: TemplateRow | undefined;
@@ -65,12 +68,8 @@ function OneTemplate({ rows, row, template, error }: Props) {
   const retire = useRetireTemplate();
   const test = useTestTemplate();
   const once = useOnce();
-  const [edited, setEdited, forget] = useUnsaved<Draft | null>(`template.${row?.id ?? ''}`, null);
-  const draft: Draft = edited ?? template ?? nothing;
-  const faults =
-    keep.error instanceof ProblemError
-      ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
-      : {};
+  const work = useVersioned<Draft, Template>(`template.${row?.id ?? ''}`, template, draftOf, nothing, keep);
+  const { draft, edited } = work;
   const place = rows.findIndex((one) => one.id === row?.id);
   const go = (to: number) => {
     const next = rows[to];
@@ -78,33 +77,15 @@ function OneTemplate({ rows, row, template, error }: Props) {
   };
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
-  const change = (part: Partial<Draft>) => {
-    const { name, subject, document, textMessage } = draft;
-    setEdited({ name, subject, document, textMessage, ...part });
-  };
-  const discard = () => {
-    setEdited(null);
-    forget();
-    keep.reset();
-  };
-  const save = () =>
-    once((done) =>
-      keep.mutate(
-        { id: row?.id, version: template?.version ?? 0, draft },
-        {
-          onSettled: done,
-          onSuccess: (saved) => {
-            discard();
-            toast({ words: `${saved.name} saved, version ${saved.version}. U takes it back.` });
-          },
-        },
-      ),
-    );
   const add = () =>
     once((done) =>
       keep.mutate(
         { id: undefined, version: 0, draft: newDraft(rows) },
-        { onSettled: done, onSuccess: (made) => void navigate(`/messages/templates/${made.id}`) },
+        {
+          onSettled: done,
+          onSuccess: (made) => void navigate(`/messages/templates/${made.id}`),
+          onError: (error) => toast({ words: error.message }),
+        },
       ),
     );
   const [record, setRecord] = useState('');
@@ -129,18 +110,16 @@ function OneTemplate({ rows, row, template, error }: Props) {
           content: template ? (
             <Editing
               template={template}
-              draft={draft}
-              faults={faults}
-              change={change}
-              error={keep.error && Object.keys(faults).length === 0 ? keep.error.message : ''}
-              unsaved={edited !== null}
+              work={work}
               today={today}
               onBring={(version) =>
-                void fetchVersion(template.id, version).then((was) => {
-                  const { name, subject, document, textMessage } = was;
-                  setEdited({ name, subject, document, textMessage });
-                  toast({ words: `Version ${version} is here. Save it to bring it back.` });
-                })
+                void fetchVersion(template.id, version).then(
+                  (was) => {
+                    work.change(draftOf(was));
+                    toast({ words: `Version ${version} is here. Save it to bring it back.` });
+                  },
+                  (error: unknown) => toast({ words: error instanceof Error ? error.message : 'Not loaded' }),
+                )
               }
               record={record}
             />
@@ -155,10 +134,10 @@ function OneTemplate({ rows, row, template, error }: Props) {
                   label: keep.isPending ? 'Saving…' : `Save version ${template.version + 1}`,
                   keyName: 'main',
                   main: true,
-                  disabled: keep.isPending || edited === null,
-                  act: save,
+                  disabled: keep.isPending || !edited || work.behind,
+                  act: work.save,
                 },
-                ...(edited === null ? [] : [{ label: 'Discard', act: discard }]),
+                ...(edited ? [{ label: 'Discard', act: work.discard }] : []),
                 ...(template.shipped
                   ? []
                   : [
@@ -220,13 +199,13 @@ function OneTemplate({ rows, row, template, error }: Props) {
 
 /** A name that nobody has yet, and words to begin with. */
 function newDraft(rows: TemplateRow[]): Draft {
-  const names = rows.map((one) => one.name);
-  let name = 'New template';
-  for (let n = 2; names.includes(name); n += 1) name = `New template ${n}`;
   const paragraph = (...content: Record<string, unknown>[]) => ({ type: 'paragraph', content });
   const field = (of: string, or: string | null) => ({ type: 'field', attrs: { field: of, or } });
   return {
-    name,
+    name: freeName(
+      'New template',
+      rows.map((one) => one.name),
+    ),
     subject: 'About your {{asset|inquiry}}',
     document: {
       type: 'doc',
@@ -295,17 +274,14 @@ function List({ rows, at, onAdd }: { rows: TemplateRow[]; at: string | undefined
 
 interface EditingProps {
   template: Template;
-  draft: Draft;
-  faults: Record<string, string>;
-  change: (part: Partial<Draft>) => void;
-  error: string;
-  unsaved: boolean;
+  work: ReturnType<typeof useVersioned<Draft, Template>>;
   today: string;
   record: string;
   onBring: (version: number) => void;
 }
 
-function Editing({ template, draft, faults, change, error, unsaved, today, record, onBring }: EditingProps) {
+function Editing({ template, work, today, record, onBring }: EditingProps) {
+  const { draft, faults, change } = work;
   const preview = usePreview(template.id, useLater(draft, 400), record);
   const shown = preview.data;
   // What would be wrong on saving is said while one types.
@@ -334,7 +310,7 @@ function Editing({ template, draft, faults, change, error, unsaved, today, recor
         </h1>
         <small>
           version {template.version}
-          {unsaved && ', not saved'}
+          {work.edited && ', not saved'}
         </small>
       </div>
       {wrong.name && (
@@ -342,7 +318,8 @@ function Editing({ template, draft, faults, change, error, unsaved, today, recor
           {wrong.name}
         </p>
       )}
-      {error && <Trouble title="Not saved">{error}</Trouble>}
+      {work.trouble && <Trouble title="Not saved">{work.trouble}</Trouble>}
+      {work.behind && <Behind version={template.version} onGoOn={work.goOn} onDiscard={work.discard} />}
       <p className="second template-used">
         {template.sentWhen && <>Goes {template.sentWhen}. </>}
         {template.usedBy.length > 0 && (
