@@ -12,6 +12,7 @@ use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\StaffToBeTold;
+use Telamon\Record\ChangedMeanwhile;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -37,15 +38,23 @@ final readonly class Board
         }
     }
 
-    /** @throws Refusal */
-    public function write(NoticeRoom $room, string $words, Staff $staff): Notice
+    /**
+     * @param string $id of the notice to be: the same again is the same notice
+     *
+     * @throws Refusal
+     */
+    public function write(string $id, NoticeRoom $room, string $words, Staff $staff): Notice
     {
+        $there = $this->em->find(Notice::class, $id);
+        if (null !== $there) {
+            return $there;
+        }
         $words = trim($words);
         if ('' === $words || mb_strlen($words) > self::LONGEST) {
             throw new InvalidInput('words', '' === $words ? 'Write something here.' : 'Shorten this to '.self::LONGEST.' letters.');
         }
-        $notice = $this->changes->carryOut($this->act("wrote in {$room->name}", $room, $staff), function () use ($room, $words, $staff): Notice {
-            $notice = new Notice($room, $words, $staff->name, null, null, null, $this->clock->now());
+        $notice = $this->changes->carryOut($this->act("wrote in {$room->name}", $room, $staff), function () use ($id, $room, $words, $staff): Notice {
+            $notice = new Notice($room, $words, $staff->name, null, null, null, $this->clock->now(), $id);
             $this->em->persist($notice);
 
             return $notice;
@@ -55,9 +64,16 @@ final readonly class Board
         return $notice;
     }
 
+    /** @throws Refusal where somebody else has taken it meanwhile */
     public function take(Notice $notice, bool $taken, Staff $staff): void
     {
-        $this->changes->carryOut($this->act($taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”", $notice->room, $staff), static fn () => $notice->giveTo($taken ? $staff : null));
+        $this->changes->carryOut($this->act($taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”", $notice->room, $staff), function () use ($notice, $taken, $staff): void {
+            $this->em->refresh($notice);
+            if ($taken && null !== $notice->holder && $notice->holder !== $staff) {
+                throw new ChangedMeanwhile("{$notice->holder->name} has it already.");
+            }
+            $notice->giveTo($taken ? $staff : null);
+        });
         $this->see([$notice->id], $staff);
     }
 

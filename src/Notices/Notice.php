@@ -50,8 +50,9 @@ class Notice implements PartOf
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
         public \DateTimeImmutable $at,
+        ?string $id = null,
     ) {
-        $this->id = Ids::next();
+        $this->id = $id ?? Ids::next();
     }
 
     public function giveTo(?Staff $staff): void

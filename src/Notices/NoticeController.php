@@ -11,7 +11,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Database\Ids;
 use Telamon\Http\Cursor;
+use Telamon\Http\IdempotencyKey;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
 use Telamon\Http\Problem;
@@ -82,7 +84,9 @@ final readonly class NoticeController
     public function write(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $body = JsonBody::read($request);
-        $notice = $this->board->write($this->room(JsonBody::text($body, 'room', 36), $staff), \is_string($body['words'] ?? null) ? $body['words'] : '', $staff);
+        $key = IdempotencyKey::of($request);
+        $id = null === $key ? Ids::next() : Ids::named($staff->id, $key, $request->getContent());
+        $notice = $this->board->write($id, $this->room(JsonBody::text($body, 'room', 36), $staff), \is_string($body['words'] ?? null) ? $body['words'] : '', $staff);
 
         return new JsonResponse($this->view->notices([$notice], $staff)[0], 201);
     }

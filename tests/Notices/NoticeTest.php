@@ -67,6 +67,19 @@ final class NoticeTest extends AppTestCase
         self::assertSame(403, $this->post('/api/notice-rooms', ['name' => 'Mine'])->status);
     }
 
+    public function testTheSameNoticeSentAgainIsOneAndNobodyTakesItFromSomebodyUnseen(): void
+    {
+        $write = fn (): string => $this->call('POST', '/api/notices', ['room' => $this->desk(), 'words' => 'The long ramp is back.'], ['HTTP_IDEMPOTENCY_KEY' => 'ramp'])->ok(201)->text('id');
+        $id = $write();
+        self::assertSame($id, $write());
+        self::assertCount(1, array_filter($this->get('/api/notices')->ok()->rows('items'), static fn (array $one): bool => 'The long ramp is back.' === $one['words']));
+        $this->post("/api/notices/$id/take", ['taken' => true])->ok();
+        $this->signIn('pim@marrowby.example');
+        $late = $this->post("/api/notices/$id/take", ['taken' => true]);
+        self::assertSame([409, 'Nessa Quarle has it already.'], [$late->status, $late->text('detail')]);
+        self::assertSame('Nessa Quarle', $this->get('/api/notices')->ok()->text('items.0.holder'));
+    }
+
     public function testAClosedRoomIsForItsMembersAlone(): void
     {
         self::assertSame(422, $this->post('/api/notice-rooms', ['name' => 'Money', 'closed' => true])->status);

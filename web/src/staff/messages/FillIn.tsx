@@ -1,31 +1,38 @@
-import { useRef, useState } from 'react';
 import { ProblemError, type Schema } from '../../shared/api';
 import { MarkShape } from '../../shared/Mark';
 import { useToast } from '../shell/Toast';
+import { useOnce } from '../shell/useOnce';
+import { useUnsaved } from '../shell/useUnsaved';
 import { useFill } from './queries';
+
+interface Filled {
+  words: Record<string, string>;
+  out: Record<string, boolean>;
+}
 
 /** What stands where nothing could be filled in: words, or the sentence is left out. */
 export function FillIn({ message }: { message: Schema<'Message'> }) {
-  const [words, setWords] = useState<Record<string, string>>({});
-  const [out, setOut] = useState<Record<string, boolean>>({});
+  const [{ words, out }, set, forget] = useUnsaved<Filled>(`fill.${message.id}`, { words: {}, out: {} });
   const fill = useFill();
-  const sending = useRef(false);
+  const once = useOnce();
   const toast = useToast();
   const ready = message.gaps.every((gap) => out[gap.name] || words[gap.name]?.trim());
   const send = () => {
-    if (sending.current || !ready) return;
-    sending.current = true;
+    if (!ready) return;
     const said = Object.fromEntries(
       message.gaps.map((gap) => [gap.name, out[gap.name] ? '' : (words[gap.name] ?? '')]),
     );
-    fill.mutate(
-      { id: message.id, words: said },
-      {
-        onSettled: () => {
-          sending.current = false;
+    once((done) =>
+      fill.mutate(
+        { id: message.id, words: said },
+        {
+          onSettled: done,
+          onSuccess: () => {
+            forget();
+            toast({ words: `On its way to ${message.toName}` });
+          },
         },
-        onSuccess: () => toast({ words: `On its way to ${message.toName}` }),
-      },
+      ),
     );
   };
   return (
@@ -48,14 +55,14 @@ export function FillIn({ message }: { message: Schema<'Message'> }) {
               value={words[gap.name] ?? ''}
               disabled={out[gap.name] ?? false}
               maxLength={500}
-              onChange={(event) => setWords({ ...words, [gap.name]: event.target.value })}
+              onChange={(event) => set({ out, words: { ...words, [gap.name]: event.target.value } })}
             />
           </label>
           <label>
             <input
               type="checkbox"
               checked={out[gap.name] ?? false}
-              onChange={(event) => setOut({ ...out, [gap.name]: event.target.checked })}
+              onChange={(event) => set({ words, out: { ...out, [gap.name]: event.target.checked } })}
             />{' '}
             leave the sentence out
           </label>

@@ -1,11 +1,16 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
 import type { Schema } from '../../shared/api';
 import { problem, showScreen, type Call } from '../testing/server.test-helper';
 import { FollowUpsScreen } from './followups/FollowUpsScreen';
 import { MessagesScreen } from './MessagesScreen';
 import { NoticesScreen } from './notices/NoticesScreen';
 import { WriteScreen } from './WriteScreen';
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
 
 const row: Schema<'IncomingRow'> = {
   id: 'r1',
@@ -138,6 +143,35 @@ describe('a letter by hand', () => {
   });
 });
 
+describe('a template over a letter by hand', () => {
+  it('gives back what it took the place of, and says when it could not be had', async () => {
+    let fails = true;
+    showScreen('/messages/write?answers=r1', '/messages/write', <WriteScreen />, {
+      'GET /api/templates': {
+        items: [{ id: 't1', key: 'x', name: 'Ready', purpose: 'client', retired: false, sent: 0, sentWhen: '' }],
+      },
+      'GET /api/templates/t1': () =>
+        fails
+          ? problem(503, 'The office cannot be reached.')
+          : { name: 'Ready', subject: 'Your piano', document: { type: 'doc', content: [] }, textMessage: '' },
+      'POST /api/templates/t1/preview': { subject: 'Your piano', text: 'It is ready.' },
+      'GET /api/replies/r1': reply,
+    });
+    await screen.findByDisplayValue('hugh@example.com');
+    await screen.findByText('Ready');
+    fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'We come on Monday.' } });
+    const choose = () => fireEvent.change(screen.getByLabelText('From a template'), { target: { value: 't1' } });
+    choose();
+    expect(await screen.findByText('The office cannot be reached.')).toBeTruthy();
+    expect(screen.getByDisplayValue('We come on Monday.')).toBeTruthy();
+    fails = false;
+    choose();
+    expect(await screen.findByDisplayValue('It is ready.')).toBeTruthy();
+    fireEvent.click(screen.getByText('Put mine back'));
+    expect(screen.getByDisplayValue('We come on Monday.')).toBeTruthy();
+  });
+});
+
 const series: Schema<'FollowUp'> = {
   id: 'f1',
   key: 'first',
@@ -194,6 +228,63 @@ describe('a follow-up', () => {
     fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
     expect(await screen.findByText('Write how long.')).toBeTruthy();
     expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(1);
+  });
+});
+
+describe('a draft with versions', () => {
+  const show = (put: (body: unknown) => object | Promise<object>, kept: () => Schema<'FollowUp'>) =>
+    showScreen('/messages/follow-ups/f1', '/messages/follow-ups/:id?', <FollowUpsScreen />, {
+      'GET /api/follow-ups': () => ({ items: [kept()], templates: [], stages: [], courses: [] }),
+      'GET /api/follow-ups/f1': kept,
+      'POST /api/follow-ups/try': { acts: [] },
+      'PUT /api/follow-ups/f1': put,
+      'POST /api/follow-ups/f1/switch': kept,
+    });
+  const rename = async (name: string) =>
+    fireEvent.change(await screen.findByLabelText('Name'), { target: { value: name } });
+  const save = () => fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+
+  it('keeps what is typed while it is being saved', async () => {
+    let kept = series;
+    let letGo: () => void = () => undefined;
+    const gate = new Promise<void>((resolve) => (letGo = resolve));
+    const calls = show(
+      async () => {
+        await gate;
+        kept = { ...series, name: 'First', version: 2 };
+        return kept;
+      },
+      () => kept,
+    );
+    await rename('First');
+    save();
+    await waitFor(() => expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(1));
+    await rename('First and more');
+    letGo();
+    expect(await screen.findByText(/version 2, not saved/)).toBeTruthy();
+    expect(screen.getByDisplayValue('First and more')).toBeTruthy();
+    save();
+    await waitFor(() => expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(2));
+    expect(posted(calls, '/api/follow-ups/f1')[1]?.body).toMatchObject({ version: 2, name: 'First and more' });
+  });
+
+  it('does not overwrite unseen what somebody else saved meanwhile', async () => {
+    let kept = series;
+    const calls = show(
+      () => kept,
+      () => kept,
+    );
+    await rename('Mine');
+    kept = { ...series, name: 'Theirs', version: 2 };
+    // Anything that is done asks again for what stands there now.
+    fireEvent.click(screen.getByText('Switch off'));
+    expect(await screen.findByText('Somebody else saved it meanwhile')).toBeTruthy();
+    save();
+    expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(0);
+    fireEvent.click(screen.getByText(/Keep mine/));
+    save();
+    await waitFor(() => expect(posted(calls, '/api/follow-ups/f1')).toHaveLength(1));
+    expect(posted(calls, '/api/follow-ups/f1')[0]?.body).toMatchObject({ version: 2, name: 'Mine' });
   });
 });
 

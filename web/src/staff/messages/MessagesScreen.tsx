@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
@@ -8,6 +8,7 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
+import { useOnce } from '../shell/useOnce';
 import { ComeIn } from './ComeIn';
 import { GoingOut, states } from './GoingOut';
 import { meanings, useDecide, useIncoming, useReply, useTakeBackReading, type Meaning } from './incoming';
@@ -168,7 +169,7 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
   const back = useTakeBackReading();
   const toast = useToast();
   const navigate = useNavigate();
-  const sending = useRef(false);
+  const once = useOnce();
   const [choice, setChoice] = useState<{ of: string; says: Meaning } | null>(null);
   const reply = one.data;
   const chosen = reply && choice?.of === reply.id ? choice.says : (reply?.says ?? 'other');
@@ -180,19 +181,13 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
     if (meaning) choose(meaning.value);
   });
   if (!reply) return { missing: isMissing(one.error), content: waiting(one, id), blocks: [] };
-  const done = (says: Meaning | 'left', words: string) => {
-    if (sending.current) return;
-    sending.current = true;
-    decide.mutate(
-      { id: reply.id, says },
-      {
-        onSettled: () => {
-          sending.current = false;
-        },
-        onSuccess: () => toast({ words: `${words}. U takes it back.` }),
-      },
+  const decided = (says: Meaning | 'left', words: string) =>
+    once((done) =>
+      decide.mutate(
+        { id: reply.id, says },
+        { onSettled: done, onSuccess: () => toast({ words: `${words}. U takes it back.` }) },
+      ),
     );
-  };
   const word = meanings.find((each) => each.value === chosen)?.label.toLowerCase() ?? '';
   const blocks: PlinthBlock[] = [
     ...(reply.state === 'open'
@@ -202,9 +197,9 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
             keyName: 'main' as const,
             main: true,
             disabled: decide.isPending,
-            act: () => done(chosen, `Read as ${word}`),
+            act: () => decided(chosen, `Read as ${word}`),
           },
-          { label: 'Nothing to do', disabled: decide.isPending, act: () => done('left', 'Left as it is') },
+          { label: 'Nothing to do', disabled: decide.isPending, act: () => decided('left', 'Left as it is') },
         ]
       : []),
     ...(reply.change

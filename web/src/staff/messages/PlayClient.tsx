@@ -1,5 +1,6 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useOnce } from '../shell/useOnce';
 import { usePlayClient } from './incoming';
 
 /** With the stand-in mailbox there is nobody outside: one answers oneself, and sees what comes of it. */
@@ -7,18 +8,14 @@ export function PlayClient({ message, name }: { message: string; name: string })
   const [text, setText] = useState('');
   const play = usePlayClient();
   const navigate = useNavigate();
-  const sending = useRef(false);
+  const once = useOnce();
   const send = () => {
-    if (sending.current || !text.trim()) return;
-    sending.current = true;
-    play.mutate(
-      { message, text },
-      {
-        onSettled: () => {
-          sending.current = false;
-        },
-        onSuccess: (came) => void navigate(`/messages/in/${came.id}`),
-      },
+    if (!text.trim()) return;
+    once((done) =>
+      play.mutate(
+        { message, text },
+        { onSettled: done, onSuccess: (came) => void navigate(`/messages/in/${came.id}`) },
+      ),
     );
   };
   return (

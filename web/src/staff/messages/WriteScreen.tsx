@@ -10,6 +10,7 @@ import { MessageLines } from '../shell/MessageLines';
 import { Pillars } from '../shell/Pillars';
 import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
+import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
 import { useReply } from './incoming';
 import './messages.css';
@@ -68,9 +69,20 @@ function useAddressee(client: string, submission: string, answers: string) {
 /** A letter by hand: from a template or from nothing; kept as it is typed. */
 export function WriteScreen() {
   const [search] = useSearchParams();
-  const [named, project, submission, answers] = ['client', 'project', 'submission', 'answers'].map(
-    (name) => search.get(name) ?? '',
-  ) as [string, string, string, string];
+  const of = (name: string) => search.get(name) ?? '';
+  const about = { named: of('client'), project: of('project'), submission: of('submission'), answers: of('answers') };
+  // What is typed to one is never shown under another's name.
+  return <LetterByHand key={Object.values(about).join()} {...about} />;
+}
+
+interface About {
+  named: string;
+  project: string;
+  submission: string;
+  answers: string;
+}
+
+function LetterByHand({ named, project, submission, answers }: About) {
   const about = useQuery({
     queryKey: queryKeys.project(project),
     queryFn: () => need(api.GET('/api/projects/{id}', { params: { path: { id: project } } })),
@@ -90,14 +102,19 @@ export function WriteScreen() {
     sendAt: '',
     ...typed,
   };
-  const change = (part: Partial<Draft>) => setTyped({ ...typed, ...part });
+  const newest = useRef(typed);
+  const change = (part: Partial<Draft>) => {
+    newest.current = { ...newest.current, ...part };
+    setTyped(newest.current);
+  };
+  const [before, setBefore] = useState<Partial<Draft> | null>(null);
   const templates = useTemplates();
   const [fill, setFill] = useState('');
   const navigate = useNavigate();
   const toast = useToast();
   const today = useToday();
   const queries = useQueryClient();
-  const sending = useRef(false);
+  const once = useOnce();
   const send = useMutation({
     mutationFn: () =>
       need(
@@ -120,10 +137,7 @@ export function WriteScreen() {
       toast({ words: sent.leavesAt ? 'It leaves at its time. U takes it back until then.' : 'On its way' });
       void navigate(`/messages/${sent.id}`, { replace: true });
     },
-    onSettled: () => {
-      sending.current = false;
-      return queries.invalidateQueries();
-    },
+    onSettled: () => queries.invalidateQueries(),
   });
   const faults =
     send.error instanceof ProblemError
@@ -135,21 +149,30 @@ export function WriteScreen() {
         {faults[field]}
       </p>
     );
-  const fromTemplate = async (id: string) => {
-    const template = await need(api.GET('/api/templates/{id}', { params: { path: { id } } }));
-    const { name, subject, document, textMessage } = template;
-    const filled = await need(
-      api.POST('/api/templates/{id}/preview', {
-        params: { path: { id } },
-        body: { name, subject, document, textMessage, record: project },
-      }),
-    );
-    if (project === '') {
-      // No record fills it: the fields stand as words to be written over.
-      toast({ words: 'Without a project the fields hold examples. Read it before you send it.' });
-    }
-    change({ subject: filled.subject, text: filled.text });
-  };
+  const template = useMutation({
+    mutationFn: async (id: string) => {
+      const { name, subject, document, textMessage } = await need(
+        api.GET('/api/templates/{id}', { params: { path: { id } } }),
+      );
+      return need(
+        api.POST('/api/templates/{id}/preview', {
+          params: { path: { id } },
+          body: { name, subject, document, textMessage, record: project },
+        }),
+      );
+    },
+    onSuccess: ({ subject, text }) => {
+      // What was typed until now can be had back.
+      const { subject: hadSubject, text: hadText } = newest.current;
+      if (hadText?.trim()) setBefore({ ...(hadSubject === undefined ? {} : { subject: hadSubject }), text: hadText });
+      if (project === '') {
+        // No record fills it: the fields stand as words to be written over.
+        toast({ words: 'Without a project the fields hold examples. Read it before you send it.' });
+      }
+      change({ subject, text });
+    },
+    onError: () => setFill(''),
+  });
   return (
     <Pillars
       title="Write"
@@ -188,7 +211,7 @@ export function WriteScreen() {
                 value={fill}
                 onChange={(event) => {
                   setFill(event.target.value);
-                  if (event.target.value) void fromTemplate(event.target.value);
+                  if (event.target.value) template.mutate(event.target.value);
                 }}
               >
                 <option value="">from nothing</option>
@@ -200,6 +223,27 @@ export function WriteScreen() {
                     </option>
                   ))}
               </select>
+              {template.error && (
+                <p className="fault" role="alert">
+                  {template.error.message}
+                </p>
+              )}
+              {before && (
+                <p className="second">
+                  The template stands in place of what you had written.{' '}
+                  <button
+                    type="button"
+                    className="link-button"
+                    onClick={() => {
+                      change(before);
+                      setBefore(null);
+                      setFill('');
+                    }}
+                  >
+                    Put mine back
+                  </button>
+                </p>
+              )}
               <label className="field-label" htmlFor="write-subject">
                 Subject
               </label>
@@ -243,12 +287,8 @@ export function WriteScreen() {
               label: send.isPending ? 'Sending…' : draft.sendAt ? 'Send it then' : 'Send',
               keyName: 'main',
               main: true,
-              disabled: send.isPending || !draft.text.trim(),
-              act: () => {
-                if (sending.current) return;
-                sending.current = true;
-                send.mutate();
-              },
+              disabled: send.isPending || template.isPending || !draft.text.trim(),
+              act: () => once((done) => send.mutate(undefined, { onSettled: done })),
             },
             {
               label: 'Discard',

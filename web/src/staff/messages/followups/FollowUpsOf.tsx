@@ -54,7 +54,12 @@ export function FollowUpsOfClient({ id, name }: { id: string; name: string }) {
         <p className="stopped-line">
           <Mark kind="stopped">left alone</Mark> Nothing unasked to {stopped.address} since {when(stopped.at, today)},{' '}
           {stopped.way}.{' '}
-          <button type="button" className="link-button" disabled={allow.isPending} onClick={() => allow.mutate(false)}>
+          <button
+            type="button"
+            className="link-button"
+            disabled={allow.isPending}
+            onClick={() => allow.mutate(false, { onError: fail })}
+          >
             They want to hear again
           </button>
         </p>

@@ -24,7 +24,10 @@ export function Inside({ one, list, today }: Props) {
   const bring = (gone: 'next' | 'stop' | 'keep') =>
     act.mutate(
       { what: 'bring', id: one.id, gone },
-      { onSuccess: () => toast({ words: `Brought to version ${one.version}. U takes it back.` }) },
+      {
+        onSuccess: () => toast({ words: `Brought to version ${one.version}. U takes it back.` }),
+        onError: (error) => toast({ words: error.message }),
+      },
     );
   return (
     <section aria-label="Inside now">

@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { Mark } from '../../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../../shared/Notice';
+import { newKey } from '../../../shared/newKey';
 import { longDay, moment, when } from '../../../shared/words';
 import { useKey } from '../../keys';
 import { Allowed } from '../../shell/Allowed';
@@ -13,6 +14,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { RecordLink } from '../../shell/RecordLink';
 import { useToast } from '../../shell/Toast';
+import { useOnce } from '../../shell/useOnce';
 import { useUnsaved } from '../../shell/useUnsaved';
 import '../followups/followups.css';
 import '../messages.css';
@@ -25,6 +27,8 @@ import { RoomForm } from './RoomForm';
 
 /** Milliseconds after which a notice that is chosen counts as seen. */
 const LOOKED = 2000;
+/** How many the server takes as seen in one call. */
+const MOST_AT_ONCE = 200;
 
 /** The notice board. */
 export function NoticesScreen() {
@@ -47,12 +51,14 @@ function Board({ rooms, staff, room }: Props) {
   const today = useToday();
   const toast = useToast();
   const board = useBoard();
+  const posting = useBoard();
   const list = useNotices(room?.id ?? '');
   const [chosenId, choose] = useState<string | null>(null);
   const [editing, setEditing] = useState<'room' | 'new' | null>(null);
   const [writing, setWriting] = useState(false);
   const [words, setWords, forget] = useUnsaved<string>(`notice.${room?.id ?? ''}`, '');
-  const sending = useRef(false);
+  const [key, setKey] = useState(newKey);
+  const once = useOnce();
   const notices = list.data?.pages.flatMap((page) => page.items) ?? [];
   const groups = grouped(notices, today);
   const inOrder = groups.flatMap(([, items]) => items);
@@ -67,7 +73,12 @@ function Board({ rooms, staff, room }: Props) {
   };
   useKey('next', () => go(place + 1));
   useKey('previous', () => go(place - 1));
-  const see = (ids: string[]) => board.mutate({ what: 'seen', notices: ids });
+  const fail = (error: Error) => toast({ words: error.message });
+  const see = (ids: string[]) => {
+    for (let at = 0; at < ids.length; at += MOST_AT_ONCE) {
+      board.mutate({ what: 'seen', notices: ids.slice(at, at + MOST_AT_ONCE) }, { onError: fail });
+    }
+  };
   const looked = chosenId !== null && chosen && !chosen.seen ? chosen.id : '';
   const { mutate } = board;
   useEffect(() => {
@@ -77,29 +88,28 @@ function Board({ rooms, staff, room }: Props) {
   }, [looked, mutate]);
   const unseen = inOrder.filter((one) => !one.seen);
   const write = () => {
-    if (sending.current || !words.trim()) return;
     const to = room ?? rooms[0];
-    if (!to) return;
-    sending.current = true;
-    board.mutate(
-      { what: 'write', room: to.id, words },
-      {
-        onSettled: () => {
-          sending.current = false;
+    if (!to || !words.trim()) return;
+    once((done) =>
+      posting.mutate(
+        { what: 'write', key, room: to.id, words },
+        {
+          onSettled: done,
+          onSuccess: () => {
+            setWords('');
+            forget();
+            setKey(newKey());
+            setWriting(false);
+            toast({ words: `Written in ${to.name}` });
+          },
         },
-        onSuccess: () => {
-          setWords('');
-          forget();
-          setWriting(false);
-          toast({ words: `Written in ${to.name}` });
-        },
-      },
+      ),
     );
   };
   const take = (notice: Notice) =>
     board.mutate(
       { what: 'take', id: notice.id, taken: !notice.holder },
-      { onSuccess: () => toast({ words: notice.holder ? 'Nobody has it now' : 'You have it' }) },
+      { onSuccess: () => toast({ words: notice.holder ? 'Nobody has it now' : 'You have it' }), onError: fail },
     );
   return (
     <Pillars
@@ -192,6 +202,7 @@ function Board({ rooms, staff, room }: Props) {
                   <textarea
                     aria-label={`Write in ${(room ?? rooms[0])?.name ?? ''}`}
                     rows={2}
+                    readOnly={posting.isPending}
                     maxLength={2000}
                     autoFocus={writing}
                     value={words}
@@ -205,7 +216,7 @@ function Board({ rooms, staff, room }: Props) {
                     }}
                   />
                   <p className="step-acts">
-                    <button type="submit" disabled={board.isPending || !words.trim()}>
+                    <button type="submit" disabled={posting.isPending || !words.trim()}>
                       Write it in {(room ?? rooms[0])?.name}
                     </button>
                     <button
@@ -219,9 +230,9 @@ function Board({ rooms, staff, room }: Props) {
                       Cancel
                     </button>
                   </p>
-                  {board.error && (
+                  {posting.error && (
                     <p className="fault" role="alert">
-                      {board.error.message}
+                      {posting.error.message}
                     </p>
                   )}
                 </form>

@@ -32,7 +32,7 @@ export function useNotices(room: string) {
 type Act =
   | { what: 'seen'; notices: string[] }
   | { what: 'take'; id: string; taken: boolean }
-  | { what: 'write'; room: string; words: string }
+  | { what: 'write'; key: string; room: string; words: string }
   | { what: 'room'; id: string; edit: Schema<'NoticeRoomEdit'> };
 
 /** What one does on the board. */
@@ -48,7 +48,12 @@ export function useBoard() {
             api.POST('/api/notices/{id}/take', { params: { path: { id: act.id } }, body: { taken: act.taken } }),
           );
         case 'write':
-          return need(api.POST('/api/notices', { body: { room: act.room, words: act.words } }));
+          return need(
+            api.POST('/api/notices', {
+              params: { header: { 'Idempotency-Key': act.key } },
+              body: { room: act.room, words: act.words },
+            }),
+          );
         case 'room':
           return act.id
             ? need(api.PUT('/api/notice-rooms/{id}', { params: { path: { id: act.id } }, body: act.edit }))
