@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Replies;
 
+use Doctrine\DBAL\Exception\RetryableException;
+use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -18,7 +20,7 @@ final class MailFolder
 
     private readonly Every $look;
 
-    public function __construct(private readonly MailIn $in, private readonly ClockInterface $clock, private readonly LoggerInterface $logger, private readonly string $dataFolder)
+    public function __construct(private readonly MailIn $in, private readonly EntityManagerInterface $em, private readonly ClockInterface $clock, private readonly LoggerInterface $logger, private readonly string $dataFolder)
     {
         $this->look = new Every(5);
     }
@@ -30,23 +32,48 @@ final class MailFolder
         }
     }
 
-    /** Each is moved once it is in: a file that is there after a crash is taken in again, and is known. */
+    /**
+     * Each is moved once it is in: a file that is there after a crash is taken in again, and is known.
+     *
+     * @throws \Throwable where nothing more can be written before the worker begins anew; what was not looked at stays
+     */
     public function takeIn(): void
     {
-        $folder = "{$this->dataFolder}/mail-in";
-        foreach (\array_slice(glob("$folder/*.eml") ?: [], 0, self::MOST_AT_ONCE) as $file) {
-            $to = 'taken';
+        foreach (\array_slice(glob("{$this->folder()}/*.eml") ?: [], 0, self::MOST_AT_ONCE) as $file) {
             try {
                 $this->in->take((string) file_get_contents($file));
+                $this->move($file, 'taken');
+            } catch (RetryableException $error) {
+                // The database was busy: the mail stays where it is, to be taken in the next time.
+                throw $error;
             } catch (\Throwable $error) {
                 // One that cannot be read must not keep the others out; it stays beside, for a person.
                 $this->logger->error('a mail could not be taken in', ['file' => basename($file), 'error' => $error->getMessage()]);
-                $to = 'not-read';
+                $this->move($file, 'not-read');
+                if (!$this->em->isOpen()) {
+                    throw $error;
+                }
             }
-            if (!is_dir("$folder/$to")) {
-                @mkdir("$folder/$to", 0o700, true);
-            }
-            rename($file, "$folder/$to/".basename($file));
         }
+    }
+
+    /** How many lie beside because they could not be read. */
+    public function notRead(): int
+    {
+        return \count(glob("{$this->folder()}/not-read/*.eml") ?: []);
+    }
+
+    private function folder(): string
+    {
+        return "{$this->dataFolder}/mail-in";
+    }
+
+    private function move(string $file, string $to): void
+    {
+        $folder = "{$this->folder()}/$to";
+        if (!is_dir($folder)) {
+            @mkdir($folder, 0o700, true);
+        }
+        rename($file, "$folder/".basename($file));
     }
 }

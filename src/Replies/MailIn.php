@@ -42,7 +42,8 @@ final readonly class MailIn
         $mail = $this->reader->read($eml);
         $known = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $mail->messageId]);
         if (null !== $known) {
-            return $known;
+            // Where the process ended after the reply was written, "stop" has still to be carried out.
+            return Meaning::Stop === $known->says ? $this->readAlone($known) : $known;
         }
         $origin = MachineMail::origin($mail->headers);
         $parts = (new ReplyStripper())->part($mail->text);

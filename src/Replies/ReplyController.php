@@ -30,8 +30,9 @@ use Telamon\Staff\Staff;
 final readonly class ReplyController
 {
     private const ID = '[0-9a-f-]{36}';
+    private const MOST_OPEN = 200;
 
-    public function __construct(private EntityManagerInterface $em, private IncomingView $view, private ReplyView $whole, private ReplyDeciding $deciding, private MailIn $mail, private string $mailerDsn)
+    public function __construct(private EntityManagerInterface $em, private IncomingView $view, private ReplyView $whole, private ReplyDeciding $deciding, private MailIn $mail, private MailFolder $folder, private string $mailerDsn)
     {
     }
 
@@ -40,14 +41,19 @@ final readonly class ReplyController
     {
         $query = $this->em->createQueryBuilder()->select('i', 'c')->from(Incoming::class, 'i')->leftJoin('i.client', 'c')->orderBy('i.receivedAt', 'DESC')->addOrderBy('i.id', 'DESC')->setMaxResults(Page::SIZE + 1);
         $state = Query::oneOf($request, 'state', array_column(IncomingState::cases(), 'value'));
+        $client = Query::id($request, 'client');
+        $cursor = Cursor::from($request);
+        $open = [];
         if (null !== $state) {
             $query->andWhere('i.state = :state')->setParameter('state', $state);
+        } elseif (null === $client) {
+            // What a person has to read comes first, however old it is; the rest is paged.
+            $query->andWhere('i.state <> :open')->setParameter('open', IncomingState::Open->value);
+            $open = null === $cursor ? $this->em->getRepository(Incoming::class)->findBy(['state' => IncomingState::Open], ['receivedAt' => 'DESC', 'id' => 'DESC'], self::MOST_OPEN) : [];
         }
-        $client = Query::id($request, 'client');
         if (null !== $client) {
             $query->andWhere('i.client = :client')->setParameter('client', $client);
         }
-        $cursor = Cursor::from($request);
         if (null !== $cursor) {
             $query->andWhere('i.receivedAt < :value OR (i.receivedAt = :value AND i.id < :id)')->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
@@ -55,7 +61,7 @@ final readonly class ReplyController
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Incoming $one): Cursor => new Cursor($one->receivedAt->format('Y-m-d H:i:s'), $one->id));
 
-        return new JsonResponse(['items' => array_map($this->view->row(...), $page), 'next' => $next, 'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open]), 'standIn' => str_starts_with($this->mailerDsn, 'mailbox:')]);
+        return new JsonResponse(['items' => array_map($this->view->row(...), [...$open, ...$page]), 'next' => $next, 'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open]), 'standIn' => str_starts_with($this->mailerDsn, 'mailbox:'), 'notRead' => $this->folder->notRead()]);
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]

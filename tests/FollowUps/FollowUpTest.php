@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\FollowUps;
 
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\Persistence\ManagerRegistry;
 use Telamon\FollowUps\FollowUpSweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
@@ -100,6 +102,27 @@ final class FollowUpTest extends AppTestCase
         self::assertCount(5, $this->sent());
         self::assertSame('ended', $this->inside($this->text('SELECT id FROM client ORDER BY rowid DESC LIMIT 1'))['state']);
         self::assertSame('Answer at once', $this->text('SELECT started_by FROM follow_up_run'));
+    }
+
+    public function testOneThatCannotGoOnDoesNotKeepTheOthersWaiting(): void
+    {
+        $this->begun();
+        $this->work();
+        $this->db()->executeStatement("CREATE TRIGGER refuse BEFORE INSERT ON message WHEN NEW.to_address = 'refused@example.org' BEGIN SELECT RAISE(ABORT, 'no'); END");
+        $same = 'follow_up_id, client_id, project_id, state, course, place, ended_at, why, version, courses, log, answered_at, submission_id, started_by, started_at';
+        $this->db()->executeStatement("INSERT INTO follow_up_run (id, due_at, address, $same) SELECT 'f0000000-0000-7000-8000-000000000000', datetime(due_at, '-1 hour'), 'refused@example.org', $same FROM follow_up_run");
+        try {
+            $this->wind('+2 days');
+            self::fail('the worker has to begin anew');
+        } catch (DriverException) {
+            self::assertCount(1, $this->sent());
+        }
+        $doctrine = self::getContainer()->get('doctrine');
+        self::assertInstanceOf(ManagerRegistry::class, $doctrine);
+        $doctrine->resetManager();
+        $this->wind('+5 seconds');
+        self::assertCount(2, $this->sent());
+        self::assertStringStartsWith('Could not go on', $this->text("SELECT why FROM follow_up_run WHERE address = 'refused@example.org'"));
     }
 
     public function testAYesEndsTheNudgesAndReachesSomebody(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Replies;
 
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\Persistence\ManagerRegistry;
 use Telamon\Replies\MailFolder;
 use Telamon\Replies\MailIn;
 use Telamon\Tests\Support\Answer;
@@ -35,6 +37,14 @@ final class RepliesTest extends AppTestCase
     private function writes(string $message, string $text): Answer
     {
         return $this->post('/api/stand-in/mail', ['message' => $message, 'text' => $text])->ok(201);
+    }
+
+    private function doctrine(): ManagerRegistry
+    {
+        $doctrine = self::getContainer()->get('doctrine');
+        self::assertInstanceOf(ManagerRegistry::class, $doctrine);
+
+        return $doctrine;
     }
 
     private function take(string $eml): string
@@ -204,6 +214,56 @@ final class RepliesTest extends AppTestCase
         self::assertSame(['a.eml'], array_map(basename(...), glob("$folder/taken/*") ?: []));
         self::assertFileExists("$folder/b.txt");
         self::assertSame('1', $this->text('SELECT COUNT(*) FROM incoming'));
+    }
+
+    public function testAMailThatTheDatabaseRefusesIsSetAsideAndTheNextOneIsTakenIn(): void
+    {
+        $this->db()->executeStatement("CREATE TRIGGER refuse BEFORE INSERT ON incoming WHEN NEW.subject = 'Refused' BEGIN SELECT RAISE(ABORT, 'no'); END");
+        $folder = $this->data;
+        mkdir("$folder/mail-in");
+        $mail = static fn (string $subject): string => "From: mona@example.org\r\nTo: desk@marrowby.example\r\nSubject: $subject\r\nMessage-ID: <$subject@example.org>\r\nAuto-Submitted: auto-replied\r\n\r\nHello.\r\n";
+        file_put_contents("$folder/mail-in/1.eml", $mail('Refused'));
+        file_put_contents("$folder/mail-in/2.eml", $mail('Fine'));
+        $look = self::getContainer()->get(MailFolder::class);
+        self::assertInstanceOf(MailFolder::class, $look);
+        try {
+            $look->takeIn();
+            self::fail('the worker has to begin anew');
+        } catch (DriverException) {
+            self::assertFileExists("$folder/mail-in/not-read/1.eml");
+            self::assertFileExists("$folder/mail-in/2.eml", 'it has not been looked at');
+        }
+        $this->doctrine()->resetManager();
+        $look->takeIn();
+        self::assertFileExists("$folder/mail-in/taken/2.eml");
+        self::assertSame(1, $this->get('/api/replies')->ok()->number('notRead'));
+    }
+
+    public function testWhatHasToBeReadComesFirstHoweverOldItIs(): void
+    {
+        $this->take("From: mona@example.org\r\nSubject: Re: old\r\nMessage-ID: <old@example.org>\r\nIn-Reply-To: <{$this->confirmed()}@marrowby.example>\r\n\r\nGrand so, the usual I suppose.\r\n");
+        $this->clock->modify('+1 day');
+        for ($i = 0; $i < 55; ++$i) {
+            $this->take("From: robot@example.org\r\nSubject: Report $i\r\nMessage-ID: <r$i@example.org>\r\nAuto-Submitted: auto-generated\r\n\r\nFine.\r\n");
+        }
+        $first = $this->get('/api/replies')->ok();
+        self::assertSame('Re: old', $first->text('items.0.subject'));
+        $next = $this->get("/api/replies?cursor={$first->text('next')}")->ok();
+        self::assertSame(56, \count($first->rows('items')) + \count($next->rows('items')));
+        self::assertNotContains('Re: old', $next->column('items', 'subject'));
+    }
+
+    public function testAStopThatWasCutOffIsCarriedOutWhenTheMailIsTakenInAgain(): void
+    {
+        $eml = "From: mona@example.org\r\nSubject: Re: piano\r\nMessage-ID: <stop@example.org>\r\nIn-Reply-To: <{$this->confirmed()}@marrowby.example>\r\n\r\nStop writing to me.\r\n";
+        $id = $this->take($eml);
+        self::assertSame('done', $this->get("/api/replies/$id")->ok()->text('state'));
+        // As it stands where the process ends after the reply was written and before it was carried out.
+        $this->db()->executeStatement("UPDATE incoming SET state = 'open', done = '[]' WHERE id = '$id'");
+        $this->db()->executeStatement('DELETE FROM stopped_address');
+        $this->doctrine()->getManager()->clear();
+        self::assertSame($id, $this->take($eml));
+        self::assertNotSame('0', $this->text('SELECT COUNT(*) FROM stopped_address'));
     }
 
     public function testAYesToAQuoteSendsTheWayToSignIt(): void

@@ -36,6 +36,8 @@ abstract class AppTestCase extends WebTestCase
         $this->clock = new MockClock(new \DateTimeImmutable(self::NOW));
         Clock::set($this->clock);
         $this->browser = self::createClient();
+        // One application answers all requests of a test, reset in between as the worker's is: what it kept from one to the next would show.
+        $this->browser->disableReboot();
     }
 
     protected function tearDown(): void
@@ -44,6 +46,8 @@ abstract class AppTestCase extends WebTestCase
         Clock::set(new NativeClock());
         DataFolder::remove($this->data);
         $this->useData(DataFolder::root());
+        // PHPUnit keeps every test to the end; what it holds of the application must go now, or each one is slower than the last.
+        unset($this->browser, $this->clock);
         // The framework leaves its own handlers in place; PHPUnit wants the ones it had.
         restore_exception_handler();
     }

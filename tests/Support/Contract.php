@@ -15,10 +15,10 @@ final class Contract
 {
     private static ?self $one = null;
 
-    private Validator $validator;
+    /** Where the validator finds the document: it is read once, and every schema is a place in it. */
+    private const DOCUMENT = 'https://telamon.example/contract';
 
-    /** @var array<string, object> by what they say */
-    private array $schemas = [];
+    private Validator $validator;
 
     /** @var array<string, string> named pattern by path template */
     private array $patterns = [];
@@ -28,6 +28,7 @@ final class Contract
     {
         $this->validator = new Validator();
         $this->validator->setMaxErrors(5);
+        $this->validator->resolver()?->registerRaw(self::object($document), self::DOCUMENT);
         foreach (array_keys(self::map($document['paths'])) as $path) {
             $this->patterns[$path] = '#^'.preg_replace('/\\\{\w+\\\}/', '[^/]+', preg_quote($path, '#')).'$#';
         }
@@ -46,16 +47,17 @@ final class Contract
     /** Fails the test unless the answer's status, kind and body are what the contract promises. */
     public function check(string $method, string $path, Response $response, string $body): void
     {
-        $operation = $this->operation(strtolower($method), $path);
-        if (null === $operation) {
+        $place = $this->operation(strtolower($method), $path);
+        if (null === $place) {
             Assert::assertContains($response->getStatusCode(), [404, 405, 403, 413], "$method $path is not in the contract");
-            $operation = ['responses' => ['default' => ['$ref' => '#/components/responses/Problem']]];
+            $place = ['components', 'responses', 'Problem'];
+        } else {
+            $promised = self::map($this->at([...$place, 'responses']));
+            $status = \array_key_exists((string) $response->getStatusCode(), $promised) ? (string) $response->getStatusCode() : 'default';
+            Assert::assertArrayHasKey($status, $promised, "$method $path answered {$response->getStatusCode()}, which the contract does not promise: $body");
+            $place = $this->resolve([...$place, 'responses', $status]);
         }
-        /** @var array<array-key, mixed> $responses */
-        $responses = $operation['responses'];
-        $promised = $responses[$response->getStatusCode()] ?? $responses['default'] ?? null;
-        Assert::assertNotNull($promised, "$method $path answered {$response->getStatusCode()}, which the contract does not promise: $body");
-        $promised = $this->resolve(self::map($promised));
+        $promised = self::map($this->at($place));
         if (!isset($promised['content'])) {
             Assert::assertSame('', $body, "$method $path has no body in the contract");
 
@@ -67,17 +69,17 @@ final class Contract
             return;
         }
         Assert::assertArrayHasKey($type, $content, "$method $path answered as $type: $body");
-        if (str_ends_with($type, 'json')) {
-            $this->checkJson("$method $path", self::map($content[$type])['schema'] ?? [], $body);
+        if (str_ends_with($type, 'json') && isset(self::map($content[$type])['schema'])) {
+            $this->checkJson("$method $path", [...$place, 'content', $type, 'schema'], $body);
         }
     }
 
-    private function checkJson(string $what, mixed $schema, string $body): void
+    /** @param list<string> $place of the schema in the document */
+    private function checkJson(string $what, array $place, string $body): void
     {
-        $key = json_encode($schema, \JSON_THROW_ON_ERROR);
-        // The validator knows a schema again by the object that it is.
-        $this->schemas[$key] ??= self::object(['allOf' => [$schema], 'components' => $this->document['components']]);
-        $result = $this->validator->validate(json_decode($body, false, 64, \JSON_THROW_ON_ERROR), $this->schemas[$key]);
+        // A JSON pointer as the fragment of an address (RFC 6901, 3 and 6).
+        $pointer = implode('', array_map(static fn (string $step): string => '/'.rawurlencode(str_replace(['~', '/'], ['~0', '~1'], $step)), $place));
+        $result = $this->validator->validate(json_decode($body, false, 64, \JSON_THROW_ON_ERROR), self::DOCUMENT."#$pointer");
         $error = $result->error();
         if (null !== $error) {
             Assert::fail("$what breaks the contract: ".json_encode((new ErrorFormatter())->format($error), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES)."\n".substr($body, 0, 2000));
@@ -94,15 +96,13 @@ final class Contract
         return $object;
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return list<string>|null where the operation stands */
     private function operation(string $method, string $path): ?array
     {
         // A path without parameters is meant before one with (OpenAPI 3.1, Paths Object).
         foreach (isset($this->patterns[$path]) ? [$path => $this->patterns[$path]] : $this->patterns as $template => $pattern) {
             if (1 === preg_match($pattern, $path)) {
-                $item = self::map(self::map($this->document['paths'])[$template]);
-
-                return isset($item[$method]) ? self::map($item[$method]) : null;
+                return isset(self::map($this->at(['paths', $template]))[$method]) ? ['paths', $template, $method] : null;
             }
         }
 
@@ -110,18 +110,23 @@ final class Contract
     }
 
     /**
-     * @param array<string, mixed> $node
+     * @param list<string> $place
      *
-     * @return array<string, mixed>
+     * @return list<string> where what stands there is really written
      */
-    private function resolve(array $node): array
+    private function resolve(array $place): array
     {
-        if (!\is_string($node['$ref'] ?? null)) {
-            return $node;
-        }
+        $reference = self::map($this->at($place))['$ref'] ?? null;
+
+        return \is_string($reference) ? \array_slice(explode('/', $reference), 1) : $place;
+    }
+
+    /** @param list<string> $place */
+    private function at(array $place): mixed
+    {
         $found = $this->document;
-        foreach (\array_slice(explode('/', $node['$ref']), 1) as $part) {
-            $found = self::map($found[$part]);
+        foreach ($place as $step) {
+            $found = self::map($found)[$step];
         }
 
         return $found;

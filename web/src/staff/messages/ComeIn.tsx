@@ -12,6 +12,7 @@ export function ComeIn({ list, today }: { list: ReturnType<typeof useIncoming>; 
   const open = rows.filter((row) => row.state === 'open');
   const rest = rows.filter((row) => row.state !== 'open');
   const many = list.data?.pages[0]?.open ?? 0;
+  const notRead = list.data?.pages[0]?.notRead ?? 0;
   return (
     <>
       <PartsOfMessages />
@@ -27,6 +28,12 @@ export function ComeIn({ list, today }: { list: ReturnType<typeof useIncoming>; 
       )}
       {list.isSuccess && rows.length === 0 && (
         <Empty fact="Nothing has come in.">Answers to your messages stand here, with what they mean.</Empty>
+      )}
+      {notRead > 0 && (
+        <Trouble title="Not read">
+          {notRead === 1 ? 'One mail' : `${notRead} mails`} could not be taken in. What came lies whole in the folder
+          mail-in/not-read of the data.
+        </Trouble>
       )}
       <ul className="message-list">
         {[...open, ...rest].map((row) => (

@@ -42,7 +42,7 @@ const reply: Schema<'Incoming'> = {
   answered: null,
   change: null,
 };
-const list = { items: [row], next: null, open: 1, standIn: true };
+const list = { items: [row], next: null, open: 1, standIn: true, notRead: 1 };
 const held: Schema<'Message'> = {
   id: 'm1',
   direction: 'out',
