@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
 use TijsVerkoyen\CssToInlineStyles\CssToInlineStyles;
@@ -13,8 +12,7 @@ use Twig\Environment;
 /** Makes the mail that a message becomes: plain text and the same as a page. */
 final readonly class EmailMaker
 {
-    /** @param iterable<EnclosesPapers> $papers */
-    public function __construct(private Environment $twig, private SignedAddresses $addresses, #[AutowireIterator('telamon.encloses_papers')] private iterable $papers)
+    public function __construct(private Environment $twig, private SignedAddresses $addresses, private Papers $papers)
     {
     }
 
@@ -33,10 +31,18 @@ final readonly class EmailMaker
             $method = 1 === preg_match('/^METHOD:(\w+)/m', $message->calendar, $m) ? $m[1] : 'PUBLISH';
             $email->attach($message->calendar, 'visit.ics', "text/calendar; method=$method; charset=utf-8");
         }
-        foreach ('' === $message->paper ? [] : $this->papers as $papers) {
-            $paper = $papers->paper($message->paper);
+        foreach ($message->papers as $one) {
+            // What is not there any more was said before it was let go; the words go all the same.
+            $paper = $this->papers->of($one, $message);
             if (null !== $paper) {
                 $email->attach($paper['bytes'], $paper['name'], $paper['type']);
+            }
+        }
+        foreach (array_unique(1 <= preg_match_all('/src="cid:([0-9a-f-]{36})"/', $message->html, $found) ? $found[1] : []) as $picture) {
+            // Inside the mail, so that nothing is fetched from outside when it is read (RFC 2392).
+            $paper = $this->papers->of($picture, $message);
+            if (null !== $paper && str_starts_with($paper['type'], 'image/')) {
+                $email->embed($paper['bytes'], $picture, $paper['type']);
             }
         }
         $headers = $email->getHeaders();
@@ -46,18 +52,20 @@ final readonly class EmailMaker
             $headers->addTextHeader('Auto-Submitted', 'auto-generated');
         }
         if (Ground::Staff !== $message->ground) {
-            $email->replyTo(new Address($this->addresses->replyTo($message), $message->fromName));
+            $email->replyTo(new Address('' === $message->answersTo ? $this->addresses->replyTo($message) : $message->answersTo, $message->fromName));
         }
         if ('' !== $message->inReplyTo) {
             // RFC 5322, section 3.6.4.
             $headers->addIdHeader('In-Reply-To', $message->inReplyTo);
             $headers->addIdHeader('References', $message->inReplyTo);
         }
-        $stop = $message->ground->canBeStopped() ? $this->addresses->stopLink($message->toAddress) : '';
-        if ('' !== $stop) {
-            // RFC 2369 and, for one click, RFC 8058.
-            $headers->addTextHeader('List-Unsubscribe', "<$stop>");
-            $headers->addTextHeader('List-Unsubscribe-Post', 'List-Unsubscribe=One-Click');
+        if ($message->ground->canBeStopped()) {
+            // RFC 2369: by mail, which is read as "stop", always; and, for one click, RFC 8058.
+            $stop = $this->addresses->stopLink($message->toAddress);
+            $headers->addTextHeader('List-Unsubscribe', ('' === $stop ? '' : "<$stop>, ")."<mailto:{$this->addresses->replyTo($message)}?subject=Stop&body=Stop>");
+            if ('' !== $stop) {
+                $headers->addTextHeader('List-Unsubscribe-Post', 'List-Unsubscribe=One-Click');
+            }
         }
 
         return $email;

@@ -20,7 +20,7 @@ final readonly class Holding
 {
     private const LONGEST = 500;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TemplateWriter $writer, private MessageBusInterface $bus, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TemplateWriter $writer, private Lacking $lacking, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -65,12 +65,17 @@ final readonly class Holding
         $written = $this->writer->fill(new TemplateText($line('name'), $line('subject'), (new DocumentReader())->read($text['document'] ?? ['type' => 'doc']), $line('textMessage')), $message->lacks['values'] ?? [], $given);
         $this->carryOut('filled in', $message, $staff, [MessageState::Held], function () use ($message, $written): void {
             $message->say($written->subject, $written->text, $written->html);
-            $this->send($message);
+            $lacks = $this->lacking->of($message);
+            '' === $lacks ? $this->send($message) : $message->wait($lacks);
         });
     }
 
+    /** @throws NotAllowed */
     private function send(Message $message): void
     {
+        if (!$this->lacking->isAllowed($message)) {
+            throw new NotAllowed($message);
+        }
         $message->letGo($this->clock->now());
         $this->bus->dispatch(new SendMessage($message->id));
     }

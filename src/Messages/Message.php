@@ -90,12 +90,30 @@ class Message implements TakenBack
     public array $lacks = [];
 
     /**
-     * Id of a file that goes with it; empty for none.
+     * What goes with it: ids of files, and names of what is made when it leaves (see EnclosesPapers).
+     *
+     * @var list<string>
      *
      * @phpstan-readonly-allow-private-mutation
      */
-    #[ORM\Column(length: 36, options: ['default' => ''])]
-    public string $paper = '';
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $papers = [];
+
+    /**
+     * Address that answers go to; empty for the one by which they find their way back.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 254, options: ['default' => ''])]
+    public string $answersTo = '';
+
+    /**
+     * Name of the consent that it needs; empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 100, options: ['default' => ''])]
+    public string $consent = '';
 
     public function __construct(
         #[ORM\Column(length: 20)]
@@ -190,7 +208,18 @@ class Message implements TakenBack
     /** @param string $attachment id of the file */
     public function encloseFile(string $attachment): void
     {
-        $this->paper = $attachment;
+        $this->papers = [...$this->papers, $attachment];
+    }
+
+    /** Takes on what its template sends along. */
+    public function carry(Enclosed $enclosed): void
+    {
+        $this->papers = [...$this->papers, ...$enclosed->papers];
+        $this->answersTo = $enclosed->answersTo;
+        $this->consent = $enclosed->consent;
+        if ('' !== $enclosed->consent) {
+            $this->ground = Ground::Consent;
+        }
     }
 
     public function sendAgain(): void

@@ -26,6 +26,7 @@ final readonly class MessageQueue
         private MessageBusInterface $bus,
         private TemplateWriter $writer,
         private Profile $business,
+        private Lacking $lacking,
         private Changes $changes,
         private ClockInterface $clock,
         #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')]
@@ -64,10 +65,18 @@ final readonly class MessageQueue
         $this->em->persist($message);
         $message->say($written->subject, $written->text, $written->html);
         $message->rest(Purpose::Staff === $text->purpose() ? Ground::Staff : $ground);
+        $message->carry($text->text()->enclosed);
         if ([] !== $written->gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
             $message->wait('Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $written->gaps)).'.', ['values' => $fields, 'gaps' => $written->gaps, 'text' => $text->text()->toArray()]);
+
+            return $message;
+        }
+        $lacks = $this->lacking->of($message);
+        if ('' !== $lacks) {
+            $message->hold($says, $this->clock->now());
+            $message->wait($lacks);
 
             return $message;
         }

@@ -46,6 +46,24 @@ class MessageTemplate implements PartOf
     public string $textMessage = '';
 
     /**
+     * Files, and names of what is made at sending; see Enclosed.
+     *
+     * @var list<string>
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $papers = [];
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 254, options: ['default' => ''])]
+    public string $answersTo = '';
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 100, options: ['default' => ''])]
+    public string $consent = '';
+
+    /**
      * Counted up with every change.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -103,6 +121,9 @@ class MessageTemplate implements PartOf
         $this->subject = $text->subject;
         $this->document = $text->document->toArray();
         $this->textMessage = $text->textMessage;
+        $this->papers = $text->enclosed->papers;
+        $this->answersTo = $text->enclosed->answersTo;
+        $this->consent = $text->enclosed->consent;
     }
 
     public function retire(bool $retired): void
@@ -112,7 +133,7 @@ class MessageTemplate implements PartOf
 
     public function text(): TemplateText
     {
-        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage);
+        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent));
     }
 
     public static function partKind(): string

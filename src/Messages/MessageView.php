@@ -11,7 +11,7 @@ use Telamon\Record\Records;
 /** Shows messages as the contract has them. */
 final readonly class MessageView
 {
-    public function __construct(private Records $records, private Profile $business)
+    public function __construct(private Records $records, private Profile $business, private Papers $papers)
     {
     }
 
@@ -45,6 +45,9 @@ final readonly class MessageView
             'failure' => $message->failure,
             'gaps' => array_map(FieldWords::of(...), MessageState::Held === $message->state ? $message->lacks['gaps'] ?? [] : []),
             'template' => $message->template,
+            'papers' => array_map(fn (string $paper): array => ['name' => $this->papers->called($paper) ?? 'a file that was removed', 'file' => 36 === \strlen($paper) ? $paper : null], $message->papers),
+            'answersTo' => $message->answersTo,
+            'ground' => $message->ground->words().('' === $message->consent ? '' : ": “{$message->consent}”"),
             'project' => RecordRef::maybe($message->project),
             'submission' => $this->records->find('submission', $message->submissionId),
             'canDownload' => true,

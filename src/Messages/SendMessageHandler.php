@@ -36,6 +36,7 @@ final readonly class SendMessageHandler
         private ClockInterface $clock,
         private MessageBusInterface $bus,
         private Profile $business,
+        private Lacking $lacking,
     ) {
     }
 
@@ -48,6 +49,12 @@ final readonly class SendMessageHandler
         if ($message->ground->canBeStopped() && MessageState::Queued === $message->state && $this->tooMany()) {
             // Nobody waits for it: it is looked at again in a while.
             $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * self::AGAIN)]);
+
+            return;
+        }
+        if (MessageState::Queued === $message->state && !$this->lacking->isAllowed($message)) {
+            // They have changed their mind since it was queued.
+            $this->mark($message, MessageState::Held, (new NotAllowed($message))->getMessage());
 
             return;
         }

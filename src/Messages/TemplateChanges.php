@@ -14,6 +14,7 @@ use Telamon\Core\Messages\FieldLine;
 use Telamon\Core\Messages\InvalidDocument;
 use Telamon\Core\Messages\MessageDocument;
 use Telamon\Core\Messages\TextLength;
+use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -33,6 +34,8 @@ final readonly class TemplateChanges
         private EntityManagerInterface $em,
         private Changes $changes,
         private DocumentReader $reader,
+        private EmailReader $emails,
+        private Papers $papers,
         private Profile $business,
         private ClockInterface $clock,
         #[AutowireIterator('telamon.names_templates')]
@@ -70,7 +73,12 @@ final readonly class TemplateChanges
         foreach (array_diff($document->fields(), $known) as $unknown) {
             throw new InvalidInput('document', "“{$unknown}” cannot be filled in here. There are: ".implode(', ', array_map(FieldWords::label(...), $known)).'.');
         }
-        $text = new TemplateText($line('name', 100, 'Give it a name.'), $line('subject', 200, 'Write a subject.'), $document, $line('textMessage', 2000, ''));
+        foreach ((new DocumentWriter())->fill($document, FieldWords::examples($document->fields()))->pictures as $picture) {
+            if (null === $this->papers->called($picture)) {
+                throw new InvalidInput('document', 'A picture is not there any more. Take it out.');
+            }
+        }
+        $text = new TemplateText($line('name', 100, 'Give it a name.'), $line('subject', 200, 'Write a subject.'), $document, $line('textMessage', 2000, ''), $this->enclosed($body));
         if ('' === self::plain($document)) {
             throw new InvalidInput('document', 'Write something here.');
         }
@@ -79,6 +87,30 @@ final readonly class TemplateChanges
         }
 
         return $text;
+    }
+
+    /**
+     * @param array<array-key, mixed> $body as TemplateDraft in the contract
+     *
+     * @throws InvalidInput
+     */
+    private function enclosed(array $body): Enclosed
+    {
+        $given = Enclosed::from($body);
+        if (\count($given->papers) > Enclosed::MOST || array_unique($given->papers) !== $given->papers) {
+            throw new InvalidInput('papers', 'At most '.Enclosed::MOST.' go with a message, each once.');
+        }
+        foreach ($given->papers as $paper) {
+            if (null === $this->papers->called($paper)) {
+                throw new InvalidInput('papers', 'One of these is not there any more. Take it out.');
+            }
+        }
+        $answers = '' === trim($given->answersTo) ? '' : $this->emails->read($given->answersTo) ?? throw new InvalidInput('answersTo', 'Write a mail address, or leave it empty.');
+        if (mb_strlen($given->consent) > 100) {
+            throw new InvalidInput('consent', 'Shorten this to 100 characters.');
+        }
+
+        return new Enclosed($given->papers, $answers, trim($given->consent));
     }
 
     /**

@@ -67,7 +67,8 @@ final readonly class TemplateController
     {
         $kept = $this->em->getRepository(TemplateVersion::class)->findOneBy(['template' => $this->get($id), 'version' => (int) $version]) ?? throw Problem::notFound('version');
 
-        return new JsonResponse(['version' => $kept->version] + $kept->text);
+        // One that is older than what it says here sent nothing along.
+        return new JsonResponse(['version' => $kept->version] + $kept->text + (new Enclosed())->toArray());
     }
 
     #[Route('/{id}/examples', requirements: ['id' => self::ID], methods: ['GET'])]

@@ -15,7 +15,7 @@ final readonly class TemplateView
     /** Days that are looked back. */
     private const BACK = 90;
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Allowed $allowed, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -37,10 +37,26 @@ final readonly class TemplateView
         return $this->row($template, $uses, $this->sent()[$template->key] ?? 0) + [
             'document' => $template->document,
             'textMessage' => $template->textMessage,
+            'papers' => $template->papers,
+            'answersTo' => $template->answersTo,
+            'consent' => $template->consent,
+            'called' => (object) $this->called($template),
+            'consents' => $this->allowed->names(),
             'fields' => array_map(FieldWords::of(...), $template->fields()),
             'usedBy' => $uses,
             'versions' => array_map(fn (TemplateVersion $one): array => ['version' => $one->version, 'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $one->staff->name ?? ''], $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50)),
         ];
+    }
+
+    /** @return array<string, string> what can go with it, and what goes with it: words by name or id */
+    private function called(MessageTemplate $template): array
+    {
+        $called = $this->papers->made();
+        foreach ($template->papers as $paper) {
+            $called += [$paper => $this->papers->called($paper) ?? 'a file that was removed'];
+        }
+
+        return $called;
     }
 
     /**

@@ -34,7 +34,7 @@ final readonly class WritingByHand
      * @param string $id by which the same sending is known again
      * @param Incoming|null $answers what it answers
      * @param string|null $submissionId the arrival that it answers
-     * @param \Closure(): void $also what else this is the end of, in the same change
+     * @param \Closure(Message): void $also what else this is the end of, in the same change
      *
      * @throws Refusal
      */
@@ -67,7 +67,7 @@ final readonly class WritingByHand
             $wait = $leaves->getTimestamp() - $this->clock->now()->getTimestamp();
             $this->bus->dispatch(new SendMessage($message->id), $wait > 0 ? [new DelayStamp(1000 * $wait)] : []);
 
-            $also();
+            $also($message);
 
             return $message;
         });

@@ -17,6 +17,8 @@ use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\MessageView;
 use Telamon\Messages\WritingByHand;
 use Telamon\Projects\Project;
@@ -29,7 +31,7 @@ use Telamon\Submissions\Submission;
 #[IsGranted(Permission::Write->value)]
 final readonly class WriteController
 {
-    public function __construct(private EntityManagerInterface $em, private WritingByHand $writing, private MessageView $view, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private WritingByHand $writing, private MessageView $view, private LetterFiles $files, private ClockInterface $clock)
     {
     }
 
@@ -42,7 +44,10 @@ final readonly class WriteController
         $submission = $this->find(Submission::class, $body, 'submission');
         $client = $this->find(Client::class, $body, 'client') ?? $project->client ?? $answers?->client;
         $client = $client->mergedInto ?? $client;
-        $message = $this->writing->write($id, new Edit($body), $client, $project ?? $answers?->project, $answers, $submission?->id, $staff, function () use ($submission, $answers, $staff): void {
+        $edit = new Edit($body);
+        $template = $this->find(MessageTemplate::class, $body, 'template');
+        $message = $this->writing->write($id, $edit, $client, $project ?? $answers?->project, $answers, $submission?->id, $staff, function (Message $message) use ($edit, $template, $submission, $answers, $staff): void {
+            $this->files->enclose($message, $edit, $template);
             // Whoever is answered is not owed an answer any more.
             if (null !== $submission && null === $submission->answeredAt) {
                 $submission->answer($staff, $this->clock->now());

@@ -77,7 +77,7 @@ final class MessagesTest extends BrowserTestCase
         self::assertSame('We come on Tuesday, then.', $this->find('#write-text')->getAttribute('value'));
         self::assertStringStartsWith('Re: ', (string) $this->find('#write-subject')->getAttribute('value'));
         $this->assertAccessible('a letter by hand');
-        $this->find('#write-text')->sendKeys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
+        $this->pressMain();
         $this->findWith('.letter-html, .letter-text', 'We come on Tuesday, then.');
         self::assertSame([], $this->complaints());
     }

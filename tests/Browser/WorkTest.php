@@ -54,7 +54,10 @@ final class WorkTest extends BrowserTestCase
             $id = [] === $row ? null : $row[0]->getAttribute('data-row');
             $found = \is_string($id) ? $id : null;
 
-            return null !== $found && [] !== $this->all('.plan .line') && str_contains($row[0]->getText(), $this->find('.sheet-head h2')->getText());
+            // Looked at, not waited for: with the last one answered, both are gone between one look and the next.
+            $head = $this->all('.sheet-head h2');
+
+            return null !== $found && [] !== $head && [] !== $this->all('.plan .line') && str_contains($row[0]->getText(), $head[0]->getText());
         }, 'an arrival and its plan are shown');
 
         return $found;

@@ -15,6 +15,7 @@ use Telamon\Business\Profile;
 use Telamon\Journal\Changes;
 use Telamon\Messages\DeliveryRecord;
 use Telamon\Messages\EmailMaker;
+use Telamon\Messages\Lacking;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 use Telamon\StandIn\Mailbox;
@@ -66,9 +67,10 @@ final class SmtpTest extends AppTestCase
         $clock = self::getContainer()->get(ClockInterface::class);
         $bus = self::getContainer()->get(MessageBusInterface::class);
         $business = self::getContainer()->get(Profile::class);
-        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile);
+        $lacking = self::getContainer()->get(Lacking::class);
+        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, Transport::fromDsn($dsn), $emails, new DeliveryRecord($mailbox, $dsn), $changes, $clock, $bus, $business))(new SendMessage(self::ID));
+        (new SendMessageHandler($em, Transport::fromDsn($dsn), $emails, new DeliveryRecord($mailbox, $dsn), $changes, $clock, $bus, $business, $lacking))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */

@@ -52,7 +52,7 @@ final class AgreementTest extends AppTestCase
         foreach (['On the work', 'We agree', 'What was signed, and how', 'Orla Fennick', substr($row['sha256'], 0, 16)] as $said) {
             self::assertStringContainsString($said, $text);
         }
-        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'agreement-signed' AND paper <> ''"));
+        self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'agreement-signed' AND papers <> '[]'"));
         $this->post('/api/agreements/'.$shown->text('items.0.id').'/withdraw')->ok(409);
     }
 

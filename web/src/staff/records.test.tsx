@@ -43,6 +43,9 @@ const message: Schema<'Message'> = {
   template: 'confirmation',
   project: null,
   submission: null,
+  papers: [],
+  answersTo: '',
+  ground: 'serves what they ordered or booked',
   canDownload: true,
 };
 

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState, type ClipboardEvent, type DragEvent } from 'react';
-import { Uploads, useUploads } from '../../form/uploads';
+import { useEffect, useState } from 'react';
+import { Uploads } from '../../form/uploads';
 import { api, need } from '../../shared/api';
 import { count } from '../../shared/numbers';
 import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
+import { UploadLines, useBringing } from '../shell/Bringing';
 import { FileLines } from '../shell/FileLines';
 import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
@@ -18,11 +19,9 @@ function Files({ of, id, empty }: { of: 'client' | 'project'; id: string; empty:
   const { user } = useSignedIn();
   const queries = useQueryClient();
   const toast = useToast();
-  const [over, setOver] = useState(false);
   const [editing, setEditing] = useState<string | null>(null);
   const [uploads] = useState(() => new Uploads());
-  const chosen = useUploads(uploads)[here] ?? [];
-  const chooser = useRef<HTMLInputElement>(null);
+  const { chosen, over, open, ways, chooser } = useBringing({ uploads, of: here, limits, label: 'Add files' });
   const list = useQuery({
     queryKey: queryKeys.filesOf(of, id),
     queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
@@ -50,35 +49,16 @@ function Files({ of, id, empty }: { of: 'client' | 'project'; id: string; empty:
       },
     });
   }, [ready, mutate, toast, uploads]);
-  const take = (files: File[]) => {
-    const said = files.length > 0 ? uploads.add(here, files, limits) : null;
-    if (said) toast({ words: said });
-  };
-  const ways = mayAdd
-    ? {
-        onDragOver: (event: DragEvent) => {
-          event.preventDefault();
-          setOver(true);
-        },
-        onDragLeave: () => setOver(false),
-        onDrop: (event: DragEvent) => {
-          event.preventDefault();
-          setOver(false);
-          take([...event.dataTransfer.files]);
-        },
-        onPaste: (event: ClipboardEvent) => take([...event.clipboardData.files]),
-      }
-    : {};
   const edited = list.data?.items.find((file) => file.id === editing);
   return (
-    <div className={over ? 'files-of over' : 'files-of'} {...ways} tabIndex={-1}>
+    <div className={over ? 'files-of over' : 'files-of'} {...(mayAdd ? ways : {})} tabIndex={-1}>
       <SectionRows
         title="Files"
         small={
           <>
             {list.data?.items.length || ''}{' '}
             {mayAdd && (
-              <button type="button" className="link-button" onClick={() => chooser.current?.click()}>
+              <button type="button" className="link-button" onClick={open}>
                 Add files
               </button>
             )}
@@ -94,41 +74,8 @@ function Files({ of, id, empty }: { of: 'client' | 'project'; id: string; empty:
       >
         {(files) => <FileLines files={files} onEdit={mayChange ? setEditing : undefined} />}
       </SectionRows>
-      <input
-        ref={chooser}
-        type="file"
-        multiple
-        hidden
-        aria-label="Add files"
-        onChange={(event) => {
-          take([...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
-      />
-      {chosen.length > 0 && (
-        <ul className="rows lines" aria-label="On their way">
-          {chosen.map((file) => (
-            <li key={file.local}>
-              {file.name}{' '}
-              {file.state === 'failed' ? (
-                <>
-                  <span className="staff-field-error">{file.error}</span>{' '}
-                  {file.canRetry && (
-                    <button type="button" className="link-button" onClick={() => uploads.retry(file.local)}>
-                      Try again
-                    </button>
-                  )}{' '}
-                </>
-              ) : (
-                <progress value={file.sent} max={1} aria-label={`${file.name} is on its way`} />
-              )}{' '}
-              <button type="button" className="link-button" onClick={() => uploads.remove(file.local)}>
-                Remove
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
+      {chooser}
+      <UploadLines uploads={uploads} of={here} />
       {edited && <FileFacts key={edited.id} file={edited} onDone={() => setEditing(null)} />}
     </div>
   );

@@ -52,6 +52,16 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
             <b>{message.subject}</b>
           </dd>
         </div>
+        {message.answersTo && (
+          <div>
+            <dt>Answers to</dt>
+            <dd>{message.answersTo}</dd>
+          </div>
+        )}
+        <div>
+          <dt>Why</dt>
+          <dd>{message.ground}</dd>
+        </div>
         <div>
           <dt>About</dt>
           <dd className="about">
@@ -61,6 +71,23 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
           </dd>
         </div>
       </dl>
+      {message.papers.length > 0 && (
+        <p className="second letter-papers">
+          Goes with it:{' '}
+          {message.papers.map((paper, i) => (
+            <span key={paper.file ?? paper.name}>
+              {i > 0 && ', '}
+              {paper.file === null ? (
+                paper.name
+              ) : (
+                <a href={`/api/files/${paper.file}`} target="_blank" rel="noreferrer">
+                  {paper.name}
+                </a>
+              )}
+            </span>
+          ))}
+        </p>
+      )}
       <LetterHtml html={message.html} text={message.text} />
     </article>
   );

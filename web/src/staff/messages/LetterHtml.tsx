@@ -10,7 +10,8 @@ export function LetterHtml({ html, text }: { html: string; text: string }) {
       onClick={(event) => {
         if (event.target instanceof Element && event.target.closest('a')) event.preventDefault();
       }}
-      dangerouslySetInnerHTML={{ __html: html }}
+      // A picture goes inside the mail (RFC 2392); here it is shown from where it is kept.
+      dangerouslySetInnerHTML={{ __html: html.replace(/src="cid:([0-9a-f-]{36})"/g, 'src="/api/files/$1"') }}
     />
   );
 }

@@ -62,6 +62,9 @@ const held: Schema<'Message'> = {
   template: 'nudge',
   project: null,
   submission: null,
+  papers: [],
+  answersTo: '',
+  ground: 'serves what they ordered or booked',
   canDownload: true,
 };
 
@@ -146,14 +149,21 @@ describe('a letter by hand', () => {
 describe('a template over a letter by hand', () => {
   it('gives back what it took the place of, and says when it could not be had', async () => {
     let fails = true;
-    showScreen('/messages/write?answers=r1', '/messages/write', <WriteScreen />, {
+    const calls = showScreen('/messages/write?answers=r1', '/messages/write', <WriteScreen />, {
       'GET /api/templates': {
         items: [{ id: 't1', key: 'x', name: 'Ready', purpose: 'client', retired: false, sent: 0, sentWhen: '' }],
       },
       'GET /api/templates/t1': () =>
         fails
           ? problem(503, 'The office cannot be reached.')
-          : { name: 'Ready', subject: 'Your piano', document: { type: 'doc', content: [] }, textMessage: '' },
+          : {
+              name: 'Ready',
+              subject: 'Your piano',
+              document: { type: 'doc', content: [] },
+              textMessage: '',
+              papers: ['quote', 'visit'],
+              called: { quote: 'their quote', visit: 'their next visit' },
+            },
       'POST /api/templates/t1/preview': { subject: 'Your piano', text: 'It is ready.' },
       'GET /api/replies/r1': reply,
     });
@@ -167,8 +177,16 @@ describe('a template over a letter by hand', () => {
     fails = false;
     choose();
     expect(await screen.findByDisplayValue('It is ready.')).toBeTruthy();
+    // What the template sends along stands there, each to be left out.
+    fireEvent.click(screen.getByLabelText('their quote'));
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({ template: 't1', papers: ['visit'] }),
+    );
+    expect(await screen.findByText(/What you wrote is kept/)).toBeTruthy();
     fireEvent.click(screen.getByText('Put mine back'));
     expect(screen.getByDisplayValue('We come on Monday.')).toBeTruthy();
+    expect(screen.queryByText('their quote')).toBeNull();
   });
 });
 

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import type { KeptFile } from '../../form/upload';
 import { api, need, ProblemError } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
@@ -13,6 +14,7 @@ import { useToast } from '../shell/Toast';
 import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
 import { useReply } from './incoming';
+import { LetterFiles } from './LetterFiles';
 import './messages.css';
 import './templates/templates.css';
 import { useTemplates } from './templates/queries';
@@ -23,6 +25,11 @@ interface Draft {
   subject: string;
   text: string;
   sendAt: string;
+  files: string[];
+  brought: KeptFile[];
+  /** The template that it came from, and what that sends along. */
+  template: string;
+  papers: { paper: string; name: string; goes: boolean }[];
 }
 
 /** The letter has its id before it is sent: the same again is one letter. */
@@ -100,6 +107,10 @@ function LetterByHand({ named, project, submission, answers }: About) {
     subject: who.subject,
     text: signature ? `\n\n${signature}` : '',
     sendAt: '',
+    files: [],
+    brought: [],
+    template: '',
+    papers: [],
     ...typed,
   };
   const newest = useRef(typed);
@@ -110,6 +121,7 @@ function LetterByHand({ named, project, submission, answers }: About) {
   const [before, setBefore] = useState<Partial<Draft> | null>(null);
   const templates = useTemplates();
   const [fill, setFill] = useState('');
+  const [bringing, setBringing] = useState(false);
   const navigate = useNavigate();
   const toast = useToast();
   const today = useToday();
@@ -125,6 +137,14 @@ function LetterByHand({ named, project, submission, answers }: About) {
             subject: draft.subject,
             text: draft.text,
             ...(draft.sendAt ? { sendAt: draft.sendAt } : {}),
+            files: draft.files,
+            uploads: draft.brought.map((file) => file.id),
+            ...(draft.template
+              ? {
+                  template: draft.template,
+                  papers: draft.papers.filter((one) => one.goes).map((one) => one.paper),
+                }
+              : {}),
             client,
             project,
             submission,
@@ -151,25 +171,36 @@ function LetterByHand({ named, project, submission, answers }: About) {
     );
   const template = useMutation({
     mutationFn: async (id: string) => {
-      const { name, subject, document, textMessage } = await need(
+      const { name, subject, document, textMessage, papers, called } = await need(
         api.GET('/api/templates/{id}', { params: { path: { id } } }),
       );
-      return need(
+      const read = await need(
         api.POST('/api/templates/{id}/preview', {
           params: { path: { id } },
           body: { name, subject, document, textMessage, record: project },
         }),
       );
+      return {
+        ...read,
+        papers: papers.map((paper) => ({ paper, name: called[paper] ?? 'a file', goes: true })),
+        from: id,
+      };
     },
-    onSuccess: ({ subject, text }) => {
+    onSuccess: ({ subject, text, papers, from }) => {
       // What was typed until now can be had back.
-      const { subject: hadSubject, text: hadText } = newest.current;
-      if (hadText?.trim()) setBefore({ ...(hadSubject === undefined ? {} : { subject: hadSubject }), text: hadText });
+      const { subject: hadSubject, text: hadText, template: had = '', papers: hadPapers = [] } = newest.current;
+      if (hadText?.trim())
+        setBefore({
+          ...(hadSubject === undefined ? {} : { subject: hadSubject }),
+          text: hadText,
+          template: had,
+          papers: hadPapers,
+        });
       if (project === '') {
         // No record fills it: the fields stand as words to be written over.
         toast({ words: 'Without a project the fields hold examples. Read it before you send it.' });
       }
-      change({ subject, text });
+      change({ subject, text, papers, template: from });
     },
     onError: () => setFill(''),
   });
@@ -265,6 +296,20 @@ function LetterByHand({ named, project, submission, answers }: About) {
                 onChange={(event) => change({ text: event.target.value })}
               />
               {fault('text')}
+              <LetterFiles
+                client={client}
+                project={project}
+                papers={draft.papers}
+                onPapers={(papers) => change({ papers })}
+                files={draft.files}
+                brought={draft.brought}
+                onFiles={(files) => change({ files })}
+                onBrought={(brought) => change({ brought })}
+                onBusy={setBringing}
+              />
+              {fault('files')}
+              {fault('uploads')}
+              {fault('papers')}
               <label className="field-label" htmlFor="write-at">
                 Send at; empty for now
               </label>
@@ -284,10 +329,16 @@ function LetterByHand({ named, project, submission, answers }: About) {
           ),
           blocks: [
             {
-              label: send.isPending ? 'Sending…' : draft.sendAt ? 'Send it then' : 'Send',
+              label: send.isPending
+                ? 'Sending…'
+                : bringing
+                  ? 'Files are coming…'
+                  : draft.sendAt
+                    ? 'Send it then'
+                    : 'Send',
               keyName: 'main',
               main: true,
-              disabled: send.isPending || template.isPending || !draft.text.trim(),
+              disabled: send.isPending || bringing || template.isPending || !draft.text.trim(),
               act: () => once((done) => send.mutate(undefined, { onSettled: done })),
             },
             {

@@ -8,13 +8,15 @@ import { LetterTools } from './LetterTools';
 import { Offered } from './Offered';
 
 interface Props {
+  /** Id of the template that pictures are kept for. */
+  template: string;
   document: JSONContent;
   onChange: (document: JSONContent) => void;
   fault?: string | undefined;
 }
 
 /** The text of a letter. */
-export function LetterEditor({ document, onChange, fault }: Props) {
+export function LetterEditor({ template, document, onChange, fault }: Props) {
   const { fields, values } = use(Fields);
   const known = useRef(fields);
   const [offering, setOffering] = useState<Offering | null>(null);
@@ -45,7 +47,7 @@ export function LetterEditor({ document, onChange, fault }: Props) {
   }, [document, editor]);
   return (
     <div className={fault ? 'letter-editor wrong' : 'letter-editor'}>
-      <LetterTools editor={editor} />
+      <LetterTools editor={editor} template={template} />
       <EditorContent editor={editor} />
       <Offered offering={offering} values={values} />
       <FieldWords editor={editor} />

@@ -1,12 +1,13 @@
 import type { Editor } from '@tiptap/core';
 import { useEditorState } from '@tiptap/react';
 import { use, useState } from 'react';
+import { AddPicture } from './AddPicture';
 import { Fields } from './fields';
 
-type Asking = 'link' | 'button' | 'only' | null;
+type Asking = 'link' | 'button' | 'only' | 'picture' | null;
 
 /** What can be done with the text: one row of words; what needs more is asked below, in the flow. */
-export function LetterTools({ editor }: { editor: Editor }) {
+export function LetterTools({ editor, template }: { editor: Editor; template: string }) {
   const { fields } = use(Fields);
   const [asking, setAsking] = useState<Asking>(null);
   const is = useEditorState({
@@ -38,6 +39,7 @@ export function LetterTools({ editor }: { editor: Editor }) {
         {tool('Numbers', is.numbers, () => chain().toggleOrderedList().run())}
         {tool('Link', is.link, () => (is.link ? chain().extendMarkRange('link').unsetLink().run() : ask('link')))}
         {tool('Button', false, () => ask('button'))}
+        {tool('Picture', false, () => ask('picture'))}
         {tool('Only if', is.only, () =>
           is.only ? chain().extendMarkRange('only').unsetMark('only').run() : ask('only'),
         )}
@@ -58,7 +60,10 @@ export function LetterTools({ editor }: { editor: Editor }) {
           ))}
         </select>
       </div>
-      {asking && <Asked key={asking} what={asking} editor={editor} onDone={() => setAsking(null)} />}
+      {asking === 'picture' && <AddPicture editor={editor} template={template} onDone={() => setAsking(null)} />}
+      {asking && asking !== 'picture' && (
+        <Asked key={asking} what={asking} editor={editor} onDone={() => setAsking(null)} />
+      )}
     </>
   );
 }
@@ -66,7 +71,15 @@ export function LetterTools({ editor }: { editor: Editor }) {
 const address = /^(https?:\/\/|mailto:|tel:)\S+$/i;
 
 /** What a link, a button or a condition needs to know. */
-function Asked({ what, editor, onDone }: { what: Exclude<Asking, null>; editor: Editor; onDone: () => void }) {
+function Asked({
+  what,
+  editor,
+  onDone,
+}: {
+  what: Exclude<Asking, 'picture' | null>;
+  editor: Editor;
+  onDone: () => void;
+}) {
   const { fields } = use(Fields);
   const [href, setHref] = useState('');
   const [label, setLabel] = useState('');

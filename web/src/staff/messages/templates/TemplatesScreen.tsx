@@ -15,6 +15,7 @@ import { useOnce } from '../../shell/useOnce';
 import { Behind } from '../Behind';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
+import { Encloses } from './Encloses';
 import { Fields } from './fields';
 import {
   fetchVersion,
@@ -49,9 +50,19 @@ export function TemplatesScreen() {
   return <OneTemplate key={row?.id} rows={rows} row={row} template={template.data} error={template.error} />;
 }
 
-const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '' };
+const along = { papers: [], answersTo: '', consent: '' };
 
-const draftOf = ({ name, subject, document, textMessage }: Draft): Draft => ({ name, subject, document, textMessage });
+const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '', ...along };
+
+const draftOf = ({ name, subject, document, textMessage, papers, answersTo, consent }: Draft): Draft => ({
+  name,
+  subject,
+  document,
+  textMessage,
+  papers,
+  answersTo,
+  consent,
+});
 
 interface Props {
   rows: TemplateRow[];
@@ -216,6 +227,7 @@ function newDraft(rows: TemplateRow[]): Draft {
       ],
     },
     textMessage: '',
+    ...along,
   };
 }
 
@@ -355,6 +367,7 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
           Text
         </p>
         <LetterEditor
+          template={template.id}
           document={draft.document}
           onChange={(document) => change({ document: document as Draft['document'] })}
           fault={wrong.document}
@@ -370,6 +383,7 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
           fault={wrong.textMessage}
         />
       </Suspense>
+      <Encloses template={template} draft={{ ...along, ...draft }} faults={wrong} change={change} />
       {template.versions.length > 0 && (
         <details className="template-versions">
           <summary>

@@ -86,6 +86,27 @@ const Button = Node.create({
   ],
 });
 
+/** A picture that goes inside the mail: a file that is kept. */
+const Picture = Node.create({
+  name: 'picture',
+  group: 'block',
+  atom: true,
+  addAttributes: () => ({
+    file: { default: '', parseHTML: (element) => element.getAttribute('data-file') ?? '' },
+    alt: { default: '', parseHTML: (element) => element.getAttribute('alt') ?? '' },
+  }),
+  parseHTML: () => [{ tag: 'img[data-file]' }],
+  renderHTML: ({ node }) => [
+    'img',
+    {
+      'data-file': node.attrs.file as string,
+      src: `/api/files/${node.attrs.file as string}`,
+      alt: node.attrs.alt as string,
+      class: 'letter-picture',
+    },
+  ],
+});
+
 export interface Offering {
   fields: MergeField[];
   at: number;
@@ -168,6 +189,7 @@ export const forLetter = (fields: () => MergeField[], show: Show) => [
   Field,
   Only,
   Button,
+  Picture,
   offerFields(fields, show),
 ];
 

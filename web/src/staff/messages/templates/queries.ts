@@ -4,7 +4,10 @@ import { queryKeys } from '../../queryKeys';
 
 export type Template = Schema<'Template'>;
 export type TemplateRow = Schema<'TemplateRow'>;
-export type Draft = Pick<Schema<'TemplateVersion'>, 'name' | 'subject' | 'document' | 'textMessage'>;
+export type Draft = Pick<
+  Schema<'TemplateVersion'>,
+  'name' | 'subject' | 'document' | 'textMessage' | 'papers' | 'answersTo' | 'consent'
+>;
 
 export function useTemplates() {
   return useQuery({
@@ -58,6 +61,11 @@ export function useKeepTemplate() {
         : need(api.POST('/api/templates', { body: draft })),
     onSettled: () => queries.invalidateQueries(),
   });
+}
+
+/** Keeps what was uploaded for a template. */
+export function keepFiles(id: string, uploads: string[]) {
+  return need(api.POST('/api/templates/{id}/files', { params: { path: { id } }, body: { uploads } }));
 }
 
 export function useTestTemplate() {

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Messages;
+
+/** What a template sends along beside its words. */
+final readonly class Enclosed
+{
+    public const MOST = 10;
+
+    /**
+     * @param list<string> $papers ids of files, and names of what is made at sending (see EnclosesPapers)
+     * @param string $answersTo address that answers go to; empty for the one by which they find their way back
+     * @param string $consent name of the consent that it needs because it advertises; empty where it serves what was asked or ordered
+     */
+    public function __construct(public array $papers = [], public string $answersTo = '', public string $consent = '')
+    {
+    }
+
+    /** @param array<array-key, mixed> $kept as toArray */
+    public static function from(array $kept): self
+    {
+        $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
+
+        return new self(array_values(array_filter(\is_array($kept['papers'] ?? null) ? $kept['papers'] : [], is_string(...))), $text('answersTo'), $text('consent'));
+    }
+
+    /** @return array{papers: list<string>, answersTo: string, consent: string} */
+    public function toArray(): array
+    {
+        return ['papers' => $this->papers, 'answersTo' => $this->answersTo, 'consent' => $this->consent];
+    }
+}
