@@ -12,7 +12,7 @@ final class Version20261127210000 extends Migration
 {
     public function getDescription(): string
     {
-        return 'Files with messages, addresses for answers, consent for what advertises';
+        return 'Files with messages, texts, addresses for answers, consent for what advertises';
     }
 
     public function up(Schema $schema): void
@@ -22,6 +22,7 @@ final class Version20261127210000 extends Migration
         $this->addSql('ALTER TABLE message DROP COLUMN paper');
         $this->addSql("ALTER TABLE message ADD COLUMN answers_to VARCHAR(254) DEFAULT '' NOT NULL");
         $this->addSql("ALTER TABLE message ADD COLUMN consent VARCHAR(100) DEFAULT '' NOT NULL");
+        $this->addSql("ALTER TABLE message ADD COLUMN channel VARCHAR(5) DEFAULT 'mail' NOT NULL");
         $this->addSql("ALTER TABLE message_template ADD COLUMN papers CLOB DEFAULT '[]' NOT NULL");
         $this->addSql("ALTER TABLE message_template ADD COLUMN answers_to VARCHAR(254) DEFAULT '' NOT NULL");
         $this->addSql("ALTER TABLE message_template ADD COLUMN consent VARCHAR(100) DEFAULT '' NOT NULL");

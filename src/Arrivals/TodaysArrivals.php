@@ -15,7 +15,7 @@ final readonly class TodaysArrivals
     private const MOST = 12;
     private const DAYS = 14;
     /** What came by a form is told by its name; what somebody wrote down, by how it came. */
-    private const SOURCES = ['phone' => 'By phone', 'desk' => 'At the desk', 'mail' => 'By mail'];
+    private const SOURCES = ['phone' => 'By phone', 'desk' => 'At the desk', 'mail' => 'By mail', 'text' => 'By text message'];
     private const FORMS = 4;
 
     public function __construct(private EntityManagerInterface $em, private Profile $business)

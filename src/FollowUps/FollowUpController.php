@@ -54,7 +54,7 @@ final readonly class FollowUpController
         $says = \is_string($body['says'] ?? null) ? $body['says'] : 'stop';
         $acts = (new Rehearsal($this->walking->walk()))->run($series, $start, $at, 'stop' === $says ? null : Course::tryFrom($says) ?? throw Problem::invalid('says', 'Say what they answer.'));
 
-        return new JsonResponse(['acts' => array_map(static fn (array $act): array => ['at' => $act['at']->format(\DATE_RFC3339), 'key' => $act['step']->key ?? '', 'kind' => $act['step']->kind->value ?? 'end', 'what' => $act['step']->what ?? '', 'course' => $act['course']->value], $acts)]);
+        return new JsonResponse(['acts' => array_map(static fn (array $act): array => ['at' => $act['at']->format(\DATE_RFC3339), 'key' => $act['step']->key ?? '', 'kind' => $act['step']->kind->value ?? 'end', 'asText' => $act['step']->asText ?? false, 'what' => $act['step']->what ?? '', 'course' => $act['course']->value], $acts)]);
     }
 
     #[Route('/runs', methods: ['GET'], priority: 1)]

@@ -15,6 +15,7 @@ use Telamon\Core\FollowUps\SeriesWalk;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\Step;
 use Telamon\Core\FollowUps\StepKind;
+use Telamon\Messages\Channel;
 use Telamon\Messages\Ground;
 use Telamon\Messages\MessageQueue;
 use Telamon\Messages\MessageState;
@@ -119,9 +120,14 @@ final readonly class Walking
         if (null === $template) {
             return 'not sent: the template is gone';
         }
-        $message = $this->messages->queue($step->what, $run->address, $run->client->name(), $this->fields->of($run->client, $run->project), $run->client, $run->project, $run->submissionId, held: true, ground: Ground::Inquiry);
+        $number = $step->asText && '' !== $template->textMessage ? $run->client->first(ContactKind::Phone) ?? '' : '';
+        if ('' !== $number && $this->stops->has($number)) {
+            return 'not sent: they asked to be left alone';
+        }
+        $message = $this->messages->queue($step->what, '' === $number ? $run->address : $number, $run->client->name(), $this->fields->of($run->client, $run->project), $run->client, $run->project, $run->submissionId, held: true, ground: Ground::Inquiry, by: '' === $number ? Channel::Mail : Channel::Text);
+        $sent = '' === $number ? ($step->asText ? 'sent as a mail, as there is no number or no words for a text:' : 'sent') : 'sent as a text';
 
-        return MessageState::Held === $message->state ? "held: {$message->failure}" : "sent “{$template->name}”";
+        return MessageState::Held === $message->state ? "held: {$message->failure}" : "$sent “{$template->name}”";
     }
 
     private function task(FollowUpRun $run, Step $step): string

@@ -99,6 +99,10 @@ class Message implements TakenBack
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $papers = [];
 
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 5, enumType: Channel::class, options: ['default' => 'mail'])]
+    public Channel $channel = Channel::Mail;
+
     /**
      * Address that answers go to; empty for the one by which they find their way back.
      *
@@ -209,6 +213,14 @@ class Message implements TakenBack
     public function encloseFile(string $attachment): void
     {
         $this->papers = [...$this->papers, $attachment];
+    }
+
+    /** It goes as a text: its address is a number (E.164), and what goes along with letters stays behind. */
+    public function beText(): void
+    {
+        $this->channel = Channel::Text;
+        $this->html = '';
+        $this->papers = [];
     }
 
     /** Takes on what its template sends along. */

@@ -71,11 +71,22 @@ final readonly class MessageController
         return new JsonResponse($this->view->whole($this->get($id)));
     }
 
+    /** How long a text is as it would be sent: counted here, as it is when it leaves. */
+    #[Route('/length', methods: ['POST'], priority: 1)]
+    #[IsGranted(Permission::Write->value)]
+    public function length(Request $request): Response
+    {
+        return new JsonResponse(TemplatePreview::length(mb_substr(JsonBody::text(JsonBody::read($request), 'text', 20_000), 0, 20_000)));
+    }
+
     /** The mail as it went out; where it has not gone out yet, as it would. */
     #[Route('/{id}/eml', methods: ['GET'])]
     public function eml(string $id): Response
     {
         $message = $this->get($id);
+        if (Channel::Text === $message->channel) {
+            throw Problem::notFound('mail: it went as a text message');
+        }
         $eml = $this->mailbox->read($message->id) ?? $this->emails->make($message)->toString();
 
         return new Response($eml, 200, [

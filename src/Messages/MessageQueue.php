@@ -21,6 +21,9 @@ use Telamon\Staff\Staff;
 /** Writes messages from templates and queues them. Call it inside a change. */
 final readonly class MessageQueue
 {
+    /** What nobody asked for says how it ends; common practice for text messages. */
+    private const STOP = "\nAnswer STOP to end this.";
+
     public function __construct(
         private EntityManagerInterface $em,
         private MessageBusInterface $bus,
@@ -38,8 +41,9 @@ final readonly class MessageQueue
      * @param array<string, string> $fields merge fields beyond the business's own
      * @param string $says what it rests on, as the plan says
      * @param bool $held whether it waits a moment, so that undo can stop it
+     * @param Channel $by as a text only where the template has one, to a number (E.164)
      */
-    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false, Ground $ground = Ground::Contract): Message
+    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false, Ground $ground = Ground::Contract, Channel $by = Channel::Mail): Message
     {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
         $business = $this->business->business();
@@ -66,6 +70,10 @@ final readonly class MessageQueue
         $message->say($written->subject, $written->text, $written->html);
         $message->rest(Purpose::Staff === $text->purpose() ? Ground::Staff : $ground);
         $message->carry($text->text()->enclosed);
+        if (Channel::Text === $by) {
+            $message->say(self::begins($written->textMessage), $written->textMessage.($message->ground->canBeStopped() ? self::STOP : ''), '');
+            $message->beText();
+        }
         if ([] !== $written->gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
@@ -84,6 +92,12 @@ final readonly class MessageQueue
         $this->bus->dispatch(new SendMessage($message->id), $held && $this->holdSeconds > 0 ? [new DelayStamp(1000 * $this->holdSeconds)] : []);
 
         return $message;
+    }
+
+    /** A text has no subject: lists show how it begins. */
+    public static function begins(string $text): string
+    {
+        return mb_strimwidth(trim((string) preg_replace('/\s+/u', ' ', $text)), 0, 60, '…');
     }
 
     /**

@@ -23,6 +23,7 @@ final readonly class MessageView
         return [
             'id' => $message->id,
             'direction' => 'out',
+            'channel' => $message->channel->value,
             'kind' => $message->kind,
             'to' => $message->toAddress,
             'toName' => $message->toName,
@@ -50,7 +51,7 @@ final readonly class MessageView
             'ground' => $message->ground->words().('' === $message->consent ? '' : ": “{$message->consent}”"),
             'project' => RecordRef::maybe($message->project),
             'submission' => $this->records->find('submission', $message->submissionId),
-            'canDownload' => true,
+            'canDownload' => Channel::Mail === $message->channel,
         ];
     }
 }

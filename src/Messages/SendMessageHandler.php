@@ -7,7 +7,6 @@ namespace Telamon\Messages;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
-use Symfony\Component\Mailer\Transport\TransportInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
@@ -29,8 +28,7 @@ final readonly class SendMessageHandler
 
     public function __construct(
         private EntityManagerInterface $em,
-        private TransportInterface $mailer,
-        private EmailMaker $emails,
+        private Carrier $carrier,
         private DeliveryRecord $deliveries,
         private Changes $changes,
         private ClockInterface $clock,
@@ -87,7 +85,7 @@ final readonly class SendMessageHandler
 
     private function takeUp(Message $message): void
     {
-        $delivered = $this->deliveries->wasDelivered($message->id);
+        $delivered = $this->deliveries->wasDelivered($message);
         if (null === $delivered) {
             $this->mark($message, MessageState::Failed, 'The sending was interrupted, and the mail server cannot say whether it went out. Ask before sending it again.');
         } elseif ($delivered) {
@@ -100,7 +98,7 @@ final readonly class SendMessageHandler
     private function send(Message $message): void
     {
         try {
-            $this->mailer->send($this->emails->make($message));
+            $this->carrier->carry($message);
         } catch (TransportExceptionInterface|\RuntimeException $error) {
             if ($error instanceof TransportExceptionInterface && self::hungUp($error)) {
                 $this->mark($message, MessageState::Failed, 'The mail server took it and hung up without an answer: nobody can say whether it went out. Ask before sending it again.');

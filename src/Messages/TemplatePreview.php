@@ -30,13 +30,12 @@ final readonly class TemplatePreview
     {
         $values = '' === $record ? null : $this->giver($purpose)?->values($record);
         $written = $this->writer->fill($text, $values ?? FieldWords::examples(array_values(array_diff($known, ['business', 'business_phone', 'signature']))));
-        $length = TextLength::of($written->textMessage);
 
         return [
             'subject' => $written->subject, 'text' => $written->text, 'html' => $written->html, 'textMessage' => $written->textMessage,
             'gaps' => array_map(FieldWords::of(...), $written->gaps),
             'values' => (object) array_intersect_key(($values ?? []) + FieldWords::examples(null === $values ? $known : []), array_flip($known)),
-            'length' => ['places' => $length->places, 'parts' => $length->parts, 'left' => $length->left, 'wide' => $length->wide],
+            'length' => self::length($written->textMessage),
         ];
     }
 
@@ -49,5 +48,13 @@ final readonly class TemplatePreview
         }
 
         return null;
+    }
+
+    /** @return array{places: int, parts: int, left: int, wide: list<string>} as TextLength in the contract */
+    public static function length(string $text): array
+    {
+        $length = TextLength::of($text);
+
+        return ['places' => $length->places, 'parts' => $length->parts, 'left' => $length->left, 'wide' => $length->wide];
     }
 }

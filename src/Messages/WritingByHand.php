@@ -11,6 +11,7 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
+use Telamon\Core\Messages\TextLength;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -40,19 +41,16 @@ final readonly class WritingByHand
      */
     public function write(string $id, Edit $edit, ?Client $client, ?Project $project, ?Incoming $answers, ?string $submissionId, Staff $staff, \Closure $also): Message
     {
-        $to = $this->emails->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the mail address that it goes to.');
-        $subject = (string) preg_replace('/[\s\p{Cc}]+/u', ' ', $edit->text('subject', 200) ?? '');
+        $by = Channel::tryFrom($edit->text('channel', 5) ?? '') ?? Channel::Mail;
         $text = $edit->text('text', 20_000) ?? '';
-        if ('' === $subject) {
-            throw new InvalidInput('subject', 'Write a subject.');
-        }
         if ('' === $text) {
             throw new InvalidInput('text', 'Write something here.');
         }
+        [$to, $subject] = Channel::Text === $by ? $this->asText($edit, $text) : $this->asMail($edit);
         $leaves = $this->leavesAt($edit);
         $name = $client?->name() ?? $answers->fromName ?? '';
 
-        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $to, $name, $subject, $text, $client, $project, $submissionId, $answers, $leaves, $also): Message {
+        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $by, $to, $name, $subject, $text, $client, $project, $submissionId, $answers, $leaves, $also): Message {
             $there = $this->em->find(Message::class, $id);
             if (null !== $there) {
                 return $there;
@@ -60,6 +58,9 @@ final readonly class WritingByHand
             $business = $this->business->business();
             $message = new Message('by-hand', $to, mb_substr($name, 0, 200), $business->email, $business->name, $subject, $text, '', $client, $project, $submissionId, $this->clock->now(), $id);
             $message->hold('', $leaves);
+            if (Channel::Text === $by) {
+                $message->beText();
+            }
             if (null !== $answers) {
                 $message->answer($answers->messageId);
             }
@@ -71,6 +72,34 @@ final readonly class WritingByHand
 
             return $message;
         });
+    }
+
+    /**
+     * @return array{string, string} address and subject
+     *
+     * @throws InvalidInput
+     */
+    private function asMail(Edit $edit): array
+    {
+        $to = $this->emails->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the mail address that it goes to.');
+        $subject = (string) preg_replace('/[\s\p{Cc}]+/u', ' ', $edit->text('subject', 200) ?? '');
+
+        return '' === $subject ? throw new InvalidInput('subject', 'Write a subject.') : [$to, $subject];
+    }
+
+    /**
+     * @return array{string, string} number (E.164) and how it begins
+     *
+     * @throws InvalidInput
+     */
+    private function asText(Edit $edit, string $text): array
+    {
+        $to = $this->business->phoneReader()->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the phone number that it goes to.');
+        if (TextLength::of($text)->parts > TextLength::MOST_PARTS) {
+            throw new InvalidInput('text', 'A text message has at most '.TextLength::MOST_PARTS.' parts. Shorten it, or write a letter.');
+        }
+
+        return [$to, MessageQueue::begins($text)];
     }
 
     /** @throws InvalidInput */

@@ -4,24 +4,17 @@ declare(strict_types=1);
 
 namespace Telamon\Replies;
 
-use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
-use Psr\EventDispatcher\EventDispatcherInterface;
-use Telamon\Business\Profile;
+use Telamon\Core\Form\Destination;
 use Telamon\Core\Replies\DeliveryReport;
 use Telamon\Core\Replies\MachineMail;
 use Telamon\Core\Replies\MailOrigin;
-use Telamon\Core\Replies\Meaning;
-use Telamon\Core\Replies\ReplyReader;
 use Telamon\Core\Replies\ReplyStripper;
-use Telamon\Journal\Change;
-use Telamon\Journal\ChangeKind;
-use Telamon\Journal\Changes;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
 use Telamon\Messages\Message;
-use Telamon\Messages\ReplyCame;
+use Telamon\Submissions\Arriving;
 
 /**
  * Takes a mail in, once: a report of a mail server, a note of a machine, a reply, or an arrival. The whole of it is
@@ -32,7 +25,7 @@ final readonly class MailIn
     /** The most of a text that is shown; letters. */
     private const SHOWN = 60_000;
 
-    public function __construct(private EntityManagerInterface $em, private MailReader $reader, private Threads $threads, private ReplyReader $replies, private WhatFollows $follows, private MailFiles $mailFiles, private MailArrivals $arrivals, private FilesystemOperator $files, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private FilesystemOperator $files, private ClockInterface $clock)
     {
     }
 
@@ -40,10 +33,9 @@ final readonly class MailIn
     public function take(string $eml): Incoming
     {
         $mail = $this->reader->read($eml);
-        $known = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $mail->messageId]);
+        $known = $this->taking->known($mail->messageId);
         if (null !== $known) {
-            // Where the process ended after the reply was written, "stop" has still to be carried out.
-            return Meaning::Stop === $known->says ? $this->readAlone($known) : $known;
+            return $this->taking->again($known);
         }
         $origin = MachineMail::origin($mail->headers);
         $parts = (new ReplyStripper())->part($mail->text);
@@ -54,25 +46,17 @@ final readonly class MailIn
         if (MailOrigin::Person === $origin && null === $answers) {
             return $this->arrives($one, $mail, $attachments);
         }
-
-        $taken = $this->changes->carryOut($this->change($one), function () use ($one, $mail, $origin, $answers, $attachments): Incoming {
-            $known = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $mail->messageId]);
-            if (null !== $known) {
-                return $known;
-            }
+        $taken = $this->taking->keep($one, function () use ($one, $mail, $origin, $answers, $attachments): void {
             $client = $answers->client ?? $this->threads->client($mail->fromAddress);
             $one->belong($client->mergedInto ?? $client, $answers->project ?? null, $answers);
-            $this->em->persist($one);
             match ($origin) {
                 MailOrigin::Bounce => $this->bounced($one, $answers, $mail),
                 MailOrigin::Person => $this->replied($one, $attachments),
                 default => $one->beDone(IncomingState::Left, [MailOrigin::Away === $origin ? 'is away: nothing was answered, follow-ups go on' : 'machine mail: nothing was answered']),
             };
-
-            return $one;
         });
 
-        return $taken === $one ? $this->readAlone($one) : $taken;
+        return $taken === $one ? $this->taking->settle($one) : $taken;
     }
 
     /** The mail as it came; null where it is gone. */
@@ -102,49 +86,25 @@ final readonly class MailIn
     /** @param list<string> $uploads */
     private function replied(Incoming $one, array $uploads): void
     {
-        $reading = $this->replies->read($one->whole);
-        $one->read($reading);
         $this->mailFiles->putWith($uploads, $one->client, $one->project);
-        $this->events->dispatch(new ReplyCame($one));
-    }
-
-    /** What is sure enough is done without a person, as a change of its own that can be taken back. Until then it waits where people look. */
-    private function readAlone(Incoming $one): Incoming
-    {
-        if (MailOrigin::Person !== $one->origin || IncomingState::Open !== $one->state) {
-            return $one;
-        }
-        if (Meaning::Stop === $one->says || (Meaning::Other !== $one->says && $one->confidence >= $this->business->business()->replyThreshold)) {
-            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), fn () => $this->follows->carryOut($one, $one->says));
-        }
-
-        return $one;
+        $this->taking->read($one);
     }
 
     /** @param list<string> $uploads */
     private function arrives(Incoming $one, ReceivedMail $mail, array $uploads): Incoming
     {
-        $submission = $this->arrivals->receive($mail, $one->said, $uploads);
+        $letter = trim(('' === $mail->subject ? '' : "{$mail->subject}\n\n").$one->said);
+        $submission = $this->arrivals->receive([
+            [Destination::ClientEmail, $mail->fromAddress],
+            [Destination::ProjectNotes, $letter],
+            [Destination::ClientName, '' === $mail->fromName ? $mail->fromAddress : $mail->fromName],
+        ], $uploads, new Arriving('mail', $mail->messageId, asFound: true));
 
-        return $this->changes->carryOut($this->change($one), function () use ($one, $mail, $submission): Incoming {
-            $known = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $mail->messageId]);
-            if (null !== $known) {
-                return $known;
-            }
+        return $this->taking->keep($one, function () use ($one, $mail, $submission): void {
             $one->belong($this->threads->client($mail->fromAddress), null, null);
             if (null !== $submission) {
                 $one->arrivedAs($submission);
             }
-            $this->em->persist($one);
-
-            return $one;
         });
-    }
-
-    private function change(Incoming $one): Change
-    {
-        $label = $one->recordLabel();
-
-        return new Change(ChangeKind::Receive, mb_substr("took in $label", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $label);
     }
 }

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
+use Telamon\Messages\Channel;
 use Telamon\Messages\Ground;
 use Telamon\Messages\Message;
 use Telamon\Messages\SignedAddresses;
@@ -49,6 +50,17 @@ final readonly class Threads
         return $last[0] ?? null;
     }
 
+    /** @return Message|null the text that was last sent to a number */
+    public function ofNumber(string $number): ?Message
+    {
+        /** @var list<Message> $last */
+        $last = $this->em->createQueryBuilder()->select('m')->from(Message::class, 'm')->where('m.toAddress = :number AND m.channel = :text AND m.queuedAt >= :since')
+            ->setParameter('number', $number)->setParameter('text', Channel::Text->value)->setParameter('since', $this->clock->now()->modify('-'.self::BACK.' days'))
+            ->orderBy('m.queuedAt', 'DESC')->setMaxResults(1)->getQuery()->getResult();
+
+        return $last[0] ?? null;
+    }
+
     /** @param string $messageId as in a header, without brackets */
     public function byMessageId(string $messageId): ?Message
     {
@@ -60,9 +72,20 @@ final readonly class Threads
     /** @return Client|null the only one whose address it is */
     public function client(string $address): ?Client
     {
+        return $this->only(ContactKind::Email, mb_strtolower($address));
+    }
+
+    /** @return Client|null the only one whose number (E.164) it is */
+    public function clientOfNumber(string $number): ?Client
+    {
+        return $this->only(ContactKind::Phone, $number);
+    }
+
+    private function only(ContactKind $kind, string $value): ?Client
+    {
         /** @var list<ContactPoint> $points */
         $points = $this->em->createQueryBuilder()->select('p', 'c')->from(ContactPoint::class, 'p')->join('p.client', 'c')->where('p.kind = :kind AND LOWER(p.value) = :address')
-            ->setParameter('kind', ContactKind::Email->value)->setParameter('address', mb_strtolower($address))->setMaxResults(3)->getQuery()->getResult();
+            ->setParameter('kind', $kind->value)->setParameter('address', $value)->setMaxResults(3)->getQuery()->getResult();
         $clients = [];
         foreach ($points as $point) {
             $client = $point->client->mergedInto ?? $point->client;

@@ -10,7 +10,7 @@ use Symfony\Component\Filesystem\Filesystem;
 /** Copies an installation while it runs: the database as it is at one moment, every file that it knows, and the secret. */
 final readonly class Backup
 {
-    private const FOLDERS = ['files', 'mail', 'imports'];
+    private const FOLDERS = ['files', 'mail', 'mail-in', 'texts', 'imports'];
 
     public function __construct(private Connection $db, private string $dataFolder, private Filesystem $folders = new Filesystem())
     {

@@ -306,4 +306,22 @@ final class FollowUpTest extends AppTestCase
         $this->wind('+60 days');
         self::assertSame([], $this->sent(), 'nothing that was not sent leaves after it');
     }
+
+    public function testAStepGoesAsATextWhereThereAreANumberAndWordsForIt(): void
+    {
+        $followUp = ['id' => $this->followUp('first-answer')];
+        $this->db()->executeStatement("UPDATE message_template SET text_message = 'Hello {{first_name|there}}, have you had a moment?' WHERE code = 'nudge-day-2'");
+        $whole = $this->get("/api/follow-ups/{$followUp['id']}")->ok();
+        $courses = $whole->map('courses');
+        self::assertIsArray($courses['main']);
+        $courses['main'] = array_map(static fn (mixed $step): mixed => \is_array($step) && 'send' === $step['kind'] ? ['asText' => true] + $step : $step, $courses['main']);
+        $this->call('PUT', "/api/follow-ups/{$followUp['id']}", ['name' => $whole->text('name'), 'courses' => $courses, 'version' => $whole->number('version'), 'on' => true])->ok();
+        $this->begun();
+        $this->wind('+2 days');
+        self::assertSame(['mail', 'text'], $this->db()->fetchFirstColumn("SELECT channel FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid"), 'the first has no words for a text');
+        self::assertSame("Hello Orla, have you had a moment?\nAnswer STOP to end this.", $this->text("SELECT text FROM message WHERE channel = 'text'"));
+        $texted = $this->text("SELECT id FROM message WHERE channel = 'text'");
+        $this->post('/api/stand-in/mail', ['message' => $texted, 'text' => 'Stop'])->ok(201);
+        self::assertSame('ended', $this->text('SELECT state FROM follow_up_run'), 'it ends the follow-up too');
+    }
 }

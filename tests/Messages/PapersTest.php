@@ -47,7 +47,7 @@ final class PapersTest extends AppTestCase
         $mail = (new MailMimeParser())->parse($this->get("/api/messages/$message/eml")->ok()->body, false);
         $found = [];
         foreach ($mail->getAllAttachmentParts() as $part) {
-            $found[(string) $part->getFilename()] = $part->getContentType() ?? '';
+            $found[(string) $part->getFilename()] = $part->getContentType();
         }
 
         return $found;

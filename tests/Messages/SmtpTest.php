@@ -13,12 +13,15 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Process\Process;
 use Telamon\Business\Profile;
 use Telamon\Journal\Changes;
+use Telamon\Messages\Carrier;
 use Telamon\Messages\DeliveryRecord;
 use Telamon\Messages\EmailMaker;
 use Telamon\Messages\Lacking;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 use Telamon\StandIn\Mailbox;
+use Telamon\StandIn\TextFolder;
+use Telamon\StandIn\TextTransport;
 use Telamon\Tests\Support\AppTestCase;
 
 /** Held against a mail server from outside the project: aiosmtpd (Debian's python3-aiosmtpd), over RFC 5321 and STARTTLS (RFC 3207). */
@@ -69,8 +72,9 @@ final class SmtpTest extends AppTestCase
         $business = self::getContainer()->get(Profile::class);
         $lacking = self::getContainer()->get(Lacking::class);
         \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking);
+        $texts = new TextFolder($this->folder);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, Transport::fromDsn($dsn), $emails, new DeliveryRecord($mailbox, $dsn), $changes, $clock, $bus, $business, $lacking))(new SendMessage(self::ID));
+        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */

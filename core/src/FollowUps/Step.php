@@ -12,8 +12,9 @@ final readonly class Step
      * @param string $what template, name of the task, text of the notice, stage, tag, or key of the step to go on with
      * @param string $who of a task: “lead” or “coordinator”; of a notice: the room
      * @param int $days of a task: working days until it is due
+     * @param bool $asText of a message: as a text where the client has a number and the template has words for it
      */
-    public function __construct(public string $key, public StepKind $kind, public string $what = '', public string $who = '', public int $days = 0, public ?Wait $wait = null)
+    public function __construct(public string $key, public StepKind $kind, public string $what = '', public string $who = '', public int $days = 0, public ?Wait $wait = null, public bool $asText = false)
     {
     }
 
@@ -24,6 +25,7 @@ final readonly class Step
             StepKind::Wait => ['amount' => $this->wait->amount ?? 1, 'unit' => $this->wait->unit ?? 'days', 'at' => $this->wait->at ?? ''],
             StepKind::Task => ['what' => $this->what, 'who' => $this->who, 'days' => $this->days],
             StepKind::Notice => ['what' => $this->what, 'who' => $this->who],
+            StepKind::Send => ['what' => $this->what, 'asText' => $this->asText],
             StepKind::Stop => [],
             default => ['what' => $this->what],
         };

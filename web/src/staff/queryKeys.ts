@@ -43,6 +43,7 @@ export const queryKeys = {
   templates: ['templates', 'list'],
   template: (id: string) => ['templates', 'one', id],
   templateExamples: (id: string) => ['templates', 'examples', id],
+  textLength: (text: string) => ['messages', 'length', text],
   templatePreview: (id: string, by: object) => ['templates', 'preview', id, by],
   message: (id: string) => ['messages', 'one', id],
   journal: (record: string) => ['journal', record],

@@ -27,6 +27,7 @@ const client = {
 const message: Schema<'Message'> = {
   id: 'm1',
   direction: 'out',
+  channel: 'mail',
   kind: 'confirmation',
   to: 'orla@refused.example',
   toName: 'Orla Fennick',

@@ -16,6 +16,7 @@ const channels: Record<string, string> = {
   phone: 'by phone',
   desk: 'at the desk',
   mail: 'by mail',
+  text: 'by text message',
 };
 
 interface Props {

@@ -70,7 +70,10 @@ function Row({ row, today }: { row: IncomingRow; today: string }) {
         </span>
       )}
       <span className="line-top">
-        <span className="message-subject">{row.begins || row.subject}</span>
+        <span className="message-subject">
+          {row.channel === 'text' && <span className="second">Text: </span>}
+          {row.begins || row.subject}
+        </span>
         <span className="figures second">{when(row.at, today)}</span>
       </span>
     </NavLink>

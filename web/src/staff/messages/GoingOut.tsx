@@ -56,7 +56,10 @@ export function GoingOut({ list, state, today }: Props) {
                 <MessageMark state={row.state} />
               </span>
               <span className="line-top">
-                <span className="message-subject">{row.subject}</span>
+                <span className="message-subject">
+                  {row.channel === 'text' && <span className="second">Text: </span>}
+                  {row.subject}
+                </span>
                 <span className="figures second">{when(row.sentAt ?? row.queuedAt, today)}</span>
               </span>
             </NavLink>

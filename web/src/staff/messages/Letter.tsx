@@ -37,21 +37,23 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
       )}
       <dl className="facts letter-facts">
         <div>
-          <dt>From</dt>
-          <dd>{message.from}</dd>
+          <dt>{message.channel === 'text' ? 'As' : 'From'}</dt>
+          <dd>{message.channel === 'text' ? 'text message' : message.from}</dd>
         </div>
         <div>
           <dt>To</dt>
           <dd>
-            {message.toName} &lt;{message.to}&gt;
+            {message.channel === 'text' ? `${message.toName}, ${message.to}` : `${message.toName} <${message.to}>`}
           </dd>
         </div>
-        <div>
-          <dt>Subject</dt>
-          <dd>
-            <b>{message.subject}</b>
-          </dd>
-        </div>
+        {message.channel === 'mail' && (
+          <div>
+            <dt>Subject</dt>
+            <dd>
+              <b>{message.subject}</b>
+            </dd>
+          </div>
+        )}
         {message.answersTo && (
           <div>
             <dt>Answers to</dt>
@@ -88,7 +90,11 @@ export function Letter({ message, today }: { message: Schema<'Message'>; today: 
           ))}
         </p>
       )}
-      <LetterHtml html={message.html} text={message.text} />
+      {message.channel === 'text' ? (
+        <p className="text-bubble">{message.text}</p>
+      ) : (
+        <LetterHtml html={message.html} text={message.text} />
+      )}
     </article>
   );
 }

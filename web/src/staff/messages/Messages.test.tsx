@@ -46,6 +46,7 @@ const list = { items: [row], next: null, open: 1, standIn: true, notRead: 1 };
 const held: Schema<'Message'> = {
   id: 'm1',
   direction: 'out',
+  channel: 'mail',
   kind: 'message',
   to: 'anna@example.com',
   toName: 'Anna Reave',
@@ -143,6 +144,47 @@ describe('a letter by hand', () => {
     fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
     await waitFor(() => expect(calls.filter((call) => call.method === 'PUT')).toHaveLength(tries));
     expect(calls.find((call) => call.method === 'PUT')?.path).toMatch(/^\/api\/messages\/[0-9a-f-]{36}$/);
+  });
+});
+
+describe('a text message by hand', () => {
+  it('goes to their number, without a subject, and says how long it is', async () => {
+    const calls = showScreen('/messages/write?client=c1', '/messages/write', <WriteScreen />, {
+      'GET /api/templates': { items: [] },
+      'GET /api/files': { items: [] },
+      'GET /api/messages': { items: [], next: null },
+      'GET /api/clients/c1': {
+        name: 'Orla Fennick',
+        contactPoints: [
+          { kind: 'email', value: 'orla@example.com' },
+          { kind: 'phone', value: '020 914 3327' },
+        ],
+      },
+      'POST /api/messages/length': { places: 23, parts: 1, left: 137, wide: [] },
+    });
+    expect(await screen.findByDisplayValue('orla@example.com')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Subject'), { target: { value: 'Thursday' } });
+    fireEvent.change(screen.getByLabelText('As'), { target: { value: 'text' } });
+    expect(screen.getByDisplayValue('020 914 3327')).toBeTruthy();
+    expect(screen.queryByLabelText('Subject')).toBeNull();
+    fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'We come at ten, really.' } });
+    expect(await screen.findByText('23 GSM-7 places, 1 part, 137 left')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toEqual({
+        channel: 'text',
+        to: '020 914 3327',
+        text: 'We come at ten, really.',
+        client: 'c1',
+        project: '',
+        submission: '',
+        answers: '',
+      }),
+    );
+    // As a letter again: nothing that was typed is gone.
+    fireEvent.change(screen.getByLabelText('As'), { target: { value: 'mail' } });
+    expect(screen.getByDisplayValue('orla@example.com')).toBeTruthy();
+    expect(screen.getByDisplayValue('Thursday')).toBeTruthy();
   });
 });
 

@@ -141,11 +141,15 @@ function useLetterPillar(id: string | undefined, standIn: boolean): Shown {
     ...(message.state === 'queued' || message.state === 'held'
       ? [act('Cancel it', 'cancel', 'Cancelled; it does not leave')]
       : []),
-    {
-      label: 'Download',
-      keyName: 'download',
-      act: () => window.location.assign(`/api/messages/${message.id}/eml`),
-    },
+    ...(message.canDownload
+      ? [
+          {
+            label: 'Download',
+            keyName: 'download' as const,
+            act: () => window.location.assign(`/api/messages/${message.id}/eml`),
+          },
+        ]
+      : []),
   ];
   return {
     title: message.subject,
@@ -224,7 +228,15 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
           },
         ]
       : []),
-    { label: 'Download', keyName: 'download', act: () => window.location.assign(`/api/replies/${reply.id}/eml`) },
+    ...(reply.channel === 'mail'
+      ? [
+          {
+            label: 'Download',
+            keyName: 'download' as const,
+            act: () => window.location.assign(`/api/replies/${reply.id}/eml`),
+          },
+        ]
+      : []),
   ];
   return {
     title: `From ${reply.fromName}`,

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
-import { api, need, ProblemError } from '../../shared/api';
+import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
@@ -17,11 +17,15 @@ import { useReply } from './incoming';
 import { LetterFiles } from './LetterFiles';
 import './messages.css';
 import './templates/templates.css';
+import { TextLength } from './TextLength';
 import { useTemplates } from './templates/queries';
 
 interface Draft {
   id: string;
+  channel: Schema<'MessageChannel'>;
+  /** Where it goes as a letter, and as a text. */
   to: string;
+  number: string;
   subject: string;
   text: string;
   sendAt: string;
@@ -50,7 +54,9 @@ function useAddressee(client: string, submission: string, answers: string) {
   const reply = useReply(answers || undefined);
   if (reply.data)
     return {
-      to: reply.data.from,
+      to: reply.data.channel === 'mail' ? reply.data.from : '',
+      phone: reply.data.channel === 'text' ? reply.data.from : '',
+      channel: reply.data.channel,
       name: reply.data.client?.label ?? reply.data.fromName,
       subject: /^re:/i.test(reply.data.subject) ? reply.data.subject : `Re: ${reply.data.subject}`,
       before: reply.data.said,
@@ -58,6 +64,8 @@ function useAddressee(client: string, submission: string, answers: string) {
   if (arrival.data)
     return {
       to: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
+      phone: arrival.data.answers.find((answer) => answer.type === 'phone')?.text ?? '',
+      channel: arrival.data.channel === 'text' ? ('text' as const) : ('mail' as const),
       name: arrival.data.name,
       subject: '',
       before: arrival.data.answers
@@ -67,6 +75,8 @@ function useAddressee(client: string, submission: string, answers: string) {
     };
   return {
     to: one.data?.contactPoints.find((point) => point.kind === 'email')?.value ?? '',
+    phone: one.data?.contactPoints.find((point) => point.kind === 'phone')?.value ?? '',
+    channel: 'mail' as const,
     name: one.data?.name ?? '',
     subject: '',
     before: '',
@@ -102,10 +112,14 @@ function LetterByHand({ named, project, submission, answers }: About) {
     { id: newId() },
   );
   const { signature } = useSignedIn().user;
+  const channel = typed.channel ?? who.channel;
+  const asText = channel === 'text';
   const draft: Draft = {
+    channel,
     to: who.to,
+    number: who.phone,
     subject: who.subject,
-    text: signature ? `\n\n${signature}` : '',
+    text: signature && !asText ? `\n\n${signature}` : '',
     sendAt: '',
     files: [],
     brought: [],
@@ -133,13 +147,13 @@ function LetterByHand({ named, project, submission, answers }: About) {
         api.PUT('/api/messages/{id}', {
           params: { path: { id: draft.id } },
           body: {
-            to: draft.to,
-            subject: draft.subject,
+            channel: draft.channel,
+            to: asText ? draft.number : draft.to,
+            ...(asText ? {} : { subject: draft.subject }),
             text: draft.text,
             ...(draft.sendAt ? { sendAt: draft.sendAt } : {}),
-            files: draft.files,
-            uploads: draft.brought.map((file) => file.id),
-            ...(draft.template
+            ...(asText ? {} : { files: draft.files, uploads: draft.brought.map((file) => file.id) }),
+            ...(draft.template && !asText
               ? {
                   template: draft.template,
                   papers: draft.papers.filter((one) => one.goes).map((one) => one.paper),
@@ -186,7 +200,13 @@ function LetterByHand({ named, project, submission, answers }: About) {
         from: id,
       };
     },
-    onSuccess: ({ subject, text, papers, from }) => {
+    onSuccess: ({ subject, text: letter, textMessage, papers, from }) => {
+      const text = asText ? textMessage : letter;
+      if (text === '') {
+        toast({ words: 'This template has no words for a text message. Write them in Templates.' });
+        setFill('');
+        return;
+      }
       // What was typed until now can be had back.
       const { subject: hadSubject, text: hadText, template: had = '', papers: hadPapers = [] } = newest.current;
       if (hadText?.trim())
@@ -224,14 +244,28 @@ function LetterByHand({ named, project, submission, answers }: About) {
                 <h1>{who.name ? `Write to ${who.name}` : 'Write'}</h1>
                 <small>{submission ? 'it answers the arrival, and stops its clock' : answers ? 'an answer' : ''}</small>
               </div>
+              <label className="field-label" htmlFor="write-by">
+                As
+              </label>
+              <select
+                id="write-by"
+                value={channel}
+                onChange={(event) => {
+                  change({ channel: event.target.value as Draft['channel'] });
+                  send.reset();
+                }}
+              >
+                <option value="mail">a letter by mail</option>
+                <option value="text">a text message</option>
+              </select>
               <label className="field-label" htmlFor="write-to">
                 To
               </label>
               <input
                 id="write-to"
-                type="email"
-                value={draft.to}
-                onChange={(event) => change({ to: event.target.value })}
+                type={asText ? 'tel' : 'email'}
+                value={asText ? draft.number : draft.to}
+                onChange={(event) => change(asText ? { number: event.target.value } : { to: event.target.value })}
               />
               {fault('to')}
               <label className="field-label" htmlFor="write-template">
@@ -275,38 +309,46 @@ function LetterByHand({ named, project, submission, answers }: About) {
                   </button>
                 </p>
               )}
-              <label className="field-label" htmlFor="write-subject">
-                Subject
-              </label>
-              <input
-                id="write-subject"
-                value={draft.subject}
-                maxLength={200}
-                onChange={(event) => change({ subject: event.target.value })}
-              />
-              {fault('subject')}
+              {!asText && (
+                <>
+                  <label className="field-label" htmlFor="write-subject">
+                    Subject
+                  </label>
+                  <input
+                    id="write-subject"
+                    value={draft.subject}
+                    maxLength={200}
+                    onChange={(event) => change({ subject: event.target.value })}
+                  />
+                  {fault('subject')}
+                </>
+              )}
               <label className="field-label" htmlFor="write-text">
                 Text
               </label>
               <textarea
                 id="write-text"
-                rows={14}
+                rows={asText ? 5 : 14}
                 value={draft.text}
                 maxLength={20_000}
                 onChange={(event) => change({ text: event.target.value })}
               />
               {fault('text')}
-              <LetterFiles
-                client={client}
-                project={project}
-                papers={draft.papers}
-                onPapers={(papers) => change({ papers })}
-                files={draft.files}
-                brought={draft.brought}
-                onFiles={(files) => change({ files })}
-                onBrought={(brought) => change({ brought })}
-                onBusy={setBringing}
-              />
+              {asText ? (
+                <TextLength text={draft.text} />
+              ) : (
+                <LetterFiles
+                  client={client}
+                  project={project}
+                  papers={draft.papers}
+                  onPapers={(papers) => change({ papers })}
+                  files={draft.files}
+                  brought={draft.brought}
+                  onFiles={(files) => change({ files })}
+                  onBrought={(brought) => change({ brought })}
+                  onBusy={setBringing}
+                />
+              )}
               {fault('files')}
               {fault('uploads')}
               {fault('papers')}

@@ -11,6 +11,7 @@ export function MessageLines({ messages, today }: { messages: Schema<'MessageRow
         <li key={message.id}>
           <span className="line-top">
             <Link to={`/messages/${message.id}`}>{message.subject}</Link>
+            {message.channel === 'text' && <small className="second"> text</small>}
             <MessageMark state={message.state} />
           </span>
           <small>

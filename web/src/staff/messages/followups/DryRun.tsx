@@ -97,7 +97,7 @@ export function DryRun({ courses, list, now }: { courses: Courses; list: List; n
               <span className="figures">{shown(act.at)}</span>
               <span>{step ? stepWords(step, list, courses) : 'it ends'}</span>
               <Mark kind={act.kind === 'end' ? 'stopped' : gone ? 'done' : 'new'}>
-                {act.kind === 'send' ? 'mail' : act.kind === 'end' ? 'end' : act.kind}
+                {act.kind === 'send' ? (act.asText ? 'text' : 'mail') : act.kind === 'end' ? 'end' : act.kind}
               </Mark>
             </li>
           );

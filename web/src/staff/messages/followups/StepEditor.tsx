@@ -45,7 +45,19 @@ export function StepEditor({ step, courses, list, fault, onChange }: Props) {
   const wrong = ['what', 'amount', 'unit', 'at', 'key', 'kind'].map(fault).find(Boolean);
   return (
     <div className="step-editor">
-      {step.kind === 'send' && <p>Send {choice('what', 'Template', list.templates)}</p>}
+      {step.kind === 'send' && (
+        <p>
+          Send {choice('what', 'Template', list.templates)} as{' '}
+          <select
+            aria-label="By what"
+            value={step.asText ? 'text' : 'mail'}
+            onChange={(event) => onChange({ ...step, asText: event.target.value === 'text' })}
+          >
+            <option value="mail">a mail</option>
+            <option value="text">a text, or else a mail</option>
+          </select>
+        </p>
+      )}
       {step.kind === 'wait' && (
         <p>
           Wait {number('amount', 'How long')}{' '}

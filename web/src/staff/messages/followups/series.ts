@@ -28,7 +28,7 @@ const units = { hours: ['hour', 'hours'], days: ['day', 'days'], 'working-days':
 export function stepWords(step: Step, list: Pick<List, 'templates'>, courses: Courses): string {
   switch (step.kind) {
     case 'send':
-      return list.templates.find((one) => one.value === step.what)?.label ?? 'a template that is gone';
+      return `${list.templates.find((one) => one.value === step.what)?.label ?? 'a template that is gone'}${step.asText ? ', as a text' : ''}`;
     case 'wait': {
       const amount = step.amount ?? 1;
       const [one, many] = units[step.unit ?? 'days'];

@@ -109,7 +109,7 @@ export function Encloses({ template, draft, faults, change }: Props) {
       {template.purpose !== 'staff' && (
         <>
           <label className="field-label" htmlFor={`${id}-answers`}>
-            Answers go to; empty for back to Telamon
+            Answers go to; empty: back to here, with the client
           </label>
           <input
             id={`${id}-answers`}
@@ -120,14 +120,14 @@ export function Encloses({ template, draft, faults, change }: Props) {
           />
           {fault('answersTo')}
           <label className="field-label" htmlFor={`${id}-consent`}>
-            It advertises: only to whoever said yes to
+            If it advertises: only to whoever said yes to
           </label>
           <input
             id={`${id}-consent`}
             value={draft.consent}
             maxLength={100}
             list={`${id}-consents`}
-            placeholder="nothing: it serves what they asked or ordered"
+            placeholder="it does not: it serves what they asked or ordered"
             onChange={(event) => change({ consent: event.target.value })}
           />
           <datalist id={`${id}-consents`}>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../../shared/api';
 import { LetterHtml } from '../LetterHtml';
+import { LengthWords } from '../TextLength';
 
 interface Props {
   preview: Schema<'TemplatePreview'> | undefined;
@@ -53,11 +54,7 @@ export function Reading({ preview, stale, records, record, onRecord }: Props) {
             <>
               <h3 className="group-label">As a text message</h3>
               <p className="text-bubble">{preview.textMessage}</p>
-              <p className="second figures">
-                {preview.length.places} {preview.length.wide.length > 0 ? 'UCS-2' : 'GSM-7'} places,{' '}
-                {preview.length.parts === 1 ? '1 part' : `${preview.length.parts} parts`}, {preview.length.left} left
-                {preview.length.wide.length > 0 && `; ${preview.length.wide.join(' ')} make it wide`}
-              </p>
+              <LengthWords length={preview.length} />
             </>
           )}
         </>

@@ -14,8 +14,8 @@ use Telamon\Submissions\Arriving;
 use Telamon\Submissions\InvalidAnswers;
 use Telamon\Submissions\Receiver;
 
-/** A letter that belongs nowhere is an arrival: its sender and its words are answers of the form that is used most. */
-final readonly class MailArrivals
+/** A letter or a text that belongs nowhere is an arrival: its sender and its words are answers of the form that is used most. */
+final readonly class LetterArrivals
 {
     private const LONGEST = 4000;
 
@@ -24,24 +24,23 @@ final readonly class MailArrivals
     }
 
     /**
-     * @param string $said without what was repeated and without the signature
+     * @param list<array{Destination, string}> $values what is known of it
      * @param list<string> $uploads ids
      *
      * @return string|null id of the submission; null where there is no form that could take it
      */
-    public function receive(ReceivedMail $mail, string $said, array $uploads): ?string
+    public function receive(array $values, array $uploads, Arriving $arriving): ?string
     {
         $version = $this->version();
         if (null === $version) {
             return null;
         }
         $form = $version->definition();
-        $letter = trim(('' === $mail->subject ? '' : "{$mail->subject}\n\n").$said);
         $answers = [];
-        foreach ([[Destination::ClientEmail, $mail->fromAddress], [Destination::ProjectNotes, mb_substr($letter, 0, self::LONGEST)], [Destination::ClientName, '' === $mail->fromName ? $mail->fromAddress : $mail->fromName]] as [$destination, $value]) {
+        foreach ($values as [$destination, $value]) {
             $question = $form->questionFor($destination);
             if (null !== $question && '' !== $value) {
-                $answers[$question->key] = $value;
+                $answers[$question->key] = mb_substr($value, 0, self::LONGEST);
             }
         }
         $photographs = $form->questionFor(Destination::Files);
@@ -49,7 +48,6 @@ final readonly class MailArrivals
             $fitting = array_values(array_filter($uploads, fn (string $id): bool => 'any' === $photographs->fileKinds || str_starts_with($this->em->find(Upload::class, $id)->file->type ?? '', 'image/')));
             $answers += [] === $fitting ? [] : [$photographs->key => $fitting];
         }
-        $arriving = new Arriving('mail', $mail->messageId, asFound: true);
         try {
             return $this->receiver->receive($version, $answers, $arriving)->id;
         } catch (InvalidAnswers $refused) {

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Telamon\Replies;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Business\Profile;
+use Telamon\Core\Replies\MailOrigin;
+use Telamon\Core\Replies\Meaning;
+use Telamon\Core\Replies\ReplyReader;
+use Telamon\Journal\Change;
+use Telamon\Journal\ChangeKind;
+use Telamon\Journal\Changes;
+use Telamon\Messages\Incoming;
+use Telamon\Messages\IncomingState;
+use Telamon\Messages\ReplyCame;
+
+/** What is done with an answer, by whatever it came: it is written down once, read, and where its meaning is sure, carried out. */
+final readonly class ReplyTaking
+{
+    public function __construct(private EntityManagerInterface $em, private ReplyReader $replies, private WhatFollows $follows, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    {
+    }
+
+    public function known(string $messageId): ?Incoming
+    {
+        return $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $messageId]);
+    }
+
+    /**
+     * Writes it down, unless it is there already.
+     *
+     * @param \Closure(): void $write what is written along with it
+     *
+     * @return Incoming the one that is there
+     */
+    public function keep(Incoming $one, \Closure $write): Incoming
+    {
+        $label = $one->recordLabel();
+        $change = new Change(ChangeKind::Receive, mb_substr("took in $label", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $label);
+
+        return $this->changes->carryOut($change, function () use ($one, $write): Incoming {
+            $known = $this->known($one->messageId);
+            if (null !== $known) {
+                return $known;
+            }
+            $write();
+            $this->em->persist($one);
+
+            return $one;
+        });
+    }
+
+    /** Reads it, and tells whoever waits for it. Call it inside keep(). */
+    public function read(Incoming $one): void
+    {
+        $one->read($this->replies->read($one->whole));
+        $this->events->dispatch(new ReplyCame($one));
+    }
+
+    /** What is sure enough is done without a person, as a change of its own that can be taken back. Until then it waits where people look. */
+    public function settle(Incoming $one): Incoming
+    {
+        if (MailOrigin::Person !== $one->origin || IncomingState::Open !== $one->state) {
+            return $one;
+        }
+        if (Meaning::Stop === $one->says || (Meaning::Other !== $one->says && $one->confidence >= $this->business->business()->replyThreshold)) {
+            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), fn () => $this->follows->carryOut($one, $one->says));
+        }
+
+        return $one;
+    }
+
+    /** One that is taken in again: where the process ended after it was written, "stop" has still to be carried out. */
+    public function again(Incoming $known): Incoming
+    {
+        return Meaning::Stop === $known->says ? $this->settle($known) : $known;
+    }
+}
