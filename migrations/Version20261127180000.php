@@ -24,9 +24,4 @@ final class Version20261127180000 extends Migration
             $this->addSql('CREATE INDEX '.$this->name('IDX_', 'follow_up_run', ...$columns).' ON follow_up_run ('.implode(', ', $columns).')');
         }
     }
-
-    private function name(string $kind, string ...$parts): string
-    {
-        return substr(strtoupper($kind.implode('', array_map(static fn (string $part): string => dechex(crc32($part)), $parts))), 0, 63);
-    }
 }

@@ -29,9 +29,4 @@ final class Version20261127190000 extends Migration
         }
         $this->addSql('CREATE UNIQUE INDEX '.$this->name('UNIQ_', 'notice_seen', 'notice_id', 'staff_id').' ON notice_seen (notice_id, staff_id)');
     }
-
-    private function name(string $kind, string ...$parts): string
-    {
-        return substr(strtoupper($kind.implode('', array_map(static fn (string $part): string => dechex(crc32($part)), $parts))), 0, 63);
-    }
 }

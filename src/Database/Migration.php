@@ -19,4 +19,10 @@ abstract class Migration extends AbstractMigration
     {
         $this->throwIrreversibleMigrationException('Restore a copy of the data folder instead.');
     }
+
+    /** What Doctrine calls an index. @param string $kind “IDX_” or “UNIQ_” */
+    protected function name(string $kind, string ...$parts): string
+    {
+        return substr(strtoupper($kind.implode('', array_map(static fn (string $part): string => dechex(crc32($part)), $parts))), 0, 63);
+    }
 }

@@ -22,7 +22,7 @@ final readonly class Board
 {
     private const LONGEST = 2000;
 
-    public function __construct(private EntityManagerInterface $em, private Rooms $rooms, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Rooms $rooms, private Publishing $publishing, private Changes $changes, private ClockInterface $clock)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class Board
         $room = $this->rooms->find($event->room);
         if (null !== $room) {
             $notice = new Notice($room, $event->words, mb_substr($event->by, 0, 200), $event->client, $event->project, $event->submissionId, $this->clock->now());
-            $this->em->persist($notice);
+            $this->publishing->publish($notice);
             $event->touch($notice);
         }
     }
@@ -55,7 +55,7 @@ final readonly class Board
         }
         $notice = $this->changes->carryOut($this->act("wrote in {$room->name}", $room, $staff), function () use ($id, $room, $words, $staff): Notice {
             $notice = new Notice($room, $words, $staff->name, null, null, null, $this->clock->now(), $id);
-            $this->em->persist($notice);
+            $this->publishing->publish($notice, $staff);
 
             return $notice;
         });

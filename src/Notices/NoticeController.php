@@ -11,6 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Access\Viewer;
 use Telamon\Database\Ids;
 use Telamon\Http\Cursor;
 use Telamon\Http\IdempotencyKey;
@@ -28,7 +29,7 @@ final readonly class NoticeController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private Rooms $rooms, private Board $board, private NoticeView $view)
+    public function __construct(private EntityManagerInterface $em, private Rooms $rooms, private Board $board, private NoticeView $view, private Viewer $viewer)
     {
     }
 
@@ -47,7 +48,7 @@ final readonly class NoticeController
     #[IsGranted(Permission::Write->value)]
     public function open(Request $request, #[CurrentUser] Staff $staff): Response
     {
-        $body = JsonBody::read($request);
+        $body = $this->edited($request);
 
         return new JsonResponse($this->view->room($this->rooms->add(new Edit($body), true === ($body['closed'] ?? null), $staff), $staff), 201);
     }
@@ -56,7 +57,7 @@ final readonly class NoticeController
     #[IsGranted(Permission::Write->value)]
     public function change(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
-        $body = JsonBody::read($request);
+        $body = $this->edited($request);
         $room = $this->room($id, $staff);
         $this->rooms->change($room, new Edit($body), true === ($body['closed'] ?? null), $staff);
 
@@ -109,6 +110,14 @@ final readonly class NoticeController
         $this->board->take($notice, true === (JsonBody::read($request)['taken'] ?? null), $staff);
 
         return new JsonResponse($this->view->notices([$notice], $staff)[0]);
+    }
+
+    /** @return array<array-key, mixed> where a room posts to is not said by everybody who may change it */
+    private function edited(Request $request): array
+    {
+        $body = JsonBody::read($request);
+
+        return $this->viewer->may(Permission::SetUp) ? $body : array_diff_key($body, ['postTo' => '']);
     }
 
     /** @return list<NoticeRoom> */

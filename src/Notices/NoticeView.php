@@ -7,28 +7,32 @@ namespace Telamon\Notices;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Access\Viewer;
 use Telamon\Business\Profile;
 use Telamon\Record\RecordRef;
 use Telamon\Record\Records;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
 
 /** Shows the notice board as the contract has it. */
 final readonly class NoticeView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Records $records, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Records $records, private Profile $business, private Viewer $viewer)
     {
     }
 
     /** @return array<string, mixed> as NoticeRoom */
-    public function room(NoticeRoom $room, Staff $viewer): array
+    public function room(NoticeRoom $room, Staff $staff): array
     {
         $names = $this->staffNames();
-        $unseen = $this->db->fetchOne('SELECT COUNT(*) FROM notice n WHERE n.room_id = ? AND NOT EXISTS (SELECT 1 FROM notice_seen s WHERE s.notice_id = n.id AND s.staff_id = ? AND s.seen_at IS NOT NULL)', [$room->id, $viewer->id]);
+        $unseen = $this->db->fetchOne('SELECT COUNT(*) FROM notice n WHERE n.room_id = ? AND NOT EXISTS (SELECT 1 FROM notice_seen s WHERE s.notice_id = n.id AND s.staff_id = ? AND s.seen_at IS NOT NULL)', [$room->id, $staff->id]);
 
         return [
             'id' => $room->id, 'key' => $room->key, 'name' => $room->name, 'about' => $room->about, 'closed' => $room->closed,
             'members' => array_values(array_map(static fn (string $id): array => ['id' => $id, 'name' => $names[$id] ?? ''], array_filter($room->members, static fn (string $id): bool => isset($names[$id])))),
             'unseen' => (int) (is_numeric($unseen) ? $unseen : 0),
+            'onCall' => array_values(array_filter($room->onCall, static fn (array $one): bool => isset($names[$one['staff']]))),
+            'postTo' => $this->viewer->may(Permission::SetUp) ? $room->postTo : '',
         ];
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Notices;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\Client;
 use Telamon\Core\Effects\PostNotice;
 use Telamon\Core\Plan\Effect;
@@ -19,7 +18,7 @@ use Telamon\Projects\Project;
  */
 final readonly class PostNoticeHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em, private Rooms $rooms)
+    public function __construct(private Publishing $publishing, private Rooms $rooms)
     {
     }
 
@@ -36,7 +35,7 @@ final readonly class PostNoticeHandler implements EffectHandler
             return [];
         }
         $notice = new Notice($room, $effect->words, mb_substr($effect->by, 0, 200), $made->find(Client::class), $made->find(Project::class), $made->occasion?->id, $made->now);
-        $this->em->persist($notice);
+        $this->publishing->publish($notice);
 
         return [$notice];
     }

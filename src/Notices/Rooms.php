@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Business\Profile;
 use Telamon\Core\Effects\PostNotice;
+use Telamon\Core\Time\OnCall;
 use Telamon\Database\DatabaseUpdated;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -86,6 +87,7 @@ final readonly class Rooms
             }
             $room = new NoticeRoom(FreeKey::of($name, array_map(static fn (NoticeRoom $one): string => $one->key, $there)), $name);
             $room->become($name, $edit->text('about', 200) ?? '', $closed, $this->members($edit, $closed));
+            $this->reach($room, $edit);
             $this->em->persist($room);
 
             return $room;
@@ -97,7 +99,10 @@ final readonly class Rooms
     {
         $name = $this->name($edit, $room);
         $members = $this->members($edit, $closed);
-        $this->changes->carryOut($this->act("changed the room $name", $staff, $room), static fn () => $room->become($name, $edit->text('about', 200) ?? $room->about, $closed, $members));
+        $this->changes->carryOut($this->act("changed the room $name", $staff, $room), function () use ($room, $name, $edit, $closed, $members): void {
+            $room->become($name, $edit->text('about', 200) ?? $room->about, $closed, $members);
+            $this->reach($room, $edit);
+        });
     }
 
     /** @throws InvalidInput */
@@ -132,6 +137,55 @@ final readonly class Rooms
         }
 
         return $members;
+    }
+
+    /** @throws InvalidInput */
+    private function reach(NoticeRoom $room, Edit $edit): void
+    {
+        if ($edit->has('onCall')) {
+            $room->call($this->onCall($edit, $room));
+        }
+        if ($edit->has('postTo')) {
+            $address = $edit->text('postTo', 500) ?? '';
+            $host = parse_url($address, \PHP_URL_HOST);
+            if ('' !== $address && (1 !== preg_match('#^https?://#i', $address) || false === filter_var($address, \FILTER_VALIDATE_URL) || !\is_string($host))) {
+                throw new InvalidInput('postTo', 'Write an address that begins with https://.');
+            }
+            $room->postTo($address);
+        }
+    }
+
+    /**
+     * @return list<array{staff: string, days: list<int>, from: string, until: string}>
+     *
+     * @throws InvalidInput
+     */
+    private function onCall(Edit $edit, NoticeRoom $room): array
+    {
+        $hours = [];
+        foreach ($edit->parts('onCall') as $i => $one) {
+            $staff = $this->em->find(Staff::class, $one->text('staff', 36) ?? '');
+            if (null === $staff || !$staff->active || !$room->admits($staff)) {
+                throw new InvalidInput("onCall.$i.staff", 'Choose somebody who may enter the room.');
+            }
+            try {
+                $read = new OnCall(self::days($one->any('days')), $one->text('from', 5) ?? '', $one->text('until', 5) ?? '');
+            } catch (\InvalidArgumentException $error) {
+                throw new InvalidInput("onCall.$i.days", $error->getMessage());
+            }
+            if (\count($hours) >= self::MOST) {
+                throw new InvalidInput('onCall', 'At most '.self::MOST.' hours.');
+            }
+            $hours[] = ['staff' => $staff->id, 'days' => $read->days, 'from' => $read->from, 'until' => $read->until];
+        }
+
+        return $hours;
+    }
+
+    /** @return list<int> */
+    private static function days(mixed $given): array
+    {
+        return \is_array($given) && \count($given) <= 7 ? array_values(array_filter($given, is_int(...))) : [];
     }
 
     private function act(string $words, Staff $staff, ?NoticeRoom $room): Change

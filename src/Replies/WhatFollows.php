@@ -10,6 +10,7 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
 use Telamon\Business\StageEnd;
 use Telamon\Core\Replies\Meaning;
+use Telamon\Core\Replies\NamedDay;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
 use Telamon\Messages\ReplyRead;
@@ -39,12 +40,12 @@ final readonly class WhatFollows
         $who = $project->lead->name ?? $this->business->coordinator()->name;
         $task = static fn (string $words, string $due = 'today'): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} a task, due $due: {$words}";
         $lines = match ($meaning) {
-            Meaning::Yes => null === $quote ? [$task($this->named($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
-            Meaning::No => [$task($this->named($reply, 'says no'))],
-            Meaning::Later => [$task($this->again($reply), 'in '.self::LATER.' days')],
+            Meaning::Yes => null === $quote ? [$task($this->words($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
+            Meaning::No => [$task($this->words($reply, 'says no'))],
+            Meaning::Later => [$task($this->again($reply), null === $this->named($reply) ? 'in '.self::LATER.' days, as they name no day' : $this->laterOn($reply)->format('D j F Y').', the day that they name')],
             Meaning::Stop => ["sends nothing unasked to {$reply->fromAddress} any more", 'cancels what waits for them'],
-            Meaning::Question => [$task($this->named($reply, 'asks'))],
-            Meaning::Other => [$task($this->named($reply, 'writes'))],
+            Meaning::Question => [$task($this->words($reply, 'asks'))],
+            Meaning::Other => [$task($this->words($reply, 'writes'))],
         };
 
         return [...$lines, match ($meaning) {
@@ -69,13 +70,13 @@ final readonly class WhatFollows
         } elseif (null !== $quote) {
             $this->quotes->toClient($quote, 'quote-yes')?->answer($reply->messageId);
         } elseif (null !== $project) {
-            $today = new \DateTimeImmutable($this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
+            $today = $this->day($this->clock->now());
             [$name, $due] = match ($meaning) {
-                Meaning::Yes => [$this->named($reply, 'says yes'), $today],
-                Meaning::No => [$this->named($reply, 'says no'), $today],
-                Meaning::Later => [$this->again($reply), $today->modify('+'.self::LATER.' days')],
-                Meaning::Question => [$this->named($reply, 'asks'), $today],
-                default => [$this->named($reply, 'writes'), $today],
+                Meaning::Yes => [$this->words($reply, 'says yes'), $today],
+                Meaning::No => [$this->words($reply, 'says no'), $today],
+                Meaning::Later => [$this->again($reply), $this->laterOn($reply)],
+                Meaning::Question => [$this->words($reply, 'asks'), $today],
+                default => [$this->words($reply, 'writes'), $today],
             };
             $this->em->persist(new Task($project, $this->counts->last($project) + 1, mb_substr($name, 0, 200), $project->lead, $this->workingDay($due), [], 'Reply'));
         }
@@ -83,6 +84,25 @@ final readonly class WhatFollows
         $open = null === $project && null === $quote && Meaning::Stop !== $meaning;
         $reply->beDone($open ? IncomingState::Open : IncomingState::Done, $open ? [] : $done);
         $this->events->dispatch(new ReplyRead($reply));
+    }
+
+    /** @return \DateTimeImmutable|null the day on which they say that they may be asked again; counted from when they wrote */
+    private function named(Incoming $reply): ?\DateTimeImmutable
+    {
+        $day = (new NamedDay())->read($reply->said, $this->day($reply->receivedAt));
+
+        return null === $day || $day <= $this->day($this->clock->now()) ? null : $day;
+    }
+
+    private function laterOn(Incoming $reply): \DateTimeImmutable
+    {
+        return $this->workingDay($this->named($reply) ?? $this->day($this->clock->now())->modify('+'.self::LATER.' days'));
+    }
+
+    /** By the calendar of the business. */
+    private function day(\DateTimeImmutable $at): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($at->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
     }
 
     private function workingDay(\DateTimeImmutable $day): \DateTimeImmutable
@@ -95,7 +115,7 @@ final readonly class WhatFollows
         return $reply->client?->name() ?? ('' === $reply->fromName ? $reply->fromAddress : $reply->fromName);
     }
 
-    private function named(Incoming $reply, string $what): string
+    private function words(Incoming $reply, string $what): string
     {
         return "{$this->sender($reply)} $what: “".mb_strimwidth(trim((string) preg_replace('/\s+/u', ' ', $reply->said)), 0, 110, '…').'”';
     }

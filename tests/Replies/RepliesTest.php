@@ -266,6 +266,15 @@ final class RepliesTest extends AppTestCase
         self::assertNotSame('0', $this->text('SELECT COUNT(*) FROM stopped_address'));
     }
 
+    public function testLaterIsTheDayThatTheyName(): void
+    {
+        $in = $this->writes($this->confirmed(), 'Not now, sorry. Could you ask me again in March?');
+        self::assertSame('later', $in->text('says'));
+        $this->post("/api/replies/{$in->text('id')}/decide", ['says' => 'later']);
+        self::assertSame('2027-03-01', $this->text("SELECT due FROM task WHERE name LIKE 'Ask %again%'"));
+        self::assertStringContainsString('Mon 1 March 2027, the day that they name', $this->get("/api/replies/{$in->text('id')}")->ok()->body);
+    }
+
     public function testAYesToAQuoteSendsTheWayToSignIt(): void
     {
         $message = $this->confirmed();

@@ -88,8 +88,9 @@ export function WriteScreen() {
   const [search] = useSearchParams();
   const of = (name: string) => search.get(name) ?? '';
   const about = { named: of('client'), project: of('project'), submission: of('submission'), answers: of('answers') };
+  const subject = of('subject');
   // What is typed to one is never shown under another's name.
-  return <LetterByHand key={Object.values(about).join()} {...about} />;
+  return <LetterByHand key={Object.values(about).join()} {...about} subject={subject} />;
 }
 
 interface About {
@@ -97,9 +98,11 @@ interface About {
   project: string;
   submission: string;
   answers: string;
+  /** What the letter is about, where whoever led here knows it. */
+  subject: string;
 }
 
-function LetterByHand({ named, project, submission, answers }: About) {
+function LetterByHand({ named, project, submission, answers, subject }: About) {
   const about = useQuery({
     queryKey: queryKeys.project(project),
     queryFn: () => need(api.GET('/api/projects/{id}', { params: { path: { id: project } } })),
@@ -118,7 +121,7 @@ function LetterByHand({ named, project, submission, answers }: About) {
     channel,
     to: who.to,
     number: who.phone,
-    subject: who.subject,
+    subject: who.subject || subject,
     text: signature && !asText ? `\n\n${signature}` : '',
     sendAt: '',
     files: [],

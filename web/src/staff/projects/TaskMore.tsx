@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
 import { useState, type SyntheticEvent } from 'react';
+import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { when } from '../../shared/words';
+import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Photographs } from '../shell/Photographs';
 import { useToast } from '../shell/Toast';
@@ -17,6 +19,7 @@ const roles: Record<string, string> = { owner: 'an owner', coordinator: 'the coo
 export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
   const tick = useTickSteps();
   const toast = useToast();
+  const { user } = useSignedIn();
   return (
     <div className="task-more">
       {task.words && <p className="written">{task.words}</p>}
@@ -49,6 +52,13 @@ export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
       )}
       <Notes task={task} />
       {canWork && <Photographs project={task.project.id} />}
+      {user.may.includes('messages.write') && (
+        <p>
+          <Link to={`/messages/write?project=${task.project.id}&subject=${encodeURIComponent(task.name)}`}>
+            Write to the client about it
+          </Link>
+        </p>
+      )}
     </div>
   );
 }

@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, need } from '../../shared/api';
+import { ComingRows, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { FactList, type Fact } from '../shell/FactList';
 import { useMessaging, type Setup } from './queries';
+import { StandIn } from './StandIn';
 
 type Edit = Parameters<ReturnType<typeof useMessaging>['mutateAsync']>[0];
 
@@ -76,6 +78,7 @@ export function MessagesSection({ setup }: { setup: Setup }) {
         facts={facts}
       />
       <WhatGoesOut />
+      <StandIn />
     </>
   );
 }
@@ -86,8 +89,9 @@ function WhatGoesOut() {
     queryKey: queryKeys.templates,
     queryFn: async () => (await need(api.GET('/api/templates'))).items,
   });
-  const rows = (list.data ?? []).filter((one) => one.sentWhen !== '');
-  if (rows.length === 0) return null;
+  if (list.error) return <Trouble title="Not loaded">{list.error.message}</Trouble>;
+  if (!list.data) return <ComingRows rows={6} />;
+  const rows = list.data.filter((one) => one.sentWhen !== '');
   return (
     <table className="events-table">
       <caption>What goes out by itself</caption>
