@@ -27,7 +27,7 @@ final readonly class FollowUpController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private FollowUpChanges $changes, private FollowUpView $view, private Walking $walking)
+    public function __construct(private EntityManagerInterface $em, private FollowUpChanges $changes, private FollowUpView $view, private Walking $walking, private RunWithOneself $oneself)
     {
     }
 
@@ -55,6 +55,16 @@ final readonly class FollowUpController
         $acts = (new Rehearsal($this->walking->walk()))->run($series, $start, $at, 'stop' === $says ? null : Course::tryFrom($says) ?? throw Problem::invalid('says', 'Say what they answer.'));
 
         return new JsonResponse(['acts' => array_map(static fn (array $act): array => ['at' => $act['at']->format(\DATE_RFC3339), 'key' => $act['step']->key ?? '', 'kind' => $act['step']->kind->value ?? 'end', 'asText' => $act['step']->asText ?? false, 'what' => $act['step']->what ?? '', 'course' => $act['course']->value], $acts)]);
+    }
+
+    /** The same as mails to whoever asks, all at once. */
+    #[Route('/to-me', methods: ['POST'], priority: 1)]
+    public function toMe(Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $body = JsonBody::read($request);
+        $sent = $this->oneself->run($this->changes->check($body['courses'] ?? null), JsonBody::text($body, 'name', 100), $staff);
+
+        return new JsonResponse(['sent' => $sent, 'to' => $staff->email]);
     }
 
     #[Route('/runs', methods: ['GET'], priority: 1)]

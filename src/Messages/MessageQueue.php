@@ -74,6 +74,12 @@ final readonly class MessageQueue
             $message->say(self::begins($written->textMessage), $written->textMessage.($message->ground->canBeStopped() ? self::STOP : ''), '');
             $message->beText();
         }
+        if ($text->off) {
+            // It stands in the list, so that nobody wonders why nothing came.
+            $message->becomes(MessageState::Cancelled, 'Switched off in Setup, Messages.', null);
+
+            return $message;
+        }
         if ([] !== $written->gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
@@ -107,19 +113,33 @@ final readonly class MessageQueue
      */
     public function test(MessageTemplate $template, array $shown, Staff $staff): Message
     {
-        $business = $this->business->business();
-        $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
-        $change = new Change(ChangeKind::Send, mb_substr("sent themselves a test of “{$template->name}”", 0, 300), $staff, $this->clock->now(), null, 'business', $template->id, $template->name);
+        return $this->tests([[$template, $shown, 'Test']], "sent themselves a test of “{$template->name}”", $staff)[0];
+    }
 
-        return $this->changes->carryOut($change, function () use ($template, $business, $text, $staff): Message {
-            $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr('Test: '.$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
+    /**
+     * Several of them, as one change.
+     *
+     * @param non-empty-list<array{MessageTemplate, array<string, mixed>, string}> $tests each with how it reads and what stands before its subject
+     *
+     * @return non-empty-list<Message>
+     */
+    public function tests(array $tests, string $words, Staff $staff): array
+    {
+        $business = $this->business->business();
+        $first = $tests[0][0];
+        $change = new Change(ChangeKind::Send, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $first->id, $first->name);
+
+        return $this->changes->carryOut($change, fn (): array => array_map(function (array $test) use ($business, $staff): Message {
+            [$template, $shown, $before] = $test;
+            $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
+            $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr("$before: ".$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
             $message->say($message->subject, $message->text, $text('html'));
             $message->rest(Ground::Staff);
             $this->em->persist($message);
             $this->bus->dispatch(new SendMessage($message->id));
 
             return $message;
-        });
+        }, $tests));
     }
 
     /** @return array<string, string> name by key */

@@ -76,6 +76,14 @@ class MessageTemplate implements PartOf
     public bool $retired = false;
 
     /**
+     * Whether what sends it by itself sends nothing.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $off = false;
+
+    /**
      * @param string $subject with {{fields}}; each of them may be empty
      * @param string $body text with fields and sections (Mustache)
      */
@@ -124,6 +132,11 @@ class MessageTemplate implements PartOf
         $this->papers = $text->enclosed->papers;
         $this->answersTo = $text->enclosed->answersTo;
         $this->consent = $text->enclosed->consent;
+    }
+
+    public function turn(bool $goes): void
+    {
+        $this->off = !$goes;
     }
 
     public function retire(bool $retired): void

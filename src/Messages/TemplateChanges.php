@@ -168,6 +168,15 @@ final readonly class TemplateChanges
         $this->changes->carryOut($this->act(($retired ? 'put away' : 'brought back')." the template “{$template->name}”", $staff, $template), static fn () => $template->retire($retired));
     }
 
+    /** @throws Refusal where something rests on it */
+    public function turn(MessageTemplate $template, bool $goes, Staff $staff): void
+    {
+        if (!TemplateFields::isOptional($template->key)) {
+            throw new InvalidInput('goes', 'This one cannot be left out: a plan, or what somebody does, has promised it.');
+        }
+        $this->changes->carryOut($this->act(($goes ? 'sends' : 'sends no more')." “{$template->name}” ".TemplateFields::sentWhen($template->key), $staff, $template), static fn () => $template->turn($goes));
+    }
+
     /** @return array<string, list<array{label: string, path: string}>> by key */
     public function uses(): array
     {

@@ -62,6 +62,16 @@ final readonly class TemplateController
         return new JsonResponse($this->view->whole($template));
     }
 
+    #[Route('/{id}/goes', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::SetUp->value)]
+    public function turn(string $id, Request $request, #[CurrentUser] Staff $staff): Response
+    {
+        $template = $this->get($id);
+        $this->changes->turn($template, true === (JsonBody::read($request)['goes'] ?? null), $staff);
+
+        return new JsonResponse($this->view->whole($template));
+    }
+
     #[Route('/{id}/versions/{version}', requirements: ['id' => self::ID], methods: ['GET'])]
     public function version(string $id, string $version): Response
     {

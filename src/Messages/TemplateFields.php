@@ -41,6 +41,14 @@ final class TemplateFields
         'agreement-signed' => [Purpose::Agreement, self::SIGN, 'to the client when something is signed'],
     ];
 
+    /** Keys of those that may be left out: nothing else rests on them, and no plan has promised them. */
+    private const OPTIONAL = ['wish', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'quote-nudge', 'quote-accepted', 'quote-answered', 'agreement-signed', 'notices'];
+
+    public static function isOptional(string $key): bool
+    {
+        return \in_array($key, self::OPTIONAL, true);
+    }
+
     /** @return list<string> */
     public static function of(string $key): array
     {

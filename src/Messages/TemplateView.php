@@ -68,7 +68,7 @@ final readonly class TemplateView
     {
         return [
             'id' => $template->id, 'key' => $template->key, 'name' => $template->name, 'purpose' => $template->purpose()->value, 'purposeWords' => $template->purpose()->words(),
-            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired, 'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent, 'sentWhen' => TemplateFields::sentWhen($template->key),
+            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired, 'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent, 'sentWhen' => TemplateFields::sentWhen($template->key), 'goes' => !$template->off, 'optional' => TemplateFields::isOptional($template->key),
         ];
     }
 

@@ -324,4 +324,19 @@ final class FollowUpTest extends AppTestCase
         $this->post('/api/stand-in/mail', ['message' => $texted, 'text' => 'Stop'])->ok(201);
         self::assertSame('ended', $this->text('SELECT state FROM follow_up_run'), 'it ends the follow-up too');
     }
+
+    public function testSomebodyRunsItWithThemselvesAndNobodyElseHearsOfIt(): void
+    {
+        $whole = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
+        $sent = $this->post('/api/follow-ups/to-me', ['name' => 'First answer', 'courses' => $whole->at('courses')])->ok();
+        self::assertSame([5, 'coordinator@marrowby.example'], [$sent->number('sent'), $sent->text('to')]);
+        $this->work();
+        $subjects = $this->db()->fetchFirstColumn("SELECT subject FROM message WHERE kind = 'test' AND state = 'sent' AND to_address = 'coordinator@marrowby.example' ORDER BY rowid");
+        self::assertCount(5, $subjects);
+        self::assertIsString($subjects[1]);
+        self::assertStringStartsWith('Fri 27 Nov, 10:42: ', $subjects[1], 'when it would leave');
+        self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
+        $none = $this->post('/api/follow-ups/to-me', ['name' => 'x', 'courses' => ['main' => [['key' => 'a', 'kind' => 'tag', 'what' => 'x']]]]);
+        self::assertSame([422, 'courses'], [$none->status, $none->text('violations.0.path')]);
+    }
 }

@@ -187,4 +187,25 @@ final class TemplateTest extends AppTestCase
         self::assertSame("Sorcha Vell\nwho leads repairs", $this->get('/api/session')->ok()->text('user.signature'));
         self::assertSame("Sorcha Vell\nwho leads repairs", $this->post("/api/templates/$id/preview", $draft)->ok()->text('text'));
     }
+
+    public function testAnEventMaySendNothingAndThatIsTakenBack(): void
+    {
+        $id = $this->id('notices');
+        $this->post("/api/templates/$id/goes", ['goes' => false])->ok();
+        self::assertFalse($this->get("/api/templates/$id")->ok()->at('goes'));
+        $staff = $this->db()->fetchOne("SELECT id FROM staff WHERE email = 'pim@marrowby.example'");
+        $room = $this->post('/api/notice-rooms', ['name' => 'Van', 'onCall' => [['staff' => $staff, 'days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'until' => '00:00']]])->ok(201)->text('id');
+        $this->post('/api/notices', ['room' => $room, 'words' => 'The van is back.'])->ok(201);
+        $this->work();
+        $left = $this->get('/api/messages')->ok();
+        self::assertSame('cancelled', $left->text('items.0.state'));
+        self::assertStringContainsString('Switched off', $this->get("/api/messages/{$left->text('items.0.id')}")->ok()->text('failure'));
+
+        $this->post("/api/templates/$id/goes", ['goes' => true])->ok();
+        $this->post('/api/notices', ['room' => $room, 'words' => 'And gone again.'])->ok(201);
+        $this->work();
+        self::assertSame('sent', $this->get('/api/messages')->ok()->text('items.0.state'));
+        $refused = $this->post("/api/templates/{$this->id('quote')}/goes", ['goes' => false]);
+        self::assertSame([422, 'goes'], [$refused->status, $refused->text('violations.0.path')], 'whoever sends a quote means it');
+    }
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
+import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
 import { ComingRows, Trouble } from '../../../shared/Notice';
 import { useKey } from '../../keys';
@@ -24,6 +25,7 @@ import {
   useFollowUpAct,
   useFollowUps,
   useKeepFollowUp,
+  useSendToMe,
   type Course,
   type Draft,
   type FollowUp,
@@ -79,6 +81,7 @@ function One({ list, row, one, error }: Props) {
         },
       ),
     );
+  const toMe = useSendToMe();
   const inside = one?.inside ?? 0;
   return (
     <Pillars
@@ -240,6 +243,32 @@ function One({ list, row, one, error }: Props) {
           width: '1fr',
           middling: '360px',
           content: one && day.data ? <DryRun courses={draft.courses} list={list} now={day.data.now} /> : null,
+          blocks: one
+            ? [
+                {
+                  label: toMe.isPending ? 'Sending…' : 'Send me all of it',
+                  keyName: 'tryIt',
+                  disabled: toMe.isPending,
+                  act: () =>
+                    once((done) =>
+                      toMe.mutate(draft, {
+                        onSettled: done,
+                        onSuccess: ({ sent, to }) =>
+                          toast({
+                            words: `${sent === 1 ? '1 message is' : `${sent} messages are`} on their way to ${to}, each with its time`,
+                          }),
+                        onError: (failed) =>
+                          toast({
+                            words:
+                              failed instanceof ProblemError
+                                ? (failed.violations[0]?.message ?? failed.message)
+                                : failed.message,
+                          }),
+                      }),
+                    ),
+                },
+              ]
+            : [],
         },
       ]}
     />

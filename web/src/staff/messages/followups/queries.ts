@@ -93,6 +93,16 @@ export function useRehearsal(courses: Courses, start: string, answeredAt: string
   });
 }
 
+/** Every message of a series to whoever asks, at once. */
+export function useSendToMe() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ name, courses }: { name: string; courses: Courses }) =>
+      need(api.POST('/api/follow-ups/to-me', { body: { name, courses } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
+
 export function useRunsOf(client: string) {
   return useQuery({
     queryKey: queryKeys.runsOf(client),
