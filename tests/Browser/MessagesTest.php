@@ -7,6 +7,7 @@ namespace Telamon\Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Telamon\Tests\Browser\Support\BrowserTestCase;
+use Telamon\Tests\Support\DataFolder;
 
 /** Templates, what comes in, follow-ups and the notice board as people use them. */
 final class MessagesTest extends BrowserTestCase
@@ -79,6 +80,60 @@ final class MessagesTest extends BrowserTestCase
         $this->assertAccessible('a letter by hand');
         $this->pressMain();
         $this->findWith('.letter-html, .letter-text', 'We come on Tuesday, then.');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testALetterTakesItsFileThroughAReloadAndATextGoesToTheirNumber(): void
+    {
+        $this->signIn();
+        $this->go('/projects');
+        $this->find('.row-table a[href^="/projects/"]')->click();
+        $this->findWith('a', 'Write')->click();
+        $this->find('#write-text')->sendKeys('We come at ten on Thursday.');
+        $this->find('#write-subject')->sendKeys('Thursday');
+        $path = DataFolder::root().'/how-we-come.pdf';
+        file_put_contents($path, "%PDF-1.4\n1 0 obj <<>> endobj\ntrailer <<>>\n%%EOF\n");
+        $this->find('.encloses input[type=file]')->sendKeys($path);
+        $this->findWith('.encloses li', 'goes with it');
+        $this->driver->navigate()->refresh();
+        $this->findWith('.encloses li', 'how-we-come.pdf');
+        $this->assertAccessible('a letter with a file');
+        $this->pressMain();
+        $this->findWith('.letter-papers', 'how-we-come.pdf');
+        // What was brought along is on record, and can go with the next one.
+        $this->driver->navigate()->back();
+        $this->findWith('a', 'Write')->click();
+        $this->findWith('.encloses-list label', 'how-we-come.pdf');
+        $this->find('#write-by option[value=text]')->click();
+        $this->find('#write-text')->sendKeys('Ten it is €');
+        $this->see('12 GSM-7 places, 1 part');
+        $this->assertAccessible('a text message');
+        $this->pressMain();
+        $this->findWith('.text-bubble', 'Ten it is €');
+        self::assertSame([], $this->complaints());
+    }
+
+    public function testARoomCallsSomebodyAndAClientIsPlayedInSetup(): void
+    {
+        $this->signIn();
+        $this->go('/messages/notices');
+        $this->findWith('.rooms .list-row', 'Desk')->click();
+        $this->clickWith('.link-button', 'Edit');
+        $this->clickWith('.room-form .link-button', 'Add hours');
+        $this->find('.on-call select');
+        // A reload in the middle loses nothing.
+        $this->driver->navigate()->refresh();
+        $this->clickWith('.link-button', 'Edit');
+        $this->find('.on-call select');
+        $this->assertAccessible('hours on call');
+        $this->clickWith('.room-form button', 'Save');
+        $this->until(fn (): bool => [] === $this->all('.room-form'), 'it is saved');
+        $this->go('/setup');
+        $this->find('.stand-in input[type=email]')->sendKeys('nobody.knows@example.com');
+        $this->find('.stand-in textarea')->sendKeys('Do you mend harps, too?');
+        $this->findWith('.stand-in button', 'Let it come in')->click();
+        $this->findWith('.stand-in [role=status] a', 'A-')->click();
+        $this->findWith('.sheet-head', 'nobody.knows');
         self::assertSame([], $this->complaints());
     }
 

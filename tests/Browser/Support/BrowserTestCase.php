@@ -17,7 +17,7 @@ use Telamon\Tests\Support\DataFolder;
 /** A test of the real interface, in a real browser that starts empty. */
 abstract class BrowserTestCase extends TestCase
 {
-    private const WAIT = 12;
+    private const WAIT = 25;
     private static ?Process $chromedriver = null;
     private static int $port = 0;
 
