@@ -60,8 +60,7 @@ final readonly class StopController
     public function list(Request $request): Response
     {
         $client = $this->client(Query::id($request, 'client') ?? '');
-        $of = array_map(static fn (ContactPoint $point): string => mb_strtolower($point->value), array_filter($client->contactPoints->toArray(), static fn (ContactPoint $point): bool => ContactKind::Email === $point->kind));
-        $stopped = $this->em->getRepository(StoppedAddress::class)->findBy(['address' => $of], ['at' => 'DESC']);
+        $stopped = $this->em->getRepository(StoppedAddress::class)->findBy(['address' => Stops::addressesOf($client)], ['at' => 'DESC']);
 
         return new JsonResponse(['items' => array_map(fn (StoppedAddress $one): array => ['address' => $one->address, 'way' => $one->way, 'words' => $one->words, 'at' => $one->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)], $stopped)]);
     }
@@ -74,9 +73,9 @@ final readonly class StopController
         $body = JsonBody::read($request);
         $client = $this->client(JsonBody::text($body, 'client', 36));
         $stop = true === ($body['stopped'] ?? null);
-        $addresses = array_map(static fn (ContactPoint $point): string => $point->value, array_values(array_filter($client->contactPoints->toArray(), static fn (ContactPoint $point): bool => ContactKind::Email === $point->kind)));
+        $addresses = Stops::addressesOf($client);
         if ([] === $addresses) {
-            throw Problem::invalid('client', "{$client->name()} has no mail address.");
+            throw Problem::invalid('client', "{$client->name()} has no mail address and no number.");
         }
         $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr(($stop ? 'sends nothing unasked to ' : 'may write again to ').$client->name(), 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, mb_substr($client->name(), 0, 300)), function () use ($addresses, $client, $stop, $staff): void {
             foreach ($addresses as $address) {

@@ -8,12 +8,19 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\EventDispatcherInterface;
 use Telamon\Clients\Client;
+use Telamon\Clients\ContactPoint;
 
 /** Whom nothing unasked is sent to any more. Call what writes inside a change. */
 final readonly class Stops
 {
     public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
+    }
+
+    /** @return list<string> mail addresses, in small letters, and numbers of a client */
+    public static function addressesOf(Client $client): array
+    {
+        return array_values(array_map(static fn (ContactPoint $point): string => mb_strtolower($point->value), $client->contactPoints->toArray()));
     }
 
     public function has(string $address): bool

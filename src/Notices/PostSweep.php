@@ -21,7 +21,8 @@ use Telamon\Queue\Every;
 final class PostSweep
 {
     private const AT_ONCE = 10;
-    private const SECONDS = 10;
+    /** A chat that does not answer must not keep clients waiting for their mail. */
+    private const SECONDS = 5;
 
     private readonly Every $every;
 
@@ -46,6 +47,10 @@ final class PostSweep
         foreach ($due as $post) {
             $this->post($post);
             $this->em->flush();
+            if (PostState::Sent !== $post->state) {
+                // One that does not get through ends this round: the others come with the next.
+                return;
+            }
         }
     }
 

@@ -43,7 +43,7 @@ final readonly class WhatFollows
             Meaning::Yes => null === $quote ? [$task($this->words($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
             Meaning::No => [$task($this->words($reply, 'says no'))],
             Meaning::Later => [$task($this->again($reply), null === $this->named($reply) ? 'in '.self::LATER.' days, as they name no day' : $this->laterOn($reply)->format('D j F Y').', the day that they name')],
-            Meaning::Stop => ["sends nothing unasked to {$reply->fromAddress} any more", 'cancels what waits for them'],
+            Meaning::Stop => [null === $reply->client ? "sends nothing unasked to {$reply->fromAddress} any more" : "sends nothing unasked to {$reply->client->name()} any more, at any address or number", 'cancels what waits for them'],
             Meaning::Question => [$task($this->words($reply, 'asks'))],
             Meaning::Other => [$task($this->words($reply, 'writes'))],
         };
@@ -63,8 +63,8 @@ final readonly class WhatFollows
         $quote = Meaning::Yes === $meaning ? $this->quote($reply, $project) : null;
         $reply->means($meaning);
         if (Meaning::Stop === $meaning) {
-            // They may answer from another address than the one that was written to: both are left alone.
-            foreach (array_unique([mb_strtolower($reply->fromAddress), mb_strtolower($reply->answers->toAddress ?? $reply->fromAddress)]) as $address) {
+            // They may answer from another address than the one that was written to, and a text may answer a mail: all of them are left alone.
+            foreach (array_unique([mb_strtolower($reply->fromAddress), mb_strtolower($reply->answers->toAddress ?? $reply->fromAddress), ...null === $reply->client ? [] : Stops::addressesOf($reply->client)]) as $address) {
                 $this->stops->stop($address, $reply->client, 'by a reply', $reply->said);
             }
         } elseif (null !== $quote) {

@@ -112,6 +112,11 @@ final class TextsTest extends AppTestCase
         $this->comes('stop', self::NUMBER, 'STOP');
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM stopped_address WHERE address = '".self::NUMBER."'"));
         self::assertSame('stop', $this->id('SELECT says FROM incoming'));
+        self::assertSame('1', $this->number("SELECT COUNT(*) FROM stopped_address WHERE address = 'orla.fennick@example.com'"));
+        $client = $this->id('SELECT id FROM client');
+        self::assertEqualsCanonicalizing([self::NUMBER, 'orla.fennick@example.com'], $this->get("/api/stops?client=$client")->ok()->column('items', 'address'));
+        $this->post('/api/stops', ['client' => $client, 'stopped' => false])->ok(204);
+        self::assertSame('0', $this->number('SELECT COUNT(*) FROM stopped_address'));
     }
 
     public function testATextThatBelongsNowhereIsAnArrivalMatchedByItsNumber(): void
