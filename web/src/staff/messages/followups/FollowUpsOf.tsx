@@ -52,8 +52,8 @@ export function FollowUpsOfClient({ id, name }: { id: string; name: string }) {
       </SectionRows>
       {stopped ? (
         <p className="stopped-line">
-          <Mark kind="stopped">left alone</Mark> Nothing unasked to {stopped.address} since {when(stopped.at, today)},{' '}
-          {stopped.way}.{' '}
+          <Mark kind="stopped">left alone</Mark> Nothing unasked to {stops.data?.map((one) => one.address).join(', ')}{' '}
+          since {when(stopped.at, today)}, {stopped.way}.{' '}
           <button
             type="button"
             className="link-button"
