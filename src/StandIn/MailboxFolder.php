@@ -16,16 +16,7 @@ final readonly class MailboxFolder implements Mailbox
 
     public function deliver(string $id, string $eml): void
     {
-        $path = $this->path($id);
-        if (!is_dir(\dirname($path)) && !@mkdir(\dirname($path), 0o700, true) && !is_dir(\dirname($path))) {
-            throw new \RuntimeException('the mailbox folder cannot be made');
-        }
-        // Written beside and renamed, so that a message is in the box whole or not at all.
-        $handle = fopen("$path.new", 'w');
-        if (false === $handle || \strlen($eml) !== fwrite($handle, $eml) || !fflush($handle) || !fsync($handle) || !fclose($handle)) {
-            throw new \RuntimeException('the message cannot be written');
-        }
-        rename("$path.new", $path);
+        WholeFile::write($this->path($id), $eml);
     }
 
     public function has(string $id): bool

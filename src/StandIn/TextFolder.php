@@ -13,17 +13,7 @@ final readonly class TextFolder
 
     public function deliver(string $id, string $to, string $text): void
     {
-        $path = $this->path($id);
-        if (!is_dir(\dirname($path)) && !@mkdir(\dirname($path), 0o700, true) && !is_dir(\dirname($path))) {
-            throw new \RuntimeException('the folder for texts cannot be made');
-        }
-        $written = "To: $to\n\n$text\n";
-        $handle = fopen("$path.new", 'w');
-        // Written beside and renamed, so that a text is there whole or not at all.
-        if (false === $handle || \strlen($written) !== fwrite($handle, $written) || !fflush($handle) || !fsync($handle) || !fclose($handle)) {
-            throw new \RuntimeException('the text cannot be written');
-        }
-        rename("$path.new", $path);
+        WholeFile::write($this->path($id), "To: $to\n\n$text\n");
     }
 
     public function has(string $id): bool

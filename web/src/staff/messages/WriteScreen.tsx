@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
-import { api, need, ProblemError, type Schema } from '../../shared/api';
+import { api, need, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
@@ -11,6 +11,7 @@ import { MessageLines } from '../shell/MessageLines';
 import { Pillars } from '../shell/Pillars';
 import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
+import { faultsOf } from '../shell/faultsOf';
 import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
 import { useReply } from './incoming';
@@ -176,16 +177,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     },
     onSettled: () => queries.invalidateQueries(),
   });
-  const faults =
-    send.error instanceof ProblemError
-      ? Object.fromEntries(send.error.violations.map((fault) => [fault.path, fault.message]))
-      : {};
-  const fault = (field: string) =>
-    faults[field] && (
-      <p className="fault" role="alert">
-        {faults[field]}
-      </p>
-    );
+  const { beside: fault, other } = faultsOf(send.error);
   const template = useMutation({
     mutationFn: async (id: string) => {
       const { name, subject, document, textMessage, papers, called } = await need(
@@ -365,9 +357,9 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                 onChange={(event) => change({ sendAt: event.target.value })}
               />
               {fault('sendAt')}
-              {send.error && Object.keys(faults).length === 0 && (
+              {other && (
                 <p className="fault" role="alert">
-                  {send.error.message} What you wrote is kept.
+                  {other} What you wrote is kept.
                 </p>
               )}
             </form>

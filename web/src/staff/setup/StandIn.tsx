@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, need, ProblemError, type Schema } from '../../shared/api';
+import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
+import { faultsOf } from '../shell/faultsOf';
 import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
 
@@ -41,16 +42,7 @@ function PlayAnybody() {
   });
   const change = (part: Partial<Letter>) => setLetter({ ...letter, ...part });
   const asText = letter.channel === 'text';
-  const faults =
-    play.error instanceof ProblemError
-      ? Object.fromEntries(play.error.violations.map((fault) => [fault.path, fault.message]))
-      : {};
-  const fault = (field: string) =>
-    faults[field] && (
-      <p className="fault" role="alert">
-        {faults[field]}
-      </p>
-    );
+  const { beside: fault, other } = faultsOf(play.error);
   return (
     <section className="stand-in" aria-label="Play a client">
       <div className="pillar-head">
@@ -107,9 +99,9 @@ function PlayAnybody() {
         <button type="submit" disabled={play.isPending || !letter.text.trim() || !letter.from.trim()}>
           {play.isPending ? 'Coming in…' : 'Let it come in'}
         </button>
-        {play.error && Object.keys(faults).length === 0 && (
+        {other && (
           <p className="fault" role="alert">
-            {play.error.message}
+            {other}
           </p>
         )}
       </form>

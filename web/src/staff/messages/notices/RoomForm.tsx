@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { ProblemError, type Schema } from '../../../shared/api';
+import type { Schema } from '../../../shared/api';
 import { useSignedIn } from '../../session';
+import { faultsOf } from '../../shell/faultsOf';
 import { useOnce } from '../../shell/useOnce';
 import { useUnsaved } from '../../shell/useUnsaved';
 import { Posts } from './Posts';
@@ -38,16 +39,7 @@ export function RoomForm({ room, staff, onDone }: Props) {
     forget();
     onDone();
   };
-  const faults =
-    board.error instanceof ProblemError
-      ? Object.fromEntries(board.error.violations.map((fault) => [fault.path, fault.message]))
-      : {};
-  const fault = (field: string) =>
-    faults[field] && (
-      <p className="fault" role="alert">
-        {faults[field]}
-      </p>
-    );
+  const { beside: fault, other } = faultsOf(board.error);
   return (
     <form
       className="room-form"
@@ -82,9 +74,9 @@ export function RoomForm({ room, staff, onDone }: Props) {
         ))}
       </fieldset>
       {fault('members')}
-      {board.error && Object.keys(faults).length === 0 && (
+      {other && (
         <p className="fault" role="alert">
-          {board.error.message}
+          {other}
         </p>
       )}
       <label>
