@@ -31,7 +31,7 @@ use Telamon\Tasks\TaskCounts;
 /** Leads people through follow-ups. Call all of it inside a change: what is queued and where they stand are written at once. */
 final readonly class Walking
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private EventDispatcherInterface $events, private ClientClock $theirs, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -61,7 +61,7 @@ final readonly class Walking
     /** From where somebody stands to the next wait. */
     public function go(FollowUpRun $run): void
     {
-        $moved = $this->walk()->move($run->series(), $run->stand(), $this->now());
+        $moved = $this->walk()->move($run->series(), $run->stand(), $this->theirs->now($run->client));
         foreach ($moved->done as $step) {
             $run->note($step, $this->perform($run, $step), $this->clock->now());
         }
@@ -92,7 +92,7 @@ final readonly class Walking
         return new SeriesWalk($this->business->workingDays(), $business->quietFrom, $business->quietUntil);
     }
 
-    /** Now, by the clock of the business: that is the client's as far as it is known. */
+    /** Now, by the clock of the business. */
     public function now(): \DateTimeImmutable
     {
         return $this->clock->now()->setTimezone($this->business->zone());

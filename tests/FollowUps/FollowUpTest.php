@@ -48,6 +48,14 @@ final class FollowUpTest extends AppTestCase
         return $this->post("/api/follow-ups/{$this->followUp($key)}/begin", ['client' => $client, 'project' => $this->text("SELECT id FROM project WHERE client_id = '$client'")])->ok(201);
     }
 
+    private function doctrine(): ManagerRegistry
+    {
+        $doctrine = self::getContainer()->get('doctrine');
+        self::assertInstanceOf(ManagerRegistry::class, $doctrine);
+
+        return $doctrine;
+    }
+
     private function wind(string $by): void
     {
         $this->clock->modify($by);
@@ -117,9 +125,7 @@ final class FollowUpTest extends AppTestCase
         } catch (DriverException) {
             self::assertCount(1, $this->sent());
         }
-        $doctrine = self::getContainer()->get('doctrine');
-        self::assertInstanceOf(ManagerRegistry::class, $doctrine);
-        $doctrine->resetManager();
+        $this->doctrine()->resetManager();
         $this->wind('+5 seconds');
         self::assertCount(2, $this->sent());
         self::assertStringStartsWith('Could not go on', $this->text("SELECT why FROM follow_up_run WHERE address = 'refused@example.org'"));
@@ -338,5 +344,18 @@ final class FollowUpTest extends AppTestCase
         self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
         $none = $this->post('/api/follow-ups/to-me', ['name' => 'x', 'courses' => ['main' => [['key' => 'a', 'kind' => 'tag', 'what' => 'x']]]]);
         self::assertSame([422, 'courses'], [$none->status, $none->text('violations.0.path')]);
+    }
+
+    public function testQuietHoursAreThoseWhereTheClientIs(): void
+    {
+        $client = $this->client();
+        $this->db()->executeStatement("UPDATE contact_point SET value = '+81312345678' WHERE client_id = ? AND kind = 'phone'", [$client]);
+        $this->doctrine()->getManager()->clear();
+        $this->post("/api/follow-ups/{$this->followUp('first-answer')}/begin", ['client' => $client])->ok(201);
+        // Begun at 10:42 in Dublin, 19:42 in Tokyo; two days later at 19:42 there it is still before eight in the evening.
+        self::assertSame('2026-11-27 10:42:00', $this->text('SELECT due_at FROM follow_up_run'));
+        $this->wind('+2 days');
+        // The next one is due at ten in the morning of their next working day: 01:00 by the clock of UTC.
+        self::assertSame('2026-11-30 01:00:00', $this->text('SELECT due_at FROM follow_up_run'));
     }
 }

@@ -47,14 +47,14 @@ export function MessagesSection({ setup }: { setup: Setup }) {
     {
       key: 'quiet',
       label: 'Quiet hours',
-      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, by our clock` : 'none',
+      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, where the client is` : 'none',
       fields: [
         { key: 'quietFrom', label: 'From', value: business.quietFrom },
         {
           key: 'quietUntil',
           label: 'Until',
           value: business.quietUntil,
-          hint: 'Follow-ups and reminders wait; what answers a client at once does not.',
+          hint: 'Follow-ups wait, by the time where the client is: as they booked, or as their number tells, or else by our clock. What answers at once, confirms or reminds of a visit does not wait.',
         },
       ],
       edit: (values) => ({ quietFrom: values.quietFrom ?? '', quietUntil: values.quietUntil ?? '' }),
