@@ -109,7 +109,7 @@ function FoldedDay({
           return (
             <i
               key={visit.id}
-              className={`bar ${visit.state}`}
+              className={`visit-bar ${visit.state}`}
               title={`${visit.staff.initials} ${visit.title}, ${visit.who}, ${clockTime(visit.startsAt)}`}
               style={{
                 ...stretch(minuteOf(visit.startsAt), minuteOf(visit.endsAt)),
@@ -123,7 +123,7 @@ function FoldedDay({
           return (
             <i
               key={slot.number}
-              className="bar slot"
+              className="visit-bar slot"
               style={{ left: `${left}%`, width: `${percent(minuteOf(slot.endsAt)) - left}%`, top: 3 }}
             >
               {slot.number}

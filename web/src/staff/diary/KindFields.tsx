@@ -30,7 +30,7 @@ export function Text({
 }) {
   return (
     <input
-      className="value"
+      className="kind-value"
       aria-label={label}
       value={value}
       placeholder={placeholder}
@@ -56,7 +56,7 @@ export function Num({
   const shown = typed ?? (value === null ? '' : String(value));
   return (
     <input
-      className="value"
+      className="kind-value"
       inputMode="decimal"
       aria-label={label}
       value={shown}
@@ -78,7 +78,7 @@ export function Lengths({ value, onChange }: { value: number[]; onChange: (value
   const shown = typed ?? value.join(' or ');
   return (
     <input
-      className="value"
+      className="kind-value"
       aria-label="Lengths in minutes"
       value={shown}
       size={Math.max(3, shown.length)}
@@ -104,7 +104,7 @@ export function Choice({
   onChange: (value: string) => void;
 }) {
   return (
-    <select className="value" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+    <select className="kind-value" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
       {options.some(([one]) => one === value) ? null : <option value={value}>{value}</option>}
       {options.map(([one, words]) => (
         <option key={one} value={one}>

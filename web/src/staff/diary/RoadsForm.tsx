@@ -74,7 +74,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
             <tr key={i}>
               <td>
                 <input
-                  className="value"
+                  className="kind-value"
                   aria-label="From"
                   value={one.from}
                   onChange={(event) => change(i, { from: event.target.value })}
@@ -82,7 +82,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
               </td>
               <td>
                 <input
-                  className="value"
+                  className="kind-value"
                   aria-label="To"
                   value={one.to}
                   onChange={(event) => change(i, { to: event.target.value })}
@@ -90,7 +90,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
               </td>
               <td>
                 <input
-                  className="value"
+                  className="kind-value"
                   aria-label="Minutes"
                   inputMode="numeric"
                   size={4}
@@ -152,7 +152,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
 function Figure({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
   return (
     <input
-      className="value"
+      className="kind-value"
       aria-label={label}
       inputMode="numeric"
       size={3}

@@ -41,7 +41,7 @@ export function TryIt({ settings }: { settings: Kind['settings'] }) {
         <label className="second">
           at{' '}
           <input
-            className="value"
+            className="kind-value"
             value={address}
             placeholder="an address"
             onChange={(event) => setAddress(event.target.value)}

@@ -155,7 +155,7 @@ function Line({ line, first, onDecide, deciding }: LineProps) {
               ) : part.value ? (
                 <>
                   <span
-                    className="value"
+                    className="line-value"
                     onMouseEnter={part.answer ? () => look({ answer: part.answer, line: line.key }) : undefined}
                     onMouseLeave={part.answer ? () => look(nowhere) : undefined}
                   >

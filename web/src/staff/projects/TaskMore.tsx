@@ -53,7 +53,7 @@ export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
       <Notes task={task} />
       {canWork && <Photographs project={task.project.id} />}
       {user.may.includes('messages.write') && (
-        <p>
+        <p className="task-write">
           <Link to={`/messages/write?project=${task.project.id}&subject=${encodeURIComponent(task.name)}`}>
             Write to the client about it
           </Link>

@@ -9,7 +9,7 @@ export function SideBySide({ before, now }: { before: string; now: Quote }) {
   const [was, is] = [sides(older.data), sides(now)];
   const keys = [...was.keys(), ...[...is.keys()].filter((key) => !was.has(key))];
   return (
-    <table className="side-by-side">
+    <table className="quote-versions">
       <thead>
         <tr>
           <th scope="col">line</th>

@@ -5,6 +5,7 @@ import { ComingRows, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { FactList, type Fact } from '../shell/FactList';
 import { useToast } from '../shell/Toast';
+import { ByRules } from './ByRules';
 import { useMessaging, type Setup } from './queries';
 import { StandIn } from './StandIn';
 
@@ -79,6 +80,7 @@ export function MessagesSection({ setup }: { setup: Setup }) {
         facts={facts}
       />
       <WhatGoesOut />
+      <ByRules />
       <StandIn />
     </>
   );

@@ -168,7 +168,7 @@ function One({ list, row, one, error }: Props) {
                 <section
                   key={course}
                   aria-label={courseWords[course]}
-                  className={course === 'main' ? 'course main' : 'course'}
+                  className={course === 'main' ? 'series-course main' : 'series-course'}
                 >
                   {course === 'yes' && <h2 className="group-label">What came back</h2>}
                   <h3>{courseWords[course]}</h3>
@@ -196,7 +196,7 @@ function One({ list, row, one, error }: Props) {
                   </div>
                 </section>
               ))}
-              <section className="course" aria-label="Stop">
+              <section className="series-course" aria-label="Stop">
                 <h3>Stop</h3>
                 <p className="second">
                   Ends at once, and nothing unasked is sent to them any more. This cannot be changed.
