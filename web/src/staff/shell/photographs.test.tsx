@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { cleanup, screen, waitFor } from '@testing-library/react';
+import { cleanup, renderHook, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import * as uploads from '../../form/upload';
 import { ProblemError, unreachable } from '../../shared/api';
@@ -110,6 +110,23 @@ describe('photographs', () => {
     await send('s1');
     await waitFor(() => expect(screen.getByText('0 left')).toBeTruthy());
     expect(sending).toHaveBeenCalledTimes(2);
+  });
+
+  it('that were there before the page was loaded are told as sent, so that the lists are asked for again', async () => {
+    show({ 'POST /api/files': { items: [] } });
+    sends(() => Promise.reject(unreachable()));
+    await take('s1', 'p1', [picture('one.png')]);
+    expect(await screen.findByText('1 left')).toBeTruthy();
+    // As after a reload: what waits is in the database, and nothing of it is known yet.
+    vi.resetModules();
+    vi.doMock('../../form/upload', () => ({ upload: () => ({ done: kept(), stop: () => undefined }) }));
+    const again = await import('./photographs');
+    const told = vi.fn();
+    renderHook(() => again.useSendPhotographs('s1', told));
+    await waitFor(() => expect(told).toHaveBeenCalledTimes(1));
+    vi.doUnmock('../../form/upload');
+    await send('s1');
+    expect(screen.getByText('0 left')).toBeTruthy();
   });
 
   it('of somebody else who used this phone wait for them, and stop nobody', async () => {

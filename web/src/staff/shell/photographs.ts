@@ -65,19 +65,21 @@ export async function forget(id: string): Promise<void> {
   await read();
 }
 
-/** Sends what waits, one after the other; in one window at a time. */
-export async function send(staff: string): Promise<void> {
+/** Sends what waits, one after the other; in one window at a time. Returns how many went through. */
+export async function send(staff: string): Promise<number> {
   if ('locks' in navigator)
-    await navigator.locks.request(lock, { ifAvailable: true }, async (got) => (got ? all(staff) : undefined));
-  else await all(staff);
+    return navigator.locks.request(lock, { ifAvailable: true }, async (got) => (got ? all(staff) : 0));
+  return all(staff);
 }
 
-async function all(staff: string): Promise<void> {
+async function all(staff: string): Promise<number> {
+  let sent = 0;
   await read();
   for (const one of waiting) {
     if (one.refused || one.staff !== staff) continue;
     try {
       await put(one);
+      sent += 1;
     } catch (error) {
       // No signal, signed out, or too much at once: later. What is refused for good is said.
       if (!(error instanceof ProblemError) || ![403, 404, 413, 415, 422].includes(error.status)) break;
@@ -91,6 +93,7 @@ async function all(staff: string): Promise<void> {
     }
   }
   await read();
+  return sent;
 }
 
 async function put(one: Waiting): Promise<void> {
@@ -123,9 +126,9 @@ export function useSendPhotographs(staff: string, onSent: () => void): void {
   useEffect(() => {
     if (!('indexedDB' in window)) return undefined;
     const go = () => {
-      const before = waiting.length;
+      // After a reload nothing is known of what waits until it is read: what went through counts.
       void send(staff)
-        .then(() => waiting.length < before && onSent())
+        .then((sent) => sent > 0 && onSent())
         .catch(() => undefined);
     };
     go();
