@@ -76,7 +76,7 @@ final class MessagesTest extends BrowserTestCase
         $this->find('#write-text')->sendKeys('We come on Tuesday, then.');
         $this->driver->navigate()->refresh();
         self::assertSame('We come on Tuesday, then.', $this->find('#write-text')->getAttribute('value'));
-        self::assertStringStartsWith('Re: ', (string) $this->find('#write-subject')->getAttribute('value'));
+        $this->until(fn (): bool => str_starts_with((string) $this->find('#write-subject')->getAttribute('value'), 'Re: '), 'it answers that letter');
         $this->assertAccessible('a letter by hand');
         $this->pressMain();
         $this->findWith('.letter-html, .letter-text', 'We come on Tuesday, then.');
