@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
+use Telamon\Clients\Consents;
+
 /** Why a message must not leave as it is. */
 final readonly class Lacking
 {
-    public function __construct(private Papers $papers, private Allowed $allowed)
+    public function __construct(private Papers $papers, private Consents $consents)
     {
     }
 
@@ -25,6 +27,6 @@ final readonly class Lacking
     /** Whether its client allowed what it advertises, if it does. */
     public function isAllowed(Message $message): bool
     {
-        return '' === $message->consent || $this->allowed->by($message->client, $message->consent);
+        return '' === $message->consent || (null !== $message->client && $this->consents->has($message->client, $message->consent));
     }
 }

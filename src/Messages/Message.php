@@ -16,6 +16,9 @@ use Telamon\Record\TakenBack;
 #[ORM\Index(columns: ['submission_id'])]
 class Message implements TakenBack
 {
+    /** What nobody asked for says how it ends; common practice for text messages. */
+    private const STOP = "\nAnswer STOP to end this.";
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -213,6 +216,22 @@ class Message implements TakenBack
     public function encloseFile(string $attachment): void
     {
         $this->papers = [...$this->papers, $attachment];
+    }
+
+    /** What a template says, by the way that it goes. */
+    public function put(Written $written): void
+    {
+        if (Channel::Mail === $this->channel) {
+            $this->say($written->subject, $written->text, $written->html);
+        } else {
+            $this->say(self::begins($written->textMessage), $written->textMessage.($this->ground->canBeStopped() ? self::STOP : ''), '');
+        }
+    }
+
+    /** A text has no subject: lists show how it begins. */
+    public static function begins(string $text): string
+    {
+        return mb_strimwidth(trim((string) preg_replace('/\s+/u', ' ', $text)), 0, 60, '…');
     }
 
     /** It goes as a text: its address is a number (E.164), and what goes along with letters stays behind. */

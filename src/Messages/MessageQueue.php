@@ -21,9 +21,6 @@ use Telamon\Staff\Staff;
 /** Writes messages from templates and queues them. Call it inside a change. */
 final readonly class MessageQueue
 {
-    /** What nobody asked for says how it ends; common practice for text messages. */
-    private const STOP = "\nAnswer STOP to end this.";
-
     public function __construct(
         private EntityManagerInterface $em,
         private MessageBusInterface $bus,
@@ -67,23 +64,23 @@ final readonly class MessageQueue
             $this->clock->now(),
         );
         $this->em->persist($message);
-        $message->say($written->subject, $written->text, $written->html);
         $message->rest(Purpose::Staff === $text->purpose() ? Ground::Staff : $ground);
         $message->carry($text->text()->enclosed);
         if (Channel::Text === $by) {
-            $message->say(self::begins($written->textMessage), $written->textMessage.($message->ground->canBeStopped() ? self::STOP : ''), '');
             $message->beText();
         }
+        $message->put($written);
         if ($text->off) {
             // It stands in the list, so that nobody wonders why nothing came.
             $message->becomes(MessageState::Cancelled, 'Switched off in Setup, Messages.', null);
 
             return $message;
         }
-        if ([] !== $written->gaps) {
+        $gaps = $written->gapsOf($by);
+        if ([] !== $gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
-            $message->wait('Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $written->gaps)).'.', ['values' => $fields, 'gaps' => $written->gaps, 'text' => $text->text()->toArray()]);
+            $message->wait('Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $gaps)).'.', ['values' => $fields, 'gaps' => $gaps, 'text' => $text->text()->toArray()]);
 
             return $message;
         }
@@ -98,12 +95,6 @@ final readonly class MessageQueue
         $this->bus->dispatch(new SendMessage($message->id), $held && $this->holdSeconds > 0 ? [new DelayStamp(1000 * $this->holdSeconds)] : []);
 
         return $message;
-    }
-
-    /** A text has no subject: lists show how it begins. */
-    public static function begins(string $text): string
-    {
-        return mb_strimwidth(trim((string) preg_replace('/\s+/u', ' ', $text)), 0, 60, '…');
     }
 
     /**

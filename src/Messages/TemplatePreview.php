@@ -33,7 +33,7 @@ final readonly class TemplatePreview
 
         return [
             'subject' => $written->subject, 'text' => $written->text, 'html' => $written->html, 'textMessage' => $written->textMessage,
-            'gaps' => array_map(FieldWords::of(...), $written->gaps),
+            'gaps' => array_map(FieldWords::of(...), array_values(array_unique([...$written->gaps, ...$written->textGaps]))),
             'values' => (object) array_intersect_key(($values ?? []) + FieldWords::examples(null === $values ? $known : []), array_flip($known)),
             'length' => self::length($written->textMessage),
         ];

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Clients\Consents;
 
 /** Shows templates as the contract has them. */
 final readonly class TemplateView
@@ -15,7 +16,7 @@ final readonly class TemplateView
     /** Days that are looked back. */
     private const BACK = 90;
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Allowed $allowed, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Consents $consents, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -41,7 +42,7 @@ final readonly class TemplateView
             'answersTo' => $template->answersTo,
             'consent' => $template->consent,
             'called' => (object) $this->called($template),
-            'consents' => $this->allowed->names(),
+            'consents' => $this->consents->names(),
             'fields' => array_map(FieldWords::of(...), $template->fields()),
             'usedBy' => $uses,
             'versions' => array_map(fn (TemplateVersion $one): array => ['version' => $one->version, 'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $one->staff->name ?? ''], $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50)),

@@ -26,7 +26,7 @@ final readonly class TemplateWriter
         $subject = new FieldLine($text->subject);
         $short = new FieldLine($text->textMessage);
 
-        return new Written($subject->oneLine($values), $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), $body->pictures);
+        return new Written($subject->oneLine($values), $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), array_values(array_diff($short->gaps($values), array_keys($words))), $body->pictures);
     }
 
     /** @return array<string, string> */

@@ -99,7 +99,7 @@ final readonly class WritingByHand
             throw new InvalidInput('text', 'A text message has at most '.TextLength::MOST_PARTS.' parts. Shorten it, or write a letter.');
         }
 
-        return [$to, MessageQueue::begins($text)];
+        return [$to, Message::begins($text)];
     }
 
     /** @throws InvalidInput */

@@ -10,10 +10,17 @@ final readonly class Written
     /**
      * @param string $html a fragment; see Core\Messages\Filled
      * @param string $textMessage empty where the template has none
-     * @param list<string> $gaps fields that nothing fills
+     * @param list<string> $gaps fields of the letter that nothing fills
+     * @param list<string> $textGaps the same of the text message
      * @param list<string> $pictures ids of files
      */
-    public function __construct(public string $subject, public string $text, public string $html, public string $textMessage, public array $gaps, public array $pictures)
+    public function __construct(public string $subject, public string $text, public string $html, public string $textMessage, public array $gaps, public array $textGaps, public array $pictures)
     {
+    }
+
+    /** @return list<string> what nothing fills of what goes this way */
+    public function gapsOf(Channel $by): array
+    {
+        return Channel::Text === $by ? $this->textGaps : $this->gaps;
     }
 }

@@ -313,15 +313,33 @@ final class FollowUpTest extends AppTestCase
         self::assertSame([], $this->sent(), 'nothing that was not sent leaves after it');
     }
 
-    public function testAStepGoesAsATextWhereThereAreANumberAndWordsForIt(): void
+    private function asTexts(string $words): void
     {
-        $followUp = ['id' => $this->followUp('first-answer')];
-        $this->db()->executeStatement("UPDATE message_template SET text_message = 'Hello {{first_name|there}}, have you had a moment?' WHERE code = 'nudge-day-2'");
-        $whole = $this->get("/api/follow-ups/{$followUp['id']}")->ok();
+        $this->db()->executeStatement("UPDATE message_template SET text_message = ? WHERE code = 'nudge-day-2'", [$words]);
+        $whole = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
         $courses = $whole->map('courses');
         self::assertIsArray($courses['main']);
         $courses['main'] = array_map(static fn (mixed $step): mixed => \is_array($step) && 'send' === $step['kind'] ? ['asText' => true] + $step : $step, $courses['main']);
-        $this->call('PUT', "/api/follow-ups/{$followUp['id']}", ['name' => $whole->text('name'), 'courses' => $courses, 'version' => $whole->number('version'), 'on' => true])->ok();
+        $this->call('PUT', "/api/follow-ups/{$whole->text('id')}", ['name' => $whole->text('name'), 'courses' => $courses, 'version' => $whole->number('version'), 'on' => true])->ok();
+    }
+
+    public function testATextWithAnEmptyPlaceWaitsAndStaysATextOnceItIsFilledIn(): void
+    {
+        $this->asTexts('Could it be ready by {{ready_by}}? We ask for {{first_name|you}}.');
+        $this->begun();
+        $this->wind('+2 days');
+        $id = $this->text("SELECT id FROM message WHERE channel = 'text'");
+        $held = $this->get("/api/messages/$id")->ok();
+        self::assertSame(['held', ['ready_by']], [$held->text('state'), $held->column('gaps', 'name')]);
+        $this->post("/api/messages/$id/fill", ['words' => ['ready_by' => 'Friday']])->ok();
+        $this->work();
+        $sent = $this->get("/api/messages/$id")->ok();
+        self::assertSame(['sent', '', "Could it be ready by Friday? We ask for Orla.\nAnswer STOP to end this."], [$sent->text('state'), $sent->text('html'), $sent->text('text')]);
+    }
+
+    public function testAStepGoesAsATextWhereThereAreANumberAndWordsForIt(): void
+    {
+        $this->asTexts('Hello {{first_name|there}}, have you had a moment?');
         $this->begun();
         $this->wind('+2 days');
         self::assertSame(['mail', 'text'], $this->db()->fetchFirstColumn("SELECT channel FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid"), 'the first has no words for a text');
