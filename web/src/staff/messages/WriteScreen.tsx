@@ -7,18 +7,17 @@ import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
-import { MessageLines } from '../shell/MessageLines';
 import { Pillars } from '../shell/Pillars';
-import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
 import { faultsOf } from '../shell/faultsOf';
 import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
-import { useReply } from './incoming';
+import { Earlier } from './Earlier';
 import { LetterFiles } from './LetterFiles';
 import './messages.css';
 import './templates/templates.css';
 import { TextLength } from './TextLength';
+import { useAddressee } from './useAddressee';
 import { useTemplates } from './templates/queries';
 
 interface Draft {
@@ -39,50 +38,6 @@ interface Draft {
 
 /** The letter has its id before it is sent: the same again is one letter. */
 const newId = () => newKey().replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
-
-/** Whom a letter goes to where nobody has typed it: the client's first address, or whoever wrote. */
-function useAddressee(client: string, submission: string, answers: string) {
-  const one = useQuery({
-    queryKey: queryKeys.client(client),
-    queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id: client } } })),
-    enabled: client !== '',
-  });
-  const arrival = useQuery({
-    queryKey: queryKeys.submission(submission),
-    queryFn: () => need(api.GET('/api/submissions/{id}', { params: { path: { id: submission } } })),
-    enabled: submission !== '',
-  });
-  const reply = useReply(answers || undefined);
-  if (reply.data)
-    return {
-      to: reply.data.channel === 'mail' ? reply.data.from : '',
-      phone: reply.data.channel === 'text' ? reply.data.from : '',
-      channel: reply.data.channel,
-      name: reply.data.client?.label ?? reply.data.fromName,
-      subject: /^re:/i.test(reply.data.subject) ? reply.data.subject : `Re: ${reply.data.subject}`,
-      before: reply.data.said,
-    };
-  if (arrival.data)
-    return {
-      to: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
-      phone: arrival.data.answers.find((answer) => answer.type === 'phone')?.text ?? '',
-      channel: arrival.data.channel === 'text' ? ('text' as const) : ('mail' as const),
-      name: arrival.data.name,
-      subject: '',
-      before: arrival.data.answers
-        .filter((answer) => answer.text !== '')
-        .map((answer) => `${answer.wording}\n${answer.text}`)
-        .join('\n\n'),
-    };
-  return {
-    to: one.data?.contactPoints.find((point) => point.kind === 'email')?.value ?? '',
-    phone: one.data?.contactPoints.find((point) => point.kind === 'phone')?.value ?? '',
-    channel: 'mail' as const,
-    name: one.data?.name ?? '',
-    subject: '',
-    before: '',
-  };
-}
 
 /** A letter by hand: from a template or from nothing; kept as it is typed. */
 export function WriteScreen() {
@@ -407,18 +362,5 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
         },
       ]}
     />
-  );
-}
-
-/** What went to them before. */
-function Earlier({ client, today }: { client: string; today: string }) {
-  const list = useQuery({
-    queryKey: queryKeys.messagesOf('client', client),
-    queryFn: () => need(api.GET('/api/messages', { params: { query: { client } } })),
-  });
-  return (
-    <SectionRows title="Messages" small="newest first" list={list} empty={<p className="nothing second">None yet.</p>}>
-      {(messages) => <MessageLines messages={messages.slice(0, 12)} today={today} />}
-    </SectionRows>
   );
 }

@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import { useState } from 'react';
 import { Uploads } from '../../../form/uploads';
 import { UploadLines, useBringing } from '../../shell/Bringing';
+import { AskEnd } from './AskEnd';
 import { keepFiles } from './queries';
 
 const limits = { maxFiles: 1, maxBytes: 5_242_880 };
@@ -75,17 +76,7 @@ export function AddPicture({ editor, template, onDone }: Props) {
       <label>
         It shows <input value={alt} maxLength={300} onChange={(event) => setAlt(event.target.value)} />
       </label>
-      <button type="submit" disabled={busy}>
-        Put in
-      </button>
-      <button type="button" onClick={onDone}>
-        Cancel
-      </button>
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
+      <AskEnd fault={fault} busy={busy} onDone={onDone} />
     </form>
   );
 }

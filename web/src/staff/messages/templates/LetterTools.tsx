@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import { useEditorState } from '@tiptap/react';
 import { use, useState } from 'react';
 import { AddPicture } from './AddPicture';
+import { AskEnd } from './AskEnd';
 import { Fields } from './fields';
 
 type Asking = 'link' | 'button' | 'only' | 'picture' | null;
@@ -172,15 +173,7 @@ function Asked({
           />
         </label>
       )}
-      <button type="submit">Put in</button>
-      <button type="button" onClick={onDone}>
-        Cancel
-      </button>
-      {fault && (
-        <p className="fault" role="alert">
-          {fault}
-        </p>
-      )}
+      <AskEnd fault={fault} onDone={onDone} />
     </form>
   );
 }

@@ -1,12 +1,10 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { ProblemError } from '../../../shared/api';
-import { Mark } from '../../../shared/Mark';
 import { ComingRows, Trouble } from '../../../shared/Notice';
 import { when } from '../../../shared/words';
 import { useKey } from '../../keys';
 import { useToday } from '../../shell/day';
-import '../../shell/list-group.css';
 import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
@@ -14,7 +12,6 @@ import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
 import { Behind } from '../Behind';
 import '../messages.css';
-import { PartsOfMessages } from '../PartsOfMessages';
 import { Encloses } from './Encloses';
 import { Fields } from './fields';
 import {
@@ -30,7 +27,9 @@ import {
   type Template,
   type TemplateRow,
 } from './queries';
+import { groups } from './groups';
 import { Reading } from './Reading';
+import { TemplateList } from './TemplateList';
 import './templates.css';
 import { freeName, useVersioned } from '../useVersioned';
 
@@ -110,7 +109,7 @@ function OneTemplate({ rows, row, template, error }: Props) {
           middling: '220px',
           folds: true,
           tally: rows.length,
-          content: <List rows={rows} at={row?.id} onAdd={add} />,
+          content: <TemplateList rows={rows} at={row?.id} onAdd={add} />,
         },
         {
           name: 'Text',
@@ -229,59 +228,6 @@ function newDraft(rows: TemplateRow[]): Draft {
     textMessage: '',
     ...along,
   };
-}
-
-const groups: [TemplateRow['purpose'], string][] = [
-  ['client', 'To clients'],
-  ['visit', 'About visits'],
-  ['quote', 'About quotes'],
-  ['agreement', 'Agreements'],
-  ['copy', 'Copies'],
-  ['staff', 'To staff'],
-];
-
-function List({ rows, at, onAdd }: { rows: TemplateRow[]; at: string | undefined; onAdd: () => void }) {
-  return (
-    <>
-      <PartsOfMessages />
-      {groups.map(([purpose, title]) => (
-        <section key={purpose} aria-label={title} className="list-group">
-          <h2>
-            <em>{title}</em>
-            <small>
-              {purpose === 'client' ? (
-                <button type="button" className="link-button" onClick={onAdd}>
-                  Add template
-                </button>
-              ) : (
-                ''
-              )}
-            </small>
-          </h2>
-          <ul>
-            {rows
-              .filter((one) => one.purpose === purpose)
-              .map((one) => (
-                <li key={one.id}>
-                  <NavLink
-                    to={`/messages/templates/${one.id}`}
-                    className={one.id === at ? 'list-row active' : 'list-row'}
-                  >
-                    <b>{one.name}</b>
-                    {one.retired ? (
-                      <Mark kind="stopped">put away</Mark>
-                    ) : (
-                      <span className="figures second">{one.sent || ''}</span>
-                    )}
-                  </NavLink>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
-      <p className="second">The number is how many went out in 90 days.</p>
-    </>
-  );
 }
 
 interface EditingProps {
