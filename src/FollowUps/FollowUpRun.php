@@ -93,6 +93,30 @@ class FollowUpRun implements PartOf
     #[ORM\Column(length: 40, options: ['default' => ''])]
     public string $answeredAt = '';
 
+    /**
+     * When they first wrote back, booked or filled in a form; null where they have not.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $answeredOn = null;
+
+    /**
+     * The day that they named when they said "later", by the calendar of the business.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'date_immutable', nullable: true)]
+    public ?\DateTimeImmutable $namedDay = null;
+
+    /**
+     * The form of theirs that it waits for somebody to look at; null where it waits for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 36, nullable: true)]
+    public ?string $waitsForSubmission = null;
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
@@ -142,21 +166,42 @@ class FollowUpRun implements PartOf
         $this->index = $stand->index;
         $this->dueAt = $due;
         $this->why = '';
+        $this->waitsForSubmission = null;
     }
 
-    public function pause(string $why): void
+    public function pause(string $why, \DateTimeImmutable $now): void
     {
         $this->state = RunState::Paused;
         $this->dueAt = null;
-        $this->why = $why;
-        $this->answered();
+        $this->why = mb_substr($why, 0, 200);
+        // What they wrote now goes before a form that waits.
+        $this->waitsForSubmission = null;
+        $this->answered($now);
     }
 
-    public function take(Course $course): void
+    /** A form of theirs came: nothing more goes out before somebody has looked at it. */
+    public function waitFor(string $submissionId, string $why): void
     {
-        $this->answered();
+        $this->state = RunState::Paused;
+        $this->dueAt = null;
+        $this->why = mb_substr($why, 0, 200);
+        $this->waitsForSubmission = $submissionId;
+    }
+
+    /** What it waited for was nothing: it goes on from where it stood. */
+    public function goOn(\DateTimeImmutable $now): void
+    {
+        $this->waitAt($this->stand(), $now);
+    }
+
+    /** @param \DateTimeImmutable|null $named the day that they named */
+    public function take(Course $course, \DateTimeImmutable $now, ?\DateTimeImmutable $named = null): void
+    {
+        $this->answered($now);
         $this->course = $course;
         $this->index = 0;
+        $this->namedDay = $named;
+        $this->waitsForSubmission = null;
     }
 
     public function end(string $why, \DateTimeImmutable $now): void
@@ -211,8 +256,9 @@ class FollowUpRun implements PartOf
         return ['client' => $this->client->id, 'project' => $this->project?->id];
     }
 
-    private function answered(): void
+    private function answered(\DateTimeImmutable $now): void
     {
+        $this->answeredOn ??= $now;
         if ('' === $this->answeredAt && [] !== $this->log) {
             $this->answeredAt = $this->log[\count($this->log) - 1]['key'];
         }

@@ -7,6 +7,7 @@ namespace Telamon\FollowUps;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Core\FollowUps\AnswerCurve;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
@@ -47,6 +48,7 @@ final readonly class FollowUpView
             'courses' => $one->series()->toArray(),
             'runs' => array_map($this->run(...), \array_slice($runs, 0, 200)),
             'figures' => self::figures($runs),
+            'curve' => $this->curve($runs),
         ];
     }
 
@@ -72,6 +74,29 @@ final readonly class FollowUpView
     /**
      * @param list<FollowUpRun> $runs
      *
+     * @return array<string, mixed> as AnswerCurve in the contract
+     */
+    private function curve(array $runs): array
+    {
+        $now = $this->clock->now();
+        $since = $now->modify('-'.self::BACK.' days');
+        $watched = [];
+        foreach ($runs as $run) {
+            // What began before is watched only as long as it lasts; and where the time of an answer was not kept, nothing is known.
+            if ($run->startedAt < $since || (null === $run->answeredOn && '' !== $run->answeredAt)) {
+                continue;
+            }
+            $until = $run->answeredOn ?? $run->endedAt ?? $now;
+            $watched[] = ['days' => ($until->getTimestamp() - $run->startedAt->getTimestamp()) / 86400, 'answered' => null !== $run->answeredOn];
+        }
+        $curve = AnswerCurve::of($watched);
+
+        return ['cases' => $curve->cases, 'points' => array_map(static fn (array $point): array => ['days' => round($point['days'], 3), 'left' => round($point['left'], 4)], $curve->points)];
+    }
+
+    /**
+     * @param list<FollowUpRun> $runs
+     *
      * @return list<array<string, mixed>> as FollowUpFigure in the contract, by step: how many came through it, answered after it, booked after it, and who they are
      */
     private static function figures(array $runs): array
@@ -82,6 +107,7 @@ final readonly class FollowUpView
                 $outcome = match (true) {
                     $key !== $run->answeredAt => 'none',
                     Course::Booked === $run->course => 'booked',
+                    Course::Form === $run->course => 'form',
                     default => 'answered',
                 };
                 $people[$key][] = ['run' => $run->id, 'client' => RecordRef::of($run->client), 'outcome' => $outcome];
@@ -92,7 +118,7 @@ final readonly class FollowUpView
             $count = array_count_values(array_column($all, 'outcome'));
             // A stable sort: within each kind the latest begun stays first.
             usort($all, static fn (array $a, array $b): int => ('none' === $a['outcome']) <=> ('none' === $b['outcome']));
-            $figures[] = ['key' => "$key", 'done' => \count($all), 'answered' => $count['answered'] ?? 0, 'booked' => $count['booked'] ?? 0, 'people' => \array_slice($all, 0, self::NAMED)];
+            $figures[] = ['key' => "$key", 'done' => \count($all), 'answered' => $count['answered'] ?? 0, 'booked' => $count['booked'] ?? 0, 'forms' => $count['form'] ?? 0, 'people' => \array_slice($all, 0, self::NAMED)];
         }
 
         return $figures;

@@ -7,7 +7,7 @@ namespace Telamon\FollowUps;
 enum RunState: string
 {
     case Inside = 'inside';
-    /** They answered, and nobody has said what it means yet. */
+    /** They wrote or filled in a form, and nobody has said what it means yet. */
     case Paused = 'paused';
     case Ended = 'ended';
 }

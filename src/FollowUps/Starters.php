@@ -76,7 +76,7 @@ final readonly class Starters
         return [
             'first-answer' => ['First answer and nudges', [
                 'main' => [$send('first', 'first-answer'), $wait('wait-2', 2), $send('nudge-2', 'nudge-day-2'), $wait('wait-3', 1, 'working-days', '10:00'), $send('nudge-3', 'nudge-day-3'), $wait('wait-7', 4), $send('nudge-7', 'nudge-day-7'), $wait('wait-30', 23, 'days', '09:00'), $send('last', 'last-letter')],
-                'later' => [$wait('later-wait', 30), ['key' => 'later-on', 'kind' => 'go-on', 'what' => 'nudge-7']],
+                'later' => [['named' => true] + $wait('later-wait', 30, 'days', '10:00'), ['key' => 'later-on', 'kind' => 'go-on', 'what' => 'nudge-7']],
                 'question' => [$wait('question-wait', 5, 'working-days'), $task('question-ask', 'Ask whether everything is answered')],
             ]],
             'did-not-finish' => ['Did not finish', [

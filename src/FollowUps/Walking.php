@@ -61,7 +61,7 @@ final readonly class Walking
     /** From where somebody stands to the next wait. */
     public function go(FollowUpRun $run): void
     {
-        $moved = $this->walk()->move($run->series(), $run->stand(), $this->theirs->now($run->client));
+        $moved = $this->walk()->move($run->series(), $run->stand(), $this->theirs->now($run->client), $run->namedDay);
         foreach ($moved->done as $step) {
             $run->note($step, $this->perform($run, $step), $this->clock->now());
         }
@@ -72,16 +72,19 @@ final readonly class Walking
         }
     }
 
-    /** What came back leads to its own course, or ends it. */
-    public function answered(FollowUpRun $run, Course $course): void
+    /**
+     * What came back leads to its own course, or ends it.
+     *
+     * @param \DateTimeImmutable|null $named the day that they named
+     */
+    public function answered(FollowUpRun $run, Course $course, ?\DateTimeImmutable $named = null): void
     {
+        $run->take($course, $this->clock->now(), $named);
         if ([] === $run->series()->steps($course)) {
-            $run->take($course);
             $run->end("{$course->words()} came", $this->clock->now());
 
             return;
         }
-        $run->take($course);
         $this->go($run);
     }
 

@@ -30,7 +30,7 @@ final readonly class WhatCameBack
     public function came(ReplyCame $event): void
     {
         foreach ($this->inside($event->reply->client, $event->reply->project) as $run) {
-            $run->pause('they answered: somebody reads it');
+            $run->pause('they answered: somebody reads it', $this->clock->now());
             $event->touch($run);
         }
     }
@@ -46,7 +46,7 @@ final readonly class WhatCameBack
             default => Course::Question,
         };
         foreach ($this->inside($event->reply->client, $event->reply->project) as $run) {
-            null === $course ? $run->end('they asked to be left alone', $this->clock->now()) : $this->walking->answered($run, $course);
+            null === $course ? $run->end('they asked to be left alone', $this->clock->now()) : $this->walking->answered($run, $course, $event->day);
             $event->touch($run);
         }
     }

@@ -9,7 +9,8 @@ use Telamon\Record\DomainEvent;
 /** It is settled what a reply means, by its words or by a person. */
 final class ReplyRead extends DomainEvent
 {
-    public function __construct(public readonly Incoming $reply)
+    /** @param \DateTimeImmutable|null $day that a "later" names, by the calendar of the business; always to come */
+    public function __construct(public readonly Incoming $reply, public readonly ?\DateTimeImmutable $day = null)
     {
     }
 }

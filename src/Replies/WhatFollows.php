@@ -83,7 +83,7 @@ final readonly class WhatFollows
         // Nobody has it where there is no project to hang a task on: it stays where people look.
         $open = null === $project && null === $quote && Meaning::Stop !== $meaning;
         $reply->beDone($open ? IncomingState::Open : IncomingState::Done, $open ? [] : $done);
-        $this->events->dispatch(new ReplyRead($reply));
+        $this->events->dispatch(new ReplyRead($reply, Meaning::Later === $meaning ? $this->named($reply) : null));
     }
 
     /** @return \DateTimeImmutable|null the day on which they say that they may be asked again; counted from when they wrote */

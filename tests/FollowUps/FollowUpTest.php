@@ -229,7 +229,7 @@ final class FollowUpTest extends AppTestCase
         $one = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
         $before = $this->text('SELECT COUNT(*) FROM message');
         $acts = $this->post('/api/follow-ups/try', ['courses' => $one->at('courses'), 'start' => '2026-11-25T10:42:00+00:00', 'answeredAt' => '2026-11-28T12:00:00+00:00', 'says' => 'later'])->ok();
-        self::assertSame(['2026-11-25T10:42:00+00:00', '2026-11-27T10:42:00+00:00', '2026-12-28T12:00:00+00:00', '2027-01-20T09:00:00+00:00', '2027-01-20T09:00:00+00:00'], $acts->column('acts', 'at'));
+        self::assertSame(['2026-11-25T10:42:00+00:00', '2026-11-27T10:42:00+00:00', '2026-12-28T10:00:00+00:00', '2027-01-20T09:00:00+00:00', '2027-01-20T09:00:00+00:00'], $acts->column('acts', 'at'));
         self::assertSame(['first', 'nudge-2', 'nudge-7', 'last', ''], $acts->column('acts', 'key'));
         self::assertSame($before, $this->text('SELECT COUNT(*) FROM message'));
         self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
@@ -362,6 +362,85 @@ final class FollowUpTest extends AppTestCase
         self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
         $none = $this->post('/api/follow-ups/to-me', ['name' => 'x', 'courses' => ['main' => [['key' => 'a', 'kind' => 'tag', 'what' => 'x']]]]);
         self::assertSame([422, 'courses'], [$none->status, $none->text('violations.0.path')]);
+    }
+
+    public function testLaterWaitsForTheDayThatTheyName(): void
+    {
+        $client = $this->begun()->text('client.id');
+        $this->work();
+        $this->answers('Later please, in three weeks.');
+        // Wednesday 25 November.
+        self::assertStringStartsWith('2026-12-16T10:00', self::words($this->inside($client)['dueAt']));
+        self::assertSame('later', $this->inside($client)['course']);
+        $this->wind('+20 days');
+        self::assertCount(1, $this->sent());
+        $this->wind('+1 day');
+        self::assertSame('Shall we keep your inquiry?', $this->sent()[1] ?? '');
+    }
+
+    public function testLaterWithoutADayWaitsAsLongAsTheCourseSays(): void
+    {
+        $client = $this->begun()->text('client.id');
+        $this->work();
+        $this->answers('Later please.');
+        self::assertStringStartsWith('2026-12-25T10:00', self::words($this->inside($client)['dueAt']));
+    }
+
+    public function testAFormOfTheirsIsLookedAtBeforeAnythingMoreIsSent(): void
+    {
+        $client = $this->begun()->text('client.id');
+        $this->work();
+        $this->inquire(['matter' => 'One thing more: the pedal squeaks.'])->ok(201);
+        $form = $this->lastSubmission();
+        self::assertStringContainsString('somebody looks at it', self::words($this->inside($client)['why']));
+        $this->wind('+10 days');
+        self::assertCount(1, $this->sent(), 'no nudge to somebody who wrote');
+        $this->post("/api/submissions/$form/set-aside", ['reason' => 'test'])->ok();
+        self::assertSame('inside', $this->inside($client)['state'], 'it was nothing');
+        $this->wind('+5 seconds');
+        self::assertCount(2, $this->sent());
+        self::assertSame([1, []], [$this->curveOf('first-answer')['cases'] ?? null, $this->curveOf('first-answer')['points'] ?? null]);
+    }
+
+    public function testAnAcceptedFormIsAnAnswer(): void
+    {
+        $client = $this->begun()->text('client.id');
+        $this->work();
+        $this->clock->modify('+36 hours');
+        $this->inquire(['matter' => 'One thing more: the pedal squeaks.'])->ok(201);
+        $form = $this->lastSubmission();
+        $this->accept($form)->ok();
+        self::assertSame($client, $this->text("SELECT client_id FROM submission WHERE id = '$form'"), 'the same client');
+        self::assertSame(['ended', 'a form came'], [$this->inside($client)['state'], $this->inside($client)['why']]);
+        $curve = $this->curveOf('first-answer');
+        self::assertSame([['days' => 1.5, 'left' => 0]], $curve['points'] ?? null);
+        $this->post("/api/submissions/$form/undo")->ok();
+        self::assertSame('paused', $this->inside($client)['state'], 'taken back with its acceptance');
+        self::assertSame([], $this->curveOf('first-answer')['points']);
+    }
+
+    public function testAFollowUpDoesNotTakeItsOwnFormForAnAnswer(): void
+    {
+        $id = $this->followUp('first-answer');
+        $this->post("/api/follow-ups/$id/switch", ['on' => true])->ok();
+        $this->post('/api/rules', ['name' => 'Answer at once', 'enabled' => true, 'then' => [['kind' => 'follow-up', 'followUp' => 'first-answer']]])->ok(201);
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame('inside', $this->text('SELECT state FROM follow_up_run'));
+    }
+
+    /** @return array<array-key, mixed> */
+    private function curveOf(string $key): array
+    {
+        $curve = $this->get("/api/follow-ups/{$this->followUp($key)}")->ok()->at('curve');
+        self::assertIsArray($curve);
+
+        return $curve;
+    }
+
+    private static function words(mixed $value): string
+    {
+        return \is_string($value) ? $value : '';
     }
 
     public function testQuietHoursAreThoseWhereTheClientIs(): void

@@ -13,6 +13,8 @@ enum Course: string
     case Question = 'question';
     case No = 'no';
     case Booked = 'booked';
+    /** They filled in another form, and a plan was made of it. */
+    case Form = 'form';
 
     public function words(): string
     {
@@ -23,6 +25,7 @@ enum Course: string
             self::Question => 'a question, or something else',
             self::No => 'a no',
             self::Booked => 'a booking',
+            self::Form => 'a form',
         };
     }
 }

@@ -100,7 +100,7 @@ final class SeriesReader
             throw new InvalidSeries("$path.at", 'Write a time like 10:00.');
         }
 
-        return new Wait($amount, $unit, $at);
+        return new Wait($amount, $unit, $at, true === ($given['named'] ?? null));
     }
 
     /**

@@ -20,8 +20,11 @@ final readonly class SeriesWalk
     {
     }
 
-    /** @param \DateTimeImmutable $now in the time zone that days and quiet hours are counted in */
-    public function move(Series $series, Stand $stand, \DateTimeImmutable $now): Moved
+    /**
+     * @param \DateTimeImmutable $now in the time zone that days and quiet hours are counted in
+     * @param \DateTimeImmutable|null $named the day that they named when they said "later"
+     */
+    public function move(Series $series, Stand $stand, \DateTimeImmutable $now, ?\DateTimeImmutable $named = null): Moved
     {
         $done = [];
         for ($i = 0; $i < self::MOST; ++$i) {
@@ -31,7 +34,7 @@ final readonly class SeriesWalk
             }
             $next = new Stand($stand->course, $stand->index + 1);
             if (StepKind::Wait === $step->kind && null !== $step->wait) {
-                $due = $step->wait->from($now, $this->working);
+                $due = $step->wait->from($now, $this->working, $named);
 
                 return new Moved($done, $next, StepKind::Send === $series->at($next)?->kind ? $this->afterQuiet($due) : $due);
             }

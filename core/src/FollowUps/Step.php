@@ -22,7 +22,7 @@ final readonly class Step
     public function toArray(): array
     {
         return ['key' => $this->key, 'kind' => $this->kind->value] + match ($this->kind) {
-            StepKind::Wait => ['amount' => $this->wait->amount ?? 1, 'unit' => $this->wait->unit ?? 'days', 'at' => $this->wait->at ?? ''],
+            StepKind::Wait => ['amount' => $this->wait->amount ?? 1, 'unit' => $this->wait->unit ?? 'days', 'at' => $this->wait->at ?? '', 'named' => $this->wait->named ?? false],
             StepKind::Task => ['what' => $this->what, 'who' => $this->who, 'days' => $this->days],
             StepKind::Notice => ['what' => $this->what, 'who' => $this->who],
             StepKind::Send => ['what' => $this->what, 'asText' => $this->asText],

@@ -95,6 +95,34 @@ final class SeriesTest extends TestCase
         self::assertSame($until, $wait->from(self::at($from), self::working())->format('Y-m-d H:i'));
     }
 
+    /** @return array<string, array{Wait, string|null, string}> */
+    public static function named(): array
+    {
+        return [
+            'the day that they named, at the time that is asked for' => [new Wait(30, 'days', '10:00', true), '2026-05-04', '2026-05-04 10:00'],
+            'at the time of day of now where none is' => [new Wait(30, 'days', '', true), '2026-05-04', '2026-05-04 09:24'],
+            'none was named' => [new Wait(30, 'days', '10:00', true), null, '2026-04-23 10:00'],
+            'a day that is over' => [new Wait(30, 'days', '10:00', true), '2026-03-24', '2026-04-23 10:00'],
+            'a wait that does not ask for it' => [new Wait(30, 'days', '10:00'), '2026-05-04', '2026-04-23 10:00'],
+        ];
+    }
+
+    #[DataProvider('named')]
+    public function testLaterCanWaitForTheDayThatTheyNamed(Wait $wait, ?string $day, string $until): void
+    {
+        self::assertSame($until, $wait->from(self::at('2026-03-24 09:24'), self::working(), null === $day ? null : new \DateTimeImmutable($day, new \DateTimeZone('UTC')))->format('Y-m-d H:i'));
+    }
+
+    public function testANamedDayIsReadAndWrittenAndMovesTheWalk(): void
+    {
+        $given = ['main' => [['key' => 'a', 'kind' => 'send', 'what' => 'a']], 'later' => [['key' => 'w', 'kind' => 'wait', 'amount' => 30, 'unit' => 'days', 'at' => '10:00', 'named' => true], ['key' => 'b', 'kind' => 'send', 'what' => 'b']]];
+        $series = (new SeriesReader())->read($given);
+        self::assertSame($given['later'][0], $series->toArray()['later'][0] ?? null);
+        self::assertSame('until the day that they name, else 30 days, then at 10:00', $series->steps(Course::Later)[0]->wait?->words());
+        $moved = (new SeriesWalk(self::working(), '20:00', '08:00'))->move($series, new Stand(Course::Later, 0), self::at('2026-03-24 09:24'), new \DateTimeImmutable('2026-12-01', new \DateTimeZone('UTC')));
+        self::assertSame('2026-12-01 10:00', $moved->due?->format('Y-m-d H:i'));
+    }
+
     public function testNothingIsSentInQuietHoursAndATaskIsGivenAllTheSame(): void
     {
         $walk = new SeriesWalk(self::working(), '20:00', '08:00');

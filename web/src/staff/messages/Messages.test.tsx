@@ -247,12 +247,14 @@ const series: Schema<'FollowUp'> = {
     ],
   },
   runs: [],
+  curve: { cases: 3, points: [{ days: 1.5, left: 0.6667 }] },
   figures: [
     {
       key: 'send-1',
       done: 3,
       answered: 1,
       booked: 0,
+      forms: 0,
       people: [
         {
           run: 'g1',

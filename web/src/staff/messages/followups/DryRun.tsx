@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { ProblemError } from '../../../shared/api';
 import { Mark } from '../../../shared/Mark';
 import { moment } from '../../../shared/words';
@@ -6,6 +5,7 @@ import { useKey, useLetters } from '../../keys';
 import { ChoiceBlocks } from '../../shell/ChoiceBlocks';
 import { stepWords } from './series';
 import { useRehearsal, type Courses, type List, type Says } from './queries';
+import type { Wound } from './useWound';
 
 const answers: { value: Says; hotkey: string; label: string }[] = [
   { value: 'yes', hotkey: '1', label: 'Yes' },
@@ -13,16 +13,15 @@ const answers: { value: Says; hotkey: string; label: string }[] = [
   { value: 'question', hotkey: '3', label: 'Question' },
   { value: 'no', hotkey: '4', label: 'No' },
   { value: 'booked', hotkey: '5', label: 'Booking' },
-  { value: 'stop', hotkey: '6', label: 'Stop' },
+  { value: 'form', hotkey: '6', label: 'Form' },
+  { value: 'stop', hotkey: '7', label: 'Stop' },
 ];
 
 const shown = (iso: string) => moment(iso).toFormat('ccc d LLLL, HH:mm');
 
 /** The series on a clock that is wound forward: what leaves when, and what an answer then would do. */
-export function DryRun({ courses, list, now }: { courses: Courses; list: List; now: string }) {
-  const [start] = useState(now);
-  const [clock, setClock] = useState(now);
-  const [answered, setAnswered] = useState<{ at: string; says: Says } | null>(null);
+export function DryRun({ courses, list, wound }: { courses: Courses; list: List; wound: Wound }) {
+  const { start, clock, answered, setClock, setAnswered } = wound;
   const run = useRehearsal(courses, start, answered?.at ?? '', answered?.says ?? 'stop');
   const acts = run.data ?? [];
   const times = [...new Set(acts.map((act) => act.at))];
@@ -35,8 +34,8 @@ export function DryRun({ courses, list, now }: { courses: Courses; list: List; n
   const back = () => wind(times.findLast((at) => moment(at) < moment(clock)) ?? start);
   const day = () => wind(moment(clock).plus({ days: 1 }).toISO({ suppressMilliseconds: true }) ?? undefined);
   const says = (what: Says) =>
-    setAnswered((was) =>
-      was?.says === what
+    setAnswered(
+      answered?.says === what
         ? null
         : { at: moment(clock).plus({ minutes: 1 }).toISO({ suppressMilliseconds: true }) ?? clock, says: what },
     );

@@ -33,6 +33,8 @@ import {
   type Row,
 } from './queries';
 import { courseOrder, courseWords } from './series';
+import { AnswerProfile } from './AnswerProfile';
+import { useWound } from './useWound';
 
 /** Follow-ups: what is sent when nothing comes, and what happens when something does. */
 export function FollowUpsScreen() {
@@ -82,10 +84,24 @@ function One({ list, row, one, error }: Props) {
       ),
     );
   const toMe = useSendToMe();
+  const wound = useWound(day.data?.now);
   const inside = one?.inside ?? 0;
   return (
     <Pillars
       title={draft.name ? `${draft.name}, Follow-ups` : 'Follow-ups'}
+      head={
+        one && wound && day.data ? (
+          <AnswerProfile
+            one={one}
+            courses={draft.courses}
+            list={list}
+            wound={wound}
+            now={day.data.now}
+            chosen={chosen}
+            onChoose={(key) => setChosen(key === chosen ? null : key)}
+          />
+        ) : null
+      }
       pillars={[
         {
           name: 'Follow-ups',
@@ -242,7 +258,7 @@ function One({ list, row, one, error }: Props) {
           name: 'Dry run',
           width: '1fr',
           middling: '360px',
-          content: one && day.data ? <DryRun courses={draft.courses} list={list} now={day.data.now} /> : null,
+          content: one && wound ? <DryRun courses={draft.courses} list={list} wound={wound} /> : null,
           blocks: one
             ? [
                 {

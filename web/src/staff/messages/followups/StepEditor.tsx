@@ -73,6 +73,18 @@ export function StepEditor({ step, courses, list, fault, onChange }: Props) {
           , then until {words('at', 'Time of day', false)} <span className="second">as 10:00, or nothing</span>
         </p>
       )}
+      {step.kind === 'wait' && (courses.later ?? []).some((one) => one.key === step.key) && (
+        <p>
+          <label>
+            <input
+              type="checkbox"
+              checked={step.named ?? false}
+              onChange={(event) => onChange({ ...step, named: event.target.checked })}
+            />{' '}
+            until the day that they name, where they name one
+          </label>
+        </p>
+      )}
       {step.kind === 'task' && (
         <p>
           Give{' '}

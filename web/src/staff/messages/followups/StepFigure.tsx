@@ -8,6 +8,7 @@ const outcomes: Record<Figure['people'][number]['outcome'], string> = {
   none: '',
   answered: 'wrote back',
   booked: 'booked',
+  form: 'filled in a form',
 };
 
 /** What a step did in 90 days, in a line that opens to the people it counts. */
@@ -15,7 +16,7 @@ export function StepFigure({ figure, sends }: { figure: Figure; sends: boolean }
   const [open, setOpen] = useState(false);
   const list = useId();
   const words = sends
-    ? `${figure.done} sent, ${figure.answered} wrote back${figure.booked ? `, ${figure.booked} booked` : ''}`
+    ? `${figure.done} sent, ${figure.answered} wrote back${figure.booked ? `, ${figure.booked} booked` : ''}${figure.forms ? `, ${figure.forms} filled in a form` : ''}`
     : `${figure.done} ${figure.done === 1 ? 'time' : 'times'}`;
   const more = figure.done - figure.people.length;
   return (

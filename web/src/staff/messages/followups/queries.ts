@@ -12,7 +12,7 @@ export interface Draft {
   name: string;
   courses: Courses;
 }
-export type Says = 'yes' | 'no' | 'later' | 'question' | 'booked' | 'stop';
+export type Says = 'yes' | 'no' | 'later' | 'question' | 'booked' | 'form' | 'stop';
 
 export function useFollowUps() {
   return useQuery({ queryKey: queryKeys.followUps, queryFn: () => need(api.GET('/api/follow-ups')) });

@@ -1,6 +1,6 @@
 import type { Course, Courses, List, Step } from './queries';
 
-export const courseOrder: Course[] = ['main', 'yes', 'later', 'question', 'no', 'booked'];
+export const courseOrder: Course[] = ['main', 'yes', 'later', 'question', 'no', 'booked', 'form'];
 
 export const courseWords: Record<Course, string> = {
   main: 'No answer yet',
@@ -9,6 +9,7 @@ export const courseWords: Record<Course, string> = {
   question: 'A question, other',
   no: 'A no',
   booked: 'A booking',
+  form: 'Another form',
 };
 
 export const kindWords: Record<Step['kind'], string> = {
@@ -32,7 +33,7 @@ export function stepWords(step: Step, list: Pick<List, 'templates'>, courses: Co
     case 'wait': {
       const amount = step.amount ?? 1;
       const [one, many] = units[step.unit ?? 'days'];
-      return `${amount} ${amount === 1 ? one : many}${step.at ? `, then at ${step.at}` : ''}`;
+      return `${step.named ? 'until the day that they name, else ' : ''}${amount} ${amount === 1 ? one : many}${step.at ? `, then at ${step.at}` : ''}`;
     }
     case 'go-on': {
       const to = courseOrder.flatMap((course) => courses[course] ?? []).find((one) => one.key === step.what);

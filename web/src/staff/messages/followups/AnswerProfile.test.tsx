@@ -1,0 +1,134 @@
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { Schema } from '../../../shared/api';
+import { showScreen } from '../../testing/server.test-helper';
+import { FollowUpsScreen } from './FollowUpsScreen';
+
+afterEach(cleanup);
+
+const series: Schema<'FollowUp'> = {
+  id: 'f1',
+  key: 'first',
+  name: 'First answer',
+  on: true,
+  version: 1,
+  inside: 1,
+  courses: {
+    main: [
+      { key: 'send-1', kind: 'send', what: 'first' },
+      { key: 'wait-1', kind: 'wait', amount: 2, unit: 'days', at: '' },
+      { key: 'task-1', kind: 'task', what: 'Ring them', who: 'lead', days: 0 },
+    ],
+  },
+  runs: [],
+  curve: { cases: 24, points: [{ days: 1.5, left: 0.75 }] },
+  figures: [{ key: 'send-1', done: 24, answered: 5, booked: 1, forms: 0, people: [] }],
+};
+
+const show = (one: Schema<'FollowUp'> = series) =>
+  showScreen('/messages/follow-ups/f1', '/messages/follow-ups/:id?', <FollowUpsScreen />, {
+    'GET /api/follow-ups': {
+      items: [one],
+      templates: [{ value: 'first', label: 'We have it' }],
+      stages: [],
+      courses: [],
+    },
+    'GET /api/follow-ups/f1': one,
+    'POST /api/follow-ups/try': ({ start }: { start: string }) => ({
+      acts: [
+        { at: start, key: 'send-1', kind: 'send', asText: false, what: 'first', course: 'main' },
+        {
+          at: '2026-11-27T10:42:00+00:00',
+          key: 'task-1',
+          kind: 'task',
+          asText: false,
+          what: 'Ring them',
+          course: 'main',
+        },
+      ],
+    }),
+  });
+
+const profile = async () => within(await screen.findByRole('region', { name: 'Who has not answered yet' }));
+
+describe('an answer profile', () => {
+  it('says of how many, and what came of a step', async () => {
+    show();
+    expect((await profile()).getByText('per cent of the 24 who began in the last 90 days')).toBeTruthy();
+    expect(await (await profile()).findByText('6 back, 25 %')).toBeTruthy();
+    expect((await profile()).getByText('mail, 24 sent')).toBeTruthy();
+  });
+
+  it('is there in figures too', async () => {
+    show();
+    fireEvent.click(await screen.findByText('As a table'));
+    const row = screen.getByRole('row', { name: /1 We have it/ });
+    expect(
+      within(row)
+        .getAllByRole('cell')
+        .map((cell) => cell.textContent),
+    ).toEqual(['0', '24', '5', '1', '0', '100 %']);
+    fireEvent.click(screen.getByText('As a line'));
+    expect(screen.queryByRole('table')).toBeNull();
+  });
+
+  it('opens the step that is chosen on it', async () => {
+    show();
+    fireEvent.click(await (await profile()).findByTitle('We have it'));
+    expect(await screen.findByLabelText('Template')).toBeTruthy();
+    fireEvent.click((await profile()).getByTitle('We have it'));
+    expect(screen.queryByLabelText('Template')).toBeNull();
+  });
+
+  it('shows no line where nobody has begun, and its steps all the same', async () => {
+    show({ ...series, curve: { cases: 0, points: [] }, figures: [] });
+    expect((await profile()).getByText('nobody has begun in the last 90 days')).toBeTruthy();
+    expect(await (await profile()).findByTitle('We have it')).toBeTruthy();
+    fireEvent.click(screen.getByText('As a table'));
+    expect(screen.queryByText('100 %')).toBeNull();
+  });
+
+  it('leads to whoever stands there', async () => {
+    const run: Schema<'FollowUpRun'> = {
+      id: 'r1',
+      followUp: { id: 'f1', name: 'First answer' },
+      client: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
+      project: null,
+      state: 'inside',
+      course: 'main',
+      step: 'task-1',
+      dueAt: null,
+      startedAt: new Date(Date.now() - 3 * 3_600_000).toISOString(),
+      endedAt: null,
+      startedBy: 'Nessa',
+      why: '',
+      version: 1,
+      log: [],
+    };
+    show({ ...series, runs: [run] });
+    const pin = await (await profile()).findByRole('link', { name: /^Orla Fennick, day/ });
+    expect(pin.getAttribute('href')).toBe('/clients/c1');
+  });
+});
+
+describe('a wait after “later”', () => {
+  it('can be until the day that they name', async () => {
+    show({
+      ...series,
+      courses: {
+        ...series.courses,
+        later: [{ key: 'later-wait', kind: 'wait', amount: 30, unit: 'days', at: '', named: false }],
+      },
+    });
+    fireEvent.click(await screen.findByText('30 days'));
+    fireEvent.click(screen.getByLabelText(/until the day that they name/));
+    expect(await screen.findByText('until the day that they name, else 30 days')).toBeTruthy();
+  });
+
+  it('is not asked of other waits', async () => {
+    show();
+    fireEvent.click((await screen.findAllByText('2 days')).at(-1) as HTMLElement);
+    expect(await screen.findByLabelText('How long')).toBeTruthy();
+    expect(screen.queryByLabelText(/until the day that they name/)).toBeNull();
+  });
+});
