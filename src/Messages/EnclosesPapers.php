@@ -16,6 +16,9 @@ interface EnclosesPapers
     /** @return string|null what somebody calls it; null where it is not of this kind, or not there (any more) */
     public function called(string $paper): ?string;
 
+    /** Whether it may go with a message to anybody: made for its reader, or with nobody's record. */
+    public function isForAnybody(string $paper): bool;
+
     /** @return array{name: string, type: string, bytes: string}|null null where it is not of this kind, or nothing of it is there for this message */
     public function paper(string $paper, Message $message): ?array;
 }

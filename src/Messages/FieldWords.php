@@ -63,6 +63,24 @@ final class FieldWords
         return self::of($name)['label'];
     }
 
+    /** Where somebody who writes by hand has to write what nothing fills. */
+    public static function place(string $name): string
+    {
+        return '['.self::label($name).']';
+    }
+
+    /** @return string|null the first place in a text that nobody has written in; null where there is none */
+    public static function openPlace(string $text): ?string
+    {
+        foreach (array_keys(self::WORDS) as $name) {
+            if (str_contains($text, self::place($name))) {
+                return self::place($name);
+            }
+        }
+
+        return null;
+    }
+
     /**
      * @param list<string> $names
      *

@@ -38,6 +38,18 @@ final readonly class Papers
         return null;
     }
 
+    /** Whether it is there, and may go with a message to anybody. */
+    public function isForAnybody(string $paper): bool
+    {
+        foreach ($this->kinds as $kind) {
+            if ($kind->isForAnybody($paper)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return array{name: string, type: string, bytes: string}|null null where nothing of it is there for this message */
     public function of(string $paper, Message $message): ?array
     {

@@ -74,7 +74,7 @@ final readonly class TemplateChanges
             throw new InvalidInput('document', "“{$unknown}” cannot be filled in here. There are: ".implode(', ', array_map(FieldWords::label(...), $known)).'.');
         }
         foreach ((new DocumentWriter())->fill($document, FieldWords::examples($document->fields()))->pictures as $picture) {
-            if (null === $this->papers->called($picture)) {
+            if (!$this->papers->isForAnybody($picture)) {
                 throw new InvalidInput('document', 'A picture is not there any more. Take it out.');
             }
         }
@@ -101,7 +101,7 @@ final readonly class TemplateChanges
             throw new InvalidInput('papers', 'At most '.Enclosed::MOST.' go with a message, each once.');
         }
         foreach ($given->papers as $paper) {
-            if (null === $this->papers->called($paper)) {
+            if (!$this->papers->isForAnybody($paper)) {
                 throw new InvalidInput('papers', 'One of these is not there any more. Take it out.');
             }
         }

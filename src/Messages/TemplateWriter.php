@@ -7,6 +7,7 @@ namespace Telamon\Messages;
 use Telamon\Business\Profile;
 use Telamon\Core\Messages\DocumentWriter;
 use Telamon\Core\Messages\FieldLine;
+use Telamon\Core\Messages\OpenPlaces;
 
 /** Fills a template. */
 final readonly class TemplateWriter
@@ -26,7 +27,22 @@ final readonly class TemplateWriter
         $subject = new FieldLine($text->subject);
         $short = new FieldLine($text->textMessage);
 
-        return new Written($subject->oneLine($values), $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), array_values(array_diff($short->gaps($values), array_keys($words))), $body->pictures);
+        return new Written($subject->oneLine($values), $body->document, $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), array_values(array_diff($short->gaps($values), array_keys($words))), $body->pictures);
+    }
+
+    /**
+     * A template to be written on by hand: what nothing fills is a place in square brackets.
+     *
+     * @param array<string, string> $values by field, beyond those of the business
+     *
+     * @return array{Written, list<string>} with its places
+     */
+    public function byHand(TemplateText $text, array $values): array
+    {
+        $open = new OpenPlaces($values + $this->ofBusiness(), FieldWords::place(...));
+        $opened = new TemplateText($text->name, $open->line($text->subject), $open->document($text->document), $open->line($text->textMessage), $text->enclosed);
+
+        return [$this->fill($opened, $values), $open->places()];
     }
 
     /** @return array<string, string> */

@@ -27,7 +27,7 @@ final readonly class WritingByHand
 {
     private const FURTHEST = '+1 year';
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageBusInterface $bus, private EmailReader $emails, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')] private int $holdSeconds)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageBusInterface $bus, private EmailReader $emails, private HandText $texts, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')] private int $holdSeconds)
     {
     }
 
@@ -42,21 +42,19 @@ final readonly class WritingByHand
     public function write(string $id, Edit $edit, ?Client $client, ?Project $project, ?Incoming $answers, ?string $submissionId, Staff $staff, \Closure $also): Message
     {
         $by = Channel::tryFrom($edit->text('channel', 5) ?? '') ?? Channel::Mail;
-        $text = $edit->text('text', 20_000) ?? '';
-        if ('' === $text) {
-            throw new InvalidInput('text', 'Write something here.');
-        }
+        ['text' => $text, 'html' => $html] = $this->texts->read($edit, $by);
         [$to, $subject] = Channel::Text === $by ? $this->asText($edit, $text) : $this->asMail($edit);
         $leaves = $this->leavesAt($edit);
         $name = $client?->name() ?? $answers->fromName ?? '';
 
-        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $by, $to, $name, $subject, $text, $client, $project, $submissionId, $answers, $leaves, $also): Message {
+        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
             $there = $this->em->find(Message::class, $id);
             if (null !== $there) {
                 return $there;
             }
             $business = $this->business->business();
             $message = new Message('by-hand', $to, mb_substr($name, 0, 200), $business->email, $business->name, $subject, $text, '', $client, $project, $submissionId, $this->clock->now(), $id);
+            $message->say($subject, $text, $html);
             $message->hold('', $leaves);
             if (Channel::Text === $by) {
                 $message->beText();

@@ -28,6 +28,11 @@ final readonly class QuotePaper implements EnclosesPapers
         return $this->makes()[$paper] ?? null;
     }
 
+    public function isForAnybody(string $paper): bool
+    {
+        return isset($this->makes()[$paper]);
+    }
+
     public function paper(string $paper, Message $message): ?array
     {
         if (self::NAME !== $paper || null === $message->client) {

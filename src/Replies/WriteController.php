@@ -31,7 +31,7 @@ use Telamon\Submissions\Submission;
 #[IsGranted(Permission::Write->value)]
 final readonly class WriteController
 {
-    public function __construct(private EntityManagerInterface $em, private WritingByHand $writing, private MessageView $view, private LetterFiles $files, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private WritingByHand $writing, private MessageView $view, private LetterFiles $files, private TemplateByHand $templates, private ClockInterface $clock)
     {
     }
 
@@ -58,6 +58,19 @@ final readonly class WriteController
         });
 
         return new JsonResponse($this->view->whole($message), 201);
+    }
+
+    /** What a template comes to for whoever is written to. */
+    #[Route('/api/templates/{id}/by-hand', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
+    public function begin(string $id, Request $request): Response
+    {
+        $body = JsonBody::read($request);
+        $template = $this->em->find(MessageTemplate::class, $id) ?? throw Problem::notFound('template');
+        $project = $this->find(Project::class, $body, 'project');
+        $answers = $this->find(Incoming::class, $body, 'answers');
+        $client = $this->find(Client::class, $body, 'client') ?? $project->client ?? $answers?->client;
+
+        return new JsonResponse($this->templates->begin($template, $client->mergedInto ?? $client, $project ?? $answers?->project, $this->find(Submission::class, $body, 'submission'), $answers));
     }
 
     /**

@@ -29,6 +29,13 @@ final readonly class FilePapers implements EnclosesPapers
         return self::SHEET === $paper ? $this->makes()[self::SHEET] : $this->file($paper)?->name;
     }
 
+    public function isForAnybody(string $paper): bool
+    {
+        $file = $this->file($paper);
+
+        return self::SHEET === $paper || (null !== $file && null === $file->client && null === $file->project && null === $file->submission);
+    }
+
     public function paper(string $paper, Message $message): ?array
     {
         if (self::SHEET === $paper) {

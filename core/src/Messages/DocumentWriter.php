@@ -26,7 +26,7 @@ final class DocumentWriter
         $this->gaps = $this->pictures = [];
         $shown = $this->shown($document->blocks, array_keys(array_filter($words, static fn (string $word): bool => '' === $word)));
 
-        return new Filled(trim(PlainLetter::of($shown)), HtmlLetter::of($shown), array_values(array_unique($this->gaps)), $this->pictures);
+        return new Filled(new MessageDocument(ByHand::of($shown)), trim(PlainLetter::of($shown)), HtmlLetter::of($shown), array_values(array_unique($this->gaps)), $this->pictures);
     }
 
     /**

@@ -195,18 +195,20 @@ describe('a template over a letter by hand', () => {
       'GET /api/templates': {
         items: [{ id: 't1', key: 'x', name: 'Ready', purpose: 'client', retired: false, sent: 0, sentWhen: '' }],
       },
-      'GET /api/templates/t1': () =>
+      'POST /api/templates/t1/by-hand': () =>
         fails
           ? problem(503, 'The office cannot be reached.')
           : {
-              name: 'Ready',
               subject: 'Your piano',
+              text: 'It is ready by [ready by].',
               document: { type: 'doc', content: [] },
               textMessage: '',
-              papers: ['quote', 'visit'],
-              called: { quote: 'their quote', visit: 'their next visit' },
+              places: ['[ready by]'],
+              papers: [
+                { paper: 'quote', name: 'their quote' },
+                { paper: 'visit', name: 'their next visit' },
+              ],
             },
-      'POST /api/templates/t1/preview': { subject: 'Your piano', text: 'It is ready.' },
       'GET /api/replies/r1': reply,
     });
     await screen.findByDisplayValue('hugh@example.com');
@@ -218,7 +220,10 @@ describe('a template over a letter by hand', () => {
     expect(screen.getByDisplayValue('We come on Monday.')).toBeTruthy();
     fails = false;
     choose();
-    expect(await screen.findByDisplayValue('It is ready.')).toBeTruthy();
+    expect(await screen.findByDisplayValue('It is ready by [ready by].')).toBeTruthy();
+    expect(screen.getByText('Still to be written: [ready by]')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'It is ready by Friday.' } });
+    expect(screen.queryByText(/Still to be written/)).toBeNull();
     // What the template sends along stands there, each to be left out.
     fireEvent.click(screen.getByLabelText('their quote'));
     fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });

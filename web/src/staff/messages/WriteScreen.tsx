@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { JSONContent } from '@tiptap/core';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
@@ -14,6 +15,8 @@ import { useOnce } from '../shell/useOnce';
 import { useUnsaved } from '../shell/useUnsaved';
 import { Earlier } from './Earlier';
 import { LetterFiles } from './LetterFiles';
+import { HandText } from './HandText';
+import { isPlain } from './handText';
 import './messages.css';
 import './templates/templates.css';
 import { TextLength } from './TextLength';
@@ -28,12 +31,16 @@ interface Draft {
   number: string;
   subject: string;
   text: string;
+  /** With headings, lists and links; null where it is written plainly. */
+  document: JSONContent | null;
   sendAt: string;
   files: string[];
   brought: KeptFile[];
   /** The template that it came from, and what that sends along. */
   template: string;
   papers: { paper: string; name: string; goes: boolean }[];
+  /** Where somebody has to write what the template could not know. */
+  places: string[];
 }
 
 /** The letter has its id before it is sent: the same again is one letter. */
@@ -79,11 +86,13 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     number: who.phone,
     subject: who.subject || subject,
     text: signature && !asText ? `\n\n${signature}` : '',
+    document: null,
     sendAt: '',
     files: [],
     brought: [],
     template: '',
     papers: [],
+    places: [],
     ...typed,
   };
   const newest = useRef(typed);
@@ -110,6 +119,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
             to: asText ? draft.number : draft.to,
             ...(asText ? {} : { subject: draft.subject }),
             text: draft.text,
+            ...(asText || !draft.document ? {} : { document: draft.document as Schema<'MessageDocument'> }),
             ...(draft.sendAt ? { sendAt: draft.sendAt } : {}),
             ...(asText ? {} : { files: draft.files, uploads: draft.brought.map((file) => file.id) }),
             ...(draft.template && !asText
@@ -133,24 +143,18 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     onSettled: () => queries.invalidateQueries(),
   });
   const { beside: fault, other } = faultsOf(send.error);
+  const open = draft.places.filter((place) => `${draft.subject}\n${draft.text}`.includes(place));
   const template = useMutation({
-    mutationFn: async (id: string) => {
-      const { name, subject, document, textMessage, papers, called } = await need(
-        api.GET('/api/templates/{id}', { params: { path: { id } } }),
-      );
-      const read = await need(
-        api.POST('/api/templates/{id}/preview', {
+    mutationFn: async (id: string) => ({
+      ...(await need(
+        api.POST('/api/templates/{id}/by-hand', {
           params: { path: { id } },
-          body: { name, subject, document, textMessage, record: project },
+          body: { client, project, submission, answers },
         }),
-      );
-      return {
-        ...read,
-        papers: papers.map((paper) => ({ paper, name: called[paper] ?? 'a file', goes: true })),
-        from: id,
-      };
-    },
-    onSuccess: ({ subject, text: letter, textMessage, papers, from }) => {
+      )),
+      from: id,
+    }),
+    onSuccess: ({ subject, document, text: letter, textMessage, places, papers: along, from }) => {
       const text = asText ? textMessage : letter;
       if (text === '') {
         toast({ words: 'This template has no words for a text message. Write them in Templates.' });
@@ -158,19 +162,30 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
         return;
       }
       // What was typed until now can be had back.
-      const { subject: hadSubject, text: hadText, template: had = '', papers: hadPapers = [] } = newest.current;
+      const {
+        subject: hadSubject,
+        text: hadText,
+        document: hadDocument = null,
+        template: had = '',
+        papers: hadPapers = [],
+      } = newest.current;
       if (hadText?.trim())
         setBefore({
           ...(hadSubject === undefined ? {} : { subject: hadSubject }),
           text: hadText,
+          document: hadDocument,
           template: had,
           papers: hadPapers,
         });
-      if (project === '') {
-        // No record fills it: the fields stand as words to be written over.
-        toast({ words: 'Without a project the fields hold examples. Read it before you send it.' });
-      }
-      change({ subject, text, papers, template: from });
+      const papers = along.map((one) => ({ ...one, goes: true }));
+      change({
+        subject,
+        text,
+        document: asText || isPlain(document) ? null : document,
+        papers,
+        places,
+        template: from,
+      });
     },
     onError: () => setFill(''),
   });
@@ -273,17 +288,9 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                   {fault('subject')}
                 </>
               )}
-              <label className="field-label" htmlFor="write-text">
-                Text
-              </label>
-              <textarea
-                id="write-text"
-                rows={asText ? 5 : 14}
-                value={draft.text}
-                maxLength={20_000}
-                onChange={(event) => change({ text: event.target.value })}
-              />
+              <HandText asText={asText} text={draft.text} document={draft.document} onChange={change} />
               {fault('text')}
+              {open.length > 0 && <p className="second">Still to be written: {open.join(', ')}</p>}
               {asText ? (
                 <TextLength text={draft.text} />
               ) : (

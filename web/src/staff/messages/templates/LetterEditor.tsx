@@ -8,7 +8,7 @@ import { LetterTools } from './LetterTools';
 import { Offered } from './Offered';
 
 interface Props {
-  /** Id of the template that pictures are kept for. */
+  /** Id of the template that pictures are kept for; empty for a letter by hand, which takes its own as files. */
   template: string;
   document: JSONContent;
   onChange: (document: JSONContent) => void;

@@ -40,26 +40,29 @@ export function LetterTools({ editor, template }: { editor: Editor; template: st
         {tool('Numbers', is.numbers, () => chain().toggleOrderedList().run())}
         {tool('Link', is.link, () => (is.link ? chain().extendMarkRange('link').unsetLink().run() : ask('link')))}
         {tool('Button', false, () => ask('button'))}
-        {tool('Picture', false, () => ask('picture'))}
-        {tool('Only if', is.only, () =>
-          is.only ? chain().extendMarkRange('only').unsetMark('only').run() : ask('only'),
+        {template !== '' && tool('Picture', false, () => ask('picture'))}
+        {fields.length > 0 &&
+          tool('Only if', is.only, () =>
+            is.only ? chain().extendMarkRange('only').unsetMark('only').run() : ask('only'),
+          )}
+        {fields.length > 0 && (
+          <select
+            aria-label="Put in a field"
+            value=""
+            onChange={(event) =>
+              chain()
+                .insertContent({ type: 'field', attrs: { field: event.target.value, or: null } })
+                .run()
+            }
+          >
+            <option value="">Field…</option>
+            {fields.map((field) => (
+              <option key={field.name} value={field.name}>
+                {field.label}
+              </option>
+            ))}
+          </select>
         )}
-        <select
-          aria-label="Put in a field"
-          value=""
-          onChange={(event) =>
-            chain()
-              .insertContent({ type: 'field', attrs: { field: event.target.value, or: null } })
-              .run()
-          }
-        >
-          <option value="">Field…</option>
-          {fields.map((field) => (
-            <option key={field.name} value={field.name}>
-              {field.label}
-            </option>
-          ))}
-        </select>
       </div>
       {asking === 'picture' && <AddPicture editor={editor} template={template} onDone={() => setAsking(null)} />}
       {asking && asking !== 'picture' && (
@@ -159,7 +162,7 @@ function Asked({
           <label>
             Button <input value={label} maxLength={80} onChange={(event) => setLabel(event.target.value)} autoFocus />
           </label>{' '}
-          to {whichField}
+          {fields.length > 0 && <>to {whichField}</>}
         </span>
       )}
       {(what === 'link' || (what === 'button' && !field)) && (

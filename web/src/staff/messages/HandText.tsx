@@ -1,0 +1,57 @@
+import type { JSONContent } from '@tiptap/core';
+import { lazy, Suspense } from 'react';
+import { ComingRows } from '../../shared/Notice';
+import { fromText, plainOf } from './handText';
+
+const LetterEditor = lazy(async () => ({ default: (await import('./templates/LetterEditor')).LetterEditor }));
+
+interface Props {
+  asText: boolean;
+  text: string;
+  document: JSONContent | null;
+  onChange: (part: { text?: string; document: JSONContent | null }) => void;
+}
+
+/** What a letter by hand says: plainly, or with headings, lists and links. A text message is plain. */
+export function HandText({ asText, text, document, onChange }: Props) {
+  const rich = asText ? null : document;
+  return (
+    <>
+      <p className="write-how">
+        {rich ? (
+          <span className="field-label">Text</span>
+        ) : (
+          <label className="field-label" htmlFor="write-text">
+            Text
+          </label>
+        )}
+        {!asText && (
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => onChange({ document: rich ? null : fromText(text) })}
+          >
+            {rich ? 'Write it plainly' : 'With headings, lists, links'}
+          </button>
+        )}
+      </p>
+      {rich ? (
+        <Suspense fallback={<ComingRows rows={6} />}>
+          <LetterEditor
+            template=""
+            document={rich}
+            onChange={(changed) => onChange({ document: changed, text: plainOf(changed) })}
+          />
+        </Suspense>
+      ) : (
+        <textarea
+          id="write-text"
+          rows={asText ? 5 : 14}
+          value={text}
+          maxLength={20_000}
+          onChange={(event) => onChange({ text: event.target.value, document: null })}
+        />
+      )}
+    </>
+  );
+}
