@@ -41,6 +41,34 @@ describe('Rules', () => {
     expect(await screen.findByText('Steps saved, on')).toBeTruthy();
   });
 
+  it('keeps what is typed while a new one is being saved, as a change of what it became', async () => {
+    let letGo: () => void = () => undefined;
+    const gate = new Promise<void>((resolve) => (letGo = resolve));
+    const calls = show('/rules/new', {
+      'POST /api/rules': async () => {
+        await gate;
+        return { ...rule('r1', 'Lifts'), version: 1 };
+      },
+      'PUT /api/rules/r1': rule('r1', 'Lifts and stairs'),
+    });
+    fireEvent.change(await screen.findByLabelText(/Name, as/), { target: { value: 'Lifts' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() => expect(calls.find((call) => call.method === 'POST')).toBeTruthy());
+    fireEvent.change(screen.getByLabelText(/Name, as/), { target: { value: 'Lifts and stairs' } });
+    letGo();
+    expect(await screen.findByText(/Lifts saved/)).toBeTruthy();
+    await waitFor(() => expect(screen.queryByText('A new rule')).toBeNull());
+    expect(await screen.findByDisplayValue('Lifts and stairs')).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({
+        id: 'r1',
+        version: 1,
+        name: 'Lifts and stairs',
+      }),
+    );
+  });
+
   it('says what is wrong beside its field', async () => {
     show('/rules/new', {
       'POST /api/rules': () =>

@@ -10,7 +10,7 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
-import { useUnsaved } from '../shell/useUnsaved';
+import { useEdited } from '../shell/useEdited';
 import { useKeepRule, useMoveRule, useRules, useTakeOutRule, type KeptRule, type Offers } from './queries';
 import { draft, editing, fresh, type Editing } from './rule';
 import { RuleEditor } from './RuleEditor';
@@ -47,7 +47,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
   const move = useMoveRule();
   const takeOut = useTakeOutRule();
   // Kept under the rule's name: choosing another one loses nothing.
-  const [edited, setEdited, forgetEdited] = useUnsaved<Editing | null>(`rule.${kept?.id ?? 'new'}`, null);
+  const { edited, set: setEdited, sending } = useEdited<Editing>('rule', kept?.id ?? 'new');
   const rule = edited ?? (kept ? editing(kept) : isNew ? fresh : null);
   const faults =
     keep.error instanceof ProblemError
@@ -63,10 +63,10 @@ function Rules({ list, rules, kept, isNew }: Props) {
   const save = (enabled?: boolean) => {
     if (!rule || keep.isPending) return;
     const to = enabled === undefined ? rule : { ...rule, enabled };
+    const afterwards = sending();
     keep.mutate(draft(to), {
       onSuccess: (saved) => {
-        setEdited(null);
-        forgetEdited();
+        afterwards(saved.id, (typed) => ({ ...typed, id: saved.id, version: saved.version, enabled: saved.enabled }));
         toast({ words: `${saved.name} saved, ${saved.enabled ? 'on' : 'off'}` });
         void navigate(`/rules/${saved.id}`, { replace: true });
       },

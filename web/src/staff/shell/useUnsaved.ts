@@ -24,6 +24,15 @@ export function forgetUnsaved(name: string): void {
   }
 }
 
+/** Keeps something under this name, as if it had been typed there. */
+export function keepUnsaved(name: string, value: unknown): void {
+  try {
+    localStorage.setItem(named(name), JSON.stringify(value));
+  } catch {
+    // A full or forbidden store must not stop anybody from typing.
+  }
+}
+
 /**
  * What is typed and not saved yet, kept in this browser under a name: going to another record, reloading or closing
  * loses nothing. The third value forgets it.
@@ -35,12 +44,7 @@ export function useUnsaved<T>(name: string, initial: T, keeps = true): [T, (valu
     (next: T) => {
       setValue(next);
       setChanged(true);
-      if (!keeps) return;
-      try {
-        localStorage.setItem(named(name), JSON.stringify(next));
-      } catch {
-        // A full or forbidden store must not stop anybody from typing.
-      }
+      if (keeps) keepUnsaved(name, next);
     },
     [name, keeps],
   );

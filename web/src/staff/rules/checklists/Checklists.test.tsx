@@ -167,6 +167,31 @@ describe('Checklists', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Working days that it takes').value).toBe('4');
   });
 
+  it('keeps what is typed while it is being saved', async () => {
+    let letGo: () => void = () => undefined;
+    const gate = new Promise<void>((resolve) => (letGo = resolve));
+    const calls = show('/checklists/s1', {
+      'PUT /api/checklists/s1': async () => {
+        await gate;
+        return {
+          ...strings,
+          version: 4,
+          items: strings.items.map((one) => (one.key === 'fit' ? { ...one, takes: 4 } : one)),
+        };
+      },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /Fit the strings/ }));
+    const takes = () => screen.getByLabelText<HTMLInputElement>('Working days that it takes');
+    fireEvent.change(takes(), { target: { value: '4' } });
+    fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await waitFor(() => expect(calls.find((call) => call.method === 'PUT')).toBeTruthy());
+    fireEvent.change(takes(), { target: { value: '6' } });
+    letGo();
+    expect(await screen.findByText(/saved, version 4/)).toBeTruthy();
+    expect(takes().value).toBe('6');
+    expect(screen.getByText(/not saved/)).toBeTruthy();
+  });
+
   it('does not let an item wait for one that waits for it', async () => {
     show('/checklists/s1');
     fireEvent.click(await screen.findByRole('button', { name: /Order strings/ }));

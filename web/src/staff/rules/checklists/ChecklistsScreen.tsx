@@ -10,7 +10,7 @@ import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
-import { useUnsaved } from '../../shell/useUnsaved';
+import { useEdited } from '../../shell/useEdited';
 import { PartsOfRules } from '../PartsOfRules';
 import '../rules.css';
 import { Behind } from './Behind';
@@ -40,7 +40,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
   const sending = useRef(false);
   const retire = useRetireList();
   // Kept under the list's name: choosing another one loses nothing.
-  const [edited, setEdited, forgetEdited] = useUnsaved<Draft | null>(`checklist.${kept?.id ?? 'new'}`, null);
+  const { edited, set: setEdited, sending: sendingDraft } = useEdited<Draft>('checklist', kept?.id ?? 'new');
   const base = lists.items.find((one) => one.isBase);
   const draft = edited ?? (kept ? draftOf(kept) : emptyDraft);
   const shown = draft.key === '' ? { ...draft, key: 'the-new-one' } : draft;
@@ -60,6 +60,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
     if (sending.current) return;
     sending.current = true;
     const { key, ...rest } = draft;
+    const afterwards = sendingDraft();
     keep.mutate(
       { id: kept?.id, draft: { ...rest, key: kept ? key : '' } },
       {
@@ -67,8 +68,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
           sending.current = false;
         },
         onSuccess: (saved) => {
-          setEdited(null);
-          forgetEdited();
+          afterwards(saved.id, (typed) => ({ ...typed, key: saved.key, version: saved.version }));
           toast({ words: `${saved.name} saved, version ${saved.version}. U takes it back.` });
           void navigate(`/checklists/${saved.id}`, { replace: true });
         },
@@ -77,7 +77,6 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
   };
   const discard = () => {
     setEdited(null);
-    forgetEdited();
     keep.reset();
   };
   const bringsIt = [
