@@ -11,6 +11,7 @@ use Telamon\Core\Reading\NameReader;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\BookedTimes;
+use Telamon\Messages\Channel;
 use Telamon\Messages\GivesExamples;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
@@ -32,7 +33,7 @@ final readonly class AppointmentMails implements GivesExamples
     /**
      * @param string $template key of the text
      *
-     * @return Message|null null where the client has no mail address
+     * @return Message|null null where the client has no mail address, and no number that the text has words for
      */
     public function toClient(Appointment $appointment, string $template): ?Message
     {
@@ -51,12 +52,23 @@ final readonly class AppointmentMails implements GivesExamples
         return $this->send($series[0], 'series', ['count' => (string) \count($series), 'dates' => implode("\n", array_map(fn (Appointment $one): string => "When: {$this->when($one)}", $series))]);
     }
 
+    /** Whether anything of this template reaches them. */
+    public function reaches(Appointment $appointment, string $template): bool
+    {
+        $email = $this->address($appointment);
+
+        return '' !== $email || '' !== $this->messages->number($template, $appointment->client, true);
+    }
+
     /** @param array<string, string> $fields beyond those of the appointment */
     private function send(Appointment $appointment, string $template, array $fields): ?Message
     {
         $email = $this->address($appointment);
 
-        return '' === $email ? null : $this->messages->queue($template, $email, $appointment->with(), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId);
+        $number = $this->messages->number($template, $appointment->client, '' === $email);
+        [$by, $to] = '' === $number ? [Channel::Mail, $email] : [Channel::Text, $number];
+
+        return '' === $to ? null : $this->messages->queue($template, $to, $appointment->with(), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId, by: $by);
     }
 
     /** Tells the coordinator what the client wants changed. */

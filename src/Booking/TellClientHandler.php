@@ -13,6 +13,7 @@ use Telamon\Diary\AppointmentTold;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Messages\Channel;
 
 /**
  * Tells the client how an appointment stands, where that differs from what they were told last: what was told is kept
@@ -41,12 +42,15 @@ final readonly class TellClientHandler
         $told = $this->em->find(AppointmentTold::class, $appointment->id);
         $digest = self::digest($appointment);
         $template = $this->template($appointment, $told, $digest);
-        if (null === $template || $appointment->startsAt < $this->clock->now() || '' === $this->mails->address($appointment)) {
+        if (null === $template || $appointment->startsAt < $this->clock->now() || !$this->mails->reaches($appointment, $template)) {
             return;
         }
         $series = 'booked' === $template && null === $told ? $this->untold($appointment) : [];
         if (\count($series) > 1) {
-            $this->mails->ofSeries($series)?->enclose($this->invitation->ofSeries($series, $this->links->visitAddress(...)));
+            $message = $this->mails->ofSeries($series);
+            if (Channel::Mail === $message?->channel) {
+                $message->enclose($this->invitation->ofSeries($series, $this->links->visitAddress(...)));
+            }
             foreach ($series as $one) {
                 $this->em->persist(new AppointmentTold($one->id, $one->state, self::digest($one), 0, $one->startsAt));
             }
@@ -55,8 +59,9 @@ final readonly class TellClientHandler
         }
         $sequence = null === $told ? 0 : $told->sequence + 1;
         $message = $this->mails->toClient($appointment, $template);
-        if ('offered' !== $template) {
-            $message?->enclose($this->invitation->make($appointment, AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST', $sequence, $this->mails->address($appointment), $this->links->visitAddress($appointment)));
+        // A text carries no file; where it leads is in its words.
+        if ('offered' !== $template && Channel::Mail === $message?->channel) {
+            $message->enclose($this->invitation->make($appointment, AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST', $sequence, $this->mails->address($appointment), $this->links->visitAddress($appointment)));
         }
         if (null === $told) {
             $this->em->persist(new AppointmentTold($appointment->id, $appointment->state, $digest, $sequence, $appointment->startsAt));

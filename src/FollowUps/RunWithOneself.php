@@ -35,7 +35,7 @@ final readonly class RunWithOneself
             $template = StepKind::Send === $step?->kind ? $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $step->what]) : null;
             if (null !== $template) {
                 $purpose = $template->purpose();
-                $tests[] = [$template, $this->preview->show($template->text(), $purpose, $template->fields(), $this->preview->records($purpose)[0]['id'] ?? ''), $at->format('D j M, H:i')];
+                $tests[] = [$template, $this->preview->show($template->text(), $purpose, $template->fields(), $this->preview->records($purpose)[0]['id'] ?? ''), $at->format('D j M, H:i'), $template->text()->enclosed];
             }
         }
         if ([] === $tests) {

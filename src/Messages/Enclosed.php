@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-/** What a template sends along beside its words. */
+/** What a template sends along beside its words, and how it goes. */
 final readonly class Enclosed
 {
     public const MOST = 10;
@@ -13,8 +13,9 @@ final readonly class Enclosed
      * @param list<string> $papers ids of files, and names of what is made at sending (see EnclosesPapers)
      * @param string $answersTo address that answers go to; empty for the one by which they find their way back
      * @param string $consent name of the consent that it needs because it advertises; empty where it serves what was asked or ordered
+     * @param bool $textFirst whether it goes as a text where the client has a number and it has words for one
      */
-    public function __construct(public array $papers = [], public string $answersTo = '', public string $consent = '')
+    public function __construct(public array $papers = [], public string $answersTo = '', public string $consent = '', public bool $textFirst = false)
     {
     }
 
@@ -23,12 +24,18 @@ final readonly class Enclosed
     {
         $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
 
-        return new self(array_values(array_filter(\is_array($kept['papers'] ?? null) ? $kept['papers'] : [], is_string(...))), $text('answersTo'), $text('consent'));
+        return new self(array_values(array_filter(\is_array($kept['papers'] ?? null) ? $kept['papers'] : [], is_string(...))), $text('answersTo'), $text('consent'), true === ($kept['textFirst'] ?? null));
     }
 
-    /** @return array{papers: list<string>, answersTo: string, consent: string} */
+    /** @return list<string> ids of the files among them */
+    public function files(): array
+    {
+        return array_values(array_filter($this->papers, static fn (string $paper): bool => 36 === \strlen($paper)));
+    }
+
+    /** @return array{papers: list<string>, answersTo: string, consent: string, textFirst: bool} */
     public function toArray(): array
     {
-        return ['papers' => $this->papers, 'answersTo' => $this->answersTo, 'consent' => $this->consent];
+        return ['papers' => $this->papers, 'answersTo' => $this->answersTo, 'consent' => $this->consent, 'textFirst' => $this->textFirst];
     }
 }

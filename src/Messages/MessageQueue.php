@@ -11,6 +11,7 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
 use Telamon\Core\Plan\SentBefore;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -98,19 +99,34 @@ final readonly class MessageQueue
     }
 
     /**
+     * Where a template goes as a text.
+     *
+     * @param bool $only whether there is no other way to them
+     *
+     * @return string number (E.164); empty where it goes as a mail
+     */
+    public function number(string $template, ?Client $client, bool $only): string
+    {
+        $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]);
+
+        return null !== $text && '' !== $text->textMessage && ($only || $text->textFirst) ? $client?->first(ContactKind::Phone) ?? '' : '';
+    }
+
+    /**
      * Sends somebody of the staff how a template reads, at once. Nothing else comes of it.
      *
      * @param array<string, mixed> $shown as TemplatePreview in the contract
+     * @param Enclosed $along its files go with it; what is made for a reader does not, as there is none
      */
-    public function test(MessageTemplate $template, array $shown, Staff $staff): Message
+    public function test(MessageTemplate $template, array $shown, Enclosed $along, Staff $staff): Message
     {
-        return $this->tests([[$template, $shown, 'Test']], "sent themselves a test of “{$template->name}”", $staff)[0];
+        return $this->tests([[$template, $shown, 'Test', $along]], "sent themselves a test of “{$template->name}”", $staff)[0];
     }
 
     /**
      * Several of them, as one change.
      *
-     * @param non-empty-list<array{MessageTemplate, array<string, mixed>, string}> $tests each with how it reads and what stands before its subject
+     * @param non-empty-list<array{MessageTemplate, array<string, mixed>, string, Enclosed}> $tests each with how it reads, what stands before its subject, and what goes along
      *
      * @return non-empty-list<Message>
      */
@@ -121,11 +137,14 @@ final readonly class MessageQueue
         $change = new Change(ChangeKind::Send, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $first->id, $first->name);
 
         return $this->changes->carryOut($change, fn (): array => array_map(function (array $test) use ($business, $staff): Message {
-            [$template, $shown, $before] = $test;
+            [$template, $shown, $before, $along] = $test;
             $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
             $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr("$before: ".$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
             $message->say($message->subject, $message->text, $text('html'));
             $message->rest(Ground::Staff);
+            foreach ($along->files() as $file) {
+                $message->encloseFile($file);
+            }
             $this->em->persist($message);
             $this->bus->dispatch(new SendMessage($message->id));
 

@@ -63,6 +63,10 @@ class MessageTemplate implements PartOf
     #[ORM\Column(length: 100, options: ['default' => ''])]
     public string $consent = '';
 
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $textFirst = false;
+
     /**
      * Counted up with every change.
      *
@@ -132,6 +136,7 @@ class MessageTemplate implements PartOf
         $this->papers = $text->enclosed->papers;
         $this->answersTo = $text->enclosed->answersTo;
         $this->consent = $text->enclosed->consent;
+        $this->textFirst = $text->enclosed->textFirst;
     }
 
     public function turn(bool $goes): void
@@ -146,7 +151,7 @@ class MessageTemplate implements PartOf
 
     public function text(): TemplateText
     {
-        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent));
+        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent, $this->textFirst));
     }
 
     public static function partKind(): string

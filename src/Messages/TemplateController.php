@@ -106,7 +106,7 @@ final readonly class TemplateController
         $body = JsonBody::read($request);
         $text = $this->changes->check($body, $template->fields());
         $shown = $this->preview->show($text, $template->purpose(), $template->fields(), \is_string($body['record'] ?? null) ? $body['record'] : '');
-        $this->queue->test($template, $shown, $staff);
+        $this->queue->test($template, $shown, $text->enclosed, $staff);
 
         return new JsonResponse(['to' => $staff->email]);
     }

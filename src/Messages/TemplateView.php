@@ -41,6 +41,7 @@ final readonly class TemplateView
             'papers' => $template->papers,
             'answersTo' => $template->answersTo,
             'consent' => $template->consent,
+            'textFirst' => $template->textFirst,
             'called' => (object) $this->called($template),
             'consents' => $this->consents->names(),
             'fields' => array_map(FieldWords::of(...), $template->fields()),

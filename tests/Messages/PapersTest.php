@@ -76,6 +76,18 @@ final class PapersTest extends AppTestCase
         self::assertStringContainsStringIgnoringCase('Reply-To: Marrowby Piano Workshop <desk@marrowby.example>', $this->get("/api/messages/$message/eml")->ok()->body);
     }
 
+    public function testATestToOneselfHasTheFilesButNothingThatIsMadeForAReader(): void
+    {
+        $id = $this->confirmation();
+        $file = $this->post("/api/templates/$id/files", ['uploads' => [$this->paper('terms.pdf')]])->ok(201)->text('items.0.id');
+        $now = $this->get("/api/templates/$id")->ok();
+        $this->post("/api/templates/$id/test", ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => '', 'papers' => [$file, 'visit']])->ok();
+        $this->work();
+        $test = $this->id("SELECT id FROM message WHERE kind = 'test'");
+        self::assertSame(['terms.pdf' => 'application/pdf'], $this->enclosed($test));
+        self::assertSame('sent', $this->get("/api/messages/$test")->ok()->text('state'));
+    }
+
     public function testWhatShouldGoWithItAndIsNotThereIsAskedOfAPerson(): void
     {
         $this->change(['papers' => ['quote']]);

@@ -49,11 +49,11 @@ export function TemplatesScreen() {
   return <OneTemplate key={row?.id} rows={rows} row={row} template={template.data} error={template.error} />;
 }
 
-const along = { papers: [], answersTo: '', consent: '' };
+const along = { papers: [], answersTo: '', consent: '', textFirst: false };
 
 const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '', ...along };
 
-const draftOf = ({ name, subject, document, textMessage, papers, answersTo, consent }: Draft): Draft => ({
+const draftOf = ({ name, subject, document, textMessage, papers, answersTo, consent, textFirst }: Draft): Draft => ({
   name,
   subject,
   document,
@@ -61,6 +61,7 @@ const draftOf = ({ name, subject, document, textMessage, papers, answersTo, cons
   papers,
   answersTo,
   consent,
+  textFirst,
 });
 
 interface Props {
@@ -328,6 +329,16 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
           onChange={(textMessage) => change({ textMessage })}
           fault={wrong.textMessage}
         />
+        {template.purpose === 'visit' && draft.textMessage.trim() !== '' && (
+          <label className="second">
+            <input
+              type="checkbox"
+              checked={draft.textFirst}
+              onChange={(event) => change({ textFirst: event.target.checked })}
+            />{' '}
+            instead of the mail, where the client has a number
+          </label>
+        )}
       </Suspense>
       <Encloses template={template} draft={{ ...along, ...draft }} faults={wrong} change={change} />
       {template.versions.length > 0 && (
