@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Core\FollowUps\QuietDays;
 use Telamon\Record\Journaled;
 use Telamon\Record\Setting;
 use Telamon\Staff\Staff;
@@ -101,6 +102,10 @@ class Business implements Journaled
     /** @phpstan-readonly-allow-private-mutation */
     #[ORM\Column(length: 5, options: ['default' => '08:00'])]
     public string $quietUntil = '08:00';
+
+    /** @phpstan-readonly-allow-private-mutation */
+    #[ORM\Column(length: 10, enumType: QuietDays::class, options: ['default' => 'none'])]
+    public QuietDays $quietDays = QuietDays::None;
 
     /**
      * Messages that leave in an hour at the most; 0 for no limit.
@@ -287,12 +292,13 @@ class Business implements Journaled
      * @param string $quietFrom, $quietUntil as 20:00 and 08:00, by the business's clock; both empty for no quiet hours
      * @param int $anHour messages at the most; 0 for no limit
      */
-    public function writeBy(string $signature, int $threshold, string $quietFrom, string $quietUntil, int $anHour): void
+    public function writeBy(string $signature, int $threshold, string $quietFrom, string $quietUntil, QuietDays $quietDays, int $anHour): void
     {
         $this->signature = $signature;
         $this->replyThreshold = $threshold;
         $this->quietFrom = $quietFrom;
         $this->quietUntil = $quietUntil;
+        $this->quietDays = $quietDays;
         $this->mailsAnHour = $anHour;
     }
 

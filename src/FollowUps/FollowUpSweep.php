@@ -69,7 +69,7 @@ final class FollowUpSweep
         $this->changes->carryOut(new Change(ChangeKind::Send, mb_substr("went on with $label", 0, 300), null, $this->clock->now(), $run->submissionId, 'client', $run->client->id, mb_substr($run->client->name(), 0, 300)), function () use ($run): void {
             $this->em->refresh($run);
             if (RunState::Inside === $run->state && null !== $run->dueAt && $run->dueAt <= $this->clock->now()) {
-                $this->walking->go($run);
+                $this->walking->due($run);
             }
         });
     }

@@ -11,6 +11,7 @@ use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\FollowUps\Course;
+use Telamon\Core\FollowUps\Quiet;
 use Telamon\Core\FollowUps\SeriesWalk;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\Step;
@@ -58,6 +59,14 @@ final readonly class Walking
         return $run;
     }
 
+    /** Somebody's time has come. What comes late, as nothing ran meanwhile, does not leave when it is quiet. */
+    public function due(FollowUpRun $run): void
+    {
+        $now = $this->theirs->now($run->client);
+        $later = StepKind::Send === $run->series()->at($run->stand())?->kind ? $this->walk()->afterQuiet($now) : $now;
+        $later > $now ? $run->waitAt($run->stand(), $later->setTimezone(new \DateTimeZone('UTC'))) : $this->go($run);
+    }
+
     /** From where somebody stands to the next wait. */
     public function go(FollowUpRun $run): void
     {
@@ -92,7 +101,7 @@ final readonly class Walking
     {
         $business = $this->business->business();
 
-        return new SeriesWalk($this->business->workingDays(), $business->quietFrom, $business->quietUntil);
+        return new SeriesWalk($this->business->workingDays(), new Quiet($business->quietFrom, $business->quietUntil, $business->quietDays));
     }
 
     /** Now, by the clock of the business. */

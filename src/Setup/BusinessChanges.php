@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Telamon\Business\Profile;
+use Telamon\Core\FollowUps\QuietDays;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Text\Contrast;
@@ -61,9 +62,11 @@ final readonly class BusinessChanges
         if (('' === $from) !== ('' === $until)) {
             throw new InvalidInput('' === $from ? 'quietFrom' : 'quietUntil', 'Quiet hours have a beginning and an end.');
         }
+        $given = $edit->text('quietDays', 10);
+        $days = null === $given ? $business->quietDays : QuietDays::tryFrom($given) ?? throw new InvalidInput('quietDays', 'Choose which days are quiet.');
         $threshold = self::whole($edit, 'replyThreshold', 50, 100) ?? $business->replyThreshold;
         $anHour = self::whole($edit, 'mailsAnHour', 0, 10_000) ?? $business->mailsAnHour;
-        $this->acts->carryOut('changed how messages leave and are read', $staff, static fn () => $business->writeBy($signature, $threshold, $from, $until, $anHour));
+        $this->acts->carryOut('changed how messages leave and are read', $staff, static fn () => $business->writeBy($signature, $threshold, $from, $until, $days, $anHour));
     }
 
     private static function clock(Edit $edit, string $field): ?string

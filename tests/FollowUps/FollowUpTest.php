@@ -364,6 +364,23 @@ final class FollowUpTest extends AppTestCase
         self::assertSame([422, 'courses'], [$none->status, $none->text('violations.0.path')]);
     }
 
+    public function testWhatComesLateAsNothingRanDoesNotLeaveInTheNightNorOnAQuietDay(): void
+    {
+        $wrong = $this->call('PUT', '/api/setup/messages', ['quietDays' => 'mondays']);
+        self::assertSame([422, 'quietDays'], [$wrong->status, $wrong->text('violations.0.path')]);
+        self::assertSame('weekends', $this->call('PUT', '/api/setup/messages', ['quietDays' => 'weekends'])->ok()->text('business.quietDays'));
+        $client = $this->begun()->text('client.id');
+        $this->work();
+        // Due on Friday at 10:42; the worker comes back on Friday at 21:42.
+        $this->wind('+59 hours');
+        self::assertCount(1, $this->sent());
+        self::assertStringStartsWith('2026-11-30T08:00', self::words($this->inside($client)['dueAt']));
+        $this->wind('+34 hours');
+        self::assertCount(1, $this->sent(), 'a Sunday morning');
+        $this->wind('+25 hours');
+        self::assertCount(2, $this->sent());
+    }
+
     public function testLaterWaitsForTheDayThatTheyName(): void
     {
         $client = $this->begun()->text('client.id');

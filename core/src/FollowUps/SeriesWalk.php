@@ -15,8 +15,7 @@ final readonly class SeriesWalk
     /** Steps in one move at the most: behind the reader's own check, a stop for what nobody thought of. */
     private const MOST = 200;
 
-    /** @param string $quietFrom, $quietUntil as 20:00 and 08:00; empty for none */
-    public function __construct(private WorkingDays $working, private string $quietFrom = '', private string $quietUntil = '')
+    public function __construct(private WorkingDays $working, private Quiet $quiet = new Quiet())
     {
     }
 
@@ -49,19 +48,9 @@ final readonly class SeriesWalk
         return new Moved($done, null, null);
     }
 
-    /** The end of the quiet hours, where a moment lies in them. */
+    /** The end of the quiet time, where a moment lies in it. */
     public function afterQuiet(\DateTimeImmutable $at): \DateTimeImmutable
     {
-        if ('' === $this->quietFrom || '' === $this->quietUntil || $this->quietFrom === $this->quietUntil) {
-            return $at;
-        }
-        $time = $at->format('H:i');
-        [$hour, $minute] = array_map(intval(...), explode(':', $this->quietUntil));
-        $end = $at->setTime($hour, $minute);
-        if ($this->quietFrom < $this->quietUntil) {
-            return $time >= $this->quietFrom && $time < $this->quietUntil ? $end : $at;
-        }
-
-        return $time >= $this->quietFrom ? $end->modify('+1 day') : ($time < $this->quietUntil ? $end : $at);
+        return $this->quiet->after($at, $this->working);
     }
 }

@@ -8,6 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Core\FollowUps\InvalidSeries;
+use Telamon\Core\FollowUps\Quiet;
+use Telamon\Core\FollowUps\QuietDays;
 use Telamon\Core\FollowUps\Rehearsal;
 use Telamon\Core\FollowUps\Series;
 use Telamon\Core\FollowUps\SeriesReader;
@@ -61,7 +63,7 @@ final class SeriesTest extends TestCase
 
     public function testAClockThatIsWoundForwardShowsEveryMessageWithItsTime(): void
     {
-        $acts = (new Rehearsal(new SeriesWalk(self::working(), '20:00', '08:00')))->run(self::series(), self::at('2026-03-24 09:24'));
+        $acts = (new Rehearsal(new SeriesWalk(self::working(), new Quiet('20:00', '08:00'))))->run(self::series(), self::at('2026-03-24 09:24'));
 
         self::assertSame(['Tue 24 Mar 09:24 first', 'Thu 26 Mar 09:24 second', 'Fri 27 Mar 10:00 third', 'Tue 31 Mar 10:00 fourth', 'Thu 23 Apr 09:00 last', 'Thu 23 Apr 09:00 end'], self::told($acts));
     }
@@ -119,17 +121,46 @@ final class SeriesTest extends TestCase
         $series = (new SeriesReader())->read($given);
         self::assertSame($given['later'][0], $series->toArray()['later'][0] ?? null);
         self::assertSame('until the day that they name, else 30 days, then at 10:00', $series->steps(Course::Later)[0]->wait?->words());
-        $moved = (new SeriesWalk(self::working(), '20:00', '08:00'))->move($series, new Stand(Course::Later, 0), self::at('2026-03-24 09:24'), new \DateTimeImmutable('2026-12-01', new \DateTimeZone('UTC')));
+        $moved = (new SeriesWalk(self::working(), new Quiet('20:00', '08:00')))->move($series, new Stand(Course::Later, 0), self::at('2026-03-24 09:24'), new \DateTimeImmutable('2026-12-01', new \DateTimeZone('UTC')));
         self::assertSame('2026-12-01 10:00', $moved->due?->format('Y-m-d H:i'));
     }
 
     public function testNothingIsSentInQuietHoursAndATaskIsGivenAllTheSame(): void
     {
-        $walk = new SeriesWalk(self::working(), '20:00', '08:00');
+        $walk = new SeriesWalk(self::working(), new Quiet('20:00', '08:00'));
         self::assertSame(['2026-03-25 08:00', '2026-03-25 08:00', '2026-03-25 19:59', '2026-03-26 08:00'], array_map(static fn (string $at): string => $walk->afterQuiet(self::at($at))->format('Y-m-d H:i'), ['2026-03-24 20:00', '2026-03-25 07:59', '2026-03-25 19:59', '2026-03-25 23:00']));
-        self::assertSame('2026-03-25 14:00', (new SeriesWalk(self::working(), '12:00', '14:00'))->afterQuiet(self::at('2026-03-25 13:00'))->format('Y-m-d H:i'));
+        self::assertSame('2026-03-25 14:00', (new SeriesWalk(self::working(), new Quiet('12:00', '14:00')))->afterQuiet(self::at('2026-03-25 13:00'))->format('Y-m-d H:i'));
         $moved = $walk->move(self::series(), new Stand(Course::Main, 1), self::at('2026-03-24 22:00'));
         self::assertSame('2026-03-27 08:00', $moved->due?->format('Y-m-d H:i'));
+    }
+
+    /** @return array<string, array{Quiet, string, string}> */
+    public static function quiet(): array
+    {
+        $hours = ['20:00', '08:00'];
+
+        return [
+            'a Sunday, and on to the end of the night' => [new Quiet(...[...$hours, QuietDays::Sundays]), '2026-03-29 12:00', '2026-03-30 08:00'],
+            'Saturday night goes into Sunday, which is quiet' => [new Quiet(...[...$hours, QuietDays::Sundays]), '2026-03-28 21:00', '2026-03-30 08:00'],
+            'a Saturday where only Sundays are' => [new Quiet(...[...$hours, QuietDays::Sundays]), '2026-03-28 12:00', '2026-03-28 12:00'],
+            'a weekend' => [new Quiet('', '', QuietDays::Weekends), '2026-03-28 12:00', '2026-03-30 00:00'],
+            'Easter, on days that are not worked' => [new Quiet(...[...$hours, QuietDays::Closed]), '2026-04-03 09:00', '2026-04-07 08:00'],
+            'a closed day where only weekends are quiet' => [new Quiet('', '', QuietDays::Weekends), '2026-04-03 09:00', '2026-04-03 09:00'],
+            'nothing is quiet' => [new Quiet(), '2026-03-29 03:00', '2026-03-29 03:00'],
+            'from eight to eight is no time at all' => [new Quiet('08:00', '08:00'), '2026-03-24 08:00', '2026-03-24 08:00'],
+        ];
+    }
+
+    #[DataProvider('quiet')]
+    public function testQuietDays(Quiet $quiet, string $at, string $after): void
+    {
+        self::assertSame($after, $quiet->after(self::at($at), self::working())->format('Y-m-d H:i'));
+    }
+
+    public function testABusinessThatNeverWorksDoesNotGoRoundForEver(): void
+    {
+        $never = new WorkingDays([1], array_map(static fn (int $week): string => (new \DateTimeImmutable('2026-03-23'))->modify("+$week weeks")->format('Y-m-d'), range(0, 60)));
+        self::assertSame('2027-03-29', (new Quiet('', '', QuietDays::Closed))->after(self::at('2026-03-24 09:00'), $never)->format('Y-m-d'));
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */

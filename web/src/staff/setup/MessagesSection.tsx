@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, need } from '../../shared/api';
+import { api, need, type Schema } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { FactList, type Fact } from '../shell/FactList';
@@ -10,6 +10,13 @@ import { useMessaging, type Setup } from './queries';
 import { StandIn } from './StandIn';
 
 type Edit = Parameters<ReturnType<typeof useMessaging>['mutateAsync']>[0];
+
+const quietDays: Record<Schema<'QuietDays'>, string> = {
+  none: 'No day',
+  sundays: 'Sundays',
+  weekends: 'Saturdays and Sundays',
+  closed: 'Days on which we do not work',
+};
 
 /** How messages are signed, when they leave, and how replies are read. */
 export function MessagesSection({ setup }: { setup: Setup }) {
@@ -48,7 +55,9 @@ export function MessagesSection({ setup }: { setup: Setup }) {
     {
       key: 'quiet',
       label: 'Quiet hours',
-      shown: business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, where the client is` : 'none',
+      shown:
+        (business.quietFrom ? `${business.quietFrom} to ${business.quietUntil}, where the client is` : 'none') +
+        (business.quietDays === 'none' ? '' : `; ${quietDays[business.quietDays].toLowerCase()}`),
       fields: [
         { key: 'quietFrom', label: 'From', value: business.quietFrom },
         {
@@ -57,8 +66,18 @@ export function MessagesSection({ setup }: { setup: Setup }) {
           value: business.quietUntil,
           hint: 'Follow-ups wait, by the time where the client is: as they booked, or as their number tells, or else by our clock. What answers at once, confirms or reminds of a visit does not wait.',
         },
+        {
+          key: 'quietDays',
+          label: 'And on',
+          value: business.quietDays,
+          options: Object.entries(quietDays).map(([value, label]) => ({ value, label })),
+        },
       ],
-      edit: (values) => ({ quietFrom: values.quietFrom ?? '', quietUntil: values.quietUntil ?? '' }),
+      edit: (values) => ({
+        quietFrom: values.quietFrom ?? '',
+        quietUntil: values.quietUntil ?? '',
+        quietDays: values.quietDays as Schema<'QuietDays'>,
+      }),
     },
     {
       key: 'mailsAnHour',

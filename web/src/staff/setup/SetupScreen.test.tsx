@@ -20,6 +20,7 @@ const setup: Setup = {
     replyThreshold: 95,
     quietFrom: '20:00',
     quietUntil: '08:00',
+    quietDays: 'sundays',
     mailsAnHour: 0,
     logo: null,
     projects: 3,

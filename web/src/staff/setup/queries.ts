@@ -140,8 +140,11 @@ export const useRemoveStage = () =>
   );
 export const useMessaging = () =>
   useSetupChange(
-    (body: Partial<Record<'signature' | 'replyThreshold' | 'quietFrom' | 'quietUntil' | 'mailsAnHour', string>>) =>
-      need(api.PUT('/api/setup/messages', { body })),
+    (
+      body: Partial<Record<'signature' | 'replyThreshold' | 'quietFrom' | 'quietUntil' | 'mailsAnHour', string>> & {
+        quietDays?: Schema<'QuietDays'>;
+      },
+    ) => need(api.PUT('/api/setup/messages', { body })),
   );
 
 export function useDaysOff() {
