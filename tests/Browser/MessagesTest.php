@@ -113,6 +113,28 @@ final class MessagesTest extends BrowserTestCase
         self::assertSame([], $this->complaints());
     }
 
+    public function testALetterFromATemplateKeepsItsFormThroughAReloadAndIsSentWithIt(): void
+    {
+        $this->signIn();
+        $this->go('/projects');
+        $this->find('.row-table a[href^="/projects/"]')->click();
+        $this->findWith('a', 'Write')->click();
+        $this->findWith('#write-template option', 'First answer')->click();
+        $this->until(fn (): bool => str_contains((string) $this->find('#write-text')->getAttribute('value'), 'thank you for writing to us'), 'the template is there');
+        self::assertStringNotContainsString('Anna', (string) $this->find('#write-text')->getAttribute('value'), 'nobody is called by an example');
+        $this->clickWith('button', 'With headings, lists, links');
+        $this->findWith('.letter-field', 'thank you for writing to us')->sendKeys(WebDriverKeys::END);
+        $this->clickWith('.letter-tools button', 'Heading');
+        $this->find('.letter-field h2');
+        $this->assertAccessible('a letter with headings');
+        $this->driver->navigate()->refresh();
+        $this->findWith('.letter-field h2', 'Marrowby Piano Workshop');
+        $this->until(fn (): bool => str_contains((string) $this->find('#write-to')->getAttribute('value'), '@'), 'it is known where it goes');
+        $this->pressMain();
+        $this->findWith('.letter-html h2', 'Marrowby Piano Workshop');
+        self::assertSame([], $this->complaints());
+    }
+
     public function testARoomCallsSomebodyAndAClientIsPlayedInSetup(): void
     {
         $this->signIn();
@@ -145,10 +167,21 @@ final class MessagesTest extends BrowserTestCase
         $this->assertAccessible('a follow-up');
         $this->press(']');
         $this->until(fn (): bool => 2 === \count($this->all('.dry-acts li.gone')), 'the clock is wound to the second');
-        $this->press('6');
+        $this->press('7');
         $this->until(fn (): bool => 3 === \count($this->all('.dry-acts li')), 'stop ends it');
-        $this->press('6');
+        $this->press('7');
         $this->until(fn (): bool => 6 === \count($this->all('.dry-acts li')), 'and again without');
+        // The same on the line of who has not answered: in figures, and a step is opened from it.
+        $this->findWith('.profile-step', 'First answer');
+        self::assertCount(5, $this->all('.profile-step'));
+        $this->clickWith('.profile button', 'As a table');
+        self::assertCount(5, $this->all('.profile-table tbody tr'));
+        $this->assertAccessible('an answer profile in figures');
+        $this->clickWith('.profile button', 'As a line');
+        // Who stands there is a pin; where several stand close they are named below.
+        $this->find('a.profile-pin[href^="/clients/"], button.profile-pin');
+        $this->all('.profile-step')[1]->click();
+        $this->find('[aria-label="Template"]');
         $this->all('.series-name')[1]->click();
         $this->find('[aria-label="How long"]')->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'5');
         $this->findWith('.series-name', '5 days');

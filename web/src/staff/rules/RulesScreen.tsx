@@ -1,4 +1,4 @@
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -48,7 +48,10 @@ function Rules({ list, rules, kept, isNew }: Props) {
   const takeOut = useTakeOutRule();
   // Kept under the rule's name: choosing another one loses nothing.
   const { edited, set: setEdited, sending } = useEdited<Editing>('rule', kept?.id ?? 'new');
-  const rule = edited ?? (kept ? editing(kept) : isNew ? fresh : null);
+  // Whoever leads here may know when it is to speak.
+  const [search] = useSearchParams();
+  const speaks = list.data?.offers.triggers.find((one) => one.value === search.get('when'))?.value ?? fresh.when;
+  const rule = edited ?? (kept ? editing(kept) : isNew ? { ...fresh, when: speaks } : null);
   const faults =
     keep.error instanceof ProblemError
       ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))

@@ -1,11 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, need, type Schema } from '../../shared/api';
-import { ComingRows, Trouble } from '../../shared/Notice';
-import { queryKeys } from '../queryKeys';
+import type { Schema } from '../../shared/api';
 import { FactList, type Fact } from '../shell/FactList';
-import { useToast } from '../shell/Toast';
-import { ByRules } from './ByRules';
+import { EventsTable } from './EventsTable';
 import { useMessaging, type Setup } from './queries';
 import { StandIn } from './StandIn';
 
@@ -98,69 +94,8 @@ export function MessagesSection({ setup }: { setup: Setup }) {
         save={(part) => edit.mutateAsync(part)}
         facts={facts}
       />
-      <WhatGoesOut />
-      <ByRules />
+      <EventsTable />
       <StandIn />
     </>
-  );
-}
-
-/** What goes to whom by itself, which template says it, and whether it goes. */
-function WhatGoesOut() {
-  const queries = useQueryClient();
-  const toast = useToast();
-  const list = useQuery({
-    queryKey: queryKeys.templates,
-    queryFn: async () => (await need(api.GET('/api/templates'))).items,
-  });
-  const turn = useMutation({
-    mutationFn: ({ id, goes }: { id: string; goes: boolean }) =>
-      need(api.POST('/api/templates/{id}/goes', { params: { path: { id } }, body: { goes } })),
-    onSuccess: (now) =>
-      toast({ words: `“${now.name}” ${now.goes ? 'goes' : 'does not go any more'}. U takes it back.` }),
-    onError: (error) => toast({ words: error.message }),
-    onSettled: () => queries.invalidateQueries(),
-  });
-  if (list.error) return <Trouble title="Not loaded">{list.error.message}</Trouble>;
-  if (!list.data) return <ComingRows rows={6} />;
-  const rows = list.data.filter((one) => one.sentWhen !== '');
-  return (
-    <table className="events-table">
-      <caption>What goes out by itself</caption>
-      <thead>
-        <tr>
-          <th scope="col">Goes</th>
-          <th scope="col">When</th>
-          <th scope="col">Says</th>
-          <th scope="col" className="figures">
-            in 90 days
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((one) => (
-          <tr key={one.id}>
-            <td>
-              {one.optional ? (
-                <input
-                  type="checkbox"
-                  aria-label={`“${one.name}” goes ${one.sentWhen}`}
-                  checked={one.goes}
-                  disabled={turn.isPending}
-                  onChange={(event) => turn.mutate({ id: one.id, goes: event.target.checked })}
-                />
-              ) : (
-                <span className="second">always</span>
-              )}
-            </td>
-            <td>{one.sentWhen}</td>
-            <td>
-              <Link to={`/messages/templates/${one.id}`}>{one.name}</Link>
-            </td>
-            <td className="figures">{one.sent || ''}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

@@ -88,26 +88,39 @@ describe('an answer profile', () => {
     expect(screen.queryByText('100 %')).toBeNull();
   });
 
+  const run = (id: string, name: string, hours: number): Schema<'FollowUpRun'> => ({
+    id: `r${id}`,
+    followUp: { id: 'f1', name: 'First answer' },
+    client: { kind: 'client', id: `c${id}`, label: name, path: `/clients/c${id}` },
+    project: null,
+    state: 'inside',
+    course: 'main',
+    step: 'task-1',
+    dueAt: null,
+    // The day of the stand-in begins at 10:42.
+    startedAt: new Date(Date.parse('2026-11-25T10:42:00Z') - hours * 3_600_000).toISOString(),
+    endedAt: null,
+    startedBy: 'Nessa',
+    why: '',
+    version: 1,
+    log: [],
+  });
+
   it('leads to whoever stands there', async () => {
-    const run: Schema<'FollowUpRun'> = {
-      id: 'r1',
-      followUp: { id: 'f1', name: 'First answer' },
-      client: { kind: 'client', id: 'c1', label: 'Orla Fennick', path: '/clients/c1' },
-      project: null,
-      state: 'inside',
-      course: 'main',
-      step: 'task-1',
-      dueAt: null,
-      startedAt: new Date(Date.now() - 3 * 3_600_000).toISOString(),
-      endedAt: null,
-      startedBy: 'Nessa',
-      why: '',
-      version: 1,
-      log: [],
-    };
-    show({ ...series, runs: [run] });
-    const pin = await (await profile()).findByRole('link', { name: /^Orla Fennick, day/ });
+    show({ ...series, runs: [run('1', 'Orla Fennick', 26), run('2', 'Tess Marlow', 2)] });
+    const pin = await (await profile()).findByRole('link', { name: 'Orla Fennick, day 1' });
     expect(pin.getAttribute('href')).toBe('/clients/c1');
+    expect((await profile()).getByRole('link', { name: 'Tess Marlow, day 0' })).toBeTruthy();
+  });
+
+  it('names those who stand close together, each to be opened', async () => {
+    show({ ...series, runs: [run('1', 'Orla Fennick', 26), run('2', 'Tess Marlow', 27)] });
+    fireEvent.click(await (await profile()).findByRole('button', { name: '2 people: Orla Fennick, Tess Marlow' }));
+    expect((await profile()).getByRole('link', { name: 'Tess Marlow, day 1' }).getAttribute('href')).toBe(
+      '/clients/c2',
+    );
+    fireEvent.click((await profile()).getByRole('button', { name: /2 people/ }));
+    expect((await profile()).queryByRole('link', { name: 'Tess Marlow, day 1' })).toBeNull();
   });
 });
 

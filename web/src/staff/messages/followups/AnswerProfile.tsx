@@ -3,7 +3,21 @@ import { Link } from 'react-router';
 import { moment } from '../../../shared/words';
 import type { FollowUp, List, Step } from './queries';
 import { useRehearsal, type Courses } from './queries';
-import { daysSince, endOf, hasJoint, jointX, leftAt, line, posts, ticks, waits, xOf, type Post } from './profile';
+import {
+  daysSince,
+  endOf,
+  hasJoint,
+  jointX,
+  leftAt,
+  line,
+  pins,
+  posts,
+  ticks,
+  waits,
+  xOf,
+  type Pins,
+  type Post,
+} from './profile';
 import { ProfileTable } from './ProfileTable';
 import { kindWords, numbers, stepWords } from './series';
 import type { Wound } from './useWound';
@@ -29,6 +43,7 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 /** Who has not answered yet, by the days since it began, with the steps as posts and whoever is inside as pins. */
 export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose }: Props) {
   const [asTable, setAsTable] = useState(false);
+  const [opened, setOpened] = useState<string | null>(null);
   const table = useId();
   const run = useRehearsal(courses, wound.start, '', 'stop');
   const acts = run.data ?? [];
@@ -38,6 +53,11 @@ export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose
   const main = courses.main ?? [];
   const number = numbers(courses);
   const inside = one.runs.filter((each) => each.state !== 'ended');
+  const groups = pins(
+    inside.map((each) => ({ days: daysSince(each.startedAt, now), one: each })),
+    end,
+  );
+  const open = groups.find((group) => group.people.length > 1 && group.people[0]?.id === opened);
   const clock = daysSince(wound.start, wound.clock);
   const { curve } = one;
   const share = (days: number) => leftAt(curve, days);
@@ -115,6 +135,15 @@ export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose
                     />
                   </g>
                 ))}
+                {inside
+                  .map((each) => daysSince(each.startedAt, now))
+                  .filter((days) => days <= end)
+                  .map((days, i) => (
+                    <g key={i} className="profile-person" transform={`translate(${xOf(days)} ${HIGH})`}>
+                      <path d="M0 0V-7" />
+                      <circle cy={-10.5} r={3.5} />
+                    </g>
+                  ))}
                 {clock > 0 && clock <= end && <path className="profile-clock" d={`M${xOf(clock)} -72V${HIGH}`} />}
                 {wound.answered && daysSince(wound.start, wound.answered.at) <= end && (
                   <circle
@@ -163,23 +192,59 @@ export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose
                 {moment(wound.clock).toFormat('ccc d LLLL, HH:mm')}
               </b>
             )}
-            {inside.map((each) => {
-              const days = daysSince(each.startedAt, now);
-              return days > end ? null : (
-                <Link
-                  key={each.id}
-                  to={`/clients/${each.client.id}`}
-                  className="profile-pin"
-                  style={{ left: xOf(days) }}
-                  aria-label={`${each.client.label}, day ${Math.floor(days)}`}
-                  title={`${each.client.label}, day ${Math.floor(days)}`}
-                />
-              );
-            })}
+            {groups.map((group) => (
+              <PinsAt key={group.from} group={group} now={now} isOpen={group === open} onOpen={setOpened} />
+            ))}
           </div>
         )}
       </div>
+      {open && !asTable && (
+        <p className="profile-people">
+          {open.people.map((each) => (
+            <Link key={each.id} to={`/clients/${each.client.id}`}>
+              {each.client.label}, day {Math.floor(daysSince(each.startedAt, now))}
+            </Link>
+          ))}
+        </p>
+      )}
     </section>
+  );
+}
+
+interface PinsProps {
+  group: Pins<FollowUp['runs'][number]>;
+  now: string;
+  isOpen: boolean;
+  onOpen: (first: string | null) => void;
+}
+
+/** Somebody who stands there opens; of several who stand close, their names do. */
+function PinsAt({ group, now, isOpen, onOpen }: PinsProps) {
+  const [first] = group.people;
+  if (!first) return null;
+  if (group.people.length === 1) {
+    const words = `${first.client.label}, day ${Math.floor(daysSince(first.startedAt, now))}`;
+    return (
+      <Link
+        to={`/clients/${first.client.id}`}
+        className="profile-pin"
+        style={{ left: group.from - 12, width: 24 }}
+        aria-label={words}
+        title={words}
+      />
+    );
+  }
+  const words = `${group.people.length} people: ${group.people.map((each) => each.client.label).join(', ')}`;
+  return (
+    <button
+      type="button"
+      className="profile-pin"
+      style={{ left: group.from - 12, width: group.to - group.from + 24 }}
+      aria-expanded={isOpen}
+      aria-label={words}
+      title={words}
+      onClick={() => onOpen(isOpen ? null : first.id)}
+    />
   );
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { daysSince, endOf, hasJoint, leftAt, line, posts, ticks, waits, xOf } from './profile';
+import { daysSince, endOf, hasJoint, leftAt, line, pins, posts, ticks, waits, xOf } from './profile';
 import type { Step } from './queries';
 
 const start = '2026-03-24T09:24:00+00:00';
@@ -62,6 +62,26 @@ describe('posts', () => {
     expect(endOf([act('a', '2026-03-31T09:24:00+00:00')], start)).toBe(14);
     expect(endOf([], start)).toBe(1);
     expect(endOf([act('a', '2999-01-01T09:24:00+00:00')], start)).toBe(737);
+  });
+});
+
+describe('pins', () => {
+  const at = (one: string, days: number) => ({ one, days });
+
+  it('stand alone where there is room, and together where a finger could not tell them apart', () => {
+    expect(pins([at('c', 3.1), at('a', 0), at('b', 3)], 10).map((group) => group.people)).toEqual([['a'], ['b', 'c']]);
+    expect(pins([at('a', 8), at('b', 9), at('c', 10), at('d', 20)], 30).map((group) => group.people)).toEqual([
+      ['a', 'b', 'c'],
+      ['d'],
+    ]);
+  });
+
+  it('are as wide as those who stand there', () => {
+    expect(pins([at('a', 1), at('b', 1.1)], 10)[0]).toMatchObject({ from: xOf(1), to: xOf(1.1) });
+  });
+
+  it('leave out whoever stands beyond the scale', () => {
+    expect(pins([at('a', 40)], 30)).toEqual([]);
   });
 });
 

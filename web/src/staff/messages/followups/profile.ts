@@ -66,6 +66,31 @@ export function posts(acts: Act[], start: string, width: number): Post[] {
   return found.map((post, i) => ({ ...post, room: (found[i + 1]?.x ?? width) - post.x - 8 }));
 }
 
+/** People who stand so close that one could not be pressed without the other: a finger's breadth (WCAG 2.2, 2.5.8). */
+const FINGER = 24;
+
+export interface Pins<T> {
+  /** Where the first and the last of them stand. */
+  from: number;
+  to: number;
+  people: T[];
+}
+
+/** Whoever is inside, by where they stand; those who stand close together as one. */
+export function pins<T>(standing: { days: number; one: T }[], end: number): Pins<T>[] {
+  const found: Pins<T>[] = [];
+  for (const { days, one } of [...standing].sort((a, b) => a.days - b.days)) {
+    if (days > end) continue;
+    const x = xOf(days);
+    const last = found.at(-1);
+    if (last && x - last.to < FINGER) {
+      last.people.push(one);
+      last.to = x;
+    } else found.push({ from: x, to: x, people: [one] });
+  }
+  return found;
+}
+
 /** How far the scale goes: past the last step by a day, or by a week where a week is a finger's breadth. */
 export function endOf(acts: Act[], start: string): number {
   const last = Math.min(
