@@ -19,6 +19,7 @@ final readonly class FollowUpView
     private const BACK = 90;
     private const MOST = 2000;
     private const NAMED = 100;
+    private const SHOWN = 200;
 
     public function __construct(private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock)
     {
@@ -46,7 +47,7 @@ final readonly class FollowUpView
 
         return $this->row($one) + [
             'courses' => $one->series()->toArray(),
-            'runs' => array_map($this->run(...), \array_slice($runs, 0, 200)),
+            'runs' => array_map($this->run(...), \array_slice([...array_filter($runs, static fn (FollowUpRun $run): bool => !$run->isOver()), ...array_filter($runs, static fn (FollowUpRun $run): bool => $run->isOver())], 0, self::SHOWN)),
             'figures' => self::figures($runs),
             'curve' => $this->curve($runs),
         ];

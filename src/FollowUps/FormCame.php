@@ -32,7 +32,8 @@ final readonly class FormCame
             if (!$one->record instanceof Submission) {
                 continue;
             }
-            if (Action::Made === $one->action) {
+            // What is set aside as it comes is looked at by nobody.
+            if (Action::Made === $one->action && SubmissionState::Waiting === $one->record->state) {
                 $this->wait($event, $one->record);
             }
             if (isset($one->after['state']) && SubmissionState::Waiting !== $one->record->state) {
@@ -47,9 +48,9 @@ final readonly class FormCame
         if ('' === $address) {
             return;
         }
-        /** @var list<FollowUpRun> $runs */
-        $runs = $this->em->createQueryBuilder()->select('r')->from(FollowUpRun::class, 'r')->where('r.state = :inside AND LOWER(r.address) = :address')
-            ->setParameter('inside', RunState::Inside->value)->setParameter('address', $address)->getQuery()->getResult();
+        /** @var list<FollowUpRun> $runs those that wait for a shorter form of theirs wait for this one instead */
+        $runs = $this->em->createQueryBuilder()->select('r')->from(FollowUpRun::class, 'r')->where('(r.state = :inside OR (r.state = :paused AND r.waitsForSubmission IS NOT NULL)) AND LOWER(r.address) = :address')
+            ->setParameter('inside', RunState::Inside->value)->setParameter('paused', RunState::Paused->value)->setParameter('address', $address)->getQuery()->getResult();
         foreach ($runs as $run) {
             $run->waitFor($submission->id, "they sent {$submission->number}: somebody looks at it");
             $event->touch($run);

@@ -275,6 +275,13 @@ final class FollowUpTest extends AppTestCase
         }
         $one = $this->get("/api/follow-ups/$id")->ok();
         self::assertSame(1000, $one->number('inside'));
+        // Somebody who began first of all is shown before any of those who have ended.
+        $this->db()->executeStatement("UPDATE follow_up_run SET state = 'ended', ended_at = started_at WHERE id <> ?", [$run->text('id')]);
+        $this->db()->executeStatement("UPDATE follow_up_run SET started_at = datetime(started_at, '-1 day') WHERE id = ?", [$run->text('id')]);
+        $shown = $this->get("/api/follow-ups/$id")->ok();
+        self::assertCount(200, $shown->rows('runs'));
+        self::assertSame($run->text('id'), $shown->text('runs.0.id'));
+        $this->db()->executeStatement("UPDATE follow_up_run SET state = 'inside', ended_at = NULL");
         $main = array_values(array_filter($one->rows('courses.main'), static fn (array $step): bool => !\in_array($step['key'], ['wait-2', 'nudge-2'], true)));
         $this->call('PUT', "/api/follow-ups/$id", ['name' => 'First answer', 'courses' => ['main' => $main], 'version' => 1])->ok();
         $this->post("/api/follow-ups/$id/bring", ['gone' => 'stop'])->ok();
@@ -434,6 +441,72 @@ final class FollowUpTest extends AppTestCase
         $this->post("/api/submissions/$form/undo")->ok();
         self::assertSame('paused', $this->inside($client)['state'], 'taken back with its acceptance');
         self::assertSame([], $this->curveOf('first-answer')['points']);
+    }
+
+    public function testWhoDidNotFinishIsWrittenToWithoutAnybodyAndNoMoreOnceTheyGoOn(): void
+    {
+        $this->post("/api/follow-ups/{$this->followUp('did-not-finish')}/switch", ['on' => true])->ok();
+        $this->post('/api/rules', ['name' => 'Write to them', 'enabled' => true, 'when' => 'unfinished', 'acceptsByItself' => true, 'then' => [['kind' => 'follow-up', 'followUp' => 'did-not-finish']]])->ok(201);
+        $this->publish('Short', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+        ]]], 'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]]);
+        $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => 'Tess Quill', 'email' => 't@example.com']])->ok(201);
+        $this->clock->modify('+31 minutes');
+        $this->work();
+        self::assertSame('inside', $this->text('SELECT state FROM follow_up_run'), 'begun by the rule alone');
+        $this->wind('+1 hour');
+        self::assertSame(['You began to write to us'], $this->sent());
+        $this->inquire(['name' => 'Tess Quill', 'email' => 'T@example.com', 'phone' => null])->ok(201);
+        $this->wind('+10 days');
+        self::assertSame('paused', $this->text('SELECT state FROM follow_up_run'));
+        self::assertSame('0', $this->text("SELECT COUNT(*) FROM task WHERE name LIKE 'Ring them: they began%'"));
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame('a form came', $this->text('SELECT why FROM follow_up_run'));
+    }
+
+    public function testPhotographsAreAskedForByARuleWhereNoneCame(): void
+    {
+        $this->post("/api/follow-ups/{$this->followUp('photographs')}/switch", ['on' => true])->ok();
+        $this->post('/api/rules', ['name' => 'Ask for photographs', 'enabled' => true, 'if' => ['question' => '@files', 'op' => 'at-most', 'value' => '0'], 'then' => [['kind' => 'follow-up', 'followUp' => 'photographs']]])->ok(201);
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->work();
+        self::assertSame(['Could you send us photographs?'], $this->sent());
+        $this->answers('Here they are.');
+        self::assertSame('paused', $this->text('SELECT state FROM follow_up_run'));
+    }
+
+    public function testALongFormTakesTheShortOnesPlace(): void
+    {
+        $this->publish('Short', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+        ]]], 'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]]);
+        $this->begun();
+        $this->work();
+        $short = $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com']])->ok(201);
+        self::assertSame('paused', $this->text('SELECT state FROM follow_up_run'));
+        $this->call('POST', '/api/public/forms/piano-inquiry/submissions', ['continues' => $short->text('continues'), 'answers' => [
+            'name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'service' => 'repair', 'piano' => 'Harker grand', 'place' => '7 Weir Cottages, Marrowby', 'matter' => 'A pedal squeaks.',
+        ]])->ok(201);
+        self::assertSame('set-aside', $this->text("SELECT state FROM submission WHERE name = 'Orla Fennick' AND aside_reason = 'continued'"));
+        $this->wind('+10 days');
+        self::assertSame('paused', $this->text('SELECT state FROM follow_up_run'), 'the long one is still to be looked at');
+        self::assertCount(1, $this->sent());
+        $this->post("/api/submissions/{$this->lastSubmission()}/set-aside", ['reason' => 'test'])->ok();
+        self::assertSame('inside', $this->text('SELECT state FROM follow_up_run'));
+    }
+
+    public function testWhatIsSetAsideAsItComesKeepsNobodyWaiting(): void
+    {
+        $this->begun();
+        $this->work();
+        $this->inquire(['matter' => 'Several keys stick.'])->ok(201);
+        self::assertSame('duplicate', $this->text("SELECT aside_reason FROM submission WHERE id = '{$this->lastSubmission()}'"), 'the same answers once more');
+        self::assertSame('inside', $this->text('SELECT state FROM follow_up_run'));
+        $this->wind('+2 days');
+        self::assertCount(2, $this->sent());
     }
 
     public function testAFollowUpDoesNotTakeItsOwnFormForAnAnswer(): void

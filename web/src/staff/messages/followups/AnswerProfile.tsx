@@ -70,7 +70,7 @@ export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose
             ? 'nobody has begun in the last 90 days'
             : `per cent of the ${curve.cases} who began in the last 90 days`}
         </p>
-        <p className="second">{inside.length === 0 ? 'nobody is inside' : `${inside.length} inside`}</p>
+        <p className="second">{one.inside === 0 ? 'nobody is inside' : `${one.inside} inside`}</p>
         {standing.length > 0 && (
           <button
             type="button"

@@ -33,7 +33,7 @@ export function Inside({ one, list, today }: Props) {
     <section aria-label="Inside now">
       <div className="pillar-head">
         <h2>Inside now</h2>
-        <small>{inside.length === 0 ? 'nobody' : inside.length}</small>
+        <small>{one.inside === 0 ? 'nobody' : one.inside}</small>
       </div>
       {old > 0 && (
         <div className="series-old">
@@ -78,6 +78,9 @@ export function Inside({ one, list, today }: Props) {
           );
         })}
       </ul>
+      {one.inside > inside.length && (
+        <p className="second">and {one.inside - inside.length} more, begun before these</p>
+      )}
       {ended.length > 0 && (
         <button type="button" className="link-button" onClick={() => setAll(!all)}>
           {all ? 'Only who is inside' : `${ended.length} ended in 90 days`}
