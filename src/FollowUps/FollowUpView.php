@@ -7,7 +7,6 @@ namespace Telamon\FollowUps;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Core\FollowUps\AnswerCurve;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
@@ -18,7 +17,6 @@ final readonly class FollowUpView
 {
     private const BACK = 90;
     private const MOST = 2000;
-    private const NAMED = 100;
     private const SHOWN = 200;
 
     public function __construct(private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock)
@@ -45,11 +43,13 @@ final readonly class FollowUpView
         $runs = $this->em->createQueryBuilder()->select('r', 'c')->from(FollowUpRun::class, 'r')->join('r.client', 'c')->where('r.followUp = :one AND (r.startedAt >= :since OR r.state <> :ended)')
             ->setParameter('one', $one)->setParameter('since', $this->clock->now()->modify('-'.self::BACK.' days'))->setParameter('ended', RunState::Ended->value)->orderBy('r.startedAt', 'DESC')->setMaxResults(self::MOST)->getQuery()->getResult();
 
+        $figures = new RunFigures($runs, $this->clock->now()->modify('-'.self::BACK.' days'), $this->clock->now());
+
         return $this->row($one) + [
             'courses' => $one->series()->toArray(),
             'runs' => array_map($this->run(...), \array_slice([...array_filter($runs, static fn (FollowUpRun $run): bool => !$run->isOver()), ...array_filter($runs, static fn (FollowUpRun $run): bool => $run->isOver())], 0, self::SHOWN)),
-            'figures' => self::figures($runs),
-            'curve' => $this->curve($runs),
+            'figures' => $figures->steps(),
+            'curve' => $figures->curve(),
         ];
     }
 
@@ -70,58 +70,5 @@ final readonly class FollowUpView
     private function row(FollowUp $one): array
     {
         return ['id' => $one->id, 'key' => $one->key, 'name' => $one->name, 'on' => $one->on, 'version' => $one->version, 'inside' => $this->em->getRepository(FollowUpRun::class)->count(['followUp' => $one, 'state' => [RunState::Inside, RunState::Paused]])];
-    }
-
-    /**
-     * @param list<FollowUpRun> $runs
-     *
-     * @return array<string, mixed> as AnswerCurve in the contract
-     */
-    private function curve(array $runs): array
-    {
-        $now = $this->clock->now();
-        $since = $now->modify('-'.self::BACK.' days');
-        $watched = [];
-        foreach ($runs as $run) {
-            // What began before is watched only as long as it lasts; and where the time of an answer was not kept, nothing is known.
-            if ($run->startedAt < $since || (null === $run->answeredOn && '' !== $run->answeredAt)) {
-                continue;
-            }
-            $until = $run->answeredOn ?? $run->endedAt ?? $now;
-            $watched[] = ['days' => ($until->getTimestamp() - $run->startedAt->getTimestamp()) / 86400, 'answered' => null !== $run->answeredOn];
-        }
-        $curve = AnswerCurve::of($watched);
-
-        return ['cases' => $curve->cases, 'points' => array_map(static fn (array $point): array => ['days' => round($point['days'], 3), 'left' => round($point['left'], 4)], $curve->points)];
-    }
-
-    /**
-     * @param list<FollowUpRun> $runs
-     *
-     * @return list<array<string, mixed>> as FollowUpFigure in the contract, by step: how many came through it, answered after it, booked after it, and who they are
-     */
-    private static function figures(array $runs): array
-    {
-        $people = [];
-        foreach ($runs as $run) {
-            foreach (array_unique(array_column($run->log, 'key')) as $key) {
-                $outcome = match (true) {
-                    $key !== $run->answeredAt => 'none',
-                    Course::Booked === $run->course => 'booked',
-                    Course::Form === $run->course => 'form',
-                    default => 'answered',
-                };
-                $people[$key][] = ['run' => $run->id, 'client' => RecordRef::of($run->client), 'outcome' => $outcome];
-            }
-        }
-        $figures = [];
-        foreach ($people as $key => $all) {
-            $count = array_count_values(array_column($all, 'outcome'));
-            // A stable sort: within each kind the latest begun stays first.
-            usort($all, static fn (array $a, array $b): int => ('none' === $a['outcome']) <=> ('none' === $b['outcome']));
-            $figures[] = ['key' => "$key", 'done' => \count($all), 'answered' => $count['answered'] ?? 0, 'booked' => $count['booked'] ?? 0, 'forms' => $count['form'] ?? 0, 'people' => \array_slice($all, 0, self::NAMED)];
-        }
-
-        return $figures;
     }
 }

@@ -260,6 +260,7 @@ const series: Schema<'FollowUp'> = {
       answered: 1,
       booked: 0,
       forms: 0,
+      curve: { cases: 3, points: [{ days: 1.5, left: 0.6667 }] },
       people: [
         {
           run: 'g1',

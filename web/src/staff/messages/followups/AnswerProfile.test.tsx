@@ -4,7 +4,10 @@ import type { Schema } from '../../../shared/api';
 import { showScreen } from '../../testing/server.test-helper';
 import { FollowUpsScreen } from './FollowUpsScreen';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
 
 const series: Schema<'FollowUp'> = {
   id: 'f1',
@@ -22,7 +25,23 @@ const series: Schema<'FollowUp'> = {
   },
   runs: [],
   curve: { cases: 24, points: [{ days: 1.5, left: 0.75 }] },
-  figures: [{ key: 'send-1', done: 24, answered: 5, booked: 1, forms: 0, people: [] }],
+  figures: [
+    {
+      key: 'send-1',
+      done: 24,
+      answered: 5,
+      booked: 1,
+      forms: 0,
+      people: [],
+      curve: {
+        cases: 24,
+        points: [
+          { days: 1.5, left: 0.75 },
+          { days: 2.5, left: 0.5 },
+        ],
+      },
+    },
+  ],
 };
 
 const show = (one: Schema<'FollowUp'> = series) =>
@@ -121,6 +140,45 @@ describe('an answer profile', () => {
     );
     fireEvent.click((await profile()).getByRole('button', { name: /2 people/ }));
     expect((await profile()).queryByRole('link', { name: 'Tess Marlow, day 1' })).toBeNull();
+  });
+});
+
+describe('a wait between two messages', () => {
+  const between = {
+    ...series,
+    courses: {
+      main: [
+        { key: 'send-1', kind: 'send' as const, what: 'first' },
+        { key: 'wait-1', kind: 'wait' as const, amount: 2, unit: 'days' as const, at: '' },
+        { key: 'send-2', kind: 'send' as const, what: 'first' },
+      ],
+    },
+  };
+
+  it('says what another one would have meant for those who came before', async () => {
+    show(between);
+    fireEvent.click((await screen.findAllByText('2 days')).at(-1) as HTMLElement);
+    const table = await screen.findByRole('table', { name: 'waiting before 2, of the 24 who got 1 in 90 days' });
+    const rows = () =>
+      within(table)
+        .getAllByRole('row')
+        .slice(1)
+        .map((row) => row.textContent);
+    expect(rows()).toEqual(['1 day240', '2 days186', '3 days1212']);
+    fireEvent.change(screen.getByLabelText('How long'), { target: { value: '4' } });
+    expect(rows()).toEqual(['2 days, was186', '3 days1212', '4 days, as typed1212', '5 days1212']);
+  });
+
+  it('says nothing where nobody came to the message before it, or none follows', async () => {
+    show({ ...between, figures: [] });
+    fireEvent.click((await screen.findAllByText('2 days')).at(-1) as HTMLElement);
+    expect(await screen.findByLabelText('How long')).toBeTruthy();
+    expect(screen.queryByText(/waiting before/)).toBeNull();
+    cleanup();
+    show();
+    fireEvent.click((await screen.findAllByText('2 days')).at(-1) as HTMLElement);
+    expect(await screen.findByLabelText('How long')).toBeTruthy();
+    expect(screen.queryByText(/waiting before/)).toBeNull();
   });
 });
 

@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import { StepEditor } from './StepEditor';
+import { WaitLookBack } from './WaitLookBack';
 import { StepFigure } from './StepFigure';
 import { kindWords, moved, newStep, numbers, stepWords } from './series';
 import type { Course, Courses, FollowUp, List, Step } from './queries';
@@ -8,7 +9,7 @@ interface Props {
   course: Course;
   courses: Courses;
   list: List;
-  figures: FollowUp['figures'];
+  one: FollowUp;
   chosen: string | null;
   faults: Record<string, string>;
   onChoose: (key: string | null) => void;
@@ -24,7 +25,7 @@ const shapes: Partial<Record<Step['kind'], string>> = {
 };
 
 /** The steps of a course downward, waits as measures between them; the chosen one is edited where it stands. */
-export function CourseSteps({ course, courses, list, figures, chosen, faults, onChoose, onChange }: Props) {
+export function CourseSteps({ course, courses, list, one, chosen, faults, onChoose, onChange }: Props) {
   const steps = courses[course] ?? [];
   const number = numbers(courses);
   const replace = (at: number, step: Step) => onChange(steps.map((one, i) => (i === at ? step : one)));
@@ -33,7 +34,7 @@ export function CourseSteps({ course, courses, list, figures, chosen, faults, on
       {steps.map((step, i) => {
         const path = `courses.${course}.${i}`;
         const wrong = Object.keys(faults).some((one) => one.startsWith(`${path}.`));
-        const figure = figures.find((one) => one.key === step.key);
+        const figure = one.figures.find((each) => each.key === step.key);
         return (
           <Fragment key={step.key}>
             <div className={`series-step${step.key === chosen ? ' chosen' : ''}${wrong ? ' wrong' : ''}`}>
@@ -67,6 +68,9 @@ export function CourseSteps({ course, courses, list, figures, chosen, faults, on
                     fault={(field) => faults[`${path}.${field}`]}
                     onChange={(next) => replace(i, next)}
                   />
+                  {step.kind === 'wait' && course === 'main' && (
+                    <WaitLookBack step={step} courses={courses} one={one} list={list} />
+                  )}
                   <p className="step-acts">
                     <button type="button" disabled={i === 0} onClick={() => onChange(moved(steps, i, i - 1))}>
                       Up

@@ -198,7 +198,7 @@ function One({ list, row, one, error }: Props) {
                       course={course}
                       courses={draft.courses}
                       list={list}
-                      figures={one.figures}
+                      one={one}
                       chosen={chosen}
                       faults={faults}
                       onChoose={setChosen}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { daysSince, endOf, hasJoint, leftAt, line, pins, posts, ticks, waits, xOf } from './profile';
+import { daysOf, daysSince, endOf, hasJoint, leftAt, line, lookBack, pins, posts, ticks, waits, xOf } from './profile';
 import type { Step } from './queries';
 
 const start = '2026-03-24T09:24:00+00:00';
@@ -102,6 +102,30 @@ describe('the line', () => {
 
   it('says what is left on a day', () => {
     expect([0, 1, 1.5, 2, 100].map((day) => leftAt(curve, day))).toEqual([1, 0.75, 0.75, 0.5, 0.25]);
+  });
+});
+
+describe('a look back at waits', () => {
+  const curve = {
+    cases: 80,
+    points: [
+      { days: 1, left: 0.8 },
+      { days: 2, left: 0.65 },
+    ],
+  };
+
+  it('counts who would still get it and who had answered', () => {
+    expect([0.5, 1, 1.5, 2, 9].map((days) => lookBack(curve, days))).toEqual([
+      { gets: 80, answered: 0 },
+      { gets: 64, answered: 16 },
+      { gets: 64, answered: 16 },
+      { gets: 52, answered: 28 },
+      { gets: 52, answered: 28 },
+    ]);
+  });
+
+  it('takes hours, days and working days for about as long as they are', () => {
+    expect([daysOf(36, 'hours'), daysOf(3, 'days'), daysOf(5, 'working-days')]).toEqual([1.5, 3, 7]);
   });
 });
 

@@ -118,6 +118,17 @@ export function line(curve: Curve, end: number, height: number): string {
 export const leftAt = (curve: Curve, days: number): number =>
   curve.points.findLast((point) => point.days <= days)?.left ?? 1;
 
+/** About how many days a wait takes; five of seven days are worked (common practice). */
+export function daysOf(amount: number, unit: NonNullable<Step['unit']>): number {
+  return unit === 'hours' ? amount / 24 : unit === 'working-days' ? (amount * 7) / 5 : amount;
+}
+
+/** Of those who came to a step: how many would still get what is sent so many days later, and how many had answered. */
+export function lookBack(curve: Curve, days: number): { gets: number; answered: number } {
+  const gets = Math.round(curve.cases * leftAt(curve, days));
+  return { gets, answered: curve.cases - gets };
+}
+
 /** The waits between the posts of the main course: from where to where, and which step. */
 export function waits(steps: Step[], standing: Post[]): { step: Step; from: number; to: number }[] {
   const placed = new Map(standing.flatMap((post) => post.keys.map((key) => [key, post.x] as const)));
