@@ -52,6 +52,17 @@ final class WritingTest extends AppTestCase
         self::assertMatchesRegularExpression('/^References: <[^>]+@stand-in\.example>/m', $eml);
     }
 
+    public function testOtherWordsUnderTheSameIdAreNotLostUnseen(): void
+    {
+        $this->call('PUT', '/api/messages/'.self::ID, self::letter())->ok(201);
+        foreach ([['text' => 'We come on Friday after all.'], ['subject' => 'Other keys'], ['to' => 'tess@example.com']] as $other) {
+            $refused = $this->call('PUT', '/api/messages/'.self::ID, $other + self::letter());
+            self::assertSame(409, $refused->status, json_encode($other, \JSON_THROW_ON_ERROR));
+        }
+        $this->call('PUT', '/api/messages/'.self::ID, self::letter())->ok(201);
+        self::assertSame(1, $this->countRows('message'));
+    }
+
     public function testItWaitsForItsTime(): void
     {
         $this->call('PUT', '/api/messages/'.self::ID, ['sendAt' => '2026-11-26T08:00'] + self::letter())->ok(201);

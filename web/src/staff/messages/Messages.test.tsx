@@ -188,6 +188,26 @@ describe('a text message by hand', () => {
   });
 });
 
+describe('a letter that another window has sent', () => {
+  it('is kept, and goes as a letter of its own when it is sent once more', async () => {
+    localStorage.setItem('telamon.unsaved.write.r1', JSON.stringify({ id: 'l1', text: 'We come on Monday.' }));
+    const calls = showScreen('/messages/write?answers=r1', '/messages/write', <WriteScreen />, {
+      'GET /api/templates': { items: [] },
+      'GET /api/replies/r1': reply,
+      'PUT /api/messages/l1': problem(409, 'This letter has been sent already, with other words.'),
+    });
+    await screen.findByDisplayValue('hugh@example.com');
+    const put = () => calls.filter((call) => call.method === 'PUT');
+    const send = () => fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    send();
+    expect(await screen.findByText(/sent already, with other words/)).toBeTruthy();
+    expect(screen.getByDisplayValue('We come on Monday.')).toBeTruthy();
+    send();
+    await waitFor(() => expect(put()).toHaveLength(2));
+    expect(put()[1]?.path).not.toBe(put()[0]?.path);
+  });
+});
+
 describe('a template over a letter by hand', () => {
   it('gives back what it took the place of, and says when it could not be had', async () => {
     let fails = true;

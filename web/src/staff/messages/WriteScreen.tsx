@@ -3,7 +3,7 @@ import type { JSONContent } from '@tiptap/core';
 import { useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
-import { api, need, type Schema } from '../../shared/api';
+import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
@@ -139,6 +139,10 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
       forget();
       toast({ words: sent.leavesAt ? 'It leaves at its time. U takes it back until then.' : 'On its way' });
       void navigate(`/messages/${sent.id}`, { replace: true });
+    },
+    onError: (failed) => {
+      // Another window sent it, or what was sent was changed: the next sending is a letter of its own.
+      if (failed instanceof ProblemError && failed.status === 409) change({ id: newId() });
     },
     onSettled: () => queries.invalidateQueries(),
   });
