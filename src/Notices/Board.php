@@ -54,6 +54,11 @@ final readonly class Board
             throw new InvalidInput('words', '' === $words ? 'Write something here.' : 'Shorten this to '.self::LONGEST.' letters.');
         }
         $notice = $this->changes->carryOut($this->act("wrote in {$room->name}", $room, $staff), function () use ($id, $room, $words, $staff): Notice {
+            // Looked for again under the write lock: the same may have come twice at one moment.
+            $there = $this->em->find(Notice::class, $id);
+            if (null !== $there) {
+                return $there;
+            }
             $notice = new Notice($room, $words, $staff->name, null, null, null, $this->clock->now(), $id);
             $this->publishing->publish($notice, $staff);
 

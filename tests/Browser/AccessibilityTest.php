@@ -47,10 +47,10 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/clients?q=wilf');
-        $this->findWith('.row-table a', 'Wilf Ambry')->click();
+        $this->clickWith('.row-table a', 'Wilf Ambry');
         $this->find('.journal-act');
         $this->assertAccessible();
-        $this->find('.lines a[href^="/projects/"]')->click();
+        $this->clickOn('.lines a[href^="/projects/"]');
         $this->find('.task');
         $this->assertAccessible();
     }
@@ -59,9 +59,9 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/forms');
-        $this->findWith('.arrival', 'Piano inquiry')->click();
+        $this->clickWith('.arrival', 'Piano inquiry');
         $this->findWith('.sheet-head', 'Tell us about your piano');
-        $this->findWith('.would a', 'All its submissions')->click();
+        $this->clickWith('.would a', 'All its submissions');
         $this->find('.row-table tbody a');
         $this->assertAccessible();
         $this->find('input[type=search]')->sendKeys('zzzz');
@@ -72,7 +72,7 @@ final class AccessibilityTest extends BrowserTestCase
     public function testAnOpenDecisionAndTheSlabs(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Maeve')->click();
+        $this->clickWith('.arrival', 'Maeve');
         $this->find('.line.decide');
         $this->assertAccessible();
         $this->press('a');
@@ -98,16 +98,16 @@ final class AccessibilityTest extends BrowserTestCase
         $this->go('/f/piano-inquiry');
         $this->find('#q-name');
         $this->assertAccessible();
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->findWith('.question-error', 'Tell us your name');
         $this->assertAccessible();
         $this->find('#q-name')->sendKeys('Axel Reader');
         $this->find('#q-email')->sendKeys('axel@example.com');
-        $this->find('button[type=submit]')->click();
-        $this->findWith('.option', 'Something else')->click();
+        $this->clickOn('button[type=submit]');
+        $this->clickWith('.option', 'Something else');
         $this->assertAccessible();
         self::assertSame(0, $this->driver->executeScript('return Math.max(0, document.documentElement.scrollWidth - document.documentElement.clientWidth)'), 'nothing to scroll sideways for');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('We have it');
         $this->assertAccessible();
         $this->go('/f/no-such-form');

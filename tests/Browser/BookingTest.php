@@ -26,19 +26,19 @@ final class BookingTest extends BrowserTestCase
         $this->driver->navigate()->refresh();
         $this->see('Held for you');
         self::assertSame($held, $this->find('.book-what b')->getText());
-        $this->findWith('.hold button', 'Keep longer')->click();
+        $this->clickWith('.hold button', 'Keep longer');
         $this->until(fn (): bool => 1 === preg_match('/1[0-9] min/', $this->find('.hold')->getText()), 'it is held for ten minutes more');
-        $this->find('.book-plinth button.MuiButton-root')->click();
+        $this->clickOn('.book-plinth button.MuiButton-root');
         $this->see('A mail with all of this is on its way to ambrose.vantry@example.com');
         self::assertStringContainsString(explode(' to ', $held)[0], $this->find('h1')->getText());
         // Back and there again: a link books once.
         $this->driver->navigate()->refresh();
         $this->see('booked');
-        $this->findWith('a', 'Move or cancel it')->click();
-        $this->findWith('button', 'Choose another time')->click();
+        $this->clickWith('a', 'Move or cancel it');
+        $this->clickWith('button', 'Choose another time');
         $this->until(fn (): bool => \count($this->all('.cells input')) > 3, 'there are other times');
         $this->choose('.cells input', \count($this->all('.cells input')) - 1);
-        $this->findWith('button', 'Move it there')->click();
+        $this->clickWith('button', 'Move it there');
         $this->until(fn (): bool => !str_contains($this->find('h1')->getText(), explode(' to ', $held)[0]), 'it is moved');
         $this->assertAccessible('a visit');
 
@@ -51,8 +51,8 @@ final class BookingTest extends BrowserTestCase
 
             return str_contains($this->find('main, body')->getText(), 'Ambrose Vantry');
         }, 'the booking is on file');
-        $this->findWith('.row-table a', 'Ambrose Vantry')->click();
-        $this->find('.line-top a[href^="/diary/"]')->click();
+        $this->clickWith('.row-table a', 'Ambrose Vantry');
+        $this->clickOn('.line-top a[href^="/diary/"]');
         $this->findWith('.visit-sheet h3', 'Ambrose Vantry');
         $this->assertAccessible('a visit in the diary');
     }
@@ -69,7 +69,7 @@ final class BookingTest extends BrowserTestCase
         // Loaded again, and gone back to, one still waits.
         $this->driver->navigate()->refresh();
         $this->see('You are the first who waits.');
-        $this->findWith('button', 'Wait no longer')->click();
+        $this->clickWith('button', 'Wait no longer');
         $this->findWith('.full-note button', 'Wait for a place');
         $this->resize($this->driver, 1280, 800);
     }
@@ -77,7 +77,7 @@ final class BookingTest extends BrowserTestCase
     public function testAVisitIsPlacedFromAPlanInTwoKeysAndUndone(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Orla Fennick')->click();
+        $this->clickWith('.arrival', 'Orla Fennick');
         $this->findWith('.sheet-head', 'Orla Fennick');
         $this->find('.plan .line');
         $this->press('v');
@@ -160,7 +160,7 @@ final class BookingTest extends BrowserTestCase
         $this->find('#q-name')->sendKeys($name);
         $this->find('#q-email')->sendKeys($email);
         $this->find('#q-place')->sendKeys('3 Mill Row, Marrowby');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->find('.book');
     }
 

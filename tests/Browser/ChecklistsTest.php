@@ -17,9 +17,9 @@ final class ChecklistsTest extends BrowserTestCase
         $this->signIn();
         $this->go('/checklists/new');
         $this->find('.list-names input')->sendKeys('Steps and stairs');
-        $this->findWith('button', 'Add item')->click();
+        $this->clickWith('button', 'Add item');
         $this->find('[aria-label="What is to be done"]')->sendKeys('Measure the steps of {{client}}');
-        $this->findWith('button', 'add below')->click();
+        $this->clickWith('button', 'add below');
         $this->until(fn (): bool => 2 === \count($this->all('.item-row.own')), 'a second item');
         $this->find('[aria-label="What is to be done"]')->sendKeys('Carry it down');
         $this->find('[aria-label="Working days that it takes"]')->sendKeys(WebDriverKeys::BACKSPACE.'4');
@@ -35,7 +35,7 @@ final class ChecklistsTest extends BrowserTestCase
         $this->find('.list-names input')->sendKeys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
         $this->see('Steps and stairs saved, version 1');
         $this->findWith('.list-row', 'Steps and stairs');
-        $this->findWith('.item-row.own', 'Measure the steps')->click();
+        $this->clickWith('.item-row.own', 'Measure the steps');
         self::assertSame('', $this->find('[aria-label="Due"]')->getAttribute('value'));
         // A circle cannot be chosen.
         $circle = array_values(array_filter($this->all('[aria-label="Waits for"] option'), static fn ($option): bool => str_contains($option->getText(), 'Carry it down')));
@@ -68,13 +68,13 @@ final class ChecklistsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/projects');
-        $this->find('.row-table tbody a')->click();
+        $this->clickOn('.row-table tbody a');
         $this->findWith('.task', 'to do')->findElement(WebDriverBy::cssSelector('button'))->click();
         $this->find('[aria-label="Comment"]')->sendKeys('The lid is loose');
         $this->find('[aria-label="Minutes worked"]')->sendKeys('15'.WebDriverKeys::ENTER);
         $this->findWith('.task-notes li', 'The lid is loose');
         $this->findWith('.task-notes li', '15 minutes');
-        $this->find('[data-fact="Due"]')->click();
+        $this->clickOn('[data-fact="Due"]');
         $due = $this->find('.fact-edit input');
         $due->clear();
         $due->sendKeys('someday'.WebDriverKeys::ENTER);
@@ -82,11 +82,11 @@ final class ChecklistsTest extends BrowserTestCase
         $due = $this->find('.fact-edit input');
         $due->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'in 3 working days'.WebDriverKeys::ENTER);
         $this->until(fn (): bool => [] === $this->all('.fact-edit'), 'it is saved');
-        $this->findWith('.pillar-head button', 'Add checklist')->click();
+        $this->clickWith('.pillar-head button', 'Add checklist');
         $this->find('.add-checklist select')->sendKeys('Moving');
         $this->findWith('.add-checklist', 'Reserve the van');
         $this->assertAccessible('a project with a checklist to add');
-        $this->findWith('.add-checklist button', 'Add')->click();
+        $this->clickWith('.add-checklist button', 'Add');
         $this->findWith('.task', 'Reserve the van');
         self::assertSame([], $this->complaints());
     }
@@ -107,14 +107,14 @@ final class ChecklistsTest extends BrowserTestCase
         $this->press(' ');
         $this->find('.wall-details');
         $this->assertAccessible('the wall');
-        $this->find('.wall-only input')->click();
+        $this->clickOn('.wall-only input');
         $this->see('not shown');
         $this->resize($this->driver, 390, 844);
         $this->find('.wall-project');
         self::assertLessThanOrEqual(390, $this->driver->executeScript('return document.documentElement.scrollWidth'));
         $this->assertAccessible('the wall on a phone');
         $this->resize($this->driver, 1280, 800);
-        $this->find('.wall-only input')->click();
+        $this->clickOn('.wall-only input');
         $stone = $this->find('.wall-project');
         $this->driver->executeScript('arguments[0].focus()', [$stone]);
         $this->press(WebDriverKeys::ENTER);
@@ -125,12 +125,12 @@ final class ChecklistsTest extends BrowserTestCase
     {
         $this->resize($this->driver, 390, 844);
         $this->signInAs('pim@marrowby.example');
-        $this->findWith('.lintel nav a', 'My tasks')->click();
+        $this->clickWith('.lintel nav a', 'My tasks');
         $this->find('.task-line');
         $this->assertAccessible('my tasks on a phone');
         self::assertLessThanOrEqual(390, $this->driver->executeScript('return document.documentElement.scrollWidth'));
         $before = \count($this->all('.task-line'));
-        $this->find('.task-tick')->click();
+        $this->clickOn('.task-tick');
         $this->see('Done. U takes it back.');
         $this->until(fn (): bool => \count($this->all('.task-line')) === $before - 1, 'it is done');
         $this->go('/tasks?who=all');
@@ -143,7 +143,7 @@ final class ChecklistsTest extends BrowserTestCase
     {
         $this->resize($this->driver, 390, 844);
         $this->signInAs('pim@marrowby.example');
-        $this->findWith('.lintel nav a', 'My tasks')->click();
+        $this->clickWith('.lintel nav a', 'My tasks');
         $this->find('.photograph');
         $picture = sys_get_temp_dir().'/telamon-stairs-'.bin2hex(random_bytes(4)).'.png';
         $image = imagecreatetruecolor(60, 40);
@@ -158,7 +158,7 @@ final class ChecklistsTest extends BrowserTestCase
         // The page may be gone and come again before it went through.
         $this->go('/tasks');
         $this->until(fn (): bool => [] === $this->all('.photographs-waiting'), 'it is sent');
-        $this->findWith('.my-next summary', 'file')->click();
+        $this->clickWith('.my-next summary', 'file');
         $this->findWith('.my-next a', basename($picture));
         unlink($picture);
     }

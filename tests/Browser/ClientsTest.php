@@ -14,8 +14,8 @@ final class ClientsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/clients?q=ambry');
-        $this->findWith('.row-table a', 'Wilf Ambry')->click();
-        $this->find('[data-fact="Notes"]')->click();
+        $this->clickWith('.row-table a', 'Wilf Ambry');
+        $this->clickOn('[data-fact="Notes"]');
         $this->find('.fact-edit textarea')->sendKeys('The dog bites. ☂');
         $this->driver->navigate()->refresh();
         $this->until(fn (): bool => 'The dog bites. ☂' === $this->find('.fact-edit textarea')->getAttribute('value'), 'a reload in the middle loses nothing');
@@ -41,7 +41,7 @@ final class ClientsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/clients');
-        $this->findWith('a', 'New client')->click();
+        $this->clickWith('a', 'New client');
         $fields = $this->find('.new-client');
         $this->see('Nobody like this so far.');
         $this->find('.new-client input')->sendKeys('Wilf'.WebDriverKeys::TAB.'Ambry'.WebDriverKeys::TAB);

@@ -14,7 +14,7 @@ final class DecidingTest extends BrowserTestCase
     public function testADoubtfulMatchIsDecidedAcceptedAndTakenBack(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Greta Ashmere')->click();
+        $this->clickWith('.arrival', 'Greta Ashmere');
         $this->findWith('.line.decide', 'Is Greta Ashmere');
         $this->findWith('.compared', 'differs, kept as on file');
         $this->press('s');
@@ -33,20 +33,20 @@ final class DecidingTest extends BrowserTestCase
     public function testAPlanIsChangedBeforeItIsAccepted(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Ed Wendle')->click();
+        $this->clickWith('.arrival', 'Ed Wendle');
         $this->findWith('.sheet-head', 'Ed Wendle');
         $this->click('edit: First talk');
         $this->find('.line-editor input')->sendKeys(' on the phone'.WebDriverKeys::ENTER);
         $this->see('First talk on the phone');
         $this->click('leave out: Ask for the deposit');
         $this->findWith('.line.dropped', 'Ask for the deposit');
-        $this->findWith('.add-lines button', 'a note')->click();
+        $this->clickWith('.add-lines button', 'a note');
         $this->find('.add-lines input')->sendKeys('Park behind the mill.'.WebDriverKeys::ENTER);
         $this->see('Note: Park behind the mill.');
         $this->pressMain();
         $this->see('Plan accepted for Ed Wendle');
         $this->go('/projects?q=Wendle');
-        $this->find('.row-table tbody a')->click();
+        $this->clickOn('.row-table tbody a');
         $this->see('First talk on the phone');
         $this->see('Park behind the mill.');
         self::assertStringNotContainsString('Ask for the deposit', $this->find('main')->getText());
@@ -60,23 +60,23 @@ final class DecidingTest extends BrowserTestCase
         $this->find('.rule input')->sendKeys('Hugh gets a call');
         (new WebDriverSelect($this->find('[aria-label="What it does"]')))->selectByValue('tag');
         $this->find('[aria-label="Tag"]')->sendKeys('call first');
-        $this->findWith('.condition button', 'if')->click();
+        $this->clickWith('.condition button', 'if');
         (new WebDriverSelect($this->find('[aria-label="Question"]')))->selectByValue('@client');
         (new WebDriverSelect($this->find('[aria-label="Value"]')))->selectByValue('known');
-        $this->findWith('.trial option', 'Hugh Orrin')->click();
-        $this->findWith('.trial button', 'Try it')->click();
+        $this->clickWith('.trial option', 'Hugh Orrin');
+        $this->clickWith('.trial button', 'Try it');
         $this->findWith('.both', 'Tag the project call first');
-        $this->findWith('.trial button', '90 days')->click();
+        $this->clickWith('.trial button', '90 days');
         $this->findWith('.trial [role=status]', 'It would have touched');
         $this->until(fn (): bool => [] === $this->all('.trial progress'), 'the look-back ends');
-        $this->findWith('.plinth button', 'Switch on')->click();
+        $this->clickWith('.plinth button', 'Switch on');
         $this->see('Hugh gets a call saved, on');
         $this->go('/arrivals');
-        $this->findWith('.arrival', 'Hugh Orrin')->click();
+        $this->clickWith('.arrival', 'Hugh Orrin');
         $this->findWith('.line', 'Tag the project call first');
         $this->go('/rules');
-        $this->findWith('.rule-row', 'Hugh gets a call')->click();
-        $this->findWith('.rule-acts button', 'remove')->click();
+        $this->clickWith('.rule-row', 'Hugh gets a call');
+        $this->clickWith('.rule-acts button', 'remove');
         $this->see('removed. U takes it back.');
         self::assertSame([], $this->complaints());
     }
@@ -85,7 +85,7 @@ final class DecidingTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/clients');
-        $this->findWith('a', 'Duplicates')->click();
+        $this->clickWith('a', 'Duplicates');
         $this->findWith('.side-by-side h2', 'Cormac Brackley');
         $this->press('m');
         $this->see('One client of');

@@ -14,38 +14,38 @@ final class FormsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/forms');
-        $this->findWith('.design-tools button', 'New form')->click();
+        $this->clickWith('.design-tools button', 'New form');
         $this->find('.begin input')->sendKeys('Harp inquiry');
-        $this->findWith('.begin option', 'Short inquiry')->click();
-        $this->findWith('.begin button', 'Begin')->click();
+        $this->clickWith('.begin option', 'Short inquiry');
+        $this->clickWith('.begin button', 'Begin');
         $this->findWith('.sheet-head', 'Harp inquiry');
         $this->findWith('.would', 'make the form public for the first time');
 
         // A question behind the last, shown on a condition.
-        $this->findWith('.design-line button', 'What is it about?')->click();
+        $this->clickWith('.design-line button', 'What is it about?');
         $this->press('+');
         $this->find('.add-line input')->sendKeys('num'.WebDriverKeys::ENTER);
         $this->until(fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
         $this->driver->switchTo()->activeElement()->sendKeys('How many strings?');
-        $this->findWith('.particulars button', 'only if')->click();
-        $this->findWith('select[aria-label="Question"] option', 'What is it about?')->click();
+        $this->clickWith('.particulars button', 'only if');
+        $this->clickWith('select[aria-label="Question"] option', 'What is it about?');
         $this->find('input[aria-label="Value"]')->sendKeys('harp');
         $this->findWith('.design-line.chosen', 'only if 3 contains the word harp');
         $this->findWith('.pillar-head', 'saved');
         $this->assertAccessible();
 
         // Tried, and nothing made.
-        $this->findWith('.plinth button', 'Try it')->click();
+        $this->clickWith('.plinth button', 'Try it');
         $this->find('.try #q-name')->sendKeys('Trial Person');
         $this->find('.try #q-email')->sendKeys('trial@example.com');
         $this->find('.try #q-matter')->sendKeys('A harp');
         $this->findWith('.try', 'How many strings?');
-        $this->findWith('.slab-plinth button', 'Show the plan')->click();
+        $this->clickWith('.slab-plinth button', 'Show the plan');
         $this->findWith('.try', 'New client: Trial Person');
         $this->press(WebDriverKeys::ESCAPE);
         $this->until(fn (): bool => [] === $this->all('[role=dialog]'), 'it closes');
 
-        $this->findWith('.plinth button', 'Publish version 1')->click();
+        $this->clickWith('.plinth button', 'Publish version 1');
         $this->see('Version 1 is live at /f/harp-inquiry');
         self::assertSame([], $this->complaints());
 
@@ -58,13 +58,13 @@ final class FormsTest extends BrowserTestCase
         self::assertSame([], $this->all('[id^="q-q_"]'), 'not asked about a lyre');
         $this->find('#q-matter')->clear()->sendKeys('My harp');
         $this->find('[id^="q-q_"]')->sendKeys('36');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('We have it');
         self::assertSame([], $this->complaints());
 
         $this->driver = $coordinator;
         $this->go('/arrivals');
-        $this->findWith('.arrival', 'Cordelia Pluck')->click();
+        $this->clickWith('.arrival', 'Cordelia Pluck');
         $this->findWith('.sheet-head', 'Harp inquiry');
         $this->findWith('.answers', '36');
     }
@@ -100,17 +100,17 @@ final class FormsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/forms');
-        $this->findWith('.design-tools button', 'New form')->click();
+        $this->clickWith('.design-tools button', 'New form');
         $this->find('.begin input')->sendKeys('Our intake');
-        $this->findWith('.begin option', 'Intake')->click();
-        $this->findWith('.begin button', 'Begin')->click();
-        $this->findWith('.design-line button', 'Will you be deciding on your own?')->click();
-        $this->findWith('.plinth button', 'Remove')->click();
+        $this->clickWith('.begin option', 'Intake');
+        $this->clickWith('.begin button', 'Begin');
+        $this->clickWith('.design-line button', 'Will you be deciding on your own?');
+        $this->clickWith('.plinth button', 'Remove');
         $this->findWith('.design-line .trouble', 'Who decides with you?');
-        $this->findWith('.design-line .trouble button', 'Delete both')->click();
+        $this->clickWith('.design-line .trouble button', 'Delete both');
         $this->until(fn (): bool => !str_contains($this->find('.design')->getText(), 'Will you be deciding on your own?'), 'it goes');
         self::assertStringContainsString('Who decides with you?', $this->find('.design')->getText());
-        $this->findWith('.design-tools button', 'Undo')->click();
+        $this->clickWith('.design-tools button', 'Undo');
         $this->findWith('.design', 'Will you be deciding on your own?');
         $this->findWith('.pillar-head', 'saved');
     }

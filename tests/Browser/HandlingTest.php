@@ -13,14 +13,14 @@ final class HandlingTest extends BrowserTestCase
     public function testAnArrivalIsNotedGivenAndPutOff(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Bryony Tesk')->click();
+        $this->clickWith('.arrival', 'Bryony Tesk');
         $this->findWith('.sheet-head', 'Bryony Tesk');
         $this->press('b');
         $this->find('.handling-note textarea')->sendKeys('Rang, nobody there.'.WebDriverKeys::CONTROL.WebDriverKeys::ENTER);
         $this->findWith('.arrival-notes', 'Rang, nobody there.');
         $this->press('c');
         $this->findWith('.aside-panel', 'Give Bryony Tesk to');
-        $this->findWith('.aside-panel button', 'Sorcha Vell')->click();
+        $this->clickWith('.aside-panel button', 'Sorcha Vell');
         $this->findWith('.handling', 'Given to Sorcha Vell');
         $this->findWith('.arrival.active', 'SV');
         $this->press('h');
@@ -37,7 +37,7 @@ final class HandlingTest extends BrowserTestCase
     {
         $this->signIn();
         foreach (['Gable Lane School', 'Conor Thornlea'] as $name) {
-            $this->findWith('.arrival', $name)->click();
+            $this->clickWith('.arrival', $name);
             $this->findWith('.sheet-head', $name);
             $this->press(' ');
         }
@@ -45,7 +45,7 @@ final class HandlingTest extends BrowserTestCase
         $this->findWith('.block.main', 'Accept 2 plans');
         $this->pressMain();
         $this->see('2 of 2 accepted');
-        $this->findWith('.toast button', 'Undo')->click();
+        $this->clickWith('.toast button', 'Undo');
         $this->findWith('.arrival', 'Gable Lane School');
         $this->findWith('.arrival', 'Conor Thornlea');
         self::assertSame([], $this->complaints());
@@ -55,7 +55,7 @@ final class HandlingTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/projects?stage=Inquiry');
-        $this->find('.row-table tbody a')->click();
+        $this->clickOn('.row-table tbody a');
         $this->find('.course');
         $this->click('Move to Workshop');
         $this->see('stands at Workshop');
@@ -69,12 +69,12 @@ final class HandlingTest extends BrowserTestCase
     public function testTheSheetIsKeptWithTheProjectAndOpensThere(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Tamsin Oakhanger')->click();
+        $this->clickWith('.arrival', 'Tamsin Oakhanger');
         $this->findWith('.sheet-head', 'Tamsin Oakhanger');
         $this->pressMain();
         $this->see('Plan accepted for Tamsin Oakhanger');
         $this->go('/projects?q=Oakhanger');
-        $this->find('.row-table tbody a')->click();
+        $this->clickOn('.row-table tbody a');
         $this->find('.course');
         // The worker draws it; nobody waits for it.
         $this->until(function (): bool {
@@ -86,7 +86,7 @@ final class HandlingTest extends BrowserTestCase
 
             return false;
         }, 'the sheet is with the project');
-        $this->findWith('.lines button', 'as received.pdf')->click();
+        $this->clickWith('.lines button', 'as received.pdf');
         $page = $this->find('.pdf-page');
         $this->until(static fn (): bool => (int) $page->getAttribute('height') > 500, 'its first page is drawn');
         self::assertSame([], $this->complaints());

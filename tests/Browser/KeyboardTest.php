@@ -29,7 +29,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[1], 'the arrow goes on');
         $this->press(WebDriverKeys::ARROW_UP);
         $this->until(fn (): bool => $this->find('.sheet-head h2')->getText() === $names[0], 'the arrow goes back');
-        $this->findWith('.arrival', 'Maeve')->click();
+        $this->clickWith('.arrival', 'Maeve');
         $this->find('.line.decide');
         $this->press('n');
         $this->see('New client: Maeve Ó Garrow');
@@ -42,7 +42,7 @@ final class KeyboardTest extends BrowserTestCase
     public function testSettingAsideAndUndoing(): void
     {
         $this->signIn();
-        $this->findWith('.arrival', 'Growth Desk')->click();
+        $this->clickWith('.arrival', 'Growth Desk');
         $this->see('Ten thousand addresses');
         $this->press('a');
         $this->see('Why is Growth Desk set aside?');
@@ -60,7 +60,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->press('/');
         $this->find('.find input[aria-autocomplete=list]:focus')->sendKeys('ambry');
         $this->findWith('.find-paper', 'Clients');
-        $this->findWith('.find-paper .MuiAutocomplete-option', 'wilf.ambry@')->click();
+        $this->clickWith('.find-paper .MuiAutocomplete-option', 'wilf.ambry@');
         $this->until(fn (): bool => 'Wilf Ambry' === $this->find('.record-head h1')->getText(), 'the client opens');
     }
 
@@ -75,7 +75,7 @@ final class KeyboardTest extends BrowserTestCase
         $this->go('/arrivals');
         $this->find('.plan .line');
         $this->press('?');
-        $this->findWith('[role=dialog] label', 'Single keys work')->click();
+        $this->clickWith('[role=dialog] label', 'Single keys work');
         $this->press(WebDriverKeys::ESCAPE);
         $this->until(fn (): bool => [] === $this->all('[role=dialog]'), 'Escape closes');
         $first = $this->find('.sheet-head h2')->getText();
@@ -109,8 +109,8 @@ final class KeyboardTest extends BrowserTestCase
     public function testSigningOutClosesTheDoor(): void
     {
         $this->signIn();
-        $this->find('.initials')->click();
-        $this->findWith('[role=menuitem]', 'Sign out')->click();
+        $this->clickOn('.initials');
+        $this->clickWith('[role=menuitem]', 'Sign out');
         $this->see('Sign in');
         $this->go('/clients');
         $this->find('input[type=password]');

@@ -22,43 +22,43 @@ final class KindsTest extends BrowserTestCase
         $this->find('#q-hall')->sendKeys('Weir Lane School');
         $this->find('#q-email')->sendKeys('office@weir-lane.example');
         $this->part('place', 'line')->sendKeys('3 Weir Lane');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('Town: this is needed too.');
         $this->assertFits();
         $this->part('place', 'locality')->sendKeys('Marrowby');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
 
-        $this->findWith('.lines button', 'Add a line')->click();
+        $this->clickWith('.lines button', 'Add a line');
         $this->find('[id="q-pianos.0.make"]')->sendKeys('Ostermark');
-        $this->findWith('.lines button', 'Add another')->click();
+        $this->clickWith('.lines button', 'Add another');
         $this->find('[id="q-pianos.1.serial"]')->sendKeys('48217');
         $this->part('agreed', 'name')->sendKeys('Wenna Weir');
-        $this->findWith('.signature .option', 'I draw it')->click();
+        $this->clickWith('.signature .option', 'I draw it');
         $board = $this->find('.signature-board');
         (new WebDriverActions($visitor))->moveToElement($board)->clickAndHold()->moveByOffset(40, 12)->moveByOffset(30, -20)->release()->perform();
         $this->see('Your drawing is here.');
-        $this->findWith('button[type=submit]', 'Look it over')->click();
+        $this->clickWith('button[type=submit]', 'Look it over');
         $this->see('This is needed.');
         $this->until(fn (): bool => 'q-pianos.1.make' === $this->driver->switchTo()->activeElement()->getAttribute('id'), 'the cell that needs another look is looked at');
         $this->assertAccessible('a table with a fault');
         $this->driver->switchTo()->activeElement()->sendKeys('Pell');
-        $this->findWith('button[type=submit]', 'Look it over')->click();
+        $this->clickWith('button[type=submit]', 'Look it over');
 
         $this->see('Is this right?');
         $this->see('Maker: Pell, Number in the lid: 48217');
         $this->assertFits();
         $this->assertAccessible('the page to check');
-        $this->find('button[aria-label="Change How many steps to the door?"]')->click();
+        $this->clickOn('button[aria-label="Change How many steps to the door?"]');
         $this->find('#q-steps')->sendKeys('4');
-        $this->find('button[type=submit]')->click();
-        $this->findWith('button[type=submit]', 'Look it over')->click();
-        $this->findWith('button[type=submit]', 'Send to the workshop')->click();
+        $this->clickOn('button[type=submit]');
+        $this->clickWith('button[type=submit]', 'Look it over');
+        $this->clickWith('button[type=submit]', 'Send to the workshop');
         $this->see('We have it');
         self::assertSame([], $this->complaints());
 
         $this->driver = $this->open();
         $this->signIn();
-        $this->findWith('.arrival', 'Weir Lane School')->click();
+        $this->clickWith('.arrival', 'Weir Lane School');
         $this->findWith('.sheet-head', 'Hall instruments');
         $this->findWith('.answers', 'Signed by Wenna Weir, drawn');
         $this->until(fn (): bool => true === $this->driver->executeScript('return [...document.querySelectorAll(".thumbs img")].some((i) => i.complete && i.naturalWidth > 0)'), 'the signature is there');
@@ -72,17 +72,17 @@ final class KindsTest extends BrowserTestCase
         $this->find('#q-name')->sendKeys('Petra Sandling');
         $this->find('#q-email')->sendKeys('petra.sandling@example.com');
         $this->find('#q-reason')->sendKeys('A dull treble');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('need not tell again');
         $this->until(fn (): bool => str_contains($this->driver->getCurrentURL(), '/f/piano-inquiry'), 'the longer form follows');
         self::assertSame([], $this->all('#q-name'), 'the name is known');
         $this->find('#q-phone')->sendKeys('020 916 1201'.WebDriverKeys::ENTER);
-        $this->findWith('.option', 'Repair it')->click();
-        $this->find('button[type=submit]')->click();
+        $this->clickWith('.option', 'Repair it');
+        $this->clickOn('button[type=submit]');
         $this->see('We have it');
 
         $this->signIn();
-        $this->findWith('.arrival', 'Petra Sandling')->click();
+        $this->clickWith('.arrival', 'Petra Sandling');
         $this->findWith('.sheet-head', 'Piano inquiry');
         $this->findWith('.sheet-head', 'Carries on');
         $this->go('/arrivals?state=set-aside');
@@ -109,16 +109,16 @@ final class KindsTest extends BrowserTestCase
             $this->driver->switchTo()->frame($frame);
             $this->find('#q-name')->sendKeys('Frame Visitor');
             $this->find('#q-email')->sendKeys('frame.visitor@example.com');
-            $this->find('button[type=submit]')->click();
-            $this->findWith('.option', 'Tuning')->click();
-            $this->find('button[type=submit]')->click();
+            $this->clickOn('button[type=submit]');
+            $this->clickWith('.option', 'Tuning');
+            $this->clickOn('button[type=submit]');
             $this->see('We have it');
         } finally {
             $server->stop(2);
         }
         $this->driver->switchTo()->defaultContent();
         $this->go('/arrivals');
-        $this->findWith('.arrival', 'Frame Visitor')->click();
+        $this->clickWith('.arrival', 'Frame Visitor');
         $this->findWith('.sheet-head', 'from a page that holds it');
         $this->findWith('.origin', "127.0.0.1:$port/ (poster)");
     }
@@ -126,10 +126,10 @@ final class KindsTest extends BrowserTestCase
     private function allow(string $site): void
     {
         $this->go('/forms');
-        $this->findWith('.arrival', 'Tuning request')->click();
+        $this->clickWith('.arrival', 'Tuning request');
         $this->findWith('.sheet-head', 'Ask for a tuning');
         $this->find('#form-sites')->sendKeys($site);
-        $this->findWith('.where button', 'Save where and when')->click();
+        $this->clickWith('.where button', 'Save where and when');
         $this->see('Saved where and when it stands.');
     }
 

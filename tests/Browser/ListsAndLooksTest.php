@@ -14,8 +14,8 @@ final class ListsAndLooksTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/clients?q=ambry');
-        $this->findWith('.row-table a', 'Wilf Ambry')->click();
-        $this->find('[data-fact="Notes"]')->click();
+        $this->clickWith('.row-table a', 'Wilf Ambry');
+        $this->clickOn('[data-fact="Notes"]');
         $this->find('.fact-edit textarea')->sendKeys('Ring twice.');
         $this->driver->manage()->deleteAllCookies();
         $this->find('.fact-edit textarea')->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::ENTER]);
@@ -57,7 +57,7 @@ final class ListsAndLooksTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/setup');
-        $this->find('[data-fact="Colour"]')->click();
+        $this->clickOn('[data-fact="Colour"]');
         $this->find('.fact-edit input')->sendKeys('#FFCC00'.WebDriverKeys::ENTER);
         $this->see('It is too light to read');
         $this->find('.fact-edit input')->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '#7A2E4D', WebDriverKeys::ENTER]);

@@ -16,7 +16,7 @@ final class MessagesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/messages/templates');
-        $this->findWith('.link-button', 'Add template')->click();
+        $this->clickWith('.link-button', 'Add template');
         $this->until(fn (): bool => 'New template' === $this->find('.title-field')->getAttribute('value') && str_contains($this->find('.letter-field')->getText(), 'thank you for writing'), 'the first words');
         $text = $this->find('.letter-field');
         $text->click();
@@ -59,7 +59,7 @@ final class MessagesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/messages');
-        $this->findWith('.message-row.to-read', 'Any day but the Friday')->click();
+        $this->clickWith('.message-row.to-read', 'Any day but the Friday');
         $this->findWith('.letter-text', 'Grand, go ahead');
         $this->findWith('.reply-decision', '86 %');
         $this->assertAccessible('an answer to read');
@@ -87,8 +87,8 @@ final class MessagesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/projects');
-        $this->find('.row-table a[href^="/projects/"]')->click();
-        $this->findWith('a', 'Write')->click();
+        $this->clickOn('.row-table a[href^="/projects/"]');
+        $this->clickWith('a', 'Write');
         $this->find('#write-text')->sendKeys('We come at ten on Thursday.');
         $this->find('#write-subject')->sendKeys('Thursday');
         $path = DataFolder::root().'/how-we-come.pdf';
@@ -102,9 +102,9 @@ final class MessagesTest extends BrowserTestCase
         $this->findWith('.letter-papers', 'how-we-come.pdf');
         // What was brought along is on record, and can go with the next one.
         $this->driver->navigate()->back();
-        $this->findWith('a', 'Write')->click();
+        $this->clickWith('a', 'Write');
         $this->findWith('.encloses-list label', 'how-we-come.pdf');
-        $this->find('#write-by option[value=text]')->click();
+        $this->clickOn('#write-by option[value=text]');
         $this->find('#write-text')->sendKeys('Ten it is €');
         $this->see('12 GSM-7 places, 1 part');
         $this->assertAccessible('a text message');
@@ -117,9 +117,9 @@ final class MessagesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/projects');
-        $this->find('.row-table a[href^="/projects/"]')->click();
-        $this->findWith('a', 'Write')->click();
-        $this->findWith('#write-template option', 'First answer')->click();
+        $this->clickOn('.row-table a[href^="/projects/"]');
+        $this->clickWith('a', 'Write');
+        $this->clickWith('#write-template option', 'First answer');
         $this->until(fn (): bool => str_contains((string) $this->find('#write-text')->getAttribute('value'), 'thank you for writing to us'), 'the template is there');
         self::assertStringNotContainsString('Anna', (string) $this->find('#write-text')->getAttribute('value'), 'nobody is called by an example');
         $this->clickWith('button', 'With headings, lists, links');
@@ -139,7 +139,7 @@ final class MessagesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/messages/notices');
-        $this->findWith('.rooms .list-row', 'Desk')->click();
+        $this->clickWith('.rooms .list-row', 'Desk');
         $this->clickWith('.link-button', 'Edit');
         $this->clickWith('.room-form .link-button', 'Add hours');
         $this->find('.on-call select');
@@ -153,8 +153,8 @@ final class MessagesTest extends BrowserTestCase
         $this->go('/setup');
         $this->find('.stand-in input[type=email]')->sendKeys('nobody.knows@example.com');
         $this->find('.stand-in textarea')->sendKeys('Do you mend harps, too?');
-        $this->findWith('.stand-in button', 'Let it come in')->click();
-        $this->findWith('.stand-in [role=status] a', 'A-')->click();
+        $this->clickWith('.stand-in button', 'Let it come in');
+        $this->clickWith('.stand-in [role=status] a', 'A-');
         $this->findWith('.sheet-head', 'nobody.knows');
         self::assertSame([], $this->complaints());
     }
@@ -207,12 +207,12 @@ final class MessagesTest extends BrowserTestCase
         $this->go('/messages/notices');
         $this->findWith('.group-label', 'Not seen by you');
         $this->assertAccessible('the notice board');
-        $this->findWith('.rooms .list-row', 'Desk')->click();
+        $this->clickWith('.rooms .list-row', 'Desk');
         $this->find('.notice-line');
         $this->press('w');
         $this->find('.notice-write textarea')->sendKeys('Tea at four <b>in the yard</b>'.WebDriverKeys::ENTER);
         $this->findWith('.notice-line', 'Tea at four <b>in the yard</b>');
-        $this->findWith('.rooms .list-row', 'To me')->click();
+        $this->clickWith('.rooms .list-row', 'To me');
         $this->clickWith('button', 'All seen');
         $this->until(fn (): bool => [] === array_filter($this->all('.group-label'), static fn ($one): bool => str_contains($one->getText(), 'Not seen by you')), 'all is seen');
         self::assertSame([], $this->complaints());

@@ -13,7 +13,7 @@ final class PublicFormTest extends BrowserTestCase
     {
         $this->go('/f/piano-inquiry');
         $this->find('#q-email')->sendKeys('orla@example');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('Tell us your name.');
         $this->see('Add the ending, such as .com.');
         $this->see('2 answers need another look');
@@ -25,7 +25,7 @@ final class PublicFormTest extends BrowserTestCase
     public function testTheServerHasTheLastWordAndLeadsBack(): void
     {
         $this->firstPage('bo@example..com');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('That is not an email address.');
         self::assertSame('q-email', $this->driver->switchTo()->activeElement()->getAttribute('id'));
     }
@@ -38,7 +38,7 @@ final class PublicFormTest extends BrowserTestCase
         $this->driver->navigate()->refresh();
         $this->acceptLeaving();
         self::assertSame('keeper@example.com', $this->find('#q-email')->getAttribute('value'));
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         self::assertSame('It must not get lost.', $this->find('#q-matter')->getAttribute('value'));
     }
 
@@ -46,10 +46,10 @@ final class PublicFormTest extends BrowserTestCase
     {
         $this->firstPage('offline@example.com');
         $this->network(true);
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('The server cannot be reached. Nothing is lost');
         $this->network(false);
-        $this->findWith('.trouble button', 'Try again')->click();
+        $this->clickWith('.trouble button', 'Try again');
         $this->see('We have it');
     }
 
@@ -81,9 +81,9 @@ final class PublicFormTest extends BrowserTestCase
         $this->see('This is something else, whatever its name says.');
         $this->until(fn (): bool => 2 === \count($this->all('.drop-files .question-error')), 'both are told');
         foreach ($this->all('.drop-files li') as $ignored) {
-            $this->findWith('.drop-files button', 'Remove')->click();
+            $this->clickWith('.drop-files button', 'Remove');
         }
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('We have it');
     }
 
@@ -101,25 +101,25 @@ final class PublicFormTest extends BrowserTestCase
         foreach (array_keys($people) as $i => $name) {
             $this->find('#q-name')->sendKeys($name);
             $this->find('#q-email')->sendKeys($people[$name]);
-            $this->find('button[type=submit]')->click();
-            $this->findWith('.option', 'Tune it')->click();
+            $this->clickOn('button[type=submit]');
+            $this->clickWith('.option', 'Tune it');
             self::devTools($this->driver, 'Network.enable', []);
             self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 150, 'downloadThroughput' => 200_000, 'uploadThroughput' => 60_000]);
             $this->find('input[type=file]')->sendKeys(implode("\n", array_map(fn (int $n): string => $this->photograph("$i-$n"), range(1, 8))));
             $this->until(fn (): bool => 8 === \count($this->all('.drop-files li')), 'eight are listed at once');
             // To the first page and back while they are on their way.
-            $this->findWith('.public-foot button', 'Back')->click();
+            $this->clickWith('.public-foot button', 'Back');
             $this->find('#q-name');
             if (0 === $i) {
                 $this->publishAnew();
             }
-            $this->find('button[type=submit]')->click();
+            $this->clickOn('button[type=submit]');
             $this->until(fn (): bool => 8 === \count($this->all('.drop-files [aria-label^="Remove"]')) && $this->find('button[type=submit]')->isEnabled(), 'all eight arrive');
             self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
-            $this->find('button[type=submit]')->click();
+            $this->clickOn('button[type=submit]');
             $this->see('We have it');
             self::assertSame(8, $count("SELECT COUNT(*) FROM attachment a JOIN submission s ON s.id = a.submission_id WHERE s.answers LIKE '%{$people[$name]}%'"), $name);
-            $this->findWith('.thanks button', 'Send another')->click();
+            $this->clickWith('.thanks button', 'Send another');
             $this->until(fn (): bool => [] !== $this->all('#q-name') && '' === $this->find('#q-name')->getAttribute('value'), 'the next one begins anew');
         }
         self::assertSame(3, $count("SELECT COUNT(DISTINCT s.number) FROM submission s WHERE s.answers LIKE '%ada.birk@%' OR s.answers LIKE '%ben.cole@%' OR s.answers LIKE '%cyd.dale@%'"));
@@ -131,11 +131,11 @@ final class PublicFormTest extends BrowserTestCase
         $this->firstPage('phone.failing@example.com');
         $this->driver->executeScript('window.scrollTo(0, document.body.scrollHeight)');
         $this->network(true);
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('The server cannot be reached. Nothing is lost');
         $this->until(fn (): bool => true === $this->driver->executeScript('const box = document.querySelector(".public-trouble").getBoundingClientRect(); return box.top >= 0 && box.bottom <= innerHeight && document.activeElement.classList.contains("public-trouble")'), 'it is in sight and in focus');
         $this->network(false);
-        $this->findWith('.trouble button', 'Try again')->click();
+        $this->clickWith('.trouble button', 'Try again');
         $this->see('We have it');
     }
 
@@ -183,8 +183,8 @@ final class PublicFormTest extends BrowserTestCase
         $this->go('/f/piano-inquiry');
         $this->find('#q-name')->sendKeys('Bo Trier');
         $this->find('#q-email')->sendKeys($email);
-        $this->find('button[type=submit]')->click();
-        $this->findWith('.option', 'Tune it')->click();
+        $this->clickOn('button[type=submit]');
+        $this->clickWith('.option', 'Tune it');
     }
 
     private function network(bool $offline): void

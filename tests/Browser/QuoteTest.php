@@ -19,7 +19,7 @@ final class QuoteTest extends BrowserTestCase
         $this->findWith('.quotes-table tr', 'Price a line')->findElement(WebDriverBy::cssSelector('a'))->click();
         $price = $this->find('.to-price input[aria-label^="Price of one"]');
         // What is missing is where Send leads; nothing is sent.
-        $this->findWith('.plinth .block', 'has no price')->click();
+        $this->clickWith('.plinth .block', 'has no price');
         $this->until(fn (): bool => str_starts_with((string) $this->driver->switchTo()->activeElement()->getAttribute('aria-label'), 'Price of one'), 'the price that is missing has the focus');
         $this->driver->switchTo()->activeElement()->sendKeys('90');
         $this->until(fn (): bool => [] === $this->all('.to-price'), 'it is priced');
@@ -71,7 +71,7 @@ final class QuoteTest extends BrowserTestCase
         $this->signIn();
         $this->go('/quotes/prices');
         $this->assertAccessible('the price list');
-        $this->findWith('.plinth .block', 'Add a price')->click();
+        $this->clickWith('.plinth .block', 'Add a price');
         $this->find('.price-form');
         $field = fn (string $label) => $this->driver->findElement(WebDriverBy::xpath("//div[contains(@class, 'staff-field')][label[starts-with(., '$label')]]/input"));
         $field('Code')->sendKeys('felt');

@@ -14,7 +14,7 @@ final class SetUpTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/setup');
-        $this->findWith('.fact-value', '4 Quarry Steps')->click();
+        $this->clickWith('.fact-value', '4 Quarry Steps');
         $field = $this->find('.fact-edit input');
         $field->clear();
         $field->sendKeys('5 Quarry Steps'.WebDriverKeys::ENTER);
@@ -28,11 +28,11 @@ final class SetUpTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/setup');
-        $this->findWith('button', 'Add stage')->click();
+        $this->clickWith('button', 'Add stage');
         $this->find('.fact-edit input')->sendKeys('Polish');
         $this->driver->navigate()->refresh();
         $this->until(fn (): bool => 'Polish' === $this->find('.fact-edit input')->getAttribute('value'), 'what was typed is there');
-        $this->findWith('.fact-does button', 'Add')->click();
+        $this->clickWith('.fact-does button', 'Add');
         $this->findWith('.setup-stages button', 'Polish');
         $this->press('u');
         $this->until(fn (): bool => !str_contains($this->find('.setup-stages')->getText(), 'Polish'), 'it is undone');
@@ -73,12 +73,12 @@ final class SetUpTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/projects');
-        $this->find('.row-table tbody a')->click();
+        $this->clickOn('.row-table tbody a');
         $this->find('.task');
         $this->press('t');
         $this->find('.new-task input')->sendKeys('Ring about the stool'.WebDriverKeys::ENTER);
         $this->findWith('.task', 'Ring about the stool');
-        $this->findWith('.block', 'Lost')->click();
+        $this->clickWith('.block', 'Lost');
         $this->findWith('.fact-edit', 'Because');
         $this->find('.fact-edit input')->sendKeys('Too dear'.WebDriverKeys::ENTER);
         $this->see('closed as lost');
@@ -92,7 +92,7 @@ final class SetUpTest extends BrowserTestCase
         $this->signIn();
         $this->resize($this->driver, 390, 844);
         $this->go('/arrivals');
-        $this->findWith('.arrival', 'Orla Fennick')->click();
+        $this->clickWith('.arrival', 'Orla Fennick');
         $this->until(fn (): bool => $this->find('.sheet-head h2')->isDisplayed(), 'the sheet is in sight');
         $this->resize($this->driver, 1280, 800);
     }

@@ -22,7 +22,7 @@ final class StoryTest extends BrowserTestCase
 
         $this->driver = $coordinator;
         // It comes by itself.
-        $this->findWith('.arrival', 'Perpetua Quill')->click();
+        $this->clickWith('.arrival', 'Perpetua Quill');
         $this->see("Number $number");
         $this->see('New client: Perpetua Quill');
         self::assertStringContainsString('keys.png', (string) $this->find('.thumbs img')->getAttribute('alt'));
@@ -36,11 +36,11 @@ final class StoryTest extends BrowserTestCase
         $this->see('Plan accepted for Perpetua Quill, 17 lines done');
 
         $this->go('/messages');
-        $this->findWith('.message-row', "we have your inquiry, $number")->click();
+        $this->clickWith('.message-row', "we have your inquiry, $number");
         $this->see('thank you for writing to us. Your inquiry');
         $this->findWith('.letter-body .mark', 'sent');
 
-        $this->findWith('.about a', 'P-')->click();
+        $this->clickWith('.about a', 'P-');
         $this->see('led by Sorcha Vell');
         $this->see('Look at the piano');
         $this->findWith('.journal-act', 'accepted the plan for Perpetua Quill');
@@ -51,14 +51,14 @@ final class StoryTest extends BrowserTestCase
         $this->press('u');
         $this->findWith('.task.chosen', 'First talk');
 
-        $this->findWith('.project-name a', 'Perpetua Quill')->click();
+        $this->clickWith('.project-name a', 'Perpetua Quill');
         $this->see('+353 20 917 0001');
-        $this->findWith('.pillar a', 'Piano inquiry')->click();
+        $this->clickWith('.pillar a', 'Piano inquiry');
         $this->see('What was made');
-        $this->findWith('.plinth button', 'Take the plan back')->click();
+        $this->clickWith('.plinth button', 'Take the plan back');
         // A letter that has gone out stays with the client: that is said before the rest is undone.
         $this->see('Something was sent already');
-        $this->findWith('.slab-plinth button', 'Undo the rest')->click();
+        $this->clickWith('.slab-plinth button', 'Undo the rest');
         $this->see('already sent; it cannot be recalled');
         $this->see('The plan');
         $this->see('Already sent to perpetua@example.com');
@@ -71,7 +71,7 @@ final class StoryTest extends BrowserTestCase
         $this->find('#q-name')->sendKeys('Perpetua Quill');
         $this->find('#q-email')->sendKeys('perpetua@example.com');
         $this->find('#q-phone')->sendKeys('020 917 0001'.WebDriverKeys::ENTER);
-        $this->findWith('.option', 'Repair it')->click();
+        $this->clickWith('.option', 'Repair it');
         $this->find('#q-piano')->sendKeys('Varley grand, 1931');
         $this->find('#q-place')->sendKeys('3 Tannery Yard, Corvane');
         $this->find('#q-wanted_by')->sendKeys('08/06/2027');
@@ -82,7 +82,7 @@ final class StoryTest extends BrowserTestCase
         imagepng($image, DataFolder::root().'/keys.png');
         $this->find('input[type=file]')->sendKeys(DataFolder::root().'/keys.png');
         $this->findWith('.drop-files li', 'Remove');
-        $this->find('button[type=submit]')->click();
+        $this->clickOn('button[type=submit]');
         $this->see('We have it');
         $number = $this->find('.thanks-number dd')->getText();
         self::assertMatchesRegularExpression('/^A-\d{4}$/', $number);

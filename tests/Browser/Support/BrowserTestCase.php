@@ -143,12 +143,26 @@ abstract class BrowserTestCase extends TestCase
         }, "no $css with “{$words}” to click");
     }
 
+    /** The same of the first that fits. */
+    protected function clickOn(string $css): void
+    {
+        $this->until(function () use ($css): bool {
+            $this->find($css)->click();
+
+            return true;
+        }, "nothing fits $css to click");
+    }
+
     /** Clicks what has this name for those who do not see it, once it is there; the beginning of the name is enough. */
     protected function click(string $label): void
     {
-        $button = $this->find("[aria-label^=\"$label\"]");
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$button]);
-        $button->click();
+        $this->until(function () use ($label): bool {
+            $button = $this->find("[aria-label^=\"$label\"]");
+            $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$button]);
+            $button->click();
+
+            return true;
+        }, "nothing called “{$label}” to click");
     }
 
     protected function see(string $words): void
