@@ -68,6 +68,7 @@ final readonly class DemoFollowUps
             $this->timeline->at($now->modify("-$hours hours"), function (): void {
                 if ($this->sweep->sweep() > 0) {
                     $this->office->send();
+                    $this->finish('First answer and nudges', 3);
                 }
             });
         }
@@ -105,6 +106,17 @@ final readonly class DemoFollowUps
         $this->in->take($this->letters->write($sent, $sent->toAddress, '', $words));
         foreach ($this->em->getRepository(Task::class)->findBy(['project' => $sent->project, 'checklist' => 'Reply', 'finishedAt' => null]) as $task) {
             $this->office->finish($task->id);
+        }
+    }
+
+    /** What a follow-up asked somebody to do, and was done since. */
+    private function finish(string $by, int $days): void
+    {
+        $late = $this->timeline->now()->modify("-$days days");
+        foreach ($this->em->getRepository(Task::class)->findBy(['checklist' => $by, 'finishedAt' => null]) as $task) {
+            if ($task->due < $late) {
+                $this->office->finish($task->id);
+            }
         }
     }
 }
