@@ -182,6 +182,31 @@ describe('a wait between two messages', () => {
   });
 });
 
+describe('a step that is chosen', () => {
+  it('is moved in time and in its course, and removed, by keys', async () => {
+    show();
+    fireEvent.click(await (await profile()).findByTitle('Ring them', { exact: false }));
+    const steps = () =>
+      within(screen.getByRole('region', { name: 'No answer yet' })).getAllByRole('button', { expanded: undefined });
+    const words = () =>
+      steps()
+        .map((one) => one.textContent)
+        .filter((one) => /days?$|We have it|Ring them/.test(one));
+    const press = (key: string, altKey = true) => fireEvent.keyDown(window, { key, code: key, altKey });
+    press('ArrowRight');
+    expect((await screen.findAllByText('3 days')).length).toBeGreaterThan(0);
+    press('ArrowLeft');
+    press('ArrowLeft');
+    expect((await screen.findAllByText('1 day')).length).toBeGreaterThan(0);
+    press('ArrowUp');
+    expect(words().findIndex((one) => one.includes('Ring them'))).toBeLessThan(
+      words().findIndex((one) => one.includes('1 day')),
+    );
+    press('Delete', false);
+    expect(words().some((one) => one.includes('Ring them'))).toBe(false);
+  });
+});
+
 describe('a wait after “later”', () => {
   it('can be until the day that they name', async () => {
     show({

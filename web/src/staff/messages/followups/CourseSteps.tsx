@@ -73,17 +73,17 @@ export function CourseSteps({ course, courses, list, one, chosen, faults, onChoo
                   )}
                   <p className="step-acts">
                     <button type="button" disabled={i === 0} onClick={() => onChange(moved(steps, i, i - 1))}>
-                      Up
+                      Up <kbd aria-hidden="true">Alt ↑</kbd>
                     </button>
                     <button
                       type="button"
                       disabled={i === steps.length - 1}
                       onClick={() => onChange(moved(steps, i, i + 1))}
                     >
-                      Down
+                      Down <kbd aria-hidden="true">Alt ↓</kbd>
                     </button>
                     <button type="button" onClick={() => onChange(steps.filter((_, at) => at !== i))}>
-                      Remove
+                      Remove <kbd aria-hidden="true">Del</kbd>
                     </button>
                   </p>
                 </>

@@ -31,8 +31,9 @@ import {
   type FollowUp,
   type List,
   type Row,
+  type Step,
 } from './queries';
-import { courseOrder, courseWords } from './series';
+import { courseOrder, courseWords, inTime, moved, placeOf } from './series';
 import { AnswerProfile } from './AnswerProfile';
 import { useWound } from './useWound';
 
@@ -83,6 +84,16 @@ function One({ list, row, one, error }: Props) {
         },
       ),
     );
+  const stands = placeOf(draft.courses, chosen);
+  const steps = stands ? (draft.courses[stands.course] ?? []) : [];
+  const put = (next: Step[]) => stands && work.change({ courses: { ...draft.courses, [stands.course]: next } });
+  const shift = (by: 1 | -1) =>
+    stands && stands.at + by >= 0 && stands.at + by < steps.length && put(moved(steps, stands.at, stands.at + by));
+  useKey('up', stands ? () => shift(-1) : undefined);
+  useKey('down', stands ? () => shift(1) : undefined);
+  useKey('sooner', stands ? () => put(inTime(steps, stands.at, -1)) : undefined);
+  useKey('later', stands ? () => put(inTime(steps, stands.at, 1)) : undefined);
+  useKey('takeOut', stands ? () => put(steps.filter((_, at) => at !== stands.at)) : undefined);
   const toMe = useSendToMe();
   const wound = useWound(day.data?.now);
   const inside = one?.inside ?? 0;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Courses } from './queries';
-import { freeKey, moved, newStep, numbers, stepWords } from './series';
+import { freeKey, inTime, moved, newStep, numbers, placeOf, stepWords } from './series';
 
 const list = { templates: [{ value: 'first', label: 'First answer' }], stages: [{ value: 'Visit', label: 'Visit' }] };
 const courses: Courses = {
@@ -40,5 +40,27 @@ describe('a series', () => {
       ['task-1', 2],
       ['go', 3],
     ]);
+  });
+});
+
+describe('a step', () => {
+  const steps = courses.main ?? [];
+  const amounts = (all: typeof steps) => all.map((step) => step.amount);
+
+  it('stands somewhere, or nowhere any more', () => {
+    expect(placeOf(courses, 'task-1')).toEqual({ course: 'main', at: 2 });
+    expect(placeOf(courses, 'go')).toEqual({ course: 'later', at: 0 });
+    expect([placeOf(courses, 'gone'), placeOf(courses, null)]).toEqual([null, null]);
+  });
+
+  it('is later by a longer wait before it, and sooner by a shorter one, of one at the least', () => {
+    expect(amounts(inTime(steps, 2, 1))).toEqual([undefined, 2, undefined]);
+    expect(amounts(inTime(inTime(steps, 2, 1), 2, -1))).toEqual([undefined, 1, undefined]);
+    expect(amounts(inTime(steps, 2, -1))).toEqual([undefined, 1, undefined]);
+    expect(amounts(inTime(steps, 1, 1))).toEqual([undefined, 2, undefined]);
+  });
+
+  it('before the first wait has no time to move in', () => {
+    expect(inTime(steps, 0, 1)).toEqual(steps);
   });
 });

@@ -88,3 +88,18 @@ export function numbers(courses: Courses): Map<string, number> {
     for (const step of courses[course] ?? []) if (step.kind !== 'wait') found.set(step.key, found.size + 1);
   return found;
 }
+
+/** Where a step stands: its course and its place in it. */
+export function placeOf(courses: Courses, key: string | null): { course: Course; at: number } | null {
+  for (const course of courseOrder) {
+    const at = (courses[course] ?? []).findIndex((step) => step.key === key);
+    if (at >= 0) return { course, at };
+  }
+  return null;
+}
+
+/** The course with a step a unit sooner or later: the wait before it is shorter or longer; of a wait, it itself. */
+export function inTime(steps: Step[], at: number, by: 1 | -1): Step[] {
+  const wait = steps[at]?.kind === 'wait' ? at : steps.slice(0, at).findLastIndex((step) => step.kind === 'wait');
+  return steps.map((step, i) => (i === wait ? { ...step, amount: Math.max(1, (step.amount ?? 1) + by) } : step));
+}
