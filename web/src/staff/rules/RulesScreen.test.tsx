@@ -69,6 +69,14 @@ describe('Rules', () => {
     );
   });
 
+  it('begins with the event that it was asked for, and with none that there is not', async () => {
+    show('/rules/new?when=stage');
+    expect((await screen.findByLabelText<HTMLSelectElement>('What sets it off')).value).toBe('stage');
+    cleanup();
+    show('/rules/new?when=midsummer');
+    expect((await screen.findByLabelText<HTMLSelectElement>('What sets it off')).value).toBe('received');
+  });
+
   it('says what is wrong beside its field', async () => {
     show('/rules/new', {
       'POST /api/rules': () =>
