@@ -11,6 +11,7 @@ use Telamon\Core\FollowUps\Course;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
 use Telamon\Record\RecordRef;
+use Telamon\Submissions\Submission;
 
 /** Shows follow-ups as the contract has them. */
 final readonly class FollowUpView
@@ -62,7 +63,7 @@ final readonly class FollowUpView
         return [
             'id' => $run->id, 'followUp' => ['id' => $run->followUp->id, 'name' => $run->followUp->name], 'client' => RecordRef::of($run->client), 'project' => RecordRef::maybe($run->project),
             'state' => $run->state->value, 'course' => $run->course->value, 'step' => $run->series()->at($run->stand())->key ?? '', 'dueAt' => $time($run->dueAt), 'startedAt' => $time($run->startedAt), 'endedAt' => $time($run->endedAt),
-            'startedBy' => $run->startedBy, 'why' => $run->why, 'version' => $run->ofVersion, 'log' => $run->log,
+            'startedBy' => $run->startedBy, 'why' => $run->why, 'waitsFor' => null === $run->waitsForSubmission ? null : RecordRef::maybe($this->em->find(Submission::class, $run->waitsForSubmission)), 'version' => $run->ofVersion, 'log' => $run->log,
         ];
     }
 

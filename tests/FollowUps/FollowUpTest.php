@@ -417,6 +417,7 @@ final class FollowUpTest extends AppTestCase
         $this->inquire(['matter' => 'One thing more: the pedal squeaks.'])->ok(201);
         $form = $this->lastSubmission();
         self::assertStringContainsString('somebody looks at it', self::words($this->inside($client)['why']));
+        self::assertSame($form, $this->get("/api/follow-ups/runs?client=$client")->ok()->text('items.0.waitsFor.id'));
         $this->wind('+10 days');
         self::assertCount(1, $this->sent(), 'no nudge to somebody who wrote');
         $this->post("/api/submissions/$form/set-aside", ['reason' => 'test'])->ok();

@@ -121,6 +121,7 @@ describe('an answer profile', () => {
     endedAt: null,
     startedBy: 'Nessa',
     why: '',
+    waitsFor: null,
     version: 1,
     log: [],
   });
@@ -130,6 +131,20 @@ describe('an answer profile', () => {
     const pin = await (await profile()).findByRole('link', { name: 'Orla Fennick, day 1' });
     expect(pin.getAttribute('href')).toBe('/clients/c1');
     expect((await profile()).getByRole('link', { name: 'Tess Marlow, day 0' })).toBeTruthy();
+  });
+
+  it('leads to the form that somebody has to look at before it goes on', async () => {
+    const waits: Schema<'FollowUpRun'> = {
+      ...run('1', 'Orla Fennick', 26),
+      state: 'paused',
+      why: 'they sent A-0108: somebody looks at it',
+      waitsFor: { kind: 'submission', id: 's1', label: 'A-0108 Orla Fennick', path: '/arrivals/s1' },
+    };
+    show({ ...series, runs: [waits] });
+    expect((await screen.findByRole('link', { name: 'A-0108 Orla Fennick' })).getAttribute('href')).toBe(
+      '/arrivals/s1',
+    );
+    expect(screen.getByText(/somebody looks at it/)).toBeTruthy();
   });
 
   it('names those who stand close together, each to be opened', async () => {

@@ -71,6 +71,7 @@ export function Inside({ one, list, today }: Props) {
               </span>
               <small>
                 {run.state === 'paused' && <Mark kind="waiting">waits</Mark>}{' '}
+                {run.waitsFor?.path && <Link to={run.waitsFor.path}>{run.waitsFor.label}</Link>}{' '}
                 {run.why ||
                   `${step ? stepWords(step, list, one.courses) : 'the end'}${run.dueAt ? `, ${when(run.dueAt, today)}` : ''}`}
               </small>
