@@ -149,3 +149,9 @@ export function waits(steps: Step[], standing: Post[]): { step: Step; from: numb
   }
   return found;
 }
+
+/** The first step that stands at a post. */
+export const stepOf = (steps: Step[], post: Post): Step | undefined => steps.find((step) => step.key === post.keys[0]);
+
+/** “25 %” */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
