@@ -1,5 +1,5 @@
 import type { JSONContent } from '@tiptap/core';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { ComingRows } from '../../shared/Notice';
 import { fromText, plainOf } from './handText';
 
@@ -15,6 +15,12 @@ interface Props {
 /** What a letter by hand says: plainly, or with headings, lists and links. A text message is plain. */
 export function HandText({ asText, text, document, onChange }: Props) {
   const rich = asText ? null : document;
+  // How it stood when it was made plain: as long as its words are the same, it comes back as it was.
+  const [was, setWas] = useState<JSONContent | null>(null);
+  const toggle = () => {
+    if (rich) setWas(rich);
+    onChange({ document: rich ? null : was && plainOf(was) === text ? was : fromText(text) });
+  };
   return (
     <>
       <p className="write-how">
@@ -26,11 +32,7 @@ export function HandText({ asText, text, document, onChange }: Props) {
           </label>
         )}
         {!asText && (
-          <button
-            type="button"
-            className="link-button"
-            onClick={() => onChange({ document: rich ? null : fromText(text) })}
-          >
+          <button type="button" className="link-button" onClick={toggle}>
             {rich ? 'Write it plainly' : 'With headings, lists, links'}
           </button>
         )}
