@@ -55,18 +55,22 @@ final readonly class AppointmentMails implements GivesExamples
     /** Whether anything of this template reaches them. */
     public function reaches(Appointment $appointment, string $template): bool
     {
-        $email = $this->address($appointment);
+        return '' !== $this->way($appointment, $template)[1];
+    }
 
-        return '' !== $email || '' !== $this->messages->number($template, $appointment->client, true);
+    /** @return array{Channel, string} by what it goes, and where to; empty where nothing reaches them */
+    private function way(Appointment $appointment, string $template): array
+    {
+        $email = $this->address($appointment);
+        $number = $this->messages->number($template, $appointment->client, '' === $email);
+
+        return '' === $number ? [Channel::Mail, $email] : [Channel::Text, $number];
     }
 
     /** @param array<string, string> $fields beyond those of the appointment */
     private function send(Appointment $appointment, string $template, array $fields): ?Message
     {
-        $email = $this->address($appointment);
-
-        $number = $this->messages->number($template, $appointment->client, '' === $email);
-        [$by, $to] = '' === $number ? [Channel::Mail, $email] : [Channel::Text, $number];
+        [$by, $to] = $this->way($appointment, $template);
 
         return '' === $to ? null : $this->messages->queue($template, $to, $appointment->with(), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId, by: $by);
     }

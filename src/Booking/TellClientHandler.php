@@ -46,7 +46,8 @@ final readonly class TellClientHandler
             return;
         }
         $series = 'booked' === $template && null === $told ? $this->untold($appointment) : [];
-        if (\count($series) > 1) {
+        // Where nothing tells them of all at once, each visit is told of.
+        if (\count($series) > 1 && $this->mails->reaches($appointment, 'series')) {
             $message = $this->mails->ofSeries($series);
             if (Channel::Mail === $message?->channel) {
                 $message->enclose($this->invitation->ofSeries($series, $this->links->visitAddress(...)));

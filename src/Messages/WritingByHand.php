@@ -50,7 +50,7 @@ final readonly class WritingByHand
         return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
             $there = $this->em->find(Message::class, $id);
             if (null !== $there) {
-                return [$there->toAddress, $there->subject, $there->text] === [$to, $subject, $text] ? $there : throw new WrittenBefore('This letter has been sent already, with other words. What stands here is kept: send it once more to write a second one.');
+                return [$there->toAddress, $there->subject, $there->text] === [$to, $subject, $text] ? $there : throw new WrittenBefore('This letter has been sent already, with other words. Send this one once more and it goes as a second letter.');
             }
             $business = $this->business->business();
             $message = new Message('by-hand', $to, mb_substr($name, 0, 200), $business->email, $business->name, $subject, $text, '', $client, $project, $submissionId, $this->clock->now(), $id);

@@ -75,6 +75,18 @@ final class TextsOfVisitsTest extends AppTestCase
         self::assertSame(['text'], array_column($this->told(), 'channel'));
     }
 
+    public function testASeriesThatHasNoWordsForATextIsToldVisitByVisit(): void
+    {
+        $this->template('{{visit}}: {{when}}.', false);
+        $client = $this->post('/api/clients', ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => [['kind' => 'phone', 'value' => '020 917 3140']], 'address' => '2 Mill Race, Marrowby'])->ok(201)->text('id');
+        $this->post('/api/appointments', ['type' => $this->id("SELECT id FROM visit_type WHERE slug = 'tuning'"), 'client' => $client, 'staff' => $this->id("SELECT id FROM staff WHERE initials = 'TA'"), 'startsAt' => '2026-11-30T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 2])->ok(201);
+        self::assertSame(2, $this->countRows('appointment'));
+        $this->clock->sleep(120);
+        $this->work();
+        $this->work();
+        self::assertSame(['text', 'text'], array_column($this->told(), 'channel'));
+    }
+
     public function testNotAtAllWhereNothingReachesThem(): void
     {
         $this->template('', false);

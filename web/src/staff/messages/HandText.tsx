@@ -3,7 +3,8 @@ import { lazy, Suspense, useState } from 'react';
 import { ComingRows } from '../../shared/Notice';
 import { fromText, plainOf } from './handText';
 
-const LetterEditor = lazy(async () => ({ default: (await import('./templates/LetterEditor')).LetterEditor }));
+const editor = () => import('./templates/LetterEditor');
+const LetterEditor = lazy(async () => ({ default: (await editor()).LetterEditor }));
 
 interface Props {
   asText: boolean;
@@ -17,9 +18,21 @@ export function HandText({ asText, text, document, onChange }: Props) {
   const rich = asText ? null : document;
   // How it stood when it was made plain: as long as its words are the same, it comes back as it was.
   const [was, setWas] = useState<JSONContent | null>(null);
+  const [failed, setFailed] = useState(false);
   const toggle = () => {
-    if (rich) setWas(rich);
-    onChange({ document: rich ? null : was && plainOf(was) === text ? was : fromText(text) });
+    if (rich) {
+      setWas(rich);
+      onChange({ document: null });
+      return;
+    }
+    // The plain field stays until the other one is here: without a connection nothing is taken away.
+    editor().then(
+      () => {
+        setFailed(false);
+        onChange({ document: was && plainOf(was) === text ? was : fromText(text) });
+      },
+      () => setFailed(true),
+    );
   };
   return (
     <>
@@ -37,6 +50,11 @@ export function HandText({ asText, text, document, onChange }: Props) {
           </button>
         )}
       </p>
+      {failed && !rich && (
+        <p className="fault" role="alert">
+          It could not be had: the connection may be gone. What you wrote is here.
+        </p>
+      )}
       {rich ? (
         <Suspense fallback={<ComingRows rows={6} />}>
           <LetterEditor
