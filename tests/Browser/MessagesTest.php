@@ -97,6 +97,7 @@ final class MessagesTest extends BrowserTestCase
         $this->findWith('.encloses li', 'goes with it');
         $this->driver->navigate()->refresh();
         $this->findWith('.encloses li', 'how-we-come.pdf');
+        $this->until(fn (): bool => '' !== (string) $this->find('#write-to')->getAttribute('value'), 'the address is known');
         $this->assertAccessible('a letter with a file');
         $this->pressMain();
         $this->findWith('.letter-papers', 'how-we-come.pdf');
@@ -107,6 +108,7 @@ final class MessagesTest extends BrowserTestCase
         $this->clickOn('#write-by option[value=text]');
         $this->find('#write-text')->sendKeys('Ten it is €');
         $this->see('12 GSM-7 places, 1 part');
+        $this->until(fn (): bool => '' !== (string) $this->find('#write-to')->getAttribute('value'), 'the number is known');
         $this->assertAccessible('a text message');
         $this->pressMain();
         $this->findWith('.text-bubble', 'Ten it is €');

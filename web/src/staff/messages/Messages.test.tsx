@@ -188,6 +188,31 @@ describe('a text message by hand', () => {
   });
 });
 
+describe('a letter whose reader is still looked up', () => {
+  it('is not sent to nobody', async () => {
+    let letGo: () => void = () => undefined;
+    const gate = new Promise<void>((resolve) => (letGo = resolve));
+    localStorage.setItem('telamon.unsaved.write.r2', JSON.stringify({ id: 'l2', text: 'We come.', subject: 'Monday' }));
+    const calls = showScreen('/messages/write?answers=r2', '/messages/write', <WriteScreen />, {
+      'GET /api/templates': { items: [] },
+      'GET /api/replies/r2': async () => {
+        await gate;
+        return reply;
+      },
+    });
+    const send = () => fireEvent.keyDown(window, { key: 'Enter', code: 'Enter', ctrlKey: true });
+    await screen.findByDisplayValue('We come.');
+    send();
+    letGo();
+    await screen.findByDisplayValue('hugh@example.com');
+    expect(calls.filter((call) => call.method === 'PUT')).toEqual([]);
+    send();
+    await waitFor(() =>
+      expect(calls.find((call) => call.method === 'PUT')?.body).toMatchObject({ to: 'hugh@example.com' }),
+    );
+  });
+});
+
 describe('a letter that another window has sent', () => {
   it('is kept, and goes as a letter of its own when it is sent once more', async () => {
     localStorage.setItem('telamon.unsaved.write.r1', JSON.stringify({ id: 'l1', text: 'We come on Monday.' }));

@@ -341,7 +341,13 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                     : 'Send',
               keyName: 'main',
               main: true,
-              disabled: send.isPending || bringing || template.isPending || !draft.text.trim(),
+              disabled:
+                send.isPending ||
+                bringing ||
+                template.isPending ||
+                who.isComing ||
+                about.isLoading ||
+                !draft.text.trim(),
               act: () => once((done) => send.mutate(undefined, { onSettled: done })),
             },
             {

@@ -16,8 +16,11 @@ export function useAddressee(client: string, submission: string, answers: string
     enabled: submission !== '',
   });
   const reply = useReply(answers || undefined);
+  // Until it is known where it goes nothing is sent; what could not be had is written by hand.
+  const isComing = one.isLoading || arrival.isLoading || reply.isLoading;
   if (reply.data)
     return {
+      isComing,
       to: reply.data.channel === 'mail' ? reply.data.from : '',
       phone: reply.data.channel === 'text' ? reply.data.from : '',
       channel: reply.data.channel,
@@ -27,6 +30,7 @@ export function useAddressee(client: string, submission: string, answers: string
     };
   if (arrival.data)
     return {
+      isComing,
       to: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
       phone: arrival.data.answers.find((answer) => answer.type === 'phone')?.text ?? '',
       channel: arrival.data.channel === 'text' ? ('text' as const) : ('mail' as const),
@@ -38,6 +42,7 @@ export function useAddressee(client: string, submission: string, answers: string
         .join('\n\n'),
     };
   return {
+    isComing,
     to: one.data?.contactPoints.find((point) => point.kind === 'email')?.value ?? '',
     phone: one.data?.contactPoints.find((point) => point.kind === 'phone')?.value ?? '',
     channel: 'mail' as const,
