@@ -4,37 +4,44 @@ declare(strict_types=1);
 
 namespace Telamon\Access;
 
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Finder\Finder;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
-use Telamon\Queue\Every;
+use Telamon\Queue\DueWork;
 
 /** While a worker runs, now and then: sessions that have ended are removed. */
-#[AsEventListener]
-final class SessionSweep
+final readonly class SessionSweep implements DueWork
 {
-    private readonly Every $every;
-
-    public function __construct(private readonly string $dataFolder)
+    public function __construct(private string $dataFolder)
     {
-        $this->every = new Every(3600);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        if ($this->every->isDue(new \DateTimeImmutable())) {
-            $this->sweep();
-        }
+        return 'sessions';
     }
 
-    /** @return int how many were removed */
-    public function sweep(): int
+    public function words(): string
     {
-        $removed = 0;
+        return 'Old sessions are ended';
+    }
+
+    public function every(): int
+    {
+        return 3600;
+    }
+
+    /** @return list<string> names of files that nobody has used for as long as a session may stand idle */
+    public function due(): array
+    {
+        $due = [];
         foreach (is_dir("{$this->dataFolder}/sessions") ? (new Finder())->files()->in("{$this->dataFolder}/sessions")->name('sess_*')->date('until '.(SessionLimits::IDLE / 3600).' hours ago') : [] as $file) {
-            $removed += @unlink($file->getPathname()) ? 1 : 0;
+            $due[] = $file->getFilename();
         }
 
-        return $removed;
+        return \array_slice($due, 0, 1000);
+    }
+
+    public function carryOut(string $key): void
+    {
+        @unlink("{$this->dataFolder}/sessions/".basename($key));
     }
 }

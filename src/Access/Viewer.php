@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Access;
 
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
-use Symfony\Contracts\Service\ResetInterface;
+use Telamon\Database\Remembers;
 use Telamon\Record\ForOffice;
 use Telamon\Record\Journaled;
 use Telamon\Refusal\Refusal;
@@ -18,7 +18,7 @@ use Telamon\Staff\Staff;
  * Who may not see all reads the projects they work on, those projects' clients and files, and nothing else. Without
  * anybody signed in (the worker, a command) all is seen: nobody reaches a controller so.
  */
-final class Viewer implements ResetInterface
+final class Viewer implements Remembers
 {
     /** @var array{projects: list<string>, clients: list<string>}|null */
     private ?array $own = null;

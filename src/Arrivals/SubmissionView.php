@@ -15,6 +15,7 @@ use Telamon\Core\Form\Question;
 use Telamon\Core\Planning\Plan;
 use Telamon\Core\Time\ReplyClock;
 use Telamon\Core\Time\WorkingTime;
+use Telamon\Database\Remembers;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -31,7 +32,7 @@ use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
 /** Shows submissions as the contract has them. */
-final class SubmissionView
+final class SubmissionView implements Remembers
 {
     private const EARLIER = 5;
 
@@ -49,6 +50,11 @@ final class SubmissionView
         private readonly MessageQueue $messages,
         private readonly Search $search,
     ) {
+    }
+
+    public function reset(): void
+    {
+        $this->time = null;
     }
 
     /** @return array<string, mixed> as SubmissionRow */

@@ -36,13 +36,29 @@ final readonly class TellClientHandler
         $this->changes->carryOut($change, fn () => $this->tell($appointment));
     }
 
+    /** Whether there is something new to tell, and a way to them. */
+    public function hasNews(string $id): bool
+    {
+        $appointment = $this->em->find(Appointment::class, $id);
+
+        return null !== $appointment && null !== $this->news($appointment);
+    }
+
+    /** @return string|null key of the text */
+    private function news(Appointment $appointment): ?string
+    {
+        $template = $this->template($appointment, $this->em->find(AppointmentTold::class, $appointment->id), self::digest($appointment));
+
+        return null === $template || $appointment->startsAt < $this->clock->now() || !$this->mails->reaches($appointment, $template) ? null : $template;
+    }
+
     private function tell(Appointment $appointment): void
     {
         $this->em->refresh($appointment);
         $told = $this->em->find(AppointmentTold::class, $appointment->id);
         $digest = self::digest($appointment);
-        $template = $this->template($appointment, $told, $digest);
-        if (null === $template || $appointment->startsAt < $this->clock->now() || !$this->mails->reaches($appointment, $template)) {
+        $template = $this->news($appointment);
+        if (null === $template) {
             return;
         }
         $series = 'booked' === $template && null === $told ? $this->untold($appointment) : [];

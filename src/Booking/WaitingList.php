@@ -118,8 +118,8 @@ final readonly class WaitingList
         }
     }
 
-    /** Offers every place that has become free to whoever waits longest for it. */
-    public function moveUp(): void
+    /** @return list<string> ids of whoever waits longest for a place that has become free: one for each time, what is free after it is found with the next look */
+    public function toOffer(): array
     {
         /** @var list<WaitingPlace> $waiting */
         $waiting = $this->em->createQueryBuilder()->select('w')->from(WaitingPlace::class, 'w')->where('w.appointmentId IS NULL AND w.startsAt > :soon')
@@ -127,12 +127,17 @@ final readonly class WaitingList
         $asked = [];
         foreach ($waiting as $place) {
             $key = "{$place->type->id} {$place->startsAt->getTimestamp()} {$place->minutes}";
-            $asked[$key] ??= [] !== ($this->times->at($this->wanted($place), $place->startsAt) ?? []);
-            if ($asked[$key]) {
-                // One place at a time: what is free after it, the next sweep finds.
-                $asked[$key] = false;
-                $this->offer($place);
-            }
+            $asked[$key] ??= [] === ($this->times->at($this->wanted($place), $place->startsAt) ?? []) ? '' : $place->id;
+        }
+
+        return array_values(array_filter($asked, static fn (string $id): bool => '' !== $id));
+    }
+
+    public function offerNext(string $id): void
+    {
+        $place = $this->em->find(WaitingPlace::class, $id);
+        if (null !== $place && null === $place->appointmentId) {
+            $this->offer($place);
         }
     }
 

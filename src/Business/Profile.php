@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Business;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Planning\OfferedService;
@@ -13,10 +12,11 @@ use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Time\OpeningHours;
 use Telamon\Core\Time\WorkingDays;
 use Telamon\Core\Time\WorkingTime;
+use Telamon\Database\Remembers;
 use Telamon\Staff\Staff;
 
 /** What the other areas and the core need to know of the business. Read once a request. */
-final class Profile implements ResetInterface
+final class Profile implements Remembers
 {
     private ?Business $business = null;
 

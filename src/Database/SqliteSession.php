@@ -10,11 +10,20 @@ use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
 /** Sets every SQLite connection up: waiting for locks, foreign keys, durable commits. */
-final class SqliteSession implements Middleware
+final readonly class SqliteSession implements Middleware
 {
+    public function __construct(private ?LookAgain $look = null)
+    {
+    }
+
     public function wrap(Driver $driver): Driver
     {
-        return new class($driver) extends AbstractDriverMiddleware {
+        return new class($driver, $this->look) extends AbstractDriverMiddleware {
+            public function __construct(Driver $driver, private readonly ?LookAgain $look)
+            {
+                parent::__construct($driver);
+            }
+
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 $connection = parent::connect($params);
@@ -27,7 +36,7 @@ final class SqliteSession implements Middleware
                     $native->sqliteCreateFunction('LOWER', static fn (mixed $text): ?string => \is_scalar($text) ? mb_strtolower((string) $text) : null, 1, \PDO::SQLITE_DETERMINISTIC);
                 }
 
-                return new ImmediateTransactions($connection);
+                return new ImmediateTransactions($connection, $this->look);
             }
         };
     }

@@ -66,7 +66,9 @@ final readonly class DemoFollowUps
         }
         for ($hours = 24 * 76; $hours > 0; $hours -= $hours > 300 ? 12 : 4) {
             $this->timeline->at($now->modify("-$hours hours"), function (): void {
-                if ($this->sweep->sweep() > 0) {
+                $due = $this->sweep->due();
+                array_walk($due, fn (string $key) => $this->sweep->carryOut($key));
+                if ([] !== $due) {
                     $this->office->send();
                     $this->finish('First answer and nudges', 3);
                 }

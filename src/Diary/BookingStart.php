@@ -36,8 +36,9 @@ class BookingStart
         public readonly string $page,
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $submissionId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $begunAt,
+        public \DateTimeImmutable $begunAt,
     ) {
     }
 

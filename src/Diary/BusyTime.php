@@ -21,10 +21,12 @@ class BusyTime
         public readonly BusyCalendar $calendar,
         #[ORM\Column(length: 36)]
         public readonly string $staffId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $startsAt,
+        public \DateTimeImmutable $startsAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $endsAt,
+        public \DateTimeImmutable $endsAt,
     ) {
         $this->id = Ids::next();
     }

@@ -20,8 +20,9 @@ class CalendarFeed
         public readonly string $id,
         #[ORM\ManyToOne]
         public readonly ?Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $madeAt,
+        public \DateTimeImmutable $madeAt,
     ) {
     }
 }

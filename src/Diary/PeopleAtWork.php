@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Diary;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Slots\LocalClock;
+use Telamon\Database\Remembers;
 use Telamon\Staff\Staff;
 
 /** When people work: the hours of their week, or those of the business, and other hours on single days. */
-final class PeopleAtWork implements ResetInterface
+final class PeopleAtWork implements Remembers
 {
     /** @var array<string, true>|null ids */
     private ?array $taking = null;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Telamon\Diary;
 
 use Doctrine\DBAL\Connection;
-use Symfony\Contracts\Service\ResetInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Booking\Roads;
+use Telamon\Database\Remembers;
 
 /** The table of roads, read once a request. */
-final class RoadTable implements ResetInterface
+final class RoadTable implements Remembers
 {
     private ?Roads $roads = null;
 

@@ -44,10 +44,12 @@ class TimeHeld
         public readonly array $resources,
         #[ORM\Column(length: 300)]
         public readonly string $place,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $startsAt,
+        public \DateTimeImmutable $startsAt,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $endsAt,
+        public \DateTimeImmutable $endsAt,
         #[ORM\Column]
         public readonly int $clearBefore,
         #[ORM\Column]

@@ -29,6 +29,9 @@ class VisitType implements PartOf
 
     private ?TypeSettings $read = null;
 
+    /** @var array<string, mixed>|null what was read: the columns may be read again under it */
+    private ?array $readOf = null;
+
     /** @param string $slug ending of its address */
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
@@ -51,7 +54,12 @@ class VisitType implements PartOf
 
     public function settings(): TypeSettings
     {
-        return $this->read ??= (new TypeReader())->read($this->settings);
+        if (null === $this->read || $this->readOf !== $this->settings) {
+            $this->read = (new TypeReader())->read($this->settings);
+            $this->readOf = $this->settings;
+        }
+
+        return $this->read;
     }
 
     public function become(string $slug, string $name, TypeSettings $settings, bool $live): void
@@ -59,7 +67,7 @@ class VisitType implements PartOf
         $this->slug = $slug;
         $this->name = $name;
         $this->settings = $settings->toArray();
-        $this->read = $settings;
+        $this->read = null;
         $this->live = $live;
     }
 

@@ -26,8 +26,9 @@ class WaitingPlace
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly VisitType $type,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $startsAt,
+        public \DateTimeImmutable $startsAt,
         #[ORM\Column]
         public readonly int $minutes,
         #[ORM\Column(length: 300)]
@@ -44,8 +45,9 @@ class WaitingPlace
         public readonly ?string $clientId,
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $projectId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $since,
+        public \DateTimeImmutable $since,
     ) {
         $this->id = Ids::next();
     }

@@ -25,8 +25,9 @@ class WorkDay implements PartOf
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'date_immutable')]
-        public readonly \DateTimeImmutable $day,
+        public \DateTimeImmutable $day,
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(type: 'json')]
         public array $spans,

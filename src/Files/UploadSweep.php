@@ -8,41 +8,52 @@ use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
-use Telamon\Queue\Every;
+use Telamon\Queue\DueWork;
 
 /** While the worker runs, once an hour: files that came for a form that was never sent go after a day. */
-#[AsEventListener]
-final class UploadSweep
+final readonly class UploadSweep implements DueWork
 {
     private const HOUR = 3600;
-    private readonly Every $every;
+    private const PARTS = ['uploads', 'decisions', 'files'];
 
-    public function __construct(private readonly Connection $db, private readonly FilesystemOperator $files, private readonly ClockInterface $clock, private readonly LoggerInterface $logger)
+    public function __construct(private Connection $db, private FilesystemOperator $files, private ClockInterface $clock, private LoggerInterface $logger)
     {
-        $this->every = new Every(self::HOUR);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        if ($this->every->isDue($this->clock->now())) {
-            $this->sweep();
-        }
+        return 'uploads';
     }
 
-    /** @return int how many files were let go of */
-    public function sweep(): int
+    public function words(): string
     {
-        $yesterday = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s');
+        return 'Uploads that nobody sent are let go of; files are compared with their records';
+    }
 
-        $gone = $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM upload WHERE received_at < ?', [$yesterday]));
-        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = sha256)'));
-        // What was chosen on plans that are decided is of use while they can be taken back.
-        $this->db->transactional(fn (): int => (int) $this->db->executeStatement("DELETE FROM plan_decision WHERE submission_id IN (SELECT id FROM submission WHERE state <> 'waiting' AND decided_at < ?)", [$this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-30 days')->format('Y-m-d H:i:s')]));
-        $this->compare();
+    public function every(): int
+    {
+        return self::HOUR;
+    }
 
-        return $gone;
+    public function due(): array
+    {
+        return self::PARTS;
+    }
+
+    public function carryOut(string $key): void
+    {
+        match ($key) {
+            'uploads' => $this->letGo('DELETE FROM upload WHERE received_at < ?', '-1 day'),
+            // What was chosen on plans that are decided is of use while they can be taken back.
+            'decisions' => $this->letGo("DELETE FROM plan_decision WHERE submission_id IN (SELECT id FROM submission WHERE state <> 'waiting' AND decided_at < ?)", '-30 days'),
+            default => $this->compare(),
+        };
+    }
+
+    private function letGo(string $sql, string $since): void
+    {
+        $before = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify($since)->format('Y-m-d H:i:s');
+        $this->db->transactional(fn () => $this->db->executeStatement($sql, [$before]));
     }
 
     /**
@@ -51,14 +62,18 @@ final class UploadSweep
      */
     private function compare(): void
     {
+        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = sha256)'));
         $hourAgo = time() - self::HOUR;
         $there = [];
         foreach ($this->files->listContents('', true) as $file) {
             if ($file->isFile()) {
                 $there[basename($file->path())] = true;
-                // Bytes just written wait for their record, which comes under the write lock that this one takes too.
-                if ($file->lastModified() < $hourAgo || 64 === \strlen(basename($file->path()))) {
+                // Only what is named as files are here: whatever else lies in the folder belongs to somebody else, who says when it goes.
+                if (1 === preg_match('~^[0-9a-f]{2}/[0-9a-f]{64}$~', $file->path())) {
+                    // Bytes just written wait for their record, which comes under the write lock that this one takes too.
                     $this->forgetUnknown($file->path());
+                } elseif ($file->lastModified() < $hourAgo && 1 === preg_match('~\.[0-9a-f]{12}\.part$~', $file->path())) {
+                    $this->files->delete($file->path());
                 }
             }
         }

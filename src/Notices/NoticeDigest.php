@@ -7,56 +7,70 @@ namespace Telamon\Notices;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageQueue;
-use Telamon\Queue\Every;
+use Telamon\Queue\DueWork;
 use Telamon\Staff\Staff;
 
 /** At noon and at five, whoever has not seen a notice for an hour gets one mail with all of them: once for each notice. */
-#[AsEventListener]
-final class NoticeDigest
+final readonly class NoticeDigest implements DueWork
 {
     private const TIMES = ['12', '17'];
     private const MOST = 30;
 
-    private readonly Every $every;
-
-    public function __construct(private readonly EntityManagerInterface $em, private readonly Changes $changes, private readonly MessageQueue $messages, private readonly NameReader $names, private readonly Profile $business, private readonly ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private readonly string $address)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private NameReader $names, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
     {
-        $this->every = new Every(60);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        $now = $this->clock->now();
-        if ($this->every->isDue($now) && \in_array($now->setTimezone($this->business->zone())->format('H'), self::TIMES, true)) {
-            $this->send();
+        return 'notice-mails';
+    }
+
+    public function words(): string
+    {
+        return 'What stands on the board is mailed to whoever has not seen it';
+    }
+
+    public function every(): int
+    {
+        return 60;
+    }
+
+    /** @return list<string> ids of whoever has something to be told, at the times of the day for it */
+    public function due(): array
+    {
+        if (!\in_array($this->clock->now()->setTimezone($this->business->zone())->format('H'), self::TIMES, true)) {
+            return [];
         }
+
+        return array_values(array_map(static fn (Staff $one): string => $one->id, array_filter($this->em->getRepository(Staff::class)->findBy(['active' => true]), fn (Staff $one): bool => [] !== $this->unseen($one))));
     }
 
-    public function send(): void
+    public function carryOut(string $key): void
     {
-        foreach ($this->em->getRepository(Staff::class)->findBy(['active' => true]) as $staff) {
+        $staff = $this->em->find(Staff::class, $key);
+        if (null === $staff || !$staff->active) {
+            return;
+        }
+        $this->changes->carryOut(new Change(ChangeKind::Send, "mailed {$staff->name} what stands on the board", null, $this->clock->now()), function () use ($staff): void {
+            // Asked under the lock: they may have looked meanwhile.
             $unseen = $this->unseen($staff);
             if ([] === $unseen) {
-                continue;
+                return;
             }
-            $this->changes->carryOut(new Change(ChangeKind::Send, "mailed {$staff->name} what stands on the board", null, $this->clock->now()), function () use ($staff, $unseen): void {
-                $lines = array_map(static fn (Notice $notice): string => "{$notice->room->name}: {$notice->words}", $unseen);
-                $this->messages->queue('notices', $staff->email, $staff->name, ['first_name' => $this->names->read($staff->name)->given, 'count' => (string) \count($unseen), 'notices' => implode("\n\n", $lines), 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices'], null, null, null);
-                foreach ($unseen as $notice) {
-                    $mark = $this->em->getRepository(NoticeSeen::class)->findOneBy(['notice' => $notice, 'staff' => $staff]) ?? new NoticeSeen($notice, $staff);
-                    $mark->mailedAt = $this->clock->now();
-                    $this->em->persist($mark);
-                }
-            });
-        }
+            $lines = array_map(static fn (Notice $notice): string => "{$notice->room->name}: {$notice->words}", $unseen);
+            $this->messages->queue('notices', $staff->email, $staff->name, ['first_name' => $this->names->read($staff->name)->given, 'count' => (string) \count($unseen), 'notices' => implode("\n\n", $lines), 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices'], null, null, null);
+            foreach ($unseen as $notice) {
+                $mark = $this->em->getRepository(NoticeSeen::class)->findOneBy(['notice' => $notice, 'staff' => $staff]) ?? new NoticeSeen($notice, $staff);
+                $mark->mailedAt = $this->clock->now();
+                $this->em->persist($mark);
+            }
+        });
     }
 
     /** @return list<Notice> an hour old or more, neither seen nor mailed */

@@ -34,8 +34,9 @@ class NoticePost
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Notice $notice,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $madeAt,
+        public \DateTimeImmutable $madeAt,
         #[ORM\Column(nullable: true)]
         public ?\DateTimeImmutable $nextAt,
     ) {

@@ -7,60 +7,84 @@ namespace Telamon\Notices;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
-use Telamon\Queue\Every;
+use Telamon\Queue\HostDown;
+use Telamon\Queue\ReachesOut;
 
 /**
  * Posts what waits for a chat of the business's own. Where the process ends between the post and the mark it is posted
  * once more, under the same id: whoever takes it knows it again by that.
  */
-#[AsEventListener]
-final class PostSweep
+final readonly class PostSweep implements ReachesOut
 {
-    private const AT_ONCE = 10;
+    private const AT_ONCE = 1000;
     /** A chat that does not answer must not keep clients waiting for their mail. */
     private const SECONDS = 5;
 
-    private readonly Every $every;
-
-    public function __construct(private readonly EntityManagerInterface $em, #[Autowire(service: 'telamon.posting')] private readonly HttpClientInterface $posting, private readonly ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private readonly string $address)
+    public function __construct(private EntityManagerInterface $em, #[Autowire(service: 'telamon.posting')] private HttpClientInterface $posting, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
     {
-        $this->every = new Every(5);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        if ($this->every->isDue($this->clock->now())) {
-            $this->sweep();
+        return 'chat-posts';
+    }
+
+    public function words(): string
+    {
+        return 'Notices are posted to chats';
+    }
+
+    public function every(): int
+    {
+        return 5;
+    }
+
+    public function due(): array
+    {
+        /** @var list<string> $due */
+        $due = $this->em->getConnection()->fetchFirstColumn('SELECT id FROM notice_post WHERE state = ? AND next_at <= ? ORDER BY next_at, id LIMIT '.self::AT_ONCE, [PostState::Waiting->value, $this->now()]);
+
+        return $due;
+    }
+
+    public function host(string $key): string
+    {
+        $to = $this->em->find(NoticePost::class, $key)->notice->room->postTo ?? '';
+
+        return (string) parse_url($to, \PHP_URL_HOST);
+    }
+
+    public function carryOut(string $key): void
+    {
+        // Claimed before anything leaves: whoever dies in between has it come again after a minute, under the id that the chat knows it by.
+        $claimed = $this->em->getConnection()->executeStatement('UPDATE notice_post SET next_at = ? WHERE id = ? AND state = ? AND next_at <= ?', [$this->now('+1 minute'), $key, PostState::Waiting->value, $this->now()]);
+        $post = 1 === $claimed ? $this->em->find(NoticePost::class, $key) : null;
+        if (null === $post) {
+            return;
+        }
+        $this->em->refresh($post);
+        $isDown = $this->post($post);
+        $this->em->flush();
+        if ($isDown) {
+            throw new HostDown($post->answer);
         }
     }
 
-    public function sweep(): void
+    private function now(string $later = '+0 seconds'): string
     {
-        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        /** @var list<NoticePost> $due */
-        $due = $this->em->createQueryBuilder()->select('p')->from(NoticePost::class, 'p')->where('p.state = :waiting AND p.nextAt <= :now')
-            ->setParameter('waiting', PostState::Waiting->value)->setParameter('now', $now)->orderBy('p.nextAt')->setMaxResults(self::AT_ONCE)->getQuery()->getResult();
-        foreach ($due as $post) {
-            $this->post($post);
-            $this->em->flush();
-            if (PostState::Sent !== $post->state) {
-                // One that does not get through ends this round: the others come with the next.
-                return;
-            }
-        }
+        return $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify($later)->format('Y-m-d H:i:s');
     }
 
-    private function post(NoticePost $post): void
+    /** @return bool whether the host did not answer, or not as it should */
+    private function post(NoticePost $post): bool
     {
         $room = $post->notice->room;
         if ('' === $room->postTo) {
             $post->missed('The room posts nowhere any more.', $this->clock->now());
 
-            return;
+            return false;
         }
         $body = json_encode($this->body($post), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
         $headers = SignedPost::headers($room->secret, $post->id, $this->clock->now()->getTimestamp(), $body) + ['content-type' => 'application/json'];
@@ -69,9 +93,11 @@ final class PostSweep
         } catch (ExceptionInterface $error) {
             $post->missed($error->getMessage(), $this->clock->now());
 
-            return;
+            return true;
         }
         $status >= 200 && $status < 300 ? $post->arrived("answered $status", $this->clock->now()) : $post->missed("answered $status", $this->clock->now());
+
+        return $status >= 500 || 429 === $status;
     }
 
     /** @return array<string, mixed> with "text" on top, which many chats show as it is */

@@ -34,15 +34,33 @@ final class TimeLimit implements MiddlewareInterface
         if (!$isJob) {
             return $stack->next()->handle($envelope, $stack);
         }
+        $what = (new \ReflectionClass($envelope->getMessage()))->getShortName();
+
+        return self::within($this->seconds, $what, static fn (): Envelope => $stack->next()->handle($envelope, $stack));
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     *
+     * @throws JobTookTooLong
+     */
+    public static function within(int $seconds, string $what, callable $work): mixed
+    {
+        if (!\function_exists('pcntl_alarm')) {
+            return $work();
+        }
         pcntl_async_signals(true);
         $before = pcntl_signal_get_handler(\SIGALRM);
-        $what = (new \ReflectionClass($envelope->getMessage()))->getShortName();
-        pcntl_signal(\SIGALRM, function () use ($what): never {
-            throw new JobTookTooLong("$what took longer than {$this->seconds} seconds and was ended.");
+        pcntl_signal(\SIGALRM, static function () use ($what, $seconds): never {
+            throw new JobTookTooLong("$what took longer than $seconds seconds and was ended.");
         });
-        pcntl_alarm($this->seconds);
+        pcntl_alarm($seconds);
         try {
-            return $stack->next()->handle($envelope, $stack);
+            return $work();
         } finally {
             pcntl_alarm(0);
             pcntl_signal(\SIGALRM, $before);

@@ -7,45 +7,59 @@ namespace Telamon\Quotes;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Queue\Every;
+use Telamon\Queue\DueWork;
 
 /** While the worker runs: quotes that ran out, and reminders before they do. Each once: what was done is kept with the quote, in the same transaction. */
-#[AsEventListener]
-final class QuoteSweep
+final readonly class QuoteSweep implements DueWork
 {
-    private const SECONDS = 60;
-    private readonly Every $every;
-
-    public function __construct(private readonly EntityManagerInterface $em, private readonly Changes $changes, private readonly QuoteWriting $writing, private readonly QuoteMails $mails, private readonly Setups $setups, private readonly EventDispatcherInterface $events, private readonly ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private Setups $setups, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
-        $this->every = new Every(self::SECONDS);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        if ($this->every->isDue($this->clock->now())) {
-            $this->sweep();
-        }
+        return 'quotes';
     }
 
-    public function sweep(): void
+    public function words(): string
+    {
+        return 'Quotes run out; clients are reminded of them';
+    }
+
+    public function every(): int
+    {
+        return 60;
+    }
+
+    /** @return list<string> what is done with which quote */
+    public function due(): array
     {
         $today = $this->setups->today();
         $days = $this->setups->setup()->nudgeDays;
         $until = (new \DateTimeImmutable($today, new \DateTimeZone('UTC')))->modify("+$days days");
         /** @var list<Quote> $found */
         $found = $this->em->createQueryBuilder()->select('q')->from(Quote::class, 'q')->where('q.state IN (:open) AND (q.validUntil < :today OR (q.validUntil <= :until AND q.nudgedAt IS NULL))')
-            ->setParameter('open', [QuoteState::Sent->value, QuoteState::Opened->value])->setParameter('until', $until->format('Y-m-d'))->setParameter('today', $today)->orderBy('q.validUntil')->setMaxResults(200)->getQuery()->getResult();
+            ->setParameter('open', [QuoteState::Sent->value, QuoteState::Opened->value])->setParameter('until', $until->format('Y-m-d'))->setParameter('today', $today)->orderBy('q.validUntil')->addOrderBy('q.id')->setMaxResults(1000)->getQuery()->getResult();
+        $due = [];
         foreach ($found as $quote) {
             if ($quote->validUntil->format('Y-m-d') < $today) {
-                $this->expire($quote);
+                $due[] = "expire $quote->id";
             } elseif ($days > 0 && !$quote->isAsked()) {
-                $this->nudge($quote);
+                $due[] = "nudge $quote->id";
             }
+        }
+
+        return $due;
+    }
+
+    public function carryOut(string $key): void
+    {
+        [$what, $id] = explode(' ', $key, 2);
+        $quote = $this->em->find(Quote::class, $id);
+        if (null !== $quote) {
+            'expire' === $what ? $this->expire($quote) : $this->nudge($quote);
         }
     }
 
@@ -53,7 +67,8 @@ final class QuoteSweep
     {
         $this->changes->carryOut($this->writing->change("{$quote->shown()} ran out", $quote, null, ChangeKind::Receive), function () use ($quote): void {
             $this->em->refresh($quote);
-            if ($quote->state->isOpen()) {
+            // It may have been made to last longer meanwhile.
+            if ($quote->state->isOpen() && $quote->validUntil->format('Y-m-d') < $this->setups->today()) {
                 $quote->beAnswered(QuoteState::Expired, $this->clock->now());
                 $this->mails->toLead($quote, 'ran out', '');
                 $this->em->flush();

@@ -28,8 +28,9 @@ class Signed
         public readonly string $name,
         #[ORM\Column(type: 'text')]
         public readonly string $drawing,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $at,
+        public \DateTimeImmutable $at,
         #[ORM\Column(length: 45)]
         public readonly string $address,
         #[ORM\Column(length: 300)]

@@ -4,76 +4,94 @@ declare(strict_types=1);
 
 namespace Telamon\Replies;
 
-use Doctrine\DBAL\Exception\RetryableException;
-use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
-use Psr\Log\LoggerInterface;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\Messenger\Event\WorkerRunningEvent;
-use Telamon\Queue\Every;
+use Doctrine\DBAL\Connection;
+use Telamon\Queue\DueWork;
 
-/** The worker takes in whatever lies in the folder mail-in of the data: a program that fetches mail puts it there. */
-#[AsEventListener]
-final class MailFolder
+/**
+ * Whatever lies in the folder mail-in of the data is taken in: a program that fetches mail puts it there. Each is claimed
+ * by moving it, so that it is taken in once; what cannot be taken in stays where it was moved to and is tried again.
+ */
+final readonly class MailFolder implements DueWork
 {
-    private const MOST_AT_ONCE = 20;
+    private const MOST_AT_ONCE = 1000;
+    /** Seconds for which a file must rest: it may still be written. */
+    private const RESTS = 5;
 
-    private readonly Every $look;
-
-    public function __construct(private readonly MailIn $in, private readonly EntityManagerInterface $em, private readonly ClockInterface $clock, private readonly LoggerInterface $logger, private readonly string $dataFolder)
+    public function __construct(private MailIn $in, private Connection $db, private string $dataFolder)
     {
-        $this->look = new Every(5);
     }
 
-    public function __invoke(WorkerRunningEvent $event): void
+    public function name(): string
     {
-        if ($this->look->isDue($this->clock->now())) {
-            $this->takeIn();
-        }
+        return 'mail-in';
     }
 
-    /**
-     * Each is moved once it is in: a file that is there after a crash is taken in again, and is known.
-     *
-     * @throws \Throwable where nothing more can be written before the worker begins anew; what was not looked at stays
-     */
-    public function takeIn(): void
+    public function words(): string
     {
-        foreach (\array_slice(glob("{$this->folder()}/*.eml") ?: [], 0, self::MOST_AT_ONCE) as $file) {
-            try {
-                $this->in->take((string) file_get_contents($file));
-                $this->move($file, 'taken');
-            } catch (RetryableException $error) {
-                // The database was busy: the mail stays where it is, to be taken in the next time.
-                throw $error;
-            } catch (\Throwable $error) {
-                // One that cannot be read must not keep the others out; it stays beside, for a person.
-                $this->logger->error('a mail could not be taken in', ['file' => basename($file), 'error' => $error->getMessage()]);
-                $this->move($file, 'not-read');
-                if (!$this->em->isOpen()) {
-                    throw $error;
-                }
+        return 'Letters are taken in from the folder mail-in';
+    }
+
+    public function every(): int
+    {
+        return 5;
+    }
+
+    /** @return list<string> names of files; one that was claimed before, by whoever died over it, too */
+    public function due(): array
+    {
+        $names = array_map(basename(...), glob("{$this->folder('taking')}/*.eml") ?: []);
+        foreach (glob("{$this->folder()}/*.eml") ?: [] as $file) {
+            // How long it rests is a matter of the disk's clock, not of the business's.
+            if (time() - (int) @filemtime($file) >= self::RESTS || (int) @filemtime($file) > time() + self::RESTS) {
+                $names[] = basename($file);
             }
         }
+
+        return \array_slice(array_values(array_unique($names)), 0, self::MOST_AT_ONCE);
     }
 
-    /** How many lie beside because they could not be read. */
+    public function carryOut(string $key): void
+    {
+        $name = basename($key);
+        $claimed = "{$this->folder('taking')}/$name";
+        // Another of the same name waits until the first is in.
+        if (!is_file($claimed) && !@rename("{$this->folder()}/$name", $claimed)) {
+            return;
+        }
+        $eml = @file_get_contents($claimed);
+        if (false === $eml) {
+            return;
+        }
+        $this->in->take($eml);
+        rename($claimed, $this->free($this->folder('taken'), $name));
+    }
+
+    /** How many could not be read, or not be taken in so far. */
     public function notRead(): int
     {
-        return \count(glob("{$this->folder()}/not-read/*.eml") ?: []);
+        $tried = $this->db->fetchOne("SELECT COUNT(*) FROM due_trouble WHERE work = ? AND record <> ''", [$this->name()]);
+
+        return \count(glob("{$this->folder()}/not-read/*.eml") ?: []) + (is_numeric($tried) ? (int) $tried : 0);
     }
 
-    private function folder(): string
+    private function folder(string $in = ''): string
     {
-        return "{$this->dataFolder}/mail-in";
-    }
-
-    private function move(string $file, string $to): void
-    {
-        $folder = "{$this->folder()}/$to";
-        if (!is_dir($folder)) {
+        $folder = rtrim("{$this->dataFolder}/mail-in/$in", '/');
+        if ('' !== $in && !is_dir($folder)) {
             @mkdir($folder, 0o700, true);
         }
-        rename($file, "$folder/".basename($file));
+
+        return $folder;
+    }
+
+    /** A letter of the same name that was taken before is not written over. */
+    private function free(string $folder, string $name): string
+    {
+        $path = "$folder/$name";
+        for ($n = 2; is_file($path); ++$n) {
+            $path = "$folder/$n-$name";
+        }
+
+        return $path;
     }
 }

@@ -8,9 +8,10 @@ use Doctrine\DBAL\Connection;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Text\Fold;
+use Telamon\Database\Remembers;
 
 /** Keeps what tables and figures are made of: how each answer is put in order, what it counts as, what it is found by. */
-final class AnswerRows
+final class AnswerRows implements Remembers
 {
     /** What stands in the columns of every table, under keys that no question has. */
     public const NAME = '@name';
@@ -24,6 +25,11 @@ final class AnswerRows
 
     public function __construct(private readonly Connection $db)
     {
+    }
+
+    public function reset(): void
+    {
+        $this->versions = [];
     }
 
     /** All submissions of all forms, where there are no rows yet. */

@@ -25,8 +25,9 @@ class TaskNote implements PartOf
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly Staff $staff,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column]
-        public readonly \DateTimeImmutable $at,
+        public \DateTimeImmutable $at,
         #[ORM\Column(type: 'text')]
         public readonly string $text,
         #[ORM\Column(options: ['default' => 0])]

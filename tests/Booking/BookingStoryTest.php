@@ -7,7 +7,6 @@ namespace Telamon\Tests\Booking;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
-use Telamon\Booking\DiarySweep;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
 use Telamon\Tests\Support\Books;
@@ -240,9 +239,7 @@ final class BookingStoryTest extends AppTestCase
     /** @return list<mixed> */
     private function reminders(): array
     {
-        $sweep = self::getContainer()->get(DiarySweep::class);
-        self::assertInstanceOf(DiarySweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock();
 
         return $this->db()->fetchFirstColumn("SELECT template FROM message WHERE template IN ('reminder', 'on-the-way') ORDER BY template");
     }

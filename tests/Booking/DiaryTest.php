@@ -6,7 +6,6 @@ namespace Telamon\Tests\Booking;
 
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
-use Telamon\Booking\DiarySweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
@@ -334,9 +333,7 @@ final class DiaryTest extends AppTestCase
 
     private function sweep(): void
     {
-        $sweep = self::getContainer()->get(DiarySweep::class);
-        self::assertInstanceOf(DiarySweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock();
     }
 
     /** @return list<int> */

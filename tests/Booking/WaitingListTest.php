@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Booking;
 
-use Telamon\Booking\DiarySweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
@@ -134,8 +133,6 @@ final class WaitingListTest extends AppTestCase
 
     private function sweep(): void
     {
-        $sweep = self::getContainer()->get(DiarySweep::class);
-        self::assertInstanceOf(DiarySweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock();
     }
 }

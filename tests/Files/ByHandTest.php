@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Files;
 
-use Telamon\Files\UploadSweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
@@ -32,10 +31,8 @@ final class ByHandTest extends AppTestCase
         $this->call('DELETE', "/api/files/$id")->ok(204);
         self::assertSame([], $this->get("/api/files?project={$this->project}")->ok()->rows('items'));
         $this->call('DELETE', "/api/files/$id")->ok(404);
-        $sweep = self::getContainer()->get(UploadSweep::class);
-        self::assertInstanceOf(UploadSweep::class, $sweep);
         $this->clock->modify('+3 days');
-        $sweep->sweep();
+        $this->byClock('uploads');
         $this->signIn();
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         self::assertSame([$id], $this->get("/api/files?project={$this->project}")->ok()->column('items', 'id'));

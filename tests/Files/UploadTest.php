@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Files;
 
-use Telamon\Files\UploadSweep;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\DataFolder;
 
@@ -172,15 +171,19 @@ final class UploadTest extends AppTestCase
     public function testTheFolderIsComparedWithTheRecords(): void
     {
         $this->upload($this->photograph(), 'front.jpg')->ok(201);
-        $sweep = self::getContainer()->get(UploadSweep::class);
-        self::assertInstanceOf(UploadSweep::class, $sweep);
         $stray = "{$this->data}/files/aa/".str_repeat('a', 64);
         @mkdir(\dirname($stray));
         file_put_contents($stray, 'bytes that no record knows');
-        $part = "{$this->data}/files/aa/x.part";
+        $part = "{$this->data}/files/aa/x.0123456789ab.part";
         file_put_contents($part, 'left by a process that was killed');
         touch($part, time() - 7200);
-        $sweep->sweep();
+        $letter = "{$this->data}/files/incoming/019f0000-0000-7000-8000-000000000000.eml";
+        mkdir(\dirname($letter));
+        file_put_contents($letter, 'of somebody else');
+        touch($letter, time() - 7200);
+        $this->byClock('uploads');
+        self::assertFileExists($letter, 'what is not named as a file here belongs to somebody else');
+        unlink($letter);
         self::assertFileDoesNotExist($stray);
         self::assertFileDoesNotExist($part);
         self::assertCount(1, glob("{$this->data}/files/*/*") ?: []);
@@ -189,11 +192,11 @@ final class UploadTest extends AppTestCase
     public function testWhatWasNeverSentGoesAfterADay(): void
     {
         $this->upload($this->photograph(), 'front.jpg')->ok(201);
-        $sweep = self::getContainer()->get(UploadSweep::class);
-        self::assertInstanceOf(UploadSweep::class, $sweep);
-        self::assertSame(0, $sweep->sweep());
+        $this->byClock('uploads');
+        self::assertSame(1, $this->countRows('upload'));
         $this->clock->modify('+25 hours');
-        self::assertSame(1, $sweep->sweep());
+        $this->byClock('uploads');
+        self::assertSame(0, $this->countRows('upload'));
         self::assertSame(0, $this->countRows('stored_file'));
         self::assertSame([], glob("{$this->data}/files/*/*"));
     }
@@ -203,9 +206,7 @@ final class UploadTest extends AppTestCase
         $id = $this->upload($this->photograph(), 'front.jpg')->ok(201)->text('id');
         $this->inquire(['photos' => [$id]])->ok(201);
         $this->clock->modify('+25 hours');
-        $sweep = self::getContainer()->get(UploadSweep::class);
-        self::assertInstanceOf(UploadSweep::class, $sweep);
-        self::assertSame(0, $sweep->sweep());
+        $this->byClock('uploads');
         self::assertSame(1, $this->countRows('stored_file'));
     }
 

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\FollowUps;
 
-use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\Persistence\ManagerRegistry;
-use Telamon\FollowUps\FollowUpSweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
@@ -59,9 +57,7 @@ final class FollowUpTest extends AppTestCase
     private function wind(string $by): void
     {
         $this->clock->modify($by);
-        $sweep = self::getContainer()->get(FollowUpSweep::class);
-        self::assertInstanceOf(FollowUpSweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock('follow-ups');
         $this->work();
     }
 
@@ -119,16 +115,16 @@ final class FollowUpTest extends AppTestCase
         $this->db()->executeStatement("CREATE TRIGGER refuse BEFORE INSERT ON message WHEN NEW.to_address = 'refused@example.org' BEGIN SELECT RAISE(ABORT, 'no'); END");
         $same = 'follow_up_id, client_id, project_id, state, course, place, ended_at, why, version, courses, log, answered_at, submission_id, started_by, started_at';
         $this->db()->executeStatement("INSERT INTO follow_up_run (id, due_at, address, $same) SELECT 'f0000000-0000-7000-8000-000000000000', datetime(due_at, '-1 hour'), 'refused@example.org', $same FROM follow_up_run");
-        try {
-            $this->wind('+2 days');
-            self::fail('the worker has to begin anew');
-        } catch (DriverException) {
-            self::assertCount(1, $this->sent());
-        }
-        $this->doctrine()->resetManager();
-        $this->wind('+5 seconds');
+        $this->wind('+2 days');
         self::assertCount(2, $this->sent());
-        self::assertStringStartsWith('Could not go on', $this->text("SELECT why FROM follow_up_run WHERE address = 'refused@example.org'"));
+        self::assertSame(['1', 'follow-ups'], [$this->text('SELECT tries FROM due_trouble'), $this->text('SELECT work FROM due_trouble')]);
+        $this->wind('+59 seconds');
+        self::assertSame('1', $this->text('SELECT tries FROM due_trouble'), 'not before its time');
+        $this->wind('+2 seconds');
+        self::assertSame('2', $this->text('SELECT tries FROM due_trouble'));
+        $this->db()->executeStatement('DROP TRIGGER refuse');
+        $this->wind('+4 minutes');
+        self::assertSame('0', $this->text('SELECT COUNT(*) FROM due_trouble'));
     }
 
     public function testAYesEndsTheNudgesAndReachesSomebody(): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Tests\Intake;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Telamon\Submissions\UnwantedSweep;
 use Telamon\Tests\Support\AppTestCase;
 
 final class SubmitTest extends AppTestCase
@@ -219,12 +218,10 @@ final class SubmitTest extends AppTestCase
         $kept = array_column($this->get('/api/submissions?state=set-aside')->ok()->rows('items'), 'id', 'name');
         self::assertIsString($kept['Putback']);
         $this->post("/api/submissions/{$kept['Putback']}/undo")->ok();
-        $sweep = self::getContainer()->get(UnwantedSweep::class);
-        self::assertInstanceOf(UnwantedSweep::class, $sweep);
         $this->clock->modify('+59 days');
-        self::assertSame(0, $sweep->sweep());
+        self::assertSame(0, $this->byClock('unwanted'));
         $this->clock->modify('+2 days');
-        self::assertSame(1, $sweep->sweep());
+        self::assertSame(1, $this->byClock('unwanted'));
         self::assertSame(2, $this->countRows('submission'), 'what was put back, and what nobody suspected, stays');
         self::assertSame(0, $this->countRows("journal_entry WHERE record_label LIKE '%Orla' AND record_kind = 'submission' AND record_label NOT LIKE '%Fennick%'"));
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Notices;
 
-use Telamon\Notices\NoticeDigest;
 use Telamon\Tests\Support\AppTestCase;
 
 /** Staff are told in the room that cares, and it is known who has seen it. */
@@ -99,13 +98,11 @@ final class NoticeTest extends AppTestCase
     public function testWhoHasNotSeenItGetsOneMail(): void
     {
         $this->post('/api/notices', ['room' => $this->desk(), 'words' => 'Strings for no. 31642 come on Thursday.'])->ok(201);
-        $digest = self::getContainer()->get(NoticeDigest::class);
-        self::assertInstanceOf(NoticeDigest::class, $digest);
-        $digest->send();
+        $this->byClock('notice-mails');
         self::assertSame(0, $this->countRows('message'), 'not before an hour has gone by');
         $this->clock->modify('+2 hours');
-        $digest->send();
-        $digest->send();
+        $this->byClock('notice-mails');
+        $this->byClock('notice-mails');
         $to = $this->db()->fetchFirstColumn('SELECT to_address FROM message ORDER BY to_address');
         self::assertNotContains('coordinator@marrowby.example', $to);
         self::assertCount(\count($to), array_unique(array_map(static fn (mixed $one): string => \is_string($one) ? $one : '', $to)));

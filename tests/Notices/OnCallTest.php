@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Tests\Notices;
 
 use Symfony\Component\Process\Process;
-use Telamon\Notices\NoticeDigest;
-use Telamon\Notices\PostSweep;
 use Telamon\Notices\SignedPost;
 use Telamon\Tests\Browser\Support\Installation;
 use Telamon\Tests\Support\AppTestCase;
@@ -77,9 +75,7 @@ final class OnCallTest extends AppTestCase
 
     private function sweep(): void
     {
-        $sweep = self::getContainer()->get(PostSweep::class);
-        self::assertInstanceOf(PostSweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock('chat-posts');
     }
 
     public function testWhoeverIsOnCallIsToldAtOnceAndNotAgainAtNoon(): void
@@ -89,9 +85,7 @@ final class OnCallTest extends AppTestCase
         $this->post('/api/notices', ['room' => $room, 'words' => 'A string has snapped at Quarry Hall.'])->ok(201);
         self::assertSame(['pim@marrowby.example'], $this->written(), 'whoever wrote it knows');
         $this->clock->modify('+2 hours');
-        $digest = self::getContainer()->get(NoticeDigest::class);
-        self::assertInstanceOf(NoticeDigest::class, $digest);
-        $digest->send();
+        $this->byClock('notice-mails');
         self::assertSame('1', $this->number(self::TO_PIM));
         $this->post('/api/notices', ['room' => $room, 'words' => 'And another.'])->ok(201);
         self::assertSame('1', $this->number(self::TO_PIM), 'after eleven nobody is on call');

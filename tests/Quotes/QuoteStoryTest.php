@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Tests\Quotes;
 
 use Symfony\Component\Process\Process;
-use Telamon\Quotes\QuoteSweep;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
@@ -418,9 +417,7 @@ final class QuoteStoryTest extends AppTestCase
 
     private function sweep(): void
     {
-        $sweep = self::getContainer()->get(QuoteSweep::class);
-        self::assertInstanceOf(QuoteSweep::class, $sweep);
-        $sweep->sweep();
+        $this->byClock('quotes');
     }
 
     /** @param int $length of a stroke */

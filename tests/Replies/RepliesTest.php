@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Replies;
 
-use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\Persistence\ManagerRegistry;
-use Telamon\Replies\MailFolder;
 use Telamon\Replies\MailIn;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
@@ -207,10 +205,11 @@ final class RepliesTest extends AppTestCase
         mkdir($folder);
         file_put_contents("$folder/a.eml", "From: tess@example.com\r\nMessage-ID: <a@example.com>\r\n\r\nHello.\r\n");
         file_put_contents("$folder/b.txt", 'not a mail');
-        $look = self::getContainer()->get(MailFolder::class);
-        self::assertInstanceOf(MailFolder::class, $look);
-        $look->takeIn();
-        $look->takeIn();
+        $this->byClock('mail-in');
+        self::assertFileExists("$folder/a.eml", 'it may still be written');
+        $this->rest($folder);
+        $this->byClock('mail-in');
+        $this->byClock('mail-in');
         self::assertSame(['a.eml'], array_map(basename(...), glob("$folder/taken/*") ?: []));
         self::assertFileExists("$folder/b.txt");
         self::assertSame('1', $this->text('SELECT COUNT(*) FROM incoming'));
@@ -224,19 +223,27 @@ final class RepliesTest extends AppTestCase
         $mail = static fn (string $subject): string => "From: mona@example.org\r\nTo: desk@marrowby.example\r\nSubject: $subject\r\nMessage-ID: <$subject@example.org>\r\nAuto-Submitted: auto-replied\r\n\r\nHello.\r\n";
         file_put_contents("$folder/mail-in/1.eml", $mail('Refused'));
         file_put_contents("$folder/mail-in/2.eml", $mail('Fine'));
-        $look = self::getContainer()->get(MailFolder::class);
-        self::assertInstanceOf(MailFolder::class, $look);
-        try {
-            $look->takeIn();
-            self::fail('the worker has to begin anew');
-        } catch (DriverException) {
-            self::assertFileExists("$folder/mail-in/not-read/1.eml");
-            self::assertFileExists("$folder/mail-in/2.eml", 'it has not been looked at');
-        }
-        $this->doctrine()->resetManager();
-        $look->takeIn();
-        self::assertFileExists("$folder/mail-in/taken/2.eml");
+        $this->rest("$folder/mail-in");
+        $this->byClock('mail-in');
+        self::assertFileExists("$folder/mail-in/taking/1.eml", 'it is tried again');
+        self::assertFileExists("$folder/mail-in/taken/2.eml", 'the other did not wait for it');
+        $this->signIn();
         self::assertSame(1, $this->get('/api/replies')->ok()->number('notRead'));
+        $this->db()->executeStatement('DROP TRIGGER refuse');
+        $this->byClock('mail-in');
+        self::assertFileExists("$folder/mail-in/taking/1.eml", 'not before its time');
+        $this->clock->modify('+61 seconds');
+        $this->byClock('mail-in');
+        self::assertFileExists("$folder/mail-in/taken/1.eml");
+        self::assertSame(['2', '0'], [$this->text('SELECT COUNT(*) FROM incoming'), $this->text('SELECT COUNT(*) FROM due_trouble')]);
+    }
+
+    /** What lies there has been written some time ago. */
+    private function rest(string $folder): void
+    {
+        foreach (glob("$folder/*") ?: [] as $file) {
+            touch($file, time() - 10);
+        }
     }
 
     public function testWhatHasToBeReadComesFirstHoweverOldItIs(): void

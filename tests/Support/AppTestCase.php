@@ -17,6 +17,7 @@ use Symfony\Component\Messenger\Stamp\ReceivedStamp;
 use Symfony\Component\Messenger\Transport\Receiver\ReceiverInterface;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
+use Telamon\Queue\DueRun;
 
 /** A test of the application through HTTP, on a data folder of its own, at 10:42 on a Wednesday in Dublin. */
 abstract class AppTestCase extends WebTestCase
@@ -174,6 +175,21 @@ abstract class AppTestCase extends WebTestCase
         }
 
         return $sent;
+    }
+
+    /** Does what is due by the clock, of everything or of the kinds named, as its processes do. Whether it is time to look is left aside. */
+    protected function byClock(string ...$names): int
+    {
+        $run = self::getContainer()->get(DueRun::class);
+        self::assertInstanceOf(DueRun::class, $run);
+        foreach ($names as $name) {
+            self::assertArrayHasKey($name, $run->words());
+        }
+        foreach (array_keys($run->words()) as $name) {
+            $this->db()->executeStatement("INSERT INTO due_work (name, next_at, looked_at, taken_by) VALUES (:name, CAST(:at AS INTEGER), 0, '') ON CONFLICT DO UPDATE SET next_at = CAST(:at AS INTEGER)", ['name' => $name, 'at' => [] === $names || \in_array($name, $names, true) ? 0 : 99_999_999_999]);
+        }
+
+        return $run->round(false, static fn (): bool => true) + $run->round(true, static fn (): bool => true);
     }
 
     private function look(): void
