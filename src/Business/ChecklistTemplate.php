@@ -10,9 +10,12 @@ use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Core\Checklists\InvalidChecklist;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A checklist as kept: the base one joins every project, an add-on those of its services and of rules that name it. Its versions are in the journal. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Rule)]
 class ChecklistTemplate implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]

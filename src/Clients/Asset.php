@@ -7,9 +7,12 @@ namespace Telamon\Clients;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A thing that the service is done on. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 class Asset implements Journaled
 {
     use PartOfAClient;

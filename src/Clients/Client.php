@@ -11,10 +11,13 @@ use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
 use Telamon\Record\Tagged;
 use Telamon\Record\Tags;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** A person or an organisation that the business serves. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 #[ORM\Index(columns: ['sort_name', 'id'])]
 #[ORM\Index(columns: ['external_id'])]
 #[ORM\Index(columns: ['merged_into_id', 'archived_at', 'sort_name', 'id'], name: 'client_by_name')]

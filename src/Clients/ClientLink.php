@@ -7,9 +7,12 @@ namespace Telamon\Clients;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** Two clients who have to do with one another. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 #[ORM\Index(columns: ['client_id'])]
 #[ORM\Index(columns: ['other_id'])]
 class ClientLink implements PartOf

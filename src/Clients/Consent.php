@@ -7,10 +7,13 @@ namespace Telamon\Clients;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** What a client allowed, or did not: the exact words that they were asked in, the day, the way, and who wrote it down. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 #[ORM\Table(name: 'client_consent')]
 class Consent implements PartOf
 {

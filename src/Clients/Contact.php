@@ -7,9 +7,12 @@ namespace Telamon\Clients;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A person at an organisation, or whoever else is to be reached about a client's work. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 class Contact implements Journaled
 {
     use PartOfAClient;

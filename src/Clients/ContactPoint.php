@@ -7,9 +7,12 @@ namespace Telamon\Clients;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A way to reach a client: a mail address or a phone number. */
 #[ORM\Entity]
+#[WrittenWith(Permission::EditClients)]
 #[ORM\Index(columns: ['kind', 'match_key'])]
 class ContactPoint implements PartOf
 {

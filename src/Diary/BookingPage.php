@@ -6,6 +6,7 @@ namespace Telamon\Diary;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\FeltOutside;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
@@ -51,6 +52,7 @@ class BookingPage implements PartOf
         #[ORM\Column(length: 60)]
         public string $form,
         /** @phpstan-readonly-allow-private-mutation */
+        #[FeltOutside]
         #[ORM\Column]
         public bool $live,
     ) {

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Core\Booking\TypeReader;
 use Telamon\Core\Booking\TypeSettings;
 use Telamon\Database\Ids;
+use Telamon\Record\FeltOutside;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
@@ -42,6 +43,7 @@ class VisitType implements PartOf
         public string $name,
         TypeSettings $settings,
         /** @phpstan-readonly-allow-private-mutation whether it is offered */
+        #[FeltOutside]
         #[ORM\Column]
         public bool $live,
         /** @phpstan-readonly-allow-private-mutation */

@@ -8,10 +8,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** Other hours of somebody on one day, in the place of those of the week; none is a day off. */
 #[ORM\Entity]
+#[WrittenWith(Permission::KeepDiary)]
 #[ORM\UniqueConstraint(columns: ['staff_id', 'day'], name: 'UNIQ_work_day')]
 class WorkDay implements PartOf
 {

@@ -10,9 +10,12 @@ use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A series of messages and waits, as it is kept. Who is inside keeps the version that they began with. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 class FollowUp implements PartOf
 {
     use Setting;

@@ -14,9 +14,12 @@ use Telamon\Core\FollowUps\Step;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** Somebody inside a follow-up: where they stand, when it goes on, what was done, why it ended. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 #[ORM\Table(name: 'follow_up_run')]
 #[ORM\Index(columns: ['state', 'due_at'])]
 #[ORM\Index(columns: ['client_id'])]

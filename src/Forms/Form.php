@@ -6,10 +6,14 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\FeltOutside;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A form, found by the ending of its address. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Design)]
 class Form implements Journaled
 {
     #[ORM\Id, ORM\Column(length: 36)]
@@ -20,6 +24,7 @@ class Form implements Journaled
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[FeltOutside]
     #[ORM\ManyToOne]
     public ?FormVersion $published = null;
 

@@ -8,6 +8,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Queue\QueueState;
+use Telamon\Queue\Stuck;
 
 final readonly class HealthController
 {
@@ -16,7 +17,7 @@ final readonly class HealthController
     /** Bytes left on the disk under which somebody should look. */
     private const LITTLE = 536_870_912;
 
-    public function __construct(private QueueState $queue, private Disk $disk, private string $dataFolder)
+    public function __construct(private QueueState $queue, private Disk $disk, private Stuck $stuck, private WriteProbe $probe, private string $dataFolder)
     {
     }
 
@@ -27,11 +28,13 @@ final readonly class HealthController
             $queue = $this->queue->read();
             $room = (int) @disk_free_space($this->dataFolder);
             $this->disk->refuseUnwritable();
+            $this->probe->write();
+            $work = ['stuck' => \count($this->stuck->words()), 'stalled' => $this->stuck->stalled()];
             $isStalled = $queue['oldestSeconds'] > self::STALLED;
 
-            return new JsonResponse(['status' => $isStalled || $room < self::LITTLE ? 'troubled' : 'ok', 'database' => 'ok', 'queue' => $queue, 'freeMegabytes' => intdiv($room, 1_048_576)]);
+            return new JsonResponse(['status' => $isStalled || $room < self::LITTLE || 0 < $work['stuck'] || [] !== $work['stalled'] ? 'troubled' : 'ok', 'database' => 'ok', 'queue' => $queue, 'work' => $work, 'freeMegabytes' => intdiv($room, 1_048_576)]);
         } catch (\Doctrine\DBAL\Exception) {
-            throw new Problem(503, 'Not well', 'The database does not answer.');
+            throw new Problem(503, 'Not well', 'The database does not answer, or takes nothing.');
         }
     }
 }

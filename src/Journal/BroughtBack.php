@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Record\Action;
+use Telamon\Staff\Staff;
 
 /** Makes records again that a change removed, as the journal has them: the same ids, the same values. */
 final readonly class BroughtBack
@@ -24,7 +25,8 @@ final readonly class BroughtBack
         $made = [];
         $removed = array_filter($entries, static fn (JournalEntry $entry): bool => Action::Removed === $entry->action);
         foreach ($removed as $entry) {
-            if (null === $this->em->find($entry->recordClass, $entry->recordId)) {
+            // An account that is gone stays gone: whoever made it again would let somebody in.
+            if (Staff::class !== $entry->recordClass && null === $this->em->find($entry->recordClass, $entry->recordId)) {
                 $meta = $this->em->getClassMetadata($entry->recordClass);
                 $record = $meta->newInstance();
                 $meta->setFieldValue($record, 'id', $entry->recordId);

@@ -47,15 +47,16 @@ final readonly class ChangeController
         $body = '' === $request->getContent() ? [] : JsonBody::read($request);
         $this->mailed->askFirst($id, $request);
 
-        return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, true === ($body['all'] ?? false)));
+        return new JsonResponse(['change' => $id] + $this->undo->undo($id, $staff, true === ($body['all'] ?? false), asked: true === ($body['outside'] ?? false)));
     }
 
     #[Route('/{id}/redo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
-    public function redo(string $id, #[CurrentUser] Staff $staff): Response
+    public function redo(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
+        $body = '' === $request->getContent() ? [] : JsonBody::read($request);
         $this->refuseOthers($id, $staff);
 
-        return new JsonResponse(['change' => $id] + $this->redo->redo($id, $staff));
+        return new JsonResponse(['change' => $id] + $this->redo->redo($id, $staff, true === ($body['outside'] ?? false)));
     }
 
     /** @throws Problem 403 */

@@ -19,7 +19,7 @@ final readonly class Redo
     private const MANY = 1000;
 
     public function __construct(private EntityManagerInterface $em, private Changes $changes, private ColumnValues $values,
-        private BroughtBack $back, private MessageBusInterface $bus, private ClockInterface $clock)
+        private BroughtBack $back, private UndoRights $rights, private Outside $outside, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -28,12 +28,12 @@ final readonly class Redo
      *
      * @throws Refusal when there is nothing to do again
      */
-    public function redo(string $changeId, ?Staff $staff): array
+    public function redo(string $changeId, ?Staff $staff, bool $asked = true): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw new NotThere('change');
         $again = new Change(ChangeKind::Undo, mb_substr('did again: '.$change->words, 0, 300), $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
-        return $this->changes->carryOut($again, function () use ($change): array {
+        return $this->changes->carryOut($again, function () use ($change, $staff, $asked): array {
             $this->em->refresh($change);
             $taking = $this->em->getRepository(Change::class)->findOneBy(['undoes' => $change->id, 'undoneAt' => null], ['id' => 'DESC']);
             if (null === $change->undoneAt || null === $taking) {
@@ -42,6 +42,10 @@ final readonly class Redo
             $entries = $this->em->getRepository(JournalEntry::class)->findBy(['change' => $taking], ['id' => 'DESC'], self::MANY + 1);
             if (\count($entries) > self::MANY) {
                 throw new TooMuchToDoAgain();
+            }
+            $this->rights->refuse($entries, $staff);
+            if (!$asked) {
+                $this->outside->askFirst($entries);
             }
             $change->doneAgain();
             $taking->takenBack($this->clock->now());
@@ -88,7 +92,9 @@ final readonly class Redo
         $now = $this->values->all($this->em, $record);
         $done = 0;
         foreach ($entry->after as $name => $after) {
-            if (($now[$name] ?? null) === $after) {
+            if ($this->rights->isLasting($entry->recordClass, $name)) {
+                $kept[] = ['record' => $entry->record(), 'why' => 'who may sign in, and what they may do, is changed by hand alone'];
+            } elseif (($now[$name] ?? null) === $after) {
                 $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
                 $done = 1;
             } elseif (($now[$name] ?? null) !== ($entry->before[$name] ?? null)) {

@@ -7,6 +7,7 @@ namespace Telamon\Journal;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ToOneOwningSideMapping;
 use Telamon\Record\Journaled;
+use Telamon\Record\PartOf;
 use Telamon\Record\TakenBack;
 
 /** Finds what points at a record, so that nothing is removed from under something that stays. */
@@ -35,6 +36,29 @@ final readonly class References
                 ->setMaxResults(1)->getQuery()->getOneOrNullResult();
             if (null !== $found) {
                 return $found instanceof Journaled ? $found->recordLabel() : 'something that came later';
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Whom a part belongs to, where that one stays.
+     *
+     * @param array<string, object> $staying by id
+     *
+     * @return string|null how the owner is called
+     */
+    public function owner(object $record, array $staying): ?string
+    {
+        if (!$record instanceof PartOf) {
+            return null;
+        }
+        $meta = $this->em->getClassMetadata($record::class);
+        foreach ($meta->getAssociationMappings() as $name => $mapping) {
+            $owner = $mapping instanceof ToOneOwningSideMapping && false === $mapping->joinColumns[0]->nullable ? $meta->getFieldValue($record, $name) : null;
+            if ($owner instanceof Journaled && \in_array($owner, $staying, true)) {
+                return $owner->recordLabel();
             }
         }
 

@@ -32,6 +32,8 @@ final readonly class Undo
         private ColumnValues $values,
         private BroughtBack $back,
         private BulkRemoval $bulk,
+        private UndoRights $rights,
+        private Outside $outside,
         private MessageBusInterface $bus,
         private ClockInterface $clock,
     ) {
@@ -39,13 +41,14 @@ final readonly class Undo
 
     /**
      * @param bool $now also many records, while one waits; else the worker removes them
+     * @param bool $asked whether somebody was asked about what the public would feel, and wants it so
      * @param bool $all also what was changed since: asked for after it was said what stays. What was sent stays even so
      *
      * @return array{words: string, undone: int, kept: list<array{record: array{kind: string, id: string, label: string, path: string|null}, why: string}>} as Undone in the contract
      *
      * @throws Refusal when it cannot be taken back (any more)
      */
-    public function undo(string $changeId, ?Staff $staff, bool $all = false, bool $now = false): array
+    public function undo(string $changeId, ?Staff $staff, bool $all = false, bool $now = false, bool $asked = true): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw new NotThere('change');
         if (!$change->kind->canBeUndone()) {
@@ -54,7 +57,7 @@ final readonly class Undo
         $taking = new Change(ChangeKind::Undo, 'undid: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
 
         $isMany = false;
-        $done = $this->changes->carryOut($taking, function () use ($change, $taking, $all, $now, &$isMany): array {
+        $done = $this->changes->carryOut($taking, function () use ($change, $taking, $all, $now, $asked, $staff, &$isMany): array {
             // Read again under the write lock: somebody may have been quicker.
             $this->em->refresh($change);
             if (null !== $change->undoneAt && !$all) {
@@ -63,7 +66,12 @@ final readonly class Undo
             $change->takenBack($taking->at);
             $taking->takesBack($change->id);
             $isMany = $this->em->getRepository(JournalEntry::class)->count(['change' => $change, 'action' => Action::Made]) > self::MANY;
-            $done = $this->takeBack($this->entries($change, $isMany ? Action::Changed : null), $all);
+            $entries = $this->entries($change, $isMany ? Action::Changed : null);
+            $this->rights->refuse($entries, $staff);
+            if (!$asked) {
+                $this->outside->askFirst($entries);
+            }
+            $done = $this->takeBack($entries, $all);
             if ($isMany && !$now) {
                 // The worker removes what it made, a few hundred at a time.
                 $this->bus->dispatch(new UndoJob($change->id, $taking->id));
@@ -188,6 +196,10 @@ final readonly class Undo
             if (($now[$name] ?? null) === ($entry->before[$name] ?? null)) {
                 continue;
             }
+            if ($this->rights->isLasting($entry->recordClass, $name)) {
+                $kept[] = self::kept($entry, 'who may sign in, and what they may do, is changed by hand alone');
+                continue;
+            }
             if ($all || ($now[$name] ?? null) === $after) {
                 $this->values->restore($this->em, $record, $name, $entry->before[$name] ?? null);
                 $restored = 1;
@@ -230,7 +242,13 @@ final readonly class Undo
         do {
             $before = \count($staying);
             $going = array_diff_key($made, $staying);
-            foreach ($going as $id => [, $record]) {
+            foreach ($going as $id => [$entry, $record]) {
+                // What a record owns that stays is not taken from it.
+                $owner = $this->references->owner($record, array_intersect_key(array_map(static fn (array $one): object => $one[1], $made), $staying));
+                if (null !== $owner) {
+                    $staying[$id] = "belongs to $owner, which stays";
+                    continue;
+                }
                 $holder = $this->references->holder($record, array_keys($going));
                 if (null !== $holder) {
                     $staying[$id] = "needed by $holder";

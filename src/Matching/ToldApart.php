@@ -8,9 +8,12 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** Two clients of whom somebody has said that they are not the same. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Merge)]
 class ToldApart implements PartOf
 {
     #[ORM\Id, ORM\Column(length: 36)]

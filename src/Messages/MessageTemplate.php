@@ -11,9 +11,12 @@ use Telamon\Core\Messages\MessageDocument;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A message with merge fields. Its earlier versions are kept (TemplateVersion). */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 class MessageTemplate implements PartOf
 {
     use Setting;

@@ -8,9 +8,12 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** An address whose owner asked to be left alone: nothing that nobody asked for goes there. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 #[ORM\Index(columns: ['client_id'])]
 class StoppedAddress implements PartOf
 {

@@ -8,10 +8,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** What a template said before it was changed. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 #[ORM\Table(name: 'message_template_version')]
 class TemplateVersion implements PartOf
 {

@@ -9,10 +9,13 @@ use Telamon\Core\Time\OnCall;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** A room of the notice board. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Write)]
 class NoticeRoom implements PartOf
 {
     use Setting;

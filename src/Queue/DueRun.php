@@ -133,7 +133,7 @@ final readonly class DueRun
             // The database was busy: the next look tries again.
             return;
         }
-        $wait = $this->troubles->failed($work->name(), $key, $error->getMessage());
+        $wait = $this->troubles->failed($work->name(), $key, $error->getMessage(), $error instanceof NeedsSomebody);
         if ($error instanceof HostDown) {
             // Where it is shown says so already.
             return;

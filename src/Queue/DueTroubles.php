@@ -32,10 +32,14 @@ final readonly class DueTroubles
         return array_fill_keys($keys, true);
     }
 
-    /** @return int seconds until the next try: 1, 4, 16, 64 minutes and so on, six hours at the most */
-    public function failed(string $work, string $key, string $why): int
+    /**
+     * @param bool $tell whether somebody is told the first time
+     *
+     * @return int seconds until the next try: 1, 4, 16, 64 minutes and so on, six hours at the most
+     */
+    public function failed(string $work, string $key, string $why, bool $tell = false): int
     {
-        $tries = $this->tries($work, $key) + 1;
+        $tries = max($tell ? self::STUCK : 1, $this->tries($work, $key) + 1);
         $wait = min(self::HOST === $work ? self::LONGEST_PAUSE : self::LONGEST_WAIT, self::FIRST_WAIT * 4 ** min($tries - 1, 6));
         $this->db->executeStatement(
             'INSERT INTO due_trouble (work, record, tries, since, next_at, why) VALUES (:work, :key, :tries, :now, :next, :why) ON CONFLICT (work, record) DO UPDATE SET tries = :tries, next_at = :next, why = :why',

@@ -10,9 +10,12 @@ use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\StandsWithMail;
 use Telamon\Record\TakenBack;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A text that a client is asked to sign. It stays as it was sent. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Quote)]
 class Agreement implements StandsWithMail, TakenBack
 {
     #[ORM\Id, ORM\Column(length: 36)]

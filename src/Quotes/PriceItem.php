@@ -10,9 +10,12 @@ use Telamon\Core\Quotes\Vat;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** One thing on the price list. It is retired, never deleted: quotes name it. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Quote)]
 class PriceItem implements PartOf
 {
     use Setting;

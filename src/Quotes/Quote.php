@@ -15,10 +15,13 @@ use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\StandsWithMail;
 use Telamon\Record\TakenBack;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** A quote, in one revision. Once it is sent what it says stays as it is: changed, it is another revision. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Quote)]
 #[ORM\Index(columns: ['state', 'valid_until'], name: 'quote_state')]
 #[ORM\UniqueConstraint(name: 'quote_number', columns: ['number', 'revision'])]
 class Quote implements StandsWithMail, TakenBack

@@ -9,9 +9,12 @@ use Telamon\Core\Quotes\PricingRow;
 use Telamon\Core\Quotes\Vat;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** How the business quotes: prices with or without VAT, what is usual, the table by which answers become lines. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Quote)]
 class QuoteSetup implements PartOf
 {
     use Setting;

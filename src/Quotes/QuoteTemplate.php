@@ -11,9 +11,12 @@ use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** Lines, sums and words that a quote may begin from, under a name. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Quote)]
 class QuoteTemplate implements PartOf
 {
     use Setting;

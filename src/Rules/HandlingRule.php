@@ -7,9 +7,12 @@ namespace Telamon\Rules;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
+use Telamon\Staff\WrittenWith;
 
 /** A handling rule as kept. Its versions are in the journal. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Rule)]
 #[ORM\Index(columns: ['position'])]
 class HandlingRule implements Journaled
 {

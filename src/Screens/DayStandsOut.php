@@ -7,13 +7,14 @@ namespace Telamon\Screens;
 use Doctrine\DBAL\Connection;
 use Telamon\Core\Day\Standing;
 use Telamon\Core\Day\StandsOut;
+use Telamon\Queue\Stuck;
 
 /** Gathers the numbers of a day and says what stands out of them, as Today.standsOut in the contract. */
 final readonly class DayStandsOut
 {
-    private const PATHS = ['arrivals' => '/arrivals', 'diary' => '/diary', 'messages' => '/messages?state=failed', 'tasks' => '/projects'];
+    private const PATHS = ['arrivals' => '/arrivals', 'diary' => '/diary', 'messages' => '/messages?state=failed', 'tasks' => '/projects', 'setup' => '/setup'];
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private Stuck $stuck)
     {
     }
 
@@ -41,6 +42,7 @@ final readonly class DayStandsOut
             $count('wish'),
             is_numeric($failed) ? (int) $failed : 0,
             array_map(static fn (array $one): int => array_sum(array_column($one['counts'], 'count')), \array_slice($came, 0, -1)),
+            [...$this->stuck->words(), ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.'])],
         );
 
         return array_map(static fn (array $one): array => ['words' => $one['words'], 'path' => self::PATHS[$one['leads']]], (new StandsOut())->of($standing));

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Telamon\Database\Ids;
+use Telamon\Record\Lasting;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 use Telamon\Record\Untold;
@@ -26,6 +27,7 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     public string $passwordHash = '';
 
     /** @phpstan-readonly-allow-private-mutation */
+    #[Lasting]
     #[ORM\Column]
     public bool $active = true;
 
@@ -48,11 +50,13 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[WrittenWith(Permission::Work)]
     #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $signature = '';
 
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
+        #[Lasting]
         #[ORM\Column(length: 254, unique: true)]
         public string $email,
         /** @phpstan-readonly-allow-private-mutation */
@@ -62,6 +66,7 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
         #[ORM\Column(length: 3)]
         public string $initials,
         /** @phpstan-readonly-allow-private-mutation */
+        #[Lasting]
         #[ORM\Column(enumType: Role::class)]
         public Role $role,
     ) {

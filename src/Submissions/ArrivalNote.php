@@ -7,10 +7,13 @@ namespace Telamon\Submissions;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** What somebody of the staff noted beside a submission, for colleagues. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Decide)]
 #[ORM\Index(columns: ['submission_id', 'at'])]
 class ArrivalNote implements PartOf
 {

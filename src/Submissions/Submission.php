@@ -12,10 +12,13 @@ use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
 use Telamon\Projects\Project;
 use Telamon\Record\Journaled;
+use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
+use Telamon\Staff\WrittenWith;
 
 /** One filled-in form, kept word for word as it arrived. */
 #[ORM\Entity]
+#[WrittenWith(Permission::Decide)]
 #[ORM\Index(columns: ['state', 'due_at', 'id'])]
 #[ORM\Index(columns: ['state', 'received_at', 'id'])]
 #[ORM\Index(columns: ['received_at'])]

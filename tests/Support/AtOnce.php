@@ -80,7 +80,9 @@ final class AtOnce
                 break;
             }
         }
-        null === $meanwhile || $meanwhile($db);
+        if (null !== $meanwhile) {
+            $meanwhile($db);
+        }
         $db->exec('COMMIT');
         do {
             curl_multi_exec($all, $running);
@@ -100,7 +102,7 @@ final class AtOnce
     {
         $curl = curl_init($this->address.$path);
         curl_setopt_array($curl, [
-            \CURLOPT_RETURNTRANSFER => true, \CURLOPT_TIMEOUT => 30, \CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_POSTFIELDS => json_encode((object) $body, \JSON_THROW_ON_ERROR),
+            \CURLOPT_RETURNTRANSFER => true, \CURLOPT_TIMEOUT => 30, \CURLOPT_CUSTOMREQUEST => '' === $method ? 'GET' : $method, \CURLOPT_POSTFIELDS => json_encode((object) $body, \JSON_THROW_ON_ERROR),
             \CURLOPT_HTTPHEADER => ['Content-Type: application/json', "Origin: {$this->address}", ...('' === $cookie ? [] : ["Cookie: $cookie"])],
         ]);
 

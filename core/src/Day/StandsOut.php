@@ -12,10 +12,11 @@ final readonly class StandsOut
     /** Less than so many is no crowd, however few are usual. */
     private const LEAST_CROWD = 5;
 
-    /** @return list<array{words: string, leads: 'arrivals'|'diary'|'messages'|'tasks'}> */
+    /** @return list<array{words: string, leads: 'arrivals'|'diary'|'messages'|'tasks'|'setup'}> */
     public function of(Standing $day): array
     {
         return array_values(array_filter([
+            ...array_map(static fn (string $what): array => ['words' => $what, 'leads' => 'setup'], $day->stuck),
             ...array_map(static fn (string $clash): array => ['words' => $clash, 'leads' => 'diary'], $day->clashes),
             self::over($day->over),
             0 === $day->failed ? null : ['words' => self::many($day->failed, 'mail').' could not be sent.', 'leads' => 'messages'],

@@ -143,7 +143,7 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
         {
           onSuccess: (undone) => toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true }))),
           onError: (error) => {
-            if (isSentAlready(error)) askFirst({ words: error.message, goOn: () => go(true) });
+            if (isSentAlready(error)) askFirst({ title: 'Sent already', words: error.message, goOn: () => go(true) });
             else toast({ words: error.message });
           },
         },

@@ -15,7 +15,10 @@ export function useLastChange() {
   });
 }
 
+const ASKS = ['Sent already', 'The public feels this'];
+
 export interface Sent {
+  title: string;
   /** What was sent already, in words. */
   words: string;
   goOn: () => void;
@@ -23,9 +26,9 @@ export interface Sent {
 
 export const SentContext = createContext<(sent: Sent) => void>(() => undefined);
 
-/** Whether the server asks first, as something was mailed. */
+/** Whether the server asks first: something was mailed, or the public feels it. */
 export function isSentAlready(error: Error): boolean {
-  return error instanceof ProblemError && error.status === 409 && error.title === 'Sent already';
+  return error instanceof ProblemError && error.status === 409 && ASKS.includes(error.title);
 }
 
 interface What {
@@ -39,11 +42,12 @@ const undoChange = ({ id, all, sent }: What) =>
   need(
     api.POST('/api/changes/{id}/undo', {
       params: { path: { id } },
-      body: { ...(all ? { all } : {}), ...(sent ? {} : { ask: true }) },
+      body: { ...(all ? { all } : {}), ...(sent ? { outside: true } : { ask: true }) },
     }),
   );
 
-const redoChange = (id: string) => need(api.POST('/api/changes/{id}/redo', { params: { path: { id } } }));
+const redoChange = (id: string) =>
+  need(api.POST('/api/changes/{id}/redo', { params: { path: { id } }, body: { outside: true } }));
 
 /** Takes a change back, and says what stays. */
 export function useUndo() {
@@ -65,7 +69,7 @@ export function useUndo() {
       toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true })));
     },
     onError: (error, what) => {
-      if (isSentAlready(error)) askFirst({ words: error.message, goOn: () => undo.mutate({ ...what, sent: true }) });
+      if (isSentAlready(error)) askFirst({ title: (error as ProblemError).title, words: error.message, goOn: () => undo.mutate({ ...what, sent: true }) });
       else toast({ words: error.message });
     },
     onSettled: () => queries.invalidateQueries(),
