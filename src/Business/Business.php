@@ -92,6 +92,14 @@ class Business implements Journaled
     public int $replyThreshold = 95;
 
     /**
+     * The name under which the own mail server says that it has checked who wrote (RFC 8601, authserv-id); empty for none.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $mailServer = '';
+
+    /**
      * When messages that nobody waits for are kept back, by the business's clock; empty for never.
      *
      * @phpstan-readonly-allow-private-mutation
@@ -300,6 +308,12 @@ class Business implements Journaled
         $this->quietUntil = $quietUntil;
         $this->quietDays = $quietDays;
         $this->mailsAnHour = $anHour;
+    }
+
+    /** @param string $mailServer its authserv-id (RFC 8601); empty for none */
+    public function trustMailOf(string $mailServer): void
+    {
+        $this->mailServer = $mailServer;
     }
 
     /** @param string|null $logo id */

@@ -80,6 +80,28 @@ class Incoming implements Journaled
     public array $done = [];
 
     /**
+     * What came with it: files, and what of them is not kept.
+     *
+     * @var list<array{name: string, type: string, size: int, why: string}>
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $parts = [];
+
+    /** @phpstan-readonly-allow-private-mutation SHA-256 of its bytes as they came; empty where they were not kept */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $original = '';
+
+    /** @phpstan-readonly-allow-private-mutation whether it is known to come from whoever it says */
+    #[ORM\Column(options: ['default' => true])]
+    public bool $believed = true;
+
+    /** @phpstan-readonly-allow-private-mutation whether it may come from a machine */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $unsure = false;
+
+    /**
      * @param string $messageId by which the same one is known again
      * @param string $said without what was repeated and without the signature
      * @param string $whole as much of it as is shown
@@ -107,6 +129,30 @@ class Incoming implements Journaled
         ?string $id = null,
     ) {
         $this->id = $id ?? Ids::next();
+    }
+
+    /**
+     * @param list<array{name: string, type: string, size: int, why: string}> $parts
+     * @param string $original SHA-256
+     */
+    public function came(array $parts, string $original, bool $believed, bool $unsure): void
+    {
+        $this->parts = $parts;
+        $this->original = $original;
+        $this->believed = $believed;
+        $this->unsure = $unsure;
+    }
+
+    /** @phpstan-impure it may have been read again under the lock */
+    public function isOpen(): bool
+    {
+        return IncomingState::Open === $this->state;
+    }
+
+    /** Nothing is done by itself; somebody looks. */
+    public function waitBecause(string $why): void
+    {
+        $this->done = [$why];
     }
 
     public function belong(?Client $client, ?Project $project, ?Message $answers): void

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Core\Messages\DocumentReader;
 use Telamon\Core\Messages\FromMustache;
 use Telamon\Core\Messages\MessageDocument;
+use Telamon\Core\Replies\Asked;
 use Telamon\Database\Ids;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
@@ -20,6 +21,9 @@ use Telamon\Staff\WrittenWith;
 class MessageTemplate implements PartOf
 {
     use Setting;
+
+    /** Those that ship and only tell something. */
+    private const ASK_NOTHING = ['confirmation', 'copy', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'choose-time', 'quote-accepted', 'quote-yes', 'added', 'told', 'notice', 'notices', 'wish', 'quote-answered', 'quote-drafted', 'quote-reply'];
 
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -70,6 +74,10 @@ class MessageTemplate implements PartOf
     #[ORM\Column(options: ['default' => false])]
     public bool $textFirst = false;
 
+    /** @phpstan-readonly-allow-private-mutation what it asks of whoever reads it */
+    #[ORM\Column(length: 10, enumType: Asked::class, options: ['default' => 'decision'])]
+    public Asked $asks = Asked::Decision;
+
     /**
      * Counted up with every change.
      *
@@ -104,6 +112,7 @@ class MessageTemplate implements PartOf
         string $body,
     ) {
         $this->id = Ids::next();
+        $this->asks = \in_array($key, self::ASK_NOTHING, true) ? Asked::Nothing : Asked::Decision;
         $this->subject = FromMustache::line($subject);
         $this->document = FromMustache::document(str_replace('{{first_name}}', '{{first_name|there}}', $body))->toArray();
     }
@@ -140,6 +149,7 @@ class MessageTemplate implements PartOf
         $this->answersTo = $text->enclosed->answersTo;
         $this->consent = $text->enclosed->consent;
         $this->textFirst = $text->enclosed->textFirst;
+        $this->asks = $text->enclosed->asks;
     }
 
     public function turn(bool $goes): void
@@ -154,7 +164,7 @@ class MessageTemplate implements PartOf
 
     public function text(): TemplateText
     {
-        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent, $this->textFirst));
+        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent, $this->textFirst, $this->asks));
     }
 
     public static function partKind(): string

@@ -35,6 +35,7 @@ final readonly class SendMessageHandler
         private MessageBusInterface $bus,
         private Profile $business,
         private Lacking $lacking,
+        private Stops $stops,
     ) {
     }
 
@@ -44,7 +45,7 @@ final readonly class SendMessageHandler
         if (null === $message) {
             return;
         }
-        if ($message->ground->canBeStopped() && MessageState::Queued === $message->state && $this->tooMany()) {
+        if ($message->ground->canBeStopped() && MessageState::Queued === $message->state && ($this->tooMany() || $this->stops->isPerhapsAsked($message))) {
             // Nobody waits for it: it is looked at again in a while.
             $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * self::AGAIN)]);
 

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\EventDispatcherInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
+use Telamon\Core\Replies\Meaning;
 
 /** Whom nothing unasked is sent to any more. Call what writes inside a change. */
 final readonly class Stops
@@ -26,6 +27,12 @@ final readonly class Stops
     public function has(string $address): bool
     {
         return null !== $this->of($address);
+    }
+
+    /** Whether a letter that may ask to stop waits to be read: what nobody asked for is kept back meanwhile. */
+    public function isPerhapsAsked(Message $message): bool
+    {
+        return false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM incoming WHERE state = ? AND says = ? AND (LOWER(from_address) = ? OR client_id = ?) LIMIT 1', [IncomingState::Open->value, Meaning::Stop->value, mb_strtolower($message->toAddress), $message->client->id ?? '']);
     }
 
     /**

@@ -110,7 +110,7 @@ final readonly class TemplateChanges
             throw new InvalidInput('consent', 'Shorten this to 100 characters.');
         }
 
-        return new Enclosed($given->papers, $answers, trim($given->consent), $given->textFirst);
+        return new Enclosed($given->papers, $answers, trim($given->consent), $given->textFirst, $given->asks);
     }
 
     /**

@@ -13,7 +13,7 @@ final readonly class TemplateText
     {
     }
 
-    /** @return array{name: string, subject: string, document: array<string, mixed>, textMessage: string, papers: list<string>, answersTo: string, consent: string, textFirst: bool} */
+    /** @return array{name: string, subject: string, document: array<string, mixed>, textMessage: string, papers: list<string>, answersTo: string, consent: string, textFirst: bool, asks: string} */
     public function toArray(): array
     {
         return ['name' => $this->name, 'subject' => $this->subject, 'document' => $this->document->toArray(), 'textMessage' => $this->textMessage] + $this->enclosed->toArray();

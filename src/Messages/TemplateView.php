@@ -42,6 +42,7 @@ final readonly class TemplateView
             'answersTo' => $template->answersTo,
             'consent' => $template->consent,
             'textFirst' => $template->textFirst,
+            'asks' => $template->asks->value,
             'called' => (object) $this->called($template),
             'consents' => $this->consents->names(),
             'fields' => array_map(FieldWords::of(...), $template->fields()),

@@ -17,7 +17,8 @@ use Telamon\Submissions\Receiver;
 /** A letter or a text that belongs nowhere is an arrival: its sender and its words are answers of the form that is used most. */
 final readonly class LetterArrivals
 {
-    private const LONGEST = 4000;
+    /** Letters that an answer takes. */
+    public const LONGEST = 4000;
 
     public function __construct(private EntityManagerInterface $em, private Taken $taken, private Receiver $receiver)
     {

@@ -23,29 +23,35 @@ final readonly class MailFiles
     }
 
     /**
-     * @param list<array{name: string, type: string, bytes: string}> $attachments
+     * @param list<array{name: string, type: string, bytes: string, why: string}> $attachments
      *
-     * @return list<string> ids of uploads
+     * @return array{list<string>, list<array{name: string, type: string, size: int, why: string}>} ids of uploads; every part, with why it is not kept
      */
     public function keep(array $attachments): array
     {
-        $kept = [];
+        $kept = $parts = [];
         foreach ($attachments as $one) {
-            $path = (string) tempnam(sys_get_temp_dir(), 'mail');
-            try {
-                file_put_contents($path, $one['bytes']);
-                $upload = new Upload($this->store->keep($path), FileKind::safeName('' === $one['name'] ? 'attachment' : $one['name']), $this->clock->now());
-                $this->em->persist($upload);
-                $this->em->flush();
-                $kept[] = $upload->id;
-            } catch (FileNotTaken) {
-                // It stays in the mail, which is kept whole.
-            } finally {
-                @unlink($path);
+            $why = $one['why'];
+            $name = FileKind::safeName('' === $one['name'] ? 'attachment' : $one['name']);
+            if ('' === $why) {
+                $path = (string) tempnam(sys_get_temp_dir(), 'mail');
+                try {
+                    file_put_contents($path, $one['bytes']);
+                    $upload = new Upload($this->store->keep($path), $name, $this->clock->now());
+                    $this->em->persist($upload);
+                    $this->em->flush();
+                    $kept[] = $upload->id;
+                } catch (FileNotTaken) {
+                    // It stays in the letter, which is kept whole.
+                    $why = 'only photographs and PDF files are put with records; it is in the letter itself';
+                } finally {
+                    @unlink($path);
+                }
             }
+            $parts[] = ['name' => $name, 'type' => mb_substr($one['type'], 0, 100), 'size' => \strlen($one['bytes']), 'why' => $why];
         }
 
-        return $kept;
+        return [$kept, $parts];
     }
 
     /**

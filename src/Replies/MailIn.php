@@ -14,6 +14,10 @@ use Telamon\Core\Replies\ReplyStripper;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
 use Telamon\Messages\Message;
+use Telamon\Refusal\InvalidInput;
+use Telamon\Refusal\NotThere;
+use Telamon\Refusal\Refusal;
+use Telamon\Staff\Staff;
 use Telamon\Submissions\Arriving;
 
 /**
@@ -24,8 +28,9 @@ final readonly class MailIn
 {
     /** The most of a text that is shown; letters. */
     private const SHOWN = 60_000;
+    private const GOES_ON = "\n\n[It goes on: the whole letter is under Messages.]";
 
-    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private FilesystemOperator $files, private ClockInterface $clock)
+    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private Belief $belief, private FilesystemOperator $files, private ClockInterface $clock)
     {
     }
 
@@ -41,9 +46,11 @@ final readonly class MailIn
         $parts = (new ReplyStripper())->part($mail->text);
         $one = new Incoming('mail', $origin, $mail->messageId, $mail->fromAddress, $mail->fromName, $mail->subject, mb_substr($parts->said, 0, self::SHOWN), mb_substr($mail->text, 0, self::SHOWN), $this->clock->now());
         $this->files->write(self::path($one->id), $eml);
-        $attachments = MailOrigin::Person === $origin ? $this->mailFiles->keep($mail->attachments) : [];
+        [$attachments, $came] = $this->mailFiles->keep(MailOrigin::Person === $origin ? $mail->attachments : []);
         $answers = MailOrigin::Bounce === $origin ? $this->threads->byMessageId($mail->reported) : $this->threads->of($mail);
-        if (MailOrigin::Person === $origin && null === $answers) {
+        $unsure = MailOrigin::Person === $origin && MachineMail::isUnsure($mail->headers);
+        $one->came($came, hash('sha256', $eml), $this->belief->in($mail), $unsure);
+        if (MailOrigin::Person === $origin && null === $answers && !$unsure) {
             return $this->arrives($one, $mail, $attachments);
         }
         $taken = $this->taking->keep($one, function () use ($one, $mail, $origin, $answers, $attachments): void {
@@ -54,9 +61,30 @@ final readonly class MailIn
                 MailOrigin::Person => $this->replied($one, $attachments),
                 default => $one->beDone(IncomingState::Left, [MailOrigin::Away === $origin ? 'is away: nothing was answered, follow-ups go on' : 'machine mail: nothing was answered']),
             };
+            if ($one->unsure) {
+                $one->waitBecause('may come from a machine (a list, or an address that takes no answers): nothing was done by itself');
+            } elseif (MailOrigin::Person === $origin && !$one->believed) {
+                $one->waitBecause('nothing shows that it comes from whoever it says: nothing was done by itself');
+            }
         });
 
         return $taken === $one ? $this->taking->settle($one) : $taken;
+    }
+
+    /**
+     * Makes a letter an arrival, by hand: one that may come from a machine, or one that was taken for an answer.
+     *
+     * @throws Refusal where it is one already, or its bytes are gone
+     */
+    public function makeArrival(Incoming $one, Staff $by): void
+    {
+        $mail = $this->reader->read($this->raw($one) ?? throw new NotThere('letter'));
+        [$attachments] = $this->mailFiles->keep($mail->attachments);
+        $submission = '' === $one->submissionId ? $this->received($one, $mail, $attachments) : $one->submissionId;
+        if (null === $submission) {
+            throw new InvalidInput('', 'There is no form that could take a letter: one that asks for a mail address and has room for words.');
+        }
+        $this->taking->change($one, "made an arrival of {$one->recordLabel()}", $by, static fn () => $one->arrivedAs($submission));
     }
 
     /** The mail as it came; null where it is gone. */
@@ -93,12 +121,7 @@ final readonly class MailIn
     /** @param list<string> $uploads */
     private function arrives(Incoming $one, ReceivedMail $mail, array $uploads): Incoming
     {
-        $letter = trim(('' === $mail->subject ? '' : "{$mail->subject}\n\n").$one->said);
-        $submission = $this->arrivals->receive([
-            [Destination::ClientEmail, $mail->fromAddress],
-            [Destination::ProjectNotes, $letter],
-            [Destination::ClientName, '' === $mail->fromName ? $mail->fromAddress : $mail->fromName],
-        ], $uploads, new Arriving('mail', $mail->messageId, asFound: true));
+        $submission = $this->received($one, $mail, $uploads);
 
         return $this->taking->keep($one, function () use ($one, $mail, $submission): void {
             $one->belong($this->threads->client($mail->fromAddress), null, null);
@@ -106,5 +129,25 @@ final readonly class MailIn
                 $one->arrivedAs($submission);
             }
         });
+    }
+
+    /**
+     * @param list<string> $uploads
+     *
+     * @return string|null id of the submission
+     */
+    private function received(Incoming $one, ReceivedMail $mail, array $uploads): ?string
+    {
+        $letter = trim(('' === $mail->subject ? '' : "{$mail->subject}\n\n").$one->said);
+        if (mb_strlen($letter) > LetterArrivals::LONGEST) {
+            // The end of it is not dropped unsaid.
+            $letter = mb_substr($letter, 0, LetterArrivals::LONGEST - \strlen(self::GOES_ON)).self::GOES_ON;
+        }
+
+        return $this->arrivals->receive([
+            [Destination::ClientEmail, $mail->fromAddress],
+            [Destination::ProjectNotes, $letter],
+            [Destination::ClientName, '' === $mail->fromName ? $mail->fromAddress : $mail->fromName],
+        ], $uploads, new Arriving('mail', $mail->messageId, asFound: true));
     }
 }

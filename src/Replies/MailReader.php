@@ -15,6 +15,8 @@ final class MailReader
 {
     private const LONGEST_TEXT = 200_000;
     private const MOST_ATTACHMENTS = 20;
+    /** Letters under which a text part may be a stub. */
+    private const STUB = 200;
     private const LARGEST = 10 * 1024 * 1024;
 
     public function read(string $eml): ReceivedMail
@@ -83,19 +85,35 @@ final class MailReader
 
     private function text(IMessage $mail): string
     {
-        $text = self::utf8((string) $mail->getTextContent());
-        if ('' === trim($text)) {
-            $text = HtmlText::of(self::utf8((string) $mail->getHtmlContent()));
-        }
+        $text = $this->decoded($mail->getTextPart());
+        $page = HtmlText::of($this->decoded($mail->getHtmlPart()));
+        // Some programs put a stub ("your program cannot show this") where the same in plain text belongs.
+        $isStub = mb_strlen(trim($text)) < self::STUB && mb_strlen(trim($page)) > 3 * mb_strlen(trim($text));
 
-        return mb_substr(str_replace(["\r\n", "\r"], "\n", $text), 0, self::LONGEST_TEXT);
+        return mb_substr(str_replace(["\r\n", "\r"], "\n", $isStub ? $page : $text), 0, self::LONGEST_TEXT);
+    }
+
+    /** A part as UTF-8. Bytes of windows-1252 stand under many labels; browsers read Latin-1 and ASCII as it too (WHATWG Encoding Standard, 4.2). */
+    private function decoded(?IMessagePart $part): string
+    {
+        if (null === $part) {
+            return '';
+        }
+        $label = strtolower((string) $part->getCharset());
+        $bytes = \in_array($label, ['', 'us-ascii', 'ascii', 'utf-8', 'utf8', 'iso-8859-1', 'latin1', 'windows-1252'], true) ? (string) $part->getBinaryContentStream()?->getContents() : null;
+        if (null === $bytes) {
+            return self::utf8((string) $part->getContent());
+        }
+        $isUtf8 = mb_check_encoding($bytes, 'UTF-8') && (!\in_array($label, ['iso-8859-1', 'latin1', 'windows-1252'], true) || 1 !== preg_match('/[\x80-\xff]/', $bytes));
+
+        return self::utf8($isUtf8 ? $bytes : mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252'));
     }
 
     /** @return array<string, string> */
     private function headers(IMessage $mail): array
     {
         $headers = [];
-        foreach (['From', 'Subject', 'Auto-Submitted', 'Precedence', 'List-Id', 'Return-Path', 'X-Auto-Response-Suppress', 'X-Autoreply', 'X-Autorespond', 'Content-Type'] as $name) {
+        foreach (['From', 'Subject', 'Auto-Submitted', 'Precedence', 'List-Id', 'Return-Path', 'X-Auto-Response-Suppress', 'X-Autoreply', 'X-Autorespond', 'Content-Type', 'Authentication-Results'] as $name) {
             $header = $mail->getHeader($name);
             if (null !== $header) {
                 $headers[strtolower($name)] = self::utf8('Subject' === $name ? self::said($header->getValue()) : $header->getRawValue());
@@ -105,15 +123,21 @@ final class MailReader
         return $headers;
     }
 
-    /** @return list<array{name: string, type: string, bytes: string}> */
+    /** @return list<array{name: string, type: string, bytes: string, why: string}> with why it is not taken; empty where it may be */
     private function attachments(IMessage $mail): array
     {
         $found = [];
         foreach ($mail->getAllAttachmentParts() as $part) {
             $bytes = (string) $part->getContent();
-            if ('' !== $bytes && \strlen($bytes) <= self::LARGEST && \count($found) < self::MOST_ATTACHMENTS && !\in_array($part->getContentType(), ['message/delivery-status', 'text/rfc822-headers'], true)) {
-                $found[] = ['name' => self::line($part->getFilename() ?? '', 200), 'type' => $part->getContentType(), 'bytes' => $bytes];
+            if ('' === $bytes || \in_array($part->getContentType(), ['message/delivery-status', 'text/rfc822-headers'], true)) {
+                continue;
             }
+            $why = match (true) {
+                \strlen($bytes) > self::LARGEST => 'larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB',
+                \count($found) >= self::MOST_ATTACHMENTS => 'more than '.self::MOST_ATTACHMENTS.' files came with the letter',
+                default => '',
+            };
+            $found[] = ['name' => self::line($part->getFilename() ?? '', 200), 'type' => $part->getContentType(), 'bytes' => $bytes, 'why' => $why];
         }
 
         return $found;

@@ -12,7 +12,7 @@ final readonly class ReceivedMail
      * @param list<string> $references Message-IDs that it answers, the nearest first
      * @param list<string> $to addresses that it was sent to
      * @param array<string, string> $headers by name in small letters
-     * @param list<array{name: string, type: string, bytes: string}> $attachments
+     * @param list<array{name: string, type: string, bytes: string, why: string}> $attachments with why one is not taken
      * @param string $report the part message/delivery-status; empty for none
      * @param string $reported Message-ID of the mail that the report is about; empty where it is not said
      */

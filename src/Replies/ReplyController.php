@@ -91,6 +91,16 @@ final readonly class ReplyController
         return new JsonResponse($this->whole->show($reply));
     }
 
+    #[Route('/{id}/arrival', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Write->value)]
+    public function arrive(string $id, #[CurrentUser] Staff $staff): Response
+    {
+        $reply = $this->get($id);
+        $this->mail->makeArrival($reply, $staff);
+
+        return new JsonResponse($this->whole->show($reply));
+    }
+
     /** The mail as it came. */
     #[Route('/{id}/eml', requirements: ['id' => self::ID], methods: ['GET'])]
     public function eml(string $id): Response

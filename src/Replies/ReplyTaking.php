@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
+use Telamon\Core\Replies\Asked;
 use Telamon\Core\Replies\MailOrigin;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Core\Replies\ReplyReader;
@@ -16,11 +17,17 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
+use Telamon\Messages\Message;
+use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\ReplyCame;
+use Telamon\Staff\Staff;
 
 /** What is done with an answer, by whatever it came: it is written down once, read, and where its meaning is sure, carried out. */
 final readonly class ReplyTaking
 {
+    /** Per cent from which "stop" is nothing but that. */
+    private const SURE_STOP = 95;
+
     public function __construct(private EntityManagerInterface $em, private ReplyReader $replies, private WhatFollows $follows, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
     {
     }
@@ -54,24 +61,43 @@ final readonly class ReplyTaking
         });
     }
 
+    /** Somebody does something with it. */
+    public function change(Incoming $one, string $words, Staff $by, \Closure $do): void
+    {
+        $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr($words, 0, 300), $by, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), $do);
+    }
+
     /** Reads it, and tells whoever waits for it. Call it inside keep(). */
     public function read(Incoming $one): void
     {
-        $one->read($this->replies->read($one->whole));
+        $one->read($this->replies->read($one->whole, $this->asked($one->answers), $one->subject));
         $this->events->dispatch(new ReplyCame($one));
     }
 
     /** What is sure enough is done without a person, as a change of its own that can be taken back. Until then it waits where people look. */
     public function settle(Incoming $one): Incoming
     {
-        if (MailOrigin::Person !== $one->origin || IncomingState::Open !== $one->state) {
+        if (MailOrigin::Person !== $one->origin || IncomingState::Open !== $one->state || !$one->believed || $one->unsure) {
             return $one;
         }
-        if (Meaning::Stop === $one->says || (Meaning::Other !== $one->says && $one->confidence >= $this->business->business()->replyThreshold)) {
-            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), fn () => $this->follows->carryOut($one, $one->says));
+        // A stop and nothing else is obeyed at once, wherever the business has put its own line.
+        $sure = Meaning::Stop === $one->says ? self::SURE_STOP : $this->business->business()->replyThreshold;
+        if (Meaning::Other !== $one->says && $one->confidence >= $sure) {
+            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), function () use ($one): void {
+                // Looked at again under the lock: somebody may have read it meanwhile.
+                if ($one->isOpen()) {
+                    $this->follows->carryOut($one, $one->says);
+                }
+            });
         }
 
         return $one;
+    }
+
+    /** What the answered letter asked: its template says so; of a letter by hand, and of none, nobody knows. */
+    private function asked(?Message $answered): Asked
+    {
+        return null === $answered ? Asked::Other : $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $answered->template])->asks ?? Asked::Other;
     }
 
     /** One that is taken in again: where the process ended after it was written, "stop" has still to be carried out. */

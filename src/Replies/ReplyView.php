@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Replies;
 
 use Doctrine\DBAL\Connection;
+use Telamon\Core\Replies\MailOrigin;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
@@ -24,6 +25,9 @@ final readonly class ReplyView
         return $this->rows->row($one) + [
             'said' => $one->said,
             'whole' => $one->whole,
+            'parts' => $one->parts,
+            'believed' => $one->believed,
+            'canArrive' => 'mail' === $one->channel && '' === $one->submissionId && MailOrigin::Bounce !== $one->origin,
             'starts' => IncomingState::Open === $one->state ? array_map(fn (Meaning $meaning): array => ['says' => $meaning->value, 'lines' => $this->follows->lines($one, $meaning)], Meaning::cases()) : [],
             'change' => $this->decidedBy($one),
             'answered' => null === $one->answers ? null : $this->messages->whole($one->answers),

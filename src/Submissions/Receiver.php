@@ -58,7 +58,8 @@ final readonly class Receiver
     public function receive(FormVersion $version, array $answers, Arriving $arriving): Submission
     {
         $key = null === $arriving->key || '' === $arriving->key ? null : hash('sha256', $arriving->key);
-        $digest = self::digest($answers);
+        // A letter that is taken in again has its files kept again, under other ids: the same bytes are the same sending.
+        $digest = self::digest($arriving->asFound ? $this->byHash($answers) : $answers);
         $known = $this->known($version, $key, $digest);
         if (null !== $known) {
             return $known;
@@ -107,6 +108,18 @@ final readonly class Receiver
         ksort($answers);
 
         return hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /**
+     * @param array<array-key, mixed> $answers
+     *
+     * @return array<array-key, mixed> with the hash of each file in the place of its id
+     */
+    private function byHash(array $answers): array
+    {
+        $of = fn (mixed $id): mixed => \is_string($id) ? $this->em->find(Upload::class, $id)->file->sha256 ?? $id : $id;
+
+        return array_map(static fn (mixed $answer): mixed => \is_array($answer) ? array_map($of, $answer) : $answer, $answers);
     }
 
     /** @throws Refusal when the key came before with other answers */

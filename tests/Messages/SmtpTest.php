@@ -19,6 +19,7 @@ use Telamon\Messages\EmailMaker;
 use Telamon\Messages\Lacking;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
+use Telamon\Messages\Stops;
 use Telamon\StandIn\Mailbox;
 use Telamon\StandIn\TextFolder;
 use Telamon\StandIn\TextTransport;
@@ -71,10 +72,11 @@ final class SmtpTest extends AppTestCase
         $bus = self::getContainer()->get(MessageBusInterface::class);
         $business = self::getContainer()->get(Profile::class);
         $lacking = self::getContainer()->get(Lacking::class);
-        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking);
+        $stops = self::getContainer()->get(Stops::class);
+        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking && $stops instanceof Stops);
         $texts = new TextFolder($this->folder);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking))(new SendMessage(self::ID));
+        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking, $stops))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */

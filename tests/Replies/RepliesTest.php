@@ -32,6 +32,12 @@ final class RepliesTest extends AppTestCase
         self::fail('no confirmation');
     }
 
+    /** As if the confirmation had asked for a yes or a no. */
+    private function asksForADecision(): void
+    {
+        $this->db()->executeStatement("UPDATE message_template SET asks = 'decision' WHERE code = 'confirmation'");
+    }
+
     private function writes(string $message, string $text): Answer
     {
         return $this->post('/api/stand-in/mail', ['message' => $message, 'text' => $text])->ok(201);
@@ -55,6 +61,7 @@ final class RepliesTest extends AppTestCase
 
     public function testAReplyFindsItsThreadIsReadAndStartsWhatItSays(): void
     {
+        $this->asksForADecision();
         $reply = $this->writes($this->confirmed(), 'No thank you, we found someone else.');
         self::assertSame(['person', 'no', 'done'], [$reply->text('origin'), $reply->text('says'), $reply->text('state')]);
         self::assertSame('Orla Fennick', $reply->text('client.label'));
@@ -286,6 +293,7 @@ final class RepliesTest extends AppTestCase
     {
         $message = $this->confirmed();
         $quote = $this->quoted();
+        $this->asksForADecision();
         $reply = $this->writes($message, 'Yes please, go ahead.');
         self::assertSame('done', $reply->text('state'));
         self::assertStringContainsString('sends Orla Fennick the way to accept', $reply->text('done.0'));

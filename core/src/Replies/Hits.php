@@ -33,6 +33,18 @@ final class Hits
         $this->hedged = [] !== array_filter($sentences, fn (Sentence $sentence): bool => 1 === preg_match($this->held(), $sentence->text));
     }
 
+    /** Whether somebody says yes and no in one breath: "yes and no". */
+    public function speaksBothWays(): bool
+    {
+        return [] !== array_filter($this->all(), static fn (Hit $hit): bool => Meaning::Other === $hit->meaning && 1 === preg_match('/^(yes and no|no and yes|ja und nein|oui et non)$/', $hit->words));
+    }
+
+    /** @param list<string> $names folded, which say nothing */
+    public function rest(Meaning $meaning, array $names): Rest
+    {
+        return new Rest($this->sentences, $this->found, $meaning, $names);
+    }
+
     public function best(Meaning $meaning): float
     {
         $best = 0.0;

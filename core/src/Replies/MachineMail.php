@@ -32,7 +32,7 @@ final class MachineMail
         if ('auto-replied' === $auto || isset($headers['x-autoreply']) || isset($headers['x-autorespond']) || $is('precedence', '/auto_?reply/i')) {
             return MailOrigin::Away;
         }
-        $machine = 'no' !== $auto || isset($headers['list-id']) || $is('precedence', '/^(bulk|junk|list)$/i') || '<>' === trim($headers['return-path'] ?? '') || isset($headers['x-auto-response-suppress']) || 1 === preg_match('/\b(mailer-daemon|postmaster|no-?reply|do-?not-?reply)@/', $from);
+        $machine = ('' !== $auto && 'no' !== $auto) || '<>' === trim($headers['return-path'] ?? '') || 1 === preg_match('/\b(mailer-daemon|postmaster)@/', $from);
 
         return match (true) {
             $machine && $away => MailOrigin::Away,
@@ -41,5 +41,18 @@ final class MachineMail
             $away && 1 === preg_match('/^(out of (the )?office|automatic reply|autoreply|auto:|abwesenheit|automatische antwort|r.ponse automatique|absence)/iu', trim($headers['subject'] ?? '')) => MailOrigin::Away,
             default => MailOrigin::Person,
         };
+    }
+
+    /**
+     * Whether it may come from a machine: through a list, in bulk, from an address that takes no answers. People write so
+     * too (through the list of a club, from an office's program), so it is shown and nothing is done by itself.
+     *
+     * @param array<string, string> $headers by name in small letters
+     */
+    public static function isUnsure(array $headers): bool
+    {
+        $is = static fn (string $name, string $pattern): bool => 1 === preg_match($pattern, $headers[$name] ?? '');
+
+        return isset($headers['list-id']) || isset($headers['x-auto-response-suppress']) || $is('precedence', '/^(bulk|junk|list)$/i') || 1 === preg_match('/\b(no-?reply|do-?not-?reply)@/', strtolower($headers['from'] ?? ''));
     }
 }

@@ -31,8 +31,26 @@ final class ReplyReader
         $this->stripper = new ReplyStripper();
     }
 
-    /** @param string $text the plain text of the reply, with all that a program repeated in it */
-    public function read(string $text): ReplyReading
+    /**
+     * @param string $text the plain text of the reply, with all that a program repeated in it
+     * @param Asked $asked what the letter asked that it answers
+     * @param string $subject of the letter: a stop may stand there alone
+     */
+    public function read(string $text, Asked $asked = Asked::Decision, string $subject = ''): ReplyReading
+    {
+        $reading = $this->body($text, $asked);
+        // A subject that answers repeats ours; one of their own may be all that they say.
+        if (Meaning::Stop !== $reading->says && '' !== trim($subject) && 1 !== preg_match('/^\s*(re|aw|sv|antw|tr|fwd?|wg)\s*:/iu', $subject)) {
+            $here = $this->body($subject, $asked);
+            if (Meaning::Stop === $here->says && $here->confidence >= self::ALONE) {
+                return new ReplyReading(Meaning::Stop, $here->confidence, $here->because, '' === $reading->read ? $here->read : $reading->read);
+            }
+        }
+
+        return $reading;
+    }
+
+    private function body(string $text, Asked $asked): ReplyReading
     {
         $said = $this->stripper->part($text)->said;
         if ('' === Fold::text(str_replace(['👍', '👎'], 'x', $said))) {
@@ -40,7 +58,7 @@ final class ReplyReader
         }
         $reading = null;
         foreach ($this->inOrder($said) as $at => $phrases) {
-            $here = $this->with($phrases, $said);
+            $here = $this->with($phrases, $said, $asked);
             // Whoever asks to stop is heard in any language; otherwise the likeliest one that knows a word decides.
             if (Meaning::Stop === $here->says && ($here->confidence >= self::ALONE || 0 === $at)) {
                 return $here;
@@ -53,7 +71,7 @@ final class ReplyReader
         return $reading ?? new ReplyReading(Meaning::Other, 0.5, [], $said);
     }
 
-    private function with(Phrases $phrases, string $said): ReplyReading
+    private function with(Phrases $phrases, string $said, Asked $asked): ReplyReading
     {
         $sentences = Sentence::all($said, $phrases);
         if ([] === $sentences) {
@@ -62,6 +80,14 @@ final class ReplyReader
         $hits = new Hits($sentences, $phrases);
         [$meaning, $sure] = $this->decide($hits, $sentences);
         if (mb_strlen($said) > self::LONG && Meaning::Stop !== $meaning) {
+            $sure = min($sure, self::FAIR);
+        }
+
+        $rest = $hits->rest($meaning, 'de' === $phrases->language ? [] : self::names($said));
+        if (\in_array($meaning, [Meaning::Yes, Meaning::No, Meaning::Later], true)) {
+            [$meaning, $sure] = $this->asAnswer($meaning, $sure, $rest, $asked, $sentences);
+        } elseif (Meaning::Stop === $meaning && !$rest->isLittle($meaning)) {
+            // "The keys stop sounding after a second" is no wish to be left alone; a person reads it.
             $sure = min($sure, self::FAIR);
         }
 
@@ -78,6 +104,9 @@ final class ReplyReader
         $stop = $hits->best(Meaning::Stop);
         if ($stop > 0) {
             return [Meaning::Stop, $stop];
+        }
+        if ($hits->speaksBothWays()) {
+            return [Meaning::Other, self::ALONE];
         }
         [$yes, $no, $later, $question] = [$hits->best(Meaning::Yes), $hits->best(Meaning::No), $hits->best(Meaning::Later), $hits->best(Meaning::Question)];
         if ($yes >= self::FAIR && $no >= self::FAIR) {
@@ -107,7 +136,29 @@ final class ReplyReader
             return [Meaning::Question, $question];
         }
 
-        return [Meaning::Other, $this->isPolite($sentences) || $hits->best(Meaning::Other) > 0 ? self::ALONE : 0.7];
+        return [Meaning::Other, $this->isPolite($sentences) || ($hits->best(Meaning::Other) > 0 && $hits->rest(Meaning::Other, [])->isLittle(Meaning::Yes)) || Facts::only($sentences) || Cues::none($sentences) ? self::ALONE : 0.7];
+    }
+
+    /**
+     * A yes, a no or a later is one for sure only where that was asked, and where the letter says little else.
+     *
+     * @param list<Sentence> $sentences
+     *
+     * @return array{Meaning, float}
+     */
+    private function asAnswer(Meaning $meaning, float $sure, Rest $rest, Asked $asked, array $sentences): array
+    {
+        if (Asked::Decision === $asked) {
+            if ($rest->isLittle($meaning)) {
+                return [$meaning, $sure];
+            }
+
+            // "Yes, it has three pedals" answers what nobody decides by.
+            return $rest->isWeak() && Facts::only($sentences) ? [Meaning::Other, self::ALONE] : [$meaning, min($sure, self::FAIR)];
+        }
+
+        // Whoever was not asked for a decision and says "yes" answers what was asked.
+        return $rest->isWeak() ? [Meaning::Other, self::ALONE] : [$meaning, min($sure, self::FAIR)];
     }
 
     /**
@@ -131,6 +182,14 @@ final class ReplyReader
     private function isPolite(array $sentences): bool
     {
         return [] === array_filter($sentences, static fn (Sentence $one): bool => '' !== $one->text && 1 !== preg_match('/^(thank you|thanks|many thanks|cheers|danke|vielen dank|merci)\b/', $one->text));
+    }
+
+    /** @return list<string> words with a capital inside a sentence, folded: names, mostly */
+    private static function names(string $said): array
+    {
+        preg_match_all('/(?<=[\p{L}\d,] )\p{Lu}\p{Ll}+/u', $said, $found);
+
+        return array_map(Fold::text(...), $found[0]);
     }
 
     /** @return list<Phrases> the likeliest language first, by its common words */

@@ -16,6 +16,12 @@ final readonly class ReplyReading
     {
     }
 
+    /** A machine decides nothing, whatever its words. */
+    public static function ofAMachine(string $read): self
+    {
+        return new self(Meaning::Other, 0.97, ['a machine'], $read);
+    }
+
     /** @param int $threshold per cent from which nobody needs to look */
     public function isSure(int $threshold): bool
     {

@@ -17,6 +17,8 @@ final readonly class Sentence
     /** @return list<self> */
     public static function all(string $said, Phrases $phrases): array
     {
+        // An address holds points and is one word.
+        $said = (string) preg_replace('/[^\s<>()]+@[^\s<>()]+/u', 'my address', $said);
         $plain = str_replace(['’', '‘', '`', '👍', '👎'], ["'", "'", "'", ' yes. ', ' no. '], mb_strtolower($said));
         // "10.30", "20. März" and "Q-0227" are no ends of sentences.
         $plain = (string) preg_replace('/(?<=\d)\.(?= ?\d| ?\p{L})/u', ' ', $plain);

@@ -26,12 +26,12 @@ final class MachineMailTest extends TestCase
             'away, by its subject' => [MailOrigin::Away, ['subject' => 'Automatic reply: Your quote']],
             'away, in German' => [MailOrigin::Away, ['subject' => 'Abwesenheitsnotiz: Ihr Angebot']],
             'away, in French' => [MailOrigin::Away, ['subject' => 'Réponse automatique : votre devis']],
-            'a list' => [MailOrigin::Machine, ['list-id' => '<news.example.org>']],
-            'bulk' => [MailOrigin::Machine, ['precedence' => 'bulk']],
+            'a list' => [MailOrigin::Person, ['list-id' => '<news.example.org>']],
+            'bulk' => [MailOrigin::Person, ['precedence' => 'bulk']],
             'a report' => [MailOrigin::Bounce, ['content-type' => 'multipart/report; report-type=delivery-status; boundary="x"', 'auto-submitted' => 'auto-replied']],
             'a report of before there were any' => [MailOrigin::Bounce, ['from' => 'MAILER-DAEMON@mx.example', 'subject' => 'Undelivered Mail Returned to Sender']],
             'no return path' => [MailOrigin::Machine, ['return-path' => '<>']],
-            'nobody to answer' => [MailOrigin::Machine, ['from' => 'Shop <no-reply@example.com>']],
+            'nobody to answer' => [MailOrigin::Person, ['from' => 'Shop <no-reply@example.com>']],
         ];
     }
 
@@ -40,6 +40,14 @@ final class MachineMailTest extends TestCase
     public function testMachinesAreToldFromPeople(MailOrigin $origin, array $headers): void
     {
         self::assertSame($origin, MachineMail::origin($headers));
+    }
+
+    public function testThroughAListOrFromWhoTakesNoAnswersMayBeEither(): void
+    {
+        foreach ([['list-id' => '<news.example.org>'], ['precedence' => 'list'], ['precedence' => 'bulk'], ['from' => 'Shop <no-reply@example.com>'], ['x-auto-response-suppress' => 'All']] as $headers) {
+            self::assertTrue(MachineMail::isUnsure($headers), (string) json_encode($headers));
+        }
+        self::assertFalse(MachineMail::isUnsure(['from' => 'Anna <anna@example.com>', 'precedence' => 'first-class']));
     }
 
     public function testAReportIsReadAsTheStandardShowsIt(): void

@@ -6,6 +6,7 @@ namespace Telamon\Core\Tests\Replies;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Telamon\Core\Replies\Asked;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Core\Replies\ReplyReader;
 
@@ -21,7 +22,7 @@ final class ReplyReaderTest extends TestCase
     /** @return array<string, array{string, int, float}> file, how many at least, the part that is decided without a person */
     public static function sets(): array
     {
-        return ['written with' => ['replies.txt', 400, 0.92], 'kept aside' => ['aside.txt', 260, 0.88]];
+        return ['written with' => ['replies.txt', 400, 0.92], 'kept aside' => ['aside.txt', 260, 0.88], 'letters with facts, conditions and much else' => ['letters.txt', 290, 0.9]];
     }
 
     #[DataProvider('sets')]
@@ -50,6 +51,36 @@ final class ReplyReaderTest extends TestCase
         self::assertSame([], $wrongYes, 'a yes that was none');
         self::assertLessThanOrEqual(2, \count($wrong), implode("\n", $wrong));
         self::assertGreaterThanOrEqual($part, $decided / $all);
+    }
+
+    public function testOnlyWhatWasAskedIsAnswered(): void
+    {
+        $reader = new ReplyReader();
+        foreach (['Yes, it has three pedals.', 'Yes', 'No', 'No, only the one.', 'Fine, thanks.'] as $text) {
+            self::assertSame(Meaning::Other, $reader->read($text, Asked::Other)->says, $text);
+        }
+        foreach ([Asked::Other, Asked::Nothing] as $asked) {
+            self::assertFalse($reader->read('Yes please, go ahead with the repair.', $asked)->isSure(self::THRESHOLD));
+            self::assertTrue($reader->read('Please stop emailing me.', $asked)->isSure(self::THRESHOLD));
+            self::assertSame(Meaning::Question, $reader->read('Which number do you mean?', $asked)->says);
+        }
+    }
+
+    public function testAStopInTheSubjectAloneIsOneAndARepeatedSubjectIsNot(): void
+    {
+        $reader = new ReplyReader();
+        self::assertSame(Meaning::Stop, $reader->read('', Asked::Decision, 'STOP')->says);
+        self::assertSame(Meaning::Stop, $reader->read('Orla', Asked::Nothing, 'Unsubscribe')->says);
+        self::assertNotSame(Meaning::Stop, $reader->read('Thanks!', Asked::Decision, 'Re: Stop by any time')->says);
+        self::assertNotSame(Meaning::Stop, $reader->read('Yes please.', Asked::Decision, 'AW: Stop')->says);
+    }
+
+    public function testAStopAmongMuchElseIsNotSure(): void
+    {
+        foreach (['the keys stop sounding after a second and the pedal squeaks', 'Please stop at the shop on the corner and ring me from there.', 'The keys stop working after a second and the stop on the organ is stuck.'] as $text) {
+            $reading = (new ReplyReader())->read($text);
+            self::assertFalse(Meaning::Stop === $reading->says && $reading->isSure(self::THRESHOLD), $text);
+        }
     }
 
     /** @return array<string, array{string}> */
