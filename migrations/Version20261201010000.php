@@ -24,6 +24,12 @@ final class Version20261201010000 extends Migration
         // What came before is as it was.
         $this->addSql('ALTER TABLE incoming ADD COLUMN believed BOOLEAN DEFAULT 1 NOT NULL');
         $this->addSql('ALTER TABLE incoming ADD COLUMN unsure BOOLEAN DEFAULT 0 NOT NULL');
+        $this->addSql('ALTER TABLE message ADD COLUMN tries INTEGER DEFAULT 0 NOT NULL');
+        $this->addSql('ALTER TABLE message ADD COLUMN failing_since DATETIME DEFAULT NULL');
+        $this->addSql('ALTER TABLE contact_point ADD COLUMN confirmed BOOLEAN DEFAULT 1 NOT NULL');
+        $this->addSql('ALTER TABLE calendar_feed ADD COLUMN made_by_id VARCHAR(36) DEFAULT NULL REFERENCES staff (id) NOT DEFERRABLE INITIALLY IMMEDIATE');
+        $this->addSql('CREATE INDEX '.$this->name('IDX_', 'calendar_feed', 'made_by_id').' ON calendar_feed (made_by_id)');
+        $this->addSql('ALTER TABLE staff ADD COLUMN links_sent INTEGER DEFAULT 0 NOT NULL');
         $this->addSql("ALTER TABLE business ADD COLUMN mail_server VARCHAR(120) DEFAULT '' NOT NULL");
     }
 }

@@ -12,7 +12,7 @@ $path = rawurldecode((string) parse_url($header('REQUEST_URI'), \PHP_URL_PATH));
 $file = realpath(__DIR__.$path);
 // What other sites load or look up: the script that holds a form, and the schema of form files.
 $isOpen = in_array($file, [__DIR__.'/embed.js', __DIR__.'/form.schema.json'], true);
-if (false !== $file && is_file($file) && ($isOpen || str_starts_with($file, __DIR__.'/build/'))) {
+if (false !== $file && is_file($file) && ($isOpen || (str_starts_with($file, __DIR__.'/build/') && !str_contains($file, '/.vite/')))) {
     $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'json' => 'application/json'];
     header('Content-Type: '.($types[pathinfo($file, \PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
     header('X-Content-Type-Options: nosniff');

@@ -12,7 +12,6 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Symfony\Component\Security\Http\SecurityRequestAttributes;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
 use Telamon\Staff\Permission;
@@ -21,7 +20,7 @@ use Telamon\Staff\Staff;
 /** One's own password: changed, lost and chosen anew, and all sessions ended with it. */
 final readonly class PasswordController
 {
-    public function __construct(private Passwords $passwords, private PasswordLinks $links, private SignInLimiter $limiter, private Security $security, private MessageBusInterface $bus, private LoggerInterface $accessLogger, private LoggedAddress $addresses)
+    public function __construct(private Passwords $passwords, private PasswordLinks $links, private AccountLimits $limits, private Security $security, private MessageBusInterface $bus, private LoggerInterface $accessLogger, private LoggedAddress $addresses)
     {
     }
 
@@ -30,7 +29,7 @@ final readonly class PasswordController
     public function change(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $body = JsonBody::read($request);
-        $this->refuseWrong($request, $staff, JsonBody::text($body, 'current', 200), 'current');
+        $this->refuseWrong($staff, JsonBody::text($body, 'current', 200), 'current');
         $this->passwords->set($staff, JsonBody::text($body, 'next', 1000), 'next');
 
         return $this->stay($request, $staff, 'Changed their password.');
@@ -41,7 +40,7 @@ final readonly class PasswordController
     public function endElsewhere(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $password = JsonBody::text(JsonBody::read($request), 'password', 200);
-        $this->refuseWrong($request, $staff, $password, 'password');
+        $this->refuseWrong($staff, $password, 'password');
         $this->passwords->renew($staff, $password);
 
         return $this->stay($request, $staff, 'Ended their other sessions.');
@@ -54,8 +53,9 @@ final readonly class PasswordController
         if (!str_contains($email, '@')) {
             throw Problem::invalid('email', 'Write the address that you sign in with.');
         }
-        $this->count($request, $email);
-        $this->bus->dispatch(new SendPasswordLink($email));
+        if ($this->limits->mayMail($request, $email)) {
+            $this->bus->dispatch(new SendPasswordLink($email));
+        }
         $this->accessLogger->notice('A password link was asked for.', ['from' => $this->addresses->of($request)]);
 
         return new Response('', 204);
@@ -66,7 +66,7 @@ final readonly class PasswordController
     {
         $body = JsonBody::read($request);
         $token = JsonBody::text($body, 'token', 400);
-        $this->count($request, 'link');
+        $this->limits->open($request);
         $staff = $this->links->staffOf($token) ?? throw new Problem(410, 'Not good any more', 'This link was used, or is too old. Ask for another one.');
         $this->passwords->set($staff, JsonBody::text($body, 'password', 1000), 'password');
         $this->accessLogger->notice('Chose a password by a link.', ['who' => $staff->email, 'from' => $this->addresses->of($request)]);
@@ -84,19 +84,10 @@ final readonly class PasswordController
         return new Response('', 204);
     }
 
-    private function refuseWrong(Request $request, Staff $staff, string $password, string $field): void
+    private function refuseWrong(Staff $staff, string $password, string $field): void
     {
-        $this->count($request, $staff->email);
+        $this->limits->say($staff->id);
         $this->passwords->refuseWrong($staff, $password, $field);
-        $this->limiter->reset($request);
-    }
-
-    /** @throws Problem 429 as guessing at signing in */
-    private function count(Request $request, string $account): void
-    {
-        $request->attributes->set(SecurityRequestAttributes::LAST_USERNAME, $account);
-        if (!$this->limiter->consume($request)->isAccepted()) {
-            throw new Problem(429, 'Too many tries', 'Wait a minute, then try again.');
-        }
+        $this->limits->wasRight($staff->id);
     }
 }

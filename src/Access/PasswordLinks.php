@@ -39,6 +39,9 @@ final readonly class PasswordLinks
         if (null === $staff) {
             return;
         }
+        // One at a time: a new link ends the one before, also where it went to an address that was wrong.
+        $staff->sendsLink();
+        $this->em->flush();
         $business = $this->business->business();
         $link = "{$this->address}/new-password?token=".$this->signed->sign(self::PURPOSE, self::text($staff), $command->invites ? self::INVITED_FOR : self::GOOD_FOR);
         $email = (new Email())
@@ -62,9 +65,9 @@ final readonly class PasswordLinks
         return null !== $staff && $staff->active && hash_equals(self::text($staff), $text) ? $staff : null;
     }
 
-    /** With the hash there is now: once a password was chosen, the link is used up. */
+    /** With the hash, the address and the number of links there are now: chosen, corrected or sent anew, the one before is over. */
     private static function text(Staff $staff): string
     {
-        return $staff->id.':'.hash('sha256', $staff->passwordHash);
+        return $staff->id.':'.hash('sha256', implode("\0", [$staff->passwordHash, mb_strtolower($staff->email), $staff->linksSent]));
     }
 }

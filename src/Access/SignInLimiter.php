@@ -10,7 +10,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
-/** Counts tries to sign in: of one account from one address, of one address, and of one account from wherever. */
+/** Counts tries to sign in: of one account from one address, of one address, and of one account from wherever; of a device that is known, by itself. */
 final class SignInLimiter extends AbstractRequestRateLimiter
 {
     public function __construct(
@@ -20,6 +20,7 @@ final class SignInLimiter extends AbstractRequestRateLimiter
         private readonly RateLimiterFactoryInterface $address,
         #[Target('sign_in_account.limiter')]
         private readonly RateLimiterFactoryInterface $account,
+        private readonly KnownDevice $devices,
     ) {
     }
 
@@ -29,6 +30,11 @@ final class SignInLimiter extends AbstractRequestRateLimiter
         $account = hash('sha256', mb_strtolower(\is_string($name) ? trim($name) : ''));
         $from = $request->getClientIp() ?? '';
 
-        return [$this->both->create("$account-$from"), $this->address->create($from), $this->account->create($account)];
+        // Where they have signed in before, only what is tried there counts: strangers elsewhere lock nobody out of it.
+        $device = $this->devices->of($request, \is_string($name) ? $name : '');
+
+        return null === $device
+            ? [$this->both->create("$account-$from"), $this->address->create($from), $this->account->create($account)]
+            : [$this->both->create("device-$device"), $this->account->create("device-$device")];
     }
 }

@@ -17,7 +17,7 @@ use Telamon\Staff\Staff;
 /** Answers a sign-in that succeeded. */
 final readonly class SignedIn implements AuthenticationSuccessHandlerInterface
 {
-    public function __construct(private SessionView $view, private LoggerInterface $accessLogger, private LoggedAddress $addresses, private Disk $disk)
+    public function __construct(private SessionView $view, private LoggerInterface $accessLogger, private LoggedAddress $addresses, private Disk $disk, private KnownDevice $devices)
     {
     }
 
@@ -28,6 +28,12 @@ final readonly class SignedIn implements AuthenticationSuccessHandlerInterface
         $this->disk->refuseUnwritable();
         $this->accessLogger->notice('Signed in.', ['who' => $token->getUserIdentifier(), 'from' => $this->addresses->of($request)]);
 
-        return new JsonResponse($this->view->show($staff instanceof Staff ? $staff : throw new \LogicException('only staff sign in')));
+        \assert($staff instanceof Staff);
+        // A new sign-in is a new session, also for whoever was signed in already.
+        $request->getSession()->migrate(true);
+        $response = new JsonResponse($this->view->show($staff));
+        $response->headers->setCookie($this->devices->cookie($staff, $request));
+
+        return $response;
     }
 }

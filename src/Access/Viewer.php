@@ -69,6 +69,12 @@ final class Viewer implements Remembers
         return $this->sees($record) ? $record : throw new NotYours();
     }
 
+    /** @return string what they sign in by; empty where nobody is signed in */
+    public function name(): string
+    {
+        return $this->staff()?->getUserIdentifier() ?? '';
+    }
+
     /** @param list<string> $staff ids */
     public function isOneOf(array $staff): bool
     {

@@ -6,6 +6,7 @@ namespace Telamon\Booking;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
+use Telamon\Clients\ConfirmedAddresses;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Diary\Appointment;
@@ -20,7 +21,7 @@ use Telamon\Messages\Purpose;
 /** Writes mails about appointments. Call it inside a change. */
 final readonly class AppointmentMails implements GivesExamples
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private ConfirmedAddresses $confirmed, private Profile $business)
     {
     }
 
@@ -72,7 +73,7 @@ final readonly class AppointmentMails implements GivesExamples
     {
         [$by, $to] = $this->way($appointment, $template);
 
-        return '' === $to ? null : $this->messages->queue($template, $to, $appointment->with(), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId, by: $by);
+        return '' === $to ? null : $this->messages->queue($template, $to, !$appointment->isFromOutside() || $this->confirmed->has($to) ? $appointment->with() : ConfirmedAddresses::plainName($appointment->with()), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId, by: $by);
     }
 
     /** Tells the coordinator what the client wants changed. */
@@ -106,14 +107,16 @@ final readonly class AppointmentMails implements GivesExamples
     /** @return array<string, string> */
     private function fields(Appointment $appointment): array
     {
+        // What a stranger wrote as name or place is not mailed in our name to an address that nobody has confirmed.
+        $known = !$appointment->isFromOutside() || $this->confirmed->has($this->address($appointment));
         $settings = $appointment->type?->settings();
         $theirs = $this->when($appointment);
         $here = $this->booked->when($appointment);
         $until = $appointment->heldUntil?->setTimezone($this->business->zone())->format('l j F, H:i') ?? '';
 
         return [
-            'first_name' => $this->names->read($appointment->with())->given, 'visit' => $appointment->title,
-            'when' => $theirs, 'when_here' => $theirs === $here ? '' : $here, 'place' => $appointment->place, 'with' => $this->booked->with($appointment),
+            'first_name' => $this->names->read($known ? $appointment->with() : ConfirmedAddresses::plainName($appointment->with()))->given, 'visit' => $appointment->title,
+            'when' => $theirs, 'when_here' => $theirs === $here ? '' : $here, 'place' => $known ? $appointment->place : '', 'with' => $this->booked->with($appointment),
             'says' => $settings->says ?? '', 'price' => $settings->price ?? '', 'until' => $until,
             'link' => AppointmentState::Cancelled === $appointment->state ? '' : $this->links->visitAddress($appointment),
             'coordinator' => $this->business->coordinator()->name,

@@ -8,11 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Clients\Client;
 use Telamon\Diary\Appointment;
+use Telamon\Diary\BookingStart;
 use Telamon\Http\SignedText;
 use Telamon\Projects\Project;
 use Telamon\Refusal\NotThere;
 use Telamon\Submissions\BookingBegun;
 use Telamon\Submissions\Submission;
+use Telamon\Submissions\SubmissionState;
 
 /** Signed links: to a booking page for somebody who is known, and to an appointment that is booked. */
 final readonly class BookingLinks
@@ -37,7 +39,8 @@ final readonly class BookingLinks
     /** @throws NotThere where it is none of ours, or over */
     public function begun(string $token): Begun
     {
-        $parts = explode(':', $this->signed->read(BookingBegun::PURPOSE, $token) ?? '');
+        $text = $this->signed->read(BookingBegun::PURPOSE, $token) ?? '';
+        $parts = explode(':', $text);
         $id = $parts[1] ?? '';
         $submission = 's' === $parts[0] ? $this->em->find(Submission::class, $id) : null;
         $project = 'p' === $parts[0] ? $this->em->find(Project::class, $id) : null;
@@ -46,7 +49,14 @@ final readonly class BookingLinks
             throw new NotThere('link, or it is over. Begin again, or ring us');
         }
 
-        return new Begun(hash('sha256', $token), $submission, null === $client ? null : $client->mergedInto ?? $client, $project);
+        if (null !== $submission && SubmissionState::SetAside === $submission->state && 'advertising' === $submission->asideReason) {
+            throw new NotThere('link, or it is over. Begin again, or ring us');
+        }
+        // Of what was signed, not of how the link is spelt; one that was begun before that counts on.
+        $before = hash('sha256', $token);
+        $id = null === $this->em->find(BookingStart::class, $before) ? hash('sha256', $text) : $before;
+
+        return new Begun($id, $submission, null === $client ? null : $client->mergedInto ?? $client, $project);
     }
 
     public function visitToken(Appointment $appointment): string

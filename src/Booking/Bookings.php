@@ -13,6 +13,7 @@ use Telamon\Core\Booking\OntoProject;
 use Telamon\Database\Ids;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentEvent;
+use Telamon\Diary\AppointmentState;
 use Telamon\Diary\BookingStart;
 use Telamon\Diary\FreeTimes;
 use Telamon\Diary\Placing;
@@ -41,6 +42,7 @@ final readonly class Bookings
         private Changes $changes,
         private MessageBusInterface $bus,
         private LookAheadHandler $ahead,
+        private OpenBookings $open,
         private LoggerInterface $logger,
         private ClockInterface $clock,
     ) {
@@ -134,19 +136,33 @@ final readonly class Bookings
             if (null !== $submission) {
                 $this->em->refresh($submission);
                 $submission->hasMore();
-                if (SubmissionState::Waiting === $submission->state) {
+                if (SubmissionState::SetAside === $submission->state) {
+                    // Whoever has a confirmation in their hands is not out of the way.
+                    $submission->putBack();
+                }
+                $kept = $this->open->areMany($appointment, $submission);
+                if ($kept) {
+                    // It is kept for a while, and stands once the link that is mailed says yes; only then its plan is carried out.
+                    $appointment->offer(min($this->clock->now()->modify('+24 hours'), $appointment->startsAt));
+                } elseif (SubmissionState::Waiting === $submission->state) {
                     // The plan takes it onto a client and a project: by itself, where nothing in it is open.
                     $this->bus->dispatch(new LookAhead($submission->id));
                 } else {
                     $appointment->isFor($submission->client, OntoProject::None === $wanted->type->settings()->onto ? null : $submission->project);
                 }
             }
-            $this->placing->happened($appointment, AppointmentEvent::Booked);
+            if ($appointment->heldUntil instanceof \DateTimeImmutable) {
+                $this->em->flush();
+            } else {
+                $this->placing->happened($appointment, AppointmentEvent::Booked);
+            }
             $this->bus->dispatch(new TellClient($appointment->id));
 
             return $appointment;
         });
-        $this->landAtOnce($begun);
+        if (AppointmentState::Booked === $appointment->state) {
+            $this->landAtOnce($begun);
+        }
 
         return $appointment;
     }

@@ -36,7 +36,7 @@ final readonly class FeedController
     public function feed(string $token): Response
     {
         $feed = $this->em->find(CalendarFeed::class, substr($token, 0, 48)) ?? throw Problem::notFound('calendar');
-        if (null !== $feed->staff && !$feed->staff->active) {
+        if (!$feed->isAlive()) {
             throw Problem::notFound('calendar');
         }
 
@@ -53,7 +53,7 @@ final readonly class FeedController
         if ($of !== $by && !$this->viewer->may(Permission::KeepDiary)) {
             throw new Problem(403, 'Not yours', 'You may only have your own calendar.');
         }
-        $feed = new CalendarFeed(bin2hex(random_bytes(24)), $of, $this->clock->now());
+        $feed = new CalendarFeed(bin2hex(random_bytes(24)), $of, $this->clock->now(), $by);
         $this->em->wrapInTransaction(function () use ($of, $feed): void {
             foreach ($this->em->getRepository(CalendarFeed::class)->findBy(['staff' => $of]) as $old) {
                 $this->em->remove($old);

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
+use Telamon\Core\Booking\OntoProject;
 use Telamon\Database\Ids;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
@@ -176,6 +177,9 @@ final readonly class WaitingList
             $this->bookings->reached(new Begun($place->begunBy, $submission, $appointment->client, $appointment->project), 'booked', $place->type->slug, $appointment->id);
         }
         if (null !== $submission && null === $appointment->client) {
+            if (SubmissionState::Accepted === $submission->state) {
+                $appointment->isFor($submission->client, OntoProject::None === $appointment->type?->settings()->onto ? null : $submission->project);
+            }
             $this->lookAhead($submission);
         }
     }

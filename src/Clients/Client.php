@@ -303,9 +303,12 @@ class Client implements Journaled, Tagged
         return trim(end($parts));
     }
 
+    /** How they are reached: what is confirmed; what is not only where nothing of theirs is, as it is all that is known of them. */
     public function first(ContactKind $kind): ?string
     {
-        foreach ($this->contactPoints as $point) {
+        $points = $this->contactPoints->toArray();
+        $confirmed = array_filter($points, static fn (ContactPoint $point): bool => $point->confirmed);
+        foreach ([] === $confirmed ? $points : $confirmed as $point) {
             if ($point->kind === $kind) {
                 return $point->value;
             }

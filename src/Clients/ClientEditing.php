@@ -118,6 +118,8 @@ final readonly class ClientEditing
             }
             $this->points->set($client, $point['kind'], $value, $there->value);
             $there->isFor($point['purpose'] ?? $there->purpose);
+            // A person has looked at it.
+            $there->confirm();
         }
     }
 

@@ -27,9 +27,10 @@ final readonly class ClientFields implements FieldWriter
         $field = $effect->field;
         $client = $made->the(Client::class);
         $value = $effect->value;
+        // One that takes the place of another was chosen by a person; one more is what somebody outside wrote.
         match (true) {
-            'email' === $field => $this->points->set($client, ContactKind::Email, $value, 'replace' === $effect->mode ? $effect->old : null),
-            'phone' === $field => $this->points->set($client, ContactKind::Phone, $value, 'replace' === $effect->mode ? $effect->old : null),
+            'email' === $field => $this->points->set($client, ContactKind::Email, $value, 'replace' === $effect->mode ? $effect->old : null, 'replace' === $effect->mode),
+            'phone' === $field => $this->points->set($client, ContactKind::Phone, $value, 'replace' === $effect->mode ? $effect->old : null, 'replace' === $effect->mode),
             'address' === $field => $client->liveAt($value, 'replace' === $effect->mode ? $effect->old : null),
             'owner' === $field => $client->giveTo($this->em->find(Staff::class, $value) ?? throw new \LogicException('the plan names staff who are not on file')),
             default => $client->write($field, $value),

@@ -53,6 +53,7 @@ final readonly class ClientView
                 'kind' => $point->kind->value,
                 'value' => $point->value,
                 'purpose' => $point->purpose,
+                'confirmed' => $point->confirmed,
                 'text' => ContactKind::Phone === $point->kind ? $phones->format($point->value) : $point->value,
             ], $client->contactPoints->toArray())),
             'assets' => array_map(fn (Asset $asset): array => $asset->toArray() + ['custom' => $this->fields->shown('asset', $asset->custom)], $this->of(Asset::class, $client)),

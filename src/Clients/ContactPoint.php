@@ -30,6 +30,14 @@ class ContactPoint implements PartOf
     public string $purpose = '';
 
     /**
+     * Whether a person put it there or has confirmed it; what strangers bring to a record on file is not, and is believed for nothing.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => true])]
+    public bool $confirmed = true;
+
+    /**
      * @param string $value a mail address as written, or E.164
      * @param string $matchKey what equal points share
      */
@@ -56,6 +64,16 @@ class ContactPoint implements PartOf
     {
         $this->value = $value;
         $this->matchKey = $matchKey;
+    }
+
+    public function comesFromOutside(): void
+    {
+        $this->confirmed = false;
+    }
+
+    public function confirm(): void
+    {
+        $this->confirmed = true;
     }
 
     public function isFor(string $purpose): void

@@ -25,8 +25,11 @@ final readonly class ContactPoints
         return $point;
     }
 
-    /** @param string|null $old the one that it takes the place of; null for one more */
-    public function set(Client $client, ContactKind $kind, string $value, ?string $old): void
+    /**
+     * @param string|null $old the one that it takes the place of; null for one more
+     * @param bool $confirmed whether a person says so
+     */
+    public function set(Client $client, ContactKind $kind, string $value, ?string $old, bool $confirmed = true): void
     {
         foreach (null !== $old ? $client->contactPoints : [] as $point) {
             if ($point->kind === $kind && $point->value === $old) {
@@ -35,7 +38,10 @@ final readonly class ContactPoints
                 return;
             }
         }
-        $this->add($client, $kind, $value);
+        $point = $this->add($client, $kind, $value);
+        if (!$confirmed) {
+            $point?->comesFromOutside();
+        }
     }
 
     public function remove(ContactPoint $point): void

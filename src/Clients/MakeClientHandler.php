@@ -10,6 +10,7 @@ use Telamon\Core\Effects\MakeClient;
 use Telamon\Core\Plan\Effect;
 use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
+use Telamon\Journal\CurrentChange;
 
 /**
  * Puts a client on file, with their mail address and number.
@@ -18,7 +19,7 @@ use Telamon\Effects\Making;
  */
 final readonly class MakeClientHandler implements EffectHandler
 {
-    public function __construct(private EntityManagerInterface $em, private ContactPoints $points, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private ContactPoints $points, private CurrentChange $current, private Profile $business)
     {
     }
 
@@ -33,8 +34,10 @@ final readonly class MakeClientHandler implements EffectHandler
         $today = new \DateTimeImmutable($made->now->setTimezone($this->business->zone())->format('Y-m-d'), new \DateTimeZone('UTC'));
         $client = new Client($effect->given, $effect->family, $effect->address, $today);
         $this->em->persist($client);
-        $this->points->add($client, ContactKind::Email, $effect->email);
-        $this->points->add($client, ContactKind::Phone, $effect->phone);
+        // Where nobody has looked at it, nobody knows whose it is.
+        $confirmed = null !== $this->current->get()?->staff;
+        $this->points->set($client, ContactKind::Email, $effect->email, null, $confirmed);
+        $this->points->set($client, ContactKind::Phone, $effect->phone, null, $confirmed);
 
         return [$made->add($client)];
     }

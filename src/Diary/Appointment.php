@@ -231,6 +231,12 @@ class Appointment implements TakenBack
     }
 
     /** Whom it is with: the client, or whoever booked it. */
+    /** Whether its client's name, address and place are what somebody wrote from outside. */
+    public function isFromOutside(): bool
+    {
+        return null !== $this->submissionId && '' !== $this->email;
+    }
+
     public function with(): string
     {
         return $this->client?->name() ?? $this->who;

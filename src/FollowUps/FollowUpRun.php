@@ -25,6 +25,8 @@ use Telamon\Staff\WrittenWith;
 #[ORM\Index(columns: ['client_id'])]
 class FollowUpRun implements PartOf
 {
+    private const UNDELIVERED = 'a letter did not reach them: correct the address, or send it again';
+
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
 
@@ -133,8 +135,9 @@ class FollowUpRun implements PartOf
         public ?Project $project,
         #[ORM\Column(length: 36, nullable: true)]
         public readonly ?string $submissionId,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
-        public readonly string $address,
+        public string $address,
         /** Who or what began it. */
         #[ORM\Column(length: 200)]
         public readonly string $startedBy,
@@ -189,6 +192,24 @@ class FollowUpRun implements PartOf
         $this->dueAt = null;
         $this->why = mb_substr($why, 0, 200);
         $this->waitsForSubmission = $submissionId;
+    }
+
+    /** A letter did not reach them: nothing more is sent into the void. When it would have gone on is kept. */
+    public function holdUndelivered(): void
+    {
+        if (RunState::Inside === $this->state) {
+            $this->state = RunState::Paused;
+            $this->why = self::UNDELIVERED;
+        }
+    }
+
+    /** It is sent again, perhaps to another address: it goes on from where it stood, when it would have. */
+    public function goOnTo(string $address, \DateTimeImmutable $now): void
+    {
+        if (RunState::Paused === $this->state && self::UNDELIVERED === $this->why) {
+            $this->address = $address;
+            $this->waitAt($this->stand(), max($this->dueAt ?? $now, $now));
+        }
     }
 
     /** What it waited for was nothing: it goes on from where it stood. */

@@ -15,14 +15,20 @@ use Telamon\Diary\AppointmentEvent;
 use Telamon\Diary\AppointmentHappened;
 use Telamon\Journal\Written;
 use Telamon\Messages\AskedToStop;
+use Telamon\Messages\Ground;
+use Telamon\Messages\NotDelivered;
 use Telamon\Messages\ReplyCame;
+use Telamon\Messages\ReplyLeft;
 use Telamon\Messages\ReplyRead;
+use Telamon\Messages\SentAnew;
 use Telamon\Projects\Project;
+use Telamon\Tasks\Task;
+use Telamon\Tasks\TaskCounts;
 
 /** A reply, a booking, a closed project and "stop" change where people stand, in the change that wrote them. */
 final readonly class WhatCameBack
 {
-    public function __construct(private EntityManagerInterface $em, private Walking $walking, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Walking $walking, private TaskCounts $counts, private ClockInterface $clock)
     {
     }
 
@@ -48,6 +54,50 @@ final readonly class WhatCameBack
         foreach ($this->inside($event->reply->client, $event->reply->project) as $run) {
             null === $course ? $run->end('they asked to be left alone', $this->clock->now()) : $this->walking->answered($run, $course, $event->day);
             $event->touch($run);
+        }
+    }
+
+    /** Nothing more is sent into the void, and somebody finds out why. */
+    #[AsEventListener]
+    public function notDelivered(NotDelivered $event): void
+    {
+        $message = $event->message;
+        if (Ground::Staff === $message->ground) {
+            return;
+        }
+        foreach ($this->inside($message->client, $message->project) as $run) {
+            if (mb_strtolower($run->address) === mb_strtolower($message->toAddress)) {
+                $run->holdUndelivered();
+                $event->touch($run);
+            }
+        }
+        if (null !== $message->project) {
+            $today = new \DateTimeImmutable($this->walking->now()->format('Y-m-d'), new \DateTimeZone('UTC'));
+            $this->em->persist($task = new Task($message->project, $this->counts->last($message->project) + 1, mb_substr("Reach {$message->toName}: “{$message->subject}” did not get to {$message->toAddress}", 0, 200), $message->project->lead, $today, [], 'Not delivered'));
+            $event->touch($task);
+        }
+    }
+
+    #[AsEventListener]
+    public function sentAnew(SentAnew $event): void
+    {
+        foreach ($this->inside($event->message->client, $event->message->project) as $run) {
+            if (mb_strtolower($run->address) === mb_strtolower($event->before)) {
+                $run->goOnTo($event->message->toAddress, $this->clock->now());
+                $event->touch($run);
+            }
+        }
+    }
+
+    /** Nothing needed to come of what they wrote: it goes on. */
+    #[AsEventListener]
+    public function left(ReplyLeft $event): void
+    {
+        foreach ($this->inside($event->reply->client, $event->reply->project) as $run) {
+            if (RunState::Paused === $run->state && null === $run->waitsForSubmission) {
+                $run->goOn($this->clock->now());
+                $event->touch($run);
+            }
         }
     }
 

@@ -41,6 +41,7 @@ final class Problem extends \RuntimeException
             Nature::NotAllowed => 403,
             Nature::Conflict => 409,
             Nature::Unavailable => 503,
+            Nature::TooMany => 429,
         }, $refusal->title(), $refusal->getMessage(), $refusal->violations());
     }
 

@@ -25,7 +25,7 @@ final readonly class SignedText
     public function read(string $purpose, string $signed): ?string
     {
         $parts = explode('.', $signed);
-        if (3 !== \count($parts) || 1 !== preg_match('/^\d{1,12}$/', $parts[1])) {
+        if (3 !== \count($parts) || 1 !== preg_match('/^[1-9]\d{0,11}$/D', $parts[1])) {
             return null;
         }
         $until = (int) $parts[1];

@@ -46,11 +46,19 @@ final readonly class EntryView
                 Action::Removed => 'took away ',
             }.self::kind($entry)." {$entry->recordLabel}",
             'record' => ['id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId] + $entry->record(),
-            'change' => ['id' => $change->id, 'words' => $change->words],
+            'change' => ['id' => $change->id, 'words' => $this->isTold($entry) ? $change->words : 'changed it'],
             'changes' => Action::Changed === $entry->action ? $this->fields($entry) : [],
             'submission' => null === $change->submissionId || !$this->viewer->may(Permission::Decide) ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
             'undone' => null !== $change->undoneAt,
         ];
+    }
+
+    /** Whether what the change was mainly about may be read by whoever looks: its words name it. */
+    private function isTold(JournalEntry $entry): bool
+    {
+        $about = $entry->change->recordId;
+
+        return $this->viewer->may(Permission::SeeAll) || $entry->change->staff?->getUserIdentifier() === $this->viewer->name() || (null !== $about && (\in_array($about, [$entry->recordId, $entry->projectId], true) || \in_array($about, [...$this->viewer->projects() ?? [], ...$this->viewer->clients() ?? []], true)));
     }
 
     /** A part of a record is told as what it is. */
@@ -86,7 +94,11 @@ final readonly class EntryView
         if ($meta->hasAssociation($name)) {
             $record = $this->em->find($meta->getAssociationTargetClass($name), $value);
 
-            return $record instanceof Journaled ? $record->recordLabel() : 'one that is gone';
+            return match (true) {
+                !$record instanceof Journaled => 'one that is gone',
+                $record instanceof Staff || $this->viewer->sees($record) => $record->recordLabel(),
+                default => 'another one',
+            };
         }
         if (\is_array($value) && self::STAFF === $name) {
             return implode(', ', array_map(fn (mixed $id): string => $this->em->find(Staff::class, $id)->name ?? 'somebody who is gone', $value));

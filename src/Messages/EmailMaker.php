@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
+use Psr\Clock\ClockInterface;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
 use TijsVerkoyen\CssToInlineStyles\CssToInlineStyles;
@@ -12,7 +13,7 @@ use Twig\Environment;
 /** Makes the mail that a message becomes: plain text and the same as a page. */
 final readonly class EmailMaker
 {
-    public function __construct(private Environment $twig, private SignedAddresses $addresses, private Papers $papers)
+    public function __construct(private Environment $twig, private SignedAddresses $addresses, private Papers $papers, private LetterChain $chain, private ClockInterface $clock)
     {
     }
 
@@ -23,7 +24,8 @@ final readonly class EmailMaker
             ->from(new Address($message->fromAddress, $message->fromName))
             ->to(new Address($message->toAddress, $message->toName))
             ->subject($message->subject)
-            ->date($message->sentAt ?? $message->queuedAt)
+            // When it is handed over: one that waited is not older than it is (RFC 5322, section 3.6.1).
+            ->date($message->sentAt ?? $this->clock->now())
             ->text($message->text)
             ->html($this->html($message));
         if ('' !== $message->calendar) {
@@ -57,7 +59,7 @@ final readonly class EmailMaker
         if ('' !== $message->inReplyTo) {
             // RFC 5322, section 3.6.4.
             $headers->addIdHeader('In-Reply-To', $message->inReplyTo);
-            $headers->addIdHeader('References', $message->inReplyTo);
+            $headers->addIdHeader('References', $this->chain->of($message));
         }
         if ($message->ground->canBeStopped()) {
             // RFC 2369: by mail, which is read as "stop", always; and, for one click, RFC 8058.

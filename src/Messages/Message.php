@@ -9,6 +9,7 @@ use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\TakenBack;
+use Telamon\Record\Untold;
 
 /** A message to a client or to staff, as it is or will be sent. */
 #[ORM\Entity]
@@ -106,6 +107,14 @@ class Message implements TakenBack
     #[ORM\Column(length: 5, enumType: Channel::class, options: ['default' => 'mail'])]
     public Channel $channel = Channel::Mail;
 
+    /** @phpstan-readonly-allow-private-mutation how often it was tried in vain since it was queued */
+    #[ORM\Column(options: ['default' => 0]), Untold]
+    public int $tries = 0;
+
+    /** @phpstan-readonly-allow-private-mutation since when it is tried in vain */
+    #[ORM\Column(nullable: true), Untold]
+    public ?\DateTimeImmutable $failingSince = null;
+
     /**
      * Address that answers go to; empty for the one by which they find their way back.
      *
@@ -125,8 +134,9 @@ class Message implements TakenBack
     public function __construct(
         #[ORM\Column(length: 20)]
         public readonly string $kind,
+        /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 254)]
-        public readonly string $toAddress,
+        public string $toAddress,
         #[ORM\Column(length: 200)]
         public readonly string $toName,
         #[ORM\Column(length: 254)]
@@ -257,6 +267,14 @@ class Message implements TakenBack
     {
         $this->state = MessageState::Queued;
         $this->failure = '';
+        $this->tries = 0;
+        $this->failingSince = null;
+    }
+
+    /** To another address, where the one before was refused. */
+    public function goTo(string $address): void
+    {
+        $this->toAddress = $address;
     }
 
     public function fail(string $why): void

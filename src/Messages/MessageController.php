@@ -95,11 +95,18 @@ final readonly class MessageController
         ]);
     }
 
+    #[Route('/retry-failed', methods: ['POST'], priority: 1)]
+    #[IsGranted(Permission::Write->value)]
+    public function retryAll(#[CurrentUser] Staff $staff): Response
+    {
+        return new JsonResponse(['count' => $this->resending->all($staff)]);
+    }
+
     #[Route('/{id}/retry', methods: ['POST'])]
-    public function retry(string $id, #[CurrentUser] Staff $staff): Response
+    public function retry(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $message = $this->get($id);
-        $this->resending->again($message, $staff);
+        $this->resending->again($message, $staff, trim(JsonBody::text(JsonBody::read($request), 'to', 254)));
 
         return new JsonResponse($this->view->whole($message));
     }

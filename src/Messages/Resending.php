@@ -6,18 +6,25 @@ namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Transport\Receiver\ListableReceiverInterface;
+use Telamon\Clients\ContactKind;
+use Telamon\Clients\ContactPoints;
+use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
+use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
 /** Queues a failed message again, and takes its failure off the list of failures. */
 final readonly class Resending
 {
+    private const MOST = 500;
+
     public function __construct(
         private EntityManagerInterface $em,
         private Changes $changes,
@@ -25,15 +32,23 @@ final readonly class Resending
         #[Autowire(service: 'messenger.transport.failed')]
         private ListableReceiverInterface $failures,
         private ClockInterface $clock,
+        private EmailReader $emails,
+        private ContactPoints $points,
+        private EventDispatcherInterface $events,
     ) {
     }
 
-    /** @throws Refusal when the message has not failed */
-    public function again(Message $message, Staff $staff): void
+    /**
+     * @param string $to another address; empty for the same
+     *
+     * @throws Refusal when the message has not failed, or the address is none
+     */
+    public function again(Message $message, Staff $staff, string $to = ''): void
     {
+        $address = '' === $to ? $message->toAddress : $this->read($message, $to);
         $label = $message->recordLabel();
         $change = new Change(ChangeKind::Send, mb_substr("queued again $label", 0, 300), $staff, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($label, 0, 300));
-        $this->changes->carryOut($change, function () use ($message): void {
+        $this->changes->carryOut($change, function () use ($message, $address): void {
             $this->em->refresh($message);
             if (MessageState::Failed !== $message->state) {
                 throw new NotFailed();
@@ -44,8 +59,55 @@ final readonly class Resending
                     $this->failures->reject($envelope);
                 }
             }
+            $before = $message->toAddress;
+            if ($address !== $before) {
+                $message->goTo($address);
+                $this->correct($message, $before);
+            }
             $message->sendAgain();
+            $this->events->dispatch(new SentAnew($message, $before));
             $this->bus->dispatch(new SendMessage($message->id));
         });
+    }
+
+    /**
+     * All that failed: as after a mail server that was away for days.
+     *
+     * @return int how many
+     */
+    public function all(Staff $staff): int
+    {
+        $failed = $this->em->getRepository(Message::class)->findBy(['state' => MessageState::Failed], ['queuedAt' => 'ASC'], self::MOST);
+        $count = 0;
+        foreach ($failed as $message) {
+            try {
+                $this->again($message, $staff);
+                ++$count;
+            } catch (NotFailed) {
+                // Somebody else was quicker.
+            }
+        }
+
+        return $count;
+    }
+
+    /** @throws InvalidInput */
+    private function read(Message $message, string $to): string
+    {
+        if (Channel::Mail !== $message->channel) {
+            throw new InvalidInput('to', 'Only a mail address can be corrected here.');
+        }
+
+        return $this->emails->read($to) ?? throw new InvalidInput('to', $this->emails->fault($to) ?? 'Write a mail address.');
+    }
+
+    /** On file too, where the refused one stands there. */
+    private function correct(Message $message, string $before): void
+    {
+        foreach ($message->client->contactPoints ?? [] as $point) {
+            if (ContactKind::Email === $point->kind && mb_strtolower($point->value) === mb_strtolower($before)) {
+                $this->points->set($point->client, ContactKind::Email, $message->toAddress, $point->value);
+            }
+        }
     }
 }

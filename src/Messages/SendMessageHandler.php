@@ -6,6 +6,7 @@ namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
@@ -36,6 +37,7 @@ final readonly class SendMessageHandler
         private Profile $business,
         private Lacking $lacking,
         private Stops $stops,
+        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -106,10 +108,44 @@ final readonly class SendMessageHandler
 
                 return;
             }
-            $this->mark($message, MessageState::Queued, mb_substr($error->getMessage(), 0, 500));
-            throw $error;
+            $this->failed($message, $error);
+
+            return;
         }
         $this->mark($message, MessageState::Sent);
+    }
+
+    /** What will not be taken is told at once; what may be taken later is tried for two days. */
+    private function failed(Message $message, \Throwable $error): void
+    {
+        $why = mb_scrub(mb_substr($error->getMessage(), 0, 500));
+        if ($error instanceof TransportExceptionInterface ? self::isFinal($error) : 550 === $error->getCode()) {
+            $this->mark($message, MessageState::Failed, $why);
+
+            return;
+        }
+        $now = $this->clock->now();
+        $since = $message->failingSince ?? $now;
+        $next = RetryTimes::next($message->tries + 1, $since, $now);
+        if (null === $next) {
+            $this->mark($message, MessageState::Failed, $why);
+
+            return;
+        }
+        $this->em->wrapInTransaction(function () use ($message, $why, $since, $next): void {
+            // Each try would be a line of the journal: only what comes of it in the end is told there.
+            $this->em->getConnection()->executeStatement('UPDATE message SET state = ?, failure = ?, tries = tries + 1, failing_since = ? WHERE id = ? AND state = ?', [MessageState::Queued->value, $why, $since->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'), $message->id, MessageState::Sending->value]);
+            $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * $next)]);
+        });
+        $this->em->refresh($message);
+    }
+
+    /** A permanent no (RFC 5321, section 4.2.1) to this letter or its reader. One to the greeting or the password is about the server, and passes when somebody mends that. */
+    private static function isFinal(TransportExceptionInterface $error): bool
+    {
+        $last = 1 <= preg_match_all('/^\[[^\]]*\] > (\S+)/m', $error->getDebug(), $said) ? strtoupper((string) end($said[1])) : '';
+
+        return $error->getCode() >= 500 && $error->getCode() < 600 && !\in_array($last, ['EHLO', 'HELO', 'AUTH', 'STARTTLS', ''], true) && 1 !== preg_match('/^[A-Z0-9+\/=]{8,}$/i', \in_array($last, ['MAIL', 'RCPT', 'DATA', '.'], true) ? '' : $last);
     }
 
     /** Whether the whole letter was handed over and no answer came: then the server may have it (RFC 5321, section 4.5.3.2.6). */
@@ -127,6 +163,9 @@ final readonly class SendMessageHandler
         $change = new Change(ChangeKind::Send, mb_substr($words.$message->recordLabel(), 0, 300), null, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($message->recordLabel(), 0, 300));
         $this->changes->carryOut($change, function () use ($message, $state, $failure): void {
             $message->becomes($state, $failure, MessageState::Sent === $state ? $this->clock->now() : null);
+            if (MessageState::Failed === $state) {
+                $this->events->dispatch(new NotDelivered($message));
+            }
         });
     }
 }

@@ -6,6 +6,7 @@ namespace Telamon\Notices;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Business\Profile;
 use Telamon\Core\Effects\PostNotice;
@@ -25,7 +26,7 @@ final readonly class Rooms
 {
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'bool:TELAMON_POST_PRIVATE')] private bool $postsPrivately)
     {
     }
 
@@ -148,7 +149,7 @@ final readonly class Rooms
         if ($edit->has('postTo')) {
             $address = $edit->text('postTo', 500) ?? '';
             $host = parse_url($address, \PHP_URL_HOST);
-            if ('' !== $address && (1 !== preg_match('#^https?://#i', $address) || false === filter_var($address, \FILTER_VALIDATE_URL) || !\is_string($host))) {
+            if ('' !== $address && (1 !== preg_match($this->postsPrivately ? '#^https?://#i' : '#^https://#i', $address) || false === filter_var($address, \FILTER_VALIDATE_URL) || !\is_string($host))) {
                 throw new InvalidInput('postTo', 'Write an address that begins with https://.');
             }
             $room->postTo($address);

@@ -31,7 +31,7 @@ final readonly class UblReader
         $doc = new \DOMDocument();
         $before = libxml_use_internal_errors(true);
         try {
-            if ('' === trim($xml) || str_contains($xml, '<!DOCTYPE') || !$doc->loadXML($xml, \LIBXML_NONET) || self::SPACE !== $doc->documentElement?->namespaceURI) {
+            if ('' === trim($xml) || !self::isUnicode($xml) || str_contains($xml, '<!DOCTYPE') || !$doc->loadXML($xml, \LIBXML_NONET) || self::SPACE !== $doc->documentElement?->namespaceURI) {
                 throw new InvalidInput('xml', 'That is no UBL Quotation that can be read.');
             }
         } finally {
@@ -89,5 +89,15 @@ final readonly class UblReader
         } catch (InvalidContent $error) {
             throw new InvalidInput('xml', 'Line '.($i + 1).": {$error->path}: {$error->getMessage()}");
         }
+    }
+
+    /** Only what says so, or says nothing: in other encodings a word that is looked for may be spelt otherwise (UTF-7, EBCDIC). */
+    private static function isUnicode(string $xml): bool
+    {
+        $plain = str_replace("\0", '', substr($xml, 0, 400));
+        $named = 1 === preg_match('/<\?xml[^>]*encoding\s*=\s*["\']([^"\']+)/i', $plain, $m) ? strtolower($m[1]) : 'utf-8';
+        $isWide = str_starts_with($xml, "\xFF\xFE") || str_starts_with($xml, "\xFE\xFF");
+
+        return \in_array($named, ['utf-8', 'utf-16', 'utf-16le', 'utf-16be'], true) && ($isWide ? !str_contains($plain, '<!DOCTYPE') && !str_contains($plain, '<!ENTITY') : mb_check_encoding($xml, 'UTF-8') && !str_contains($xml, "\0") && 'utf-8' === $named);
     }
 }

@@ -9,6 +9,9 @@ use Telamon\Refusal\InvalidInput;
 /** What somebody writes about a record by hand, checked; null for what was not written. */
 class Edit
 {
+    /** Letters up to which a field is one line. */
+    private const ONE_LINE = 200;
+
     /** @param array<array-key, mixed> $body as sent */
     public function __construct(protected readonly array $body)
     {
@@ -28,7 +31,8 @@ class Edit
         if (!\is_string($value)) {
             throw new InvalidInput($field, 'Write this as text.');
         }
-        $value = trim($value);
+        // What is as short as a name stands in one line, in subjects and headers too.
+        $value = trim($longest <= self::ONE_LINE ? (string) preg_replace('/\s*[\r\n\x{0b}\x{0c}\x{85}\x{2028}\x{2029}]+\s*/u', ' ', mb_scrub($value)) : $value);
 
         return mb_strlen($value) > $longest ? throw new InvalidInput($field, 'Shorten this to '.number_format($longest).' characters.') : $value;
     }

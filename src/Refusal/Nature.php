@@ -17,4 +17,6 @@ enum Nature
     case Conflict;
     /** It can be done later. */
     case Unavailable;
+    /** It was tried too often. */
+    case TooMany;
 }

@@ -6,6 +6,7 @@ namespace Telamon\Replies;
 
 use League\Flysystem\FilesystemOperator;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Replies\DeliveryReport;
 use Telamon\Core\Replies\MachineMail;
@@ -14,6 +15,7 @@ use Telamon\Core\Replies\ReplyStripper;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
 use Telamon\Messages\Message;
+use Telamon\Messages\NotDelivered;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\NotThere;
 use Telamon\Refusal\Refusal;
@@ -30,7 +32,7 @@ final readonly class MailIn
     private const SHOWN = 60_000;
     private const GOES_ON = "\n\n[It goes on: the whole letter is under Messages.]";
 
-    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private Belief $belief, private FilesystemOperator $files, private ClockInterface $clock)
+    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private Belief $belief, private EventDispatcherInterface $events, private FilesystemOperator $files, private ClockInterface $clock)
     {
     }
 
@@ -107,6 +109,7 @@ final readonly class MailIn
         $words = null === $report ? 'It came back.' : $report->words();
         if (null !== $message && $failed) {
             $message->fail(mb_substr("It came back: $words", 0, 500));
+            $this->events->dispatch(new NotDelivered($message));
         }
         $one->beDone(null === $message && $failed ? IncomingState::Open : IncomingState::Done, [$failed ? "came back: $words" : "late: $words"]);
     }

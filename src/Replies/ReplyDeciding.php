@@ -6,18 +6,20 @@ namespace Telamon\Replies;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Incoming;
 use Telamon\Messages\IncomingState;
+use Telamon\Messages\ReplyLeft;
 use Telamon\Staff\Staff;
 
 /** A person says what a reply means. What follows is one change, and can be taken back. */
 final readonly class ReplyDeciding
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private WhatFollows $follows, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private WhatFollows $follows, private EventDispatcherInterface $events, private ClockInterface $clock)
     {
     }
 
@@ -40,6 +42,7 @@ final readonly class ReplyDeciding
         $this->changes->carryOut($this->change("left {$reply->recordLabel()} as it is", $reply, $staff), function () use ($reply): void {
             $this->refuseDecided($reply);
             $reply->beDone(IncomingState::Left, []);
+            $this->events->dispatch(new ReplyLeft($reply));
         });
     }
 

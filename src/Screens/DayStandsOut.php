@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Screens;
 
 use Doctrine\DBAL\Connection;
+use Psr\Clock\ClockInterface;
+use Telamon\Business\Profile;
 use Telamon\Core\Day\Standing;
 use Telamon\Core\Day\StandsOut;
 use Telamon\Queue\Stuck;
@@ -14,8 +16,21 @@ final readonly class DayStandsOut
 {
     private const PATHS = ['arrivals' => '/arrivals', 'diary' => '/diary', 'messages' => '/messages?state=failed', 'tasks' => '/projects', 'setup' => '/setup'];
 
-    public function __construct(private Connection $db, private Stuck $stuck)
+    public function __construct(private Connection $db, private Stuck $stuck, private Profile $business, private ClockInterface $clock)
     {
+    }
+
+    /** @return list<string> visits to come that were booked from outside and belong to nobody on file, for an hour or more */
+    private function unknown(): array
+    {
+        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
+        $words = [];
+        foreach ($this->db->fetchAllAssociative("SELECT title, who, starts_at FROM appointment WHERE state = 'booked' AND client_id IS NULL AND submission_id IS NOT NULL AND starts_at > ? AND placed_at < ? ORDER BY starts_at LIMIT 5", [$now->format('Y-m-d H:i:s'), $now->modify('-1 hour')->format('Y-m-d H:i:s')]) as $row) {
+            $text = static fn (string $key): string => \is_string($row[$key] ?? null) ? $row[$key] : '';
+            $words[] = "{$text('title')}, ".(new \DateTimeImmutable($text('starts_at'), new \DateTimeZone('UTC')))->setTimezone($this->business->zone())->format('D j M, H:i').", {$text('who')}";
+        }
+
+        return $words;
     }
 
     /**
@@ -42,7 +57,8 @@ final readonly class DayStandsOut
             $count('wish'),
             is_numeric($failed) ? (int) $failed : 0,
             array_map(static fn (array $one): int => array_sum(array_column($one['counts'], 'count')), \array_slice($came, 0, -1)),
-            [...$this->stuck->words(), ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.'])],
+            stuck: [...$this->stuck->words(), ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.'])],
+            unknown: $this->unknown(),
         );
 
         return array_map(static fn (array $one): array => ['words' => $one['words'], 'path' => self::PATHS[$one['leads']]], (new StandsOut())->of($standing));

@@ -31,6 +31,10 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     #[ORM\Column]
     public bool $active = true;
 
+    /** @phpstan-readonly-allow-private-mutation how many links to choose a password were sent */
+    #[ORM\Column(options: ['default' => 0]), Untold]
+    public int $linksSent = 0;
+
     /**
      * When they work: local spans by ISO 8601 day of the week; empty for the hours of the business.
      *
@@ -77,6 +81,11 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
     public function keepPassword(string $hash): void
     {
         $this->passwordHash = $hash;
+    }
+
+    public function sendsLink(): void
+    {
+        ++$this->linksSent;
     }
 
     /** @param string $signature how their letters end; empty for the business's */

@@ -30,7 +30,9 @@ final class MailboxTransport extends AbstractTransport
         foreach ($message->getEnvelope()->getRecipients() as $recipient) {
             // Stands in for what servers do with addresses that are none.
             if (str_ends_with($recipient->getAddress(), '@'.self::REFUSED)) {
-                throw new TransportException("The address {$recipient->getAddress()} was refused.");
+                $refused = new TransportException("The address {$recipient->getAddress()} was refused.", 550);
+                $refused->appendDebug("[stand-in] > RCPT TO\n");
+                throw $refused;
             }
         }
         $original = $message->getOriginalMessage();

@@ -27,7 +27,7 @@ final readonly class TextTransport implements TransportInterface, \Stringable
         }
         if (str_ends_with($message->getPhone(), self::REFUSED)) {
             // Stands in for what gateways do with numbers that are none.
-            throw new \RuntimeException("The number {$message->getPhone()} was refused.");
+            throw new \RuntimeException("The number {$message->getPhone()} was refused.", 550);
         }
         $id = $message->getOptions();
         $this->folder->deliver($id instanceof TextId ? $id->id : throw new \LogicException('the stand-in needs an id'), $message->getPhone(), $message->getSubject());

@@ -5,9 +5,18 @@ declare(strict_types=1);
 namespace Telamon\Submissions;
 
 use Doctrine\DBAL\Connection;
+use Telamon\Clients\ConfirmedAddresses;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
+use Telamon\Core\Form\Kinds\AnyOf;
+use Telamon\Core\Form\Kinds\Country;
+use Telamon\Core\Form\Kinds\Day;
+use Telamon\Core\Form\Kinds\Figure;
 use Telamon\Core\Form\Kinds\Hidden;
+use Telamon\Core\Form\Kinds\OneOf;
+use Telamon\Core\Form\Kinds\Time;
+use Telamon\Core\Form\Kinds\YesNo;
+use Telamon\Core\Form\Question;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Messages\MessageQueue;
@@ -19,7 +28,7 @@ final readonly class AnswerCopy
     /** So many in a day to one address: a public form must not become somebody's tool to fill a stranger's mailbox. */
     private const MOST_A_DAY = 5;
 
-    public function __construct(private MessageQueue $messages, private NameReader $names, private Connection $db)
+    public function __construct(private MessageQueue $messages, private NameReader $names, private ConfirmedAddresses $confirmed, private Connection $db)
     {
     }
 
@@ -30,8 +39,10 @@ final readonly class AnswerCopy
             return;
         }
         $name = $readings->for(Destination::ClientName)->text ?? '';
-        $this->messages->queue(self::TEMPLATE, $to, mb_substr($name, 0, 200), [
-            'first_name' => $this->names->read($name)->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => self::told($submission, $form),
+        // Anybody may write anybody's address: what goes there repeats nothing that was typed freely, until it is known to be theirs.
+        $known = $this->confirmed->has($to);
+        $this->messages->queue(self::TEMPLATE, $to, mb_substr($known ? $name : ConfirmedAddresses::plainName($name), 0, 200), [
+            'first_name' => $known ? $this->names->read($name)->given : $this->names->read(ConfirmedAddresses::plainName($name))->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => self::told($submission, $form, $known),
         ], null, null, $submission->id);
     }
 
@@ -42,7 +53,13 @@ final readonly class AnswerCopy
         return is_numeric($sent) && (int) $sent >= self::MOST_A_DAY;
     }
 
-    private static function told(Submission $submission, FormDefinition $form): string
+    /** Whether it holds what somebody made up, and not one of several things or a figure. */
+    private static function isFree(Question $question): bool
+    {
+        return !($question->type instanceof OneOf || $question->type instanceof AnyOf || $question->type instanceof YesNo || $question->type instanceof Day || $question->type instanceof Time || $question->type instanceof Figure || $question->type instanceof Country);
+    }
+
+    private static function told(Submission $submission, FormDefinition $form, bool $known): string
     {
         $told = [];
         foreach ($form->questions() as $question) {
@@ -50,7 +67,7 @@ final readonly class AnswerCopy
                 continue;
             }
             $text = $question->type->text($question, $submission->answers[$question->key] ?? '');
-            if ('' !== trim($text)) {
+            if ('' !== trim($text) && ($known || !self::isFree($question))) {
                 $told[] = "{$question->wording}\n$text";
             }
         }

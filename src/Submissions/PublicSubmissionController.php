@@ -66,13 +66,25 @@ final readonly class PublicSubmissionController
         $form = $version->definition();
         $ending = $this->booking->ending($form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d')), $version, JsonBody::text($body, 'booking', 60));
 
+        $booking = EndingKind::Booking === $ending?->kind ? $this->mayBook($submission) : null;
+
         return new JsonResponse([
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
             'carried' => (object) $this->carried($ending, $form, $submission),
-            'next' => null === $ending || EndingKind::Thanks === $ending->kind ? null : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $submission) : $ending->text],
+            'next' => null === $ending || EndingKind::Thanks === $ending->kind || (EndingKind::Booking === $ending->kind && null === $booking) ? null : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text],
         ], 201);
+    }
+
+    /** Which submission times are chosen for: the same that came before goes on where it stopped; what looks machine-made chooses none. */
+    private function mayBook(Submission $submission): ?Submission
+    {
+        return match (true) {
+            SubmissionState::SetAside !== $submission->state => $submission,
+            'duplicate' === $submission->asideReason => $submission->sameAs,
+            default => null,
+        };
     }
 
     /** @return array<string, mixed> what the next form asks too, by its question keys */

@@ -148,12 +148,29 @@ final class SubmitTest extends AppTestCase
         self::assertSame('orla.fennick@example.com', $copy[0]);
         self::assertStringContainsString('A-0001', $copy[1]);
         self::assertStringContainsString("What should we do?\nRepair it", $copy[2]);
-        self::assertStringContainsString('Several keys stick.', $copy[2]);
+        self::assertStringNotContainsString('Several keys stick.', $copy[2], 'anybody may write anybody’s address: nothing that was typed freely goes there');
+        self::assertStringNotContainsString('Weir Cottages', $copy[2]);
         // Nobody can have a stranger's mailbox filled.
         for ($i = 0; $i < 6; ++$i) {
             $this->inquire()->ok(201);
         }
         self::assertSame(4, $this->work());
+    }
+
+    public function testWhoIsKnownGetsAllOfItAndAStrangerNoWordsOfAnother(): void
+    {
+        $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.copy', json('true'))");
+        $this->inquire(['name' => 'YOUR PARCEL IS HELD at www.evil.example', 'email' => 'victim@example.org', 'matter' => 'Pay here.'])->ok(201);
+        $this->work();
+        $sent = json_encode($this->db()->fetchAllAssociative("SELECT to_name, subject, text FROM message WHERE to_address = 'victim@example.org'"));
+        self::assertIsString($sent);
+        self::assertStringContainsString('A-0001', $sent);
+        self::assertDoesNotMatchRegularExpression('/PARCEL|evil|Pay here/', $sent);
+        $this->signIn();
+        $this->accept($this->lastSubmission())->ok();
+        $this->inquire(['name' => 'Vic Tamworth', 'email' => 'victim@example.org', 'matter' => 'Another piano.'])->ok(201);
+        $this->work();
+        self::assertStringContainsString('Another piano.', (string) json_encode($this->db()->fetchOne("SELECT text FROM message WHERE template = 'copy' ORDER BY rowid DESC")));
     }
 
     public function testWhatTheFormHoldsNeverKeepsAReceiptFromItsSender(): void

@@ -6,6 +6,7 @@ namespace Telamon\Tests\Messages;
 
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
+use Telamon\Messages\RetryTimes;
 use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\DataFolder;
 
@@ -121,22 +122,40 @@ final class SendTest extends AppTestCase
         }
     }
 
-    public function testAnAddressThatIsRefusedIsTriedAgainAndThenToldAsFailed(): void
+    public function testAnAddressThatIsRefusedIsToldAtOnceAndCorrectedWhereItIsTold(): void
     {
         $this->inquire(['email' => 'orla@refused.example'])->ok(201);
         $this->accept($this->lastSubmission())->ok();
-        // One goes out at once; the other is tried three times.
-        $this->runWorker(4);
+        $this->runWorker(2);
         $failed = $this->get('/api/messages?state=failed')->ok();
         self::assertSame(['orla@refused.example'], $failed->column('items', 'to'));
         $message = $this->get('/api/messages/'.$failed->text('items.0.id'))->ok();
         self::assertStringContainsString('refused', $message->text('failure'));
-        self::assertSame(1, $this->get('/api/health')->ok()->number('queue.failed'));
+        self::assertSame(1, $this->countRows("task WHERE checklist = 'Not delivered'"), 'somebody finds out why');
         $again = $this->post('/api/messages/'.$message->text('id').'/retry')->ok();
         self::assertSame('queued', $again->text('state'));
-        self::assertSame(0, $this->get('/api/health')->ok()->number('queue.failed'));
-        $this->runWorker(3);
+        $this->runWorker(1);
         self::assertSame('failed', $this->get('/api/messages/'.$message->text('id'))->ok()->text('state'));
+        self::assertSame('to', $this->post('/api/messages/'.$message->text('id').'/retry', ['to' => 'nobody'])->ok(422)->text('violations.0.path'));
+        $this->post('/api/messages/'.$message->text('id').'/retry', ['to' => 'orla@example.com'])->ok();
+        $this->runWorker(1);
+        $sent = $this->get('/api/messages/'.$message->text('id'))->ok();
+        self::assertSame(['sent', 'orla@example.com'], [$sent->text('state'), $sent->text('to')]);
+        self::assertSame(1, $this->countRows("contact_point WHERE value = 'orla@example.com'"), 'on file too');
+    }
+
+    public function testAServerThatIsAwayIsTriedForTwoDaysAndAllIsSentAgainAtOnce(): void
+    {
+        $since = new \DateTimeImmutable('2026-11-25 10:00:00 UTC');
+        self::assertSame([60, 120, 300, 600, 1200, 1800, 3600, 3600], array_map(static fn (int $tries): ?int => RetryTimes::next($tries, $since, $since->modify('+1 hour')), range(1, 8)));
+        self::assertSame(3600, RetryTimes::next(50, $since, $since->modify('+47 hours 59 minutes')));
+        self::assertNull(RetryTimes::next(51, $since, $since->modify('+48 hours')));
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $this->db()->executeStatement("UPDATE message SET state = 'failed'");
+        self::assertSame(2, $this->post('/api/messages/retry-failed')->ok()->number('count'));
+        self::assertSame(0, $this->countRows("message WHERE state = 'failed'"));
+        self::assertSame(0, $this->post('/api/messages/retry-failed')->ok()->number('count'));
     }
 
     public function testOnlyAFailedMessageIsSentAgain(): void

@@ -7,7 +7,7 @@ namespace Telamon\Tests\Messages;
 use Doctrine\ORM\EntityManagerInterface;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Psr\Clock\ClockInterface;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Mailer\Transport;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Process\Process;
@@ -73,10 +73,11 @@ final class SmtpTest extends AppTestCase
         $business = self::getContainer()->get(Profile::class);
         $lacking = self::getContainer()->get(Lacking::class);
         $stops = self::getContainer()->get(Stops::class);
-        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking && $stops instanceof Stops);
+        $events = self::getContainer()->get(EventDispatcherInterface::class);
+        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking && $stops instanceof Stops && $events instanceof EventDispatcherInterface);
         $texts = new TextFolder($this->folder);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking, $stops))(new SendMessage(self::ID));
+        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking, $stops, $events))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */
@@ -108,25 +109,22 @@ final class SmtpTest extends AppTestCase
         self::assertCount(1, $this->taken());
     }
 
-    /** @return array<string, array{string, string}> */
+    /** @return array<string, array{string, string, string}> */
     public static function refusals(): array
     {
-        return ['at the greeting' => ['refuse-helo', '550'], 'of the sender' => ['refuse-mail', '451'], 'of the recipient' => ['refuse-rcpt', '550'], 'of the text' => ['refuse-data', '554']];
+        return ['at the greeting' => ['refuse-helo', '550', 'queued'], 'of the sender' => ['refuse-mail', '451', 'queued'], 'of the recipient' => ['refuse-rcpt', '550', 'failed'], 'of the text' => ['refuse-data', '554', 'failed']];
     }
 
     #[DataProvider('refusals')]
-    public function testARefusalAtAnyStepIsSaidAndTriedAgain(string $mode, string $code): void
+    public function testAPermanentNoIsToldAtOnceAndAnyOtherIsTriedAgain(string $mode, string $code, string $state): void
     {
         $this->serve($mode);
         $this->letter();
-        try {
-            $this->mail();
-            self::fail('it was taken');
-        } catch (TransportExceptionInterface) {
-            $shown = $this->get('/api/messages/'.self::ID)->ok();
-            self::assertSame('queued', $shown->text('state'), 'the worker tries again');
-            self::assertStringContainsString($code, $shown->text('failure'));
-        }
+        $this->mail();
+        $shown = $this->get('/api/messages/'.self::ID)->ok();
+        self::assertSame($state, $shown->text('state'));
+        self::assertStringContainsString($code, $shown->text('failure'));
+        self::assertSame('queued' === $state ? '1' : '0', (string) $this->countRows("queued WHERE queue = 'outbox' AND available_at > ".(strtotime(self::NOW) + 50)));
         self::assertSame([], $this->taken());
     }
 

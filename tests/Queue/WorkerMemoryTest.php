@@ -61,6 +61,7 @@ final class WorkerMemoryTest extends AppTestCase
         try {
             // It has looked at everything once, with the business as it is called now.
             $this->until($worker, fn (): bool => (int) $this->number('SELECT COUNT(*) FROM due_work WHERE taken_until IS NULL') > 10);
+            $this->db()->executeStatement("UPDATE message_template SET asks = 'decision' WHERE code = 'confirmation'");
             $this->db()->executeStatement("UPDATE business SET name = 'Marrowby Pianos and Harps', email = 'new@marrowby.example', coordinator_id = (SELECT id FROM staff WHERE email = 'sorcha@marrowby.example')");
             $this->db()->executeStatement("UPDATE staff SET name = 'Sorcha Vell-Anders' WHERE email = 'sorcha@marrowby.example'");
             $this->letter($message, 'No thank you, we have decided against it.');

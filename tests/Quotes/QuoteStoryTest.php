@@ -173,8 +173,9 @@ final class QuoteStoryTest extends AppTestCase
         $next = $this->call('PUT', '/api/quotes/'.$next->text('id'), ['version' => $next->number('version'), 'content' => $content])->ok();
         self::assertSame('sent', $this->get("/api/quotes/$id")->ok()->text('state'), 'what the client has is good until the next is sent');
         $next = $this->post('/api/quotes/'.$next->text('id').'/send', ['version' => $next->number('version')])->ok();
-        self::assertStringContainsString('no longer good', $this->get("/api/public/quotes/$t")->ok()->text('quote.over'));
-        $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
+        self::assertStringContainsString('no longer good', $this->get("/api/public/quotes/$t")->ok(410)->text('detail'));
+        $this->get("/api/public/quotes/$t/quote.pdf")->ok(410);
+        $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(410);
         $shown = $this->get('/api/public/quotes/'.$next->text('token'))->ok()->at('quote.changed');
         self::assertSame(['Changed: First visit, 1 × 60.00 (before: First visit, 1 × 65.00)', 'Total: €170.25 (before: €175.93)'], $shown);
         self::assertSame($shown, $this->get('/api/quotes/'.$next->text('id')."/compare/$id")->ok()->at('differences'));

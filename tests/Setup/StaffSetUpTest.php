@@ -66,8 +66,8 @@ final class StaffSetUpTest extends AppTestCase
         self::assertSame([], $this->holds($pim));
         self::assertSame(401, $this->post('/api/session', ['email' => 'pim@marrowby.example', 'password' => 'telamon-demo'])->status);
         $this->undoLast();
-        self::assertSame($before, $this->holds($pim));
-        $this->signIn('pim@marrowby.example');
+        self::assertSame($before, $this->holds($pim), 'their work is theirs again');
+        self::assertSame(401, $this->post('/api/session', ['email' => 'pim@marrowby.example', 'password' => 'telamon-demo'])->status, 'who may sign in is said by hand alone');
     }
 
     public function testOpenWorkGoesToWhoeverTakesOver(): void

@@ -42,9 +42,9 @@ final class AtOnce
         curl_setopt($curl, \CURLOPT_HEADER, true);
         $answer = curl_exec($curl);
         Assert::assertIsString($answer);
-        Assert::assertSame(1, preg_match('/^Set-Cookie: ([^;\r]+)/mi', $answer, $m), $answer);
+        Assert::assertGreaterThan(0, preg_match_all('/^Set-Cookie: ([^;\r]+)/mi', $answer, $m), $answer);
 
-        return $m[1];
+        return implode('; ', $m[1]);
     }
 
     /**
