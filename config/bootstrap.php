@@ -29,6 +29,11 @@ $set('TELAMON_DATA', rtrim($data, '/'));
 
 if ('' === ($_SERVER['APP_SECRET'] ?? '')) {
     $file = rtrim($data, '/').'/secret';
+    $database = rtrim($data, '/').'/telamon.db';
+    if (!is_file($file) && is_file($database) && filesize($database) > 0) {
+        // With another one, every link and every signature that went out would be none of ours.
+        throw new RuntimeException("There is an installation in $data, and its secret is missing. Put the file \"secret\" of the last backup there, or set APP_SECRET.");
+    }
     if (!is_file($file)) {
         @mkdir(dirname($file), 0o700, true);
         // Written beside and put into its place whole: killed half-way, it would be empty for ever. A second process

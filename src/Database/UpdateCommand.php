@@ -20,9 +20,24 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('telamon:database:update', 'Bring the database up to date, all of it or nothing')]
 final class UpdateCommand extends Command
 {
-    public function __construct(private readonly Connection $db, private readonly EventDispatcherInterface $events)
+    private const KEPT = 3;
+
+    public function __construct(private readonly Connection $db, private readonly EventDispatcherInterface $events, private readonly string $projectFolder, private readonly string $dataFolder)
     {
         parent::__construct();
+    }
+
+    /** The database as it was, beside: one may want it back. The last few are kept. */
+    private function keepBefore(): void
+    {
+        $folder = "{$this->dataFolder}/before-update";
+        $before = umask(0o077);
+        is_dir($folder) || mkdir($folder, 0o700);
+        $this->db->executeStatement('VACUUM INTO '.$this->db->quote("$folder/".date('Ymd-His').'.db'));
+        umask($before);
+        foreach (\array_slice(glob("$folder/*.db") ?: [], 0, -self::KEPT) as $old) {
+            @unlink($old);
+        }
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -31,6 +46,17 @@ final class UpdateCommand extends Command
         $arguments = new ArrayInput(['--allow-no-migration' => true]);
         $arguments->setInteractive(false);
 
+        $known = array_map(static fn (string $file): string => 'TelamonMigrations\\'.basename($file, '.php'), glob("{$this->projectFolder}/migrations/*.php") ?: []);
+        /** @var list<string> $done */
+        $done = false === $this->db->fetchOne("SELECT 1 FROM sqlite_master WHERE name = 'doctrine_migration_versions'") ? [] : $this->db->fetchFirstColumn('SELECT version FROM doctrine_migration_versions');
+        if ([] !== array_diff($done, $known)) {
+            $output->writeln('This database was written by a newer Telamon. Run that one, or restore a backup from before.');
+
+            return Command::FAILURE;
+        }
+        if ([] !== $done && [] !== array_diff($known, $done)) {
+            $this->keepBefore();
+        }
         $this->db->executeStatement('PRAGMA journal_mode = WAL');
 
         return $this->db->transactional(function () use ($migrate, $arguments, $output): int {

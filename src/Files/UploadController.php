@@ -33,6 +33,9 @@ final readonly class UploadController
         if (\in_array($file->getError(), [\UPLOAD_ERR_INI_SIZE, \UPLOAD_ERR_FORM_SIZE], true) || $file->getSize() > self::MAX_BYTES) {
             throw new Problem(413, 'Too large', 'A file may have at most 10 MB.', [['path' => 'file', 'message' => 'This file has more than 10 MB. Send a smaller one.']]);
         }
+        if (\in_array($file->getError(), [\UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR, \UPLOAD_ERR_PARTIAL], true) && @disk_free_space(sys_get_temp_dir()) < self::MAX_BYTES) {
+            throw new Problem(507, 'No room', 'The disk is full. Nothing was half done; tell whoever runs this, and try again.');
+        }
         if (!$file->isValid()) {
             throw Problem::invalid('file', 'The file did not arrive whole. Send it again.');
         }

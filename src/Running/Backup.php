@@ -10,6 +10,8 @@ use Symfony\Component\Filesystem\Filesystem;
 /** Copies an installation while it runs: the database as it is at one moment, every file that it knows, and the secret. */
 final readonly class Backup
 {
+    /** What a program that merely looked leaves in a folder. */
+    private const NOTHING = ['.', '..', 'log', 'cache', 'run', 'tmp', 'secret', 'sessions', '.lock', '.starter', '.health'];
     private const FOLDERS = ['files', 'mail', 'mail-in', 'texts', 'imports'];
 
     public function __construct(private Connection $db, private string $dataFolder, private Filesystem $folders = new Filesystem())
@@ -29,6 +31,8 @@ final readonly class Backup
             throw new NotBackedUp("$target is there already; choose another name.");
         }
         $beside = $target.'.part';
+        // Nobody else reads what is in it.
+        $before = umask(0o077);
         $this->folders->remove($beside);
         $this->folders->mkdir($beside, 0o700);
         try {
@@ -41,10 +45,13 @@ final readonly class Backup
                 $this->folders->chmod("$beside/secret", 0o600);
             }
             $counted = self::check($beside);
+            self::close($beside);
             $this->folders->rename($beside, $target);
         } catch (\Throwable $error) {
             $this->folders->remove($beside);
             throw $error;
+        } finally {
+            umask($before);
         }
 
         return $counted;
@@ -62,10 +69,13 @@ final readonly class Backup
     public static function restore(string $source, string $data): array
     {
         $folders = new Filesystem();
-        if (is_file("$data/telamon.db")) {
-            throw new NotBackedUp("$data holds an installation already. Name an empty folder, or move that one away first.");
+        $left = is_dir($data) ? array_values(array_diff(scandir($data) ?: [], self::NOTHING)) : [];
+        if ([] !== $left) {
+            // Also what a database leaves beside it: with another one it would be read as a part of that.
+            throw new NotBackedUp("$data is not empty (".implode(', ', \array_slice($left, 0, 5)).'): it holds an installation already, or a part of one. Name an empty folder, or move that one away first.');
         }
-        $counted = self::check($source);
+        self::check($source);
+        $before = umask(0o077);
         $beside = rtrim($data, '/').'.restoring';
         $folders->remove($beside);
         $folders->mirror($source, $beside);
@@ -79,8 +89,11 @@ final readonly class Backup
         }
         $folders->rename("$beside/telamon.db", "$data/telamon.db");
         $folders->remove($beside);
+        self::close($data);
+        umask($before);
 
-        return $counted;
+        // Looked at where it stands now, before anybody is told that it does.
+        return self::check($data);
     }
 
     /**
@@ -99,17 +112,49 @@ final readonly class Backup
             throw new NotBackedUp('The database in it is broken.');
         }
         [$files, $bytes] = [0, 0];
+        foreach (self::originals($db) as $id => $sha256) {
+            $path = "$folder/files/incoming/$id.eml";
+            if (!is_file($path) || hash_file('sha256', $path) !== $sha256) {
+                throw new NotBackedUp("A letter is missing or not as it came: $id.");
+            }
+        }
         foreach ($db->query('SELECT sha256, size FROM stored_file') ?: [] as $row) {
             [$sha256, $size] = \is_array($row) && \is_string($row['sha256']) ? [$row['sha256'], is_numeric($row['size']) ? (int) $row['size'] : 0] : ['', 0];
             $path = "$folder/files/".substr($sha256, 0, 2)."/$sha256";
-            if (!is_file($path) || filesize($path) !== $size) {
-                throw new NotBackedUp("A file is missing or cut off: $sha256.");
+            if (!is_file($path) || filesize($path) !== $size || hash_file('sha256', $path) !== $sha256) {
+                throw new NotBackedUp("A file is missing, cut off or not as it was: $sha256.");
             }
             ++$files;
             $bytes += $size;
         }
 
         return ['files' => $files, 'bytes' => $bytes];
+    }
+
+    /** @return array<string, string> SHA-256 by id, of letters whose bytes are known */
+    private static function originals(\PDO $db): array
+    {
+        $known = [];
+        $columns = ($db->query("SELECT name FROM pragma_table_info('incoming')") ?: throw new NotBackedUp('The database in it is broken.'))->fetchAll(\PDO::FETCH_COLUMN);
+        foreach (\in_array('original', $columns, true) ? $db->query("SELECT id, original FROM incoming WHERE original <> ''") ?: [] : [] as $row) {
+            if (\is_array($row) && \is_string($row['id']) && \is_string($row['original'])) {
+                $known[$row['id']] = $row['original'];
+            }
+        }
+
+        return $known;
+    }
+
+    /** Readable by its owner alone, whatever it was copied from. */
+    private static function close(string $folder): void
+    {
+        $all = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::SELF_FIRST);
+        foreach ($all as $one) {
+            if ($one instanceof \SplFileInfo && !$one->isLink()) {
+                @chmod($one->getPathname(), $one->isDir() ? 0o700 : 0o600);
+            }
+        }
+        @chmod($folder, 0o700);
     }
 
     private function copyFolders(string $to): void

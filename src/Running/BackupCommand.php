@@ -15,7 +15,7 @@ use Symfony\Component\Process\Process;
 #[AsCommand('telamon:backup', 'Copy the installation, running or not: a folder, or one file ending in .tar.gz')]
 final class BackupCommand extends Command
 {
-    public function __construct(private readonly Backup $backup)
+    public function __construct(private readonly Backup $backup, private readonly string $dataFolder)
     {
         parent::__construct();
     }
@@ -31,6 +31,7 @@ final class BackupCommand extends Command
         $to = \is_string($to) ? rtrim($to, '/') : '';
         $isFile = 1 === preg_match('/\.(tar\.gz|tgz)$/', $to);
         $folder = $isFile ? "$to.folder" : $to;
+        umask(0o077);
         try {
             if ($isFile && file_exists($to)) {
                 throw new NotBackedUp("$to is there already; choose another name.");
@@ -45,6 +46,9 @@ final class BackupCommand extends Command
             $output->writeln($error->getMessage());
 
             return Command::FAILURE;
+        }
+        if (!is_file("{$this->dataFolder}/secret")) {
+            $output->writeln('There is no secret in the data folder: links and signatures that went out hold only where it is set otherwise (APP_SECRET). Keep that with this backup.');
         }
         $output->writeln(\sprintf('Backed up to %s: the database, %d files (%.1f MB), and the secret. Keep it where nobody else reads it.', $to, $made['files'], $made['bytes'] / 1e6));
 

@@ -30,6 +30,7 @@ final class RestoreCommand extends Command
         $from = $input->getArgument('from');
         $from = \is_string($from) ? rtrim($from, '/') : '';
         $unpacked = null;
+        umask(0o077);
         try {
             if (is_file($from)) {
                 $unpacked = $this->dataFolder.'.unpacked';
@@ -44,6 +45,9 @@ final class RestoreCommand extends Command
             return Command::FAILURE;
         } finally {
             (new Filesystem())->remove($unpacked ?? []);
+        }
+        if (!is_file("{$this->dataFolder}/secret")) {
+            $output->writeln('There was no secret in it: links and signatures that went out before hold only where it is set otherwise (APP_SECRET).');
         }
         $output->writeln(\sprintf('Restored %s: the database and %d files (%.1f MB). bin/start runs it.', $this->dataFolder, $restored['files'], $restored['bytes'] / 1e6));
 

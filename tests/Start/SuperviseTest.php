@@ -25,6 +25,14 @@ final class SuperviseTest extends TestCase
             }
             $this->until(static fn (): bool => str_contains((string) @file_get_contents("http://127.0.0.1:$port/api/health"), '"database":"ok"'), 'it answers again');
 
+            // Several at once, as when the machine runs out of memory.
+            $parts = ['messenger:consume outbox', 'messenger:consume ahead', 'telamon:due:work --time', 'php-fpm: master'];
+            $pids = array_map(fn (string $part): int => $this->pid($data, $part), $parts);
+            array_map(static fn (int $pid): bool => posix_kill($pid, \SIGKILL), $pids);
+            foreach ($parts as $i => $part) {
+                $this->until(fn (): bool => !\in_array($this->found($data, $part), [0, $pids[$i]], true), "$part is replaced with the others");
+            }
+
             $second = new Process([\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) Installation::freePort(), '--data', $data], null, ['APP_ENV' => 'prod', 'TELAMON_DATA' => $data], null, 60);
             self::assertSame(1, $second->run());
             self::assertStringContainsString('another Telamon runs on', $second->getErrorOutput());
