@@ -19,8 +19,10 @@ use Telamon\Staff\Staff;
 final readonly class CalendarImport
 {
     private const LONGEST = 86_400;
+    /** So many are brought in at once; the same file again brings the next, as those that are in are known. */
+    private const MOST = 1_000;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarReader $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -32,13 +34,24 @@ final readonly class CalendarImport
     public function run(string $file, Staff $of, bool $dry, Staff $by): array
     {
         $now = $this->clock->now();
-        $events = $this->reader->events($file, $now->modify('-366 days'), $now->modify('+732 days'), $this->business->zone());
+        [$events, $left] = $this->reader->events($file, $now->modify('-366 days'), $now->modify('+732 days'), $this->business->zone());
         if ($dry) {
-            return $this->carry($events, $of, false) + ['change' => null];
+            return self::naming($left, $this->carry($events, $of, false)) + ['change' => null];
         }
         $change = new Change(ChangeKind::Import, mb_substr("brought a calendar into the diary of {$of->name}", 0, 300), $by, $now);
 
-        return $this->changes->carryOut($change, fn (): array => $this->carry($events, $of, true)) + ['change' => $change];
+        return self::naming($left, $this->changes->carryOut($change, fn (): array => $this->carry($events, $of, true))) + ['change' => $change];
+    }
+
+    /**
+     * @param list<string> $left what was not read
+     * @param array{new: int, changed: int, known: int, refused: list<string>} $done
+     *
+     * @return array{new: int, changed: int, known: int, refused: list<string>}
+     */
+    private static function naming(array $left, array $done): array
+    {
+        return ['refused' => [...$left, ...$done['refused']]] + $done;
     }
 
     /**
@@ -48,18 +61,29 @@ final readonly class CalendarImport
      */
     private function carry(array $events, Staff $of, bool $write): array
     {
+        $more = 0;
         $done = ['new' => 0, 'changed' => 0, 'known' => 0, 'refused' => []];
+        $known = [];
+        foreach (array_chunk(array_column($events, 'uid'), 500) as $some) {
+            foreach ($this->em->getRepository(Appointment::class)->findBy(['uid' => $some]) as $one) {
+                $known[$one->uid ?? ''] = $one;
+            }
+        }
         foreach ($events as $event) {
             $label = '' === $event['title'] ? $event['start']->format('j M Y') : mb_substr($event['title'], 0, 60);
             if ($event['end']->getTimestamp() - $event['start']->getTimestamp() > self::LONGEST) {
                 $done['refused'][] = "$label: longer than a day; add an absence instead";
                 continue;
             }
-            $there = $this->em->getRepository(Appointment::class)->findOneBy(['uid' => $event['uid']]);
+            $there = $known[$event['uid']] ?? null;
             $title = mb_substr('' === $event['title'] ? 'From a calendar' : $event['title'], 0, 100);
             $place = mb_substr($event['place'], 0, 300);
             if (null === $there) {
                 if ($event['cancelled']) {
+                    continue;
+                }
+                if ($done['new'] >= self::MOST) {
+                    ++$more;
                     continue;
                 }
                 ++$done['new'];
@@ -78,6 +102,10 @@ final readonly class CalendarImport
                     $there->becomes($event['cancelled'] ? AppointmentState::Cancelled : AppointmentState::Booked);
                 }
             }
+        }
+
+        if ($more > 0) {
+            array_unshift($done['refused'], "$more more: ".self::MOST.' are brought in at once. Bring the same file in again for the next.');
         }
 
         return $done;

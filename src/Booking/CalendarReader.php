@@ -6,23 +6,42 @@ namespace Telamon\Booking;
 
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
-use Sabre\VObject\InvalidDataException;
+use Sabre\VObject\Parameter;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
 use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Reader;
-use Sabre\VObject\Recur\MaxInstancesExceededException;
-use Sabre\VObject\Recur\NoInstancesException;
+use Sabre\VObject\Recur\EventIterator;
 use Sabre\VObject\Recur\RRuleIterator;
 use Sabre\VObject\Settings;
+use Sabre\VObject\TimeZoneUtil;
+use Telamon\Queue\JobTookTooLong;
+use Telamon\Queue\TimeLimit;
 use Telamon\Refusal\InvalidInput;
 
-/** Reads calendar files (RFC 5545); recurrences are expanded by sabre/vobject within the days that are asked for, so that one without an end ends there. */
+/**
+ * Reads calendar files (RFC 5545); recurrences are expanded by sabre/vobject within the days that are asked for, so that
+ * one without an end ends there. What is not read is named. A rule may still take any time and memory: files from outside
+ * are read in a process of their own ({@see CalendarChild}).
+ */
 final class CalendarReader
 {
     private const MOST_BYTES = 5_000_000;
     private const MOST_EVENTS = 20_000;
     private const MOST_TIMES = 20_000;
+    /** Times of one series: hourly for six weeks. */
+    private const MOST_OF_SERIES = 1_000;
+    private const SECONDS_OF_SERIES = 2;
+    private const MOST_NAMED = 50;
+
+    /** @var list<string> what was not read, and why */
+    private array $left = [];
+
+    /** @return list<string> what of the file read last was not read, in words */
+    public function left(): array
+    {
+        return \count($this->left) > self::MOST_NAMED ? [...\array_slice($this->left, 0, self::MOST_NAMED), 'and '.(\count($this->left) - self::MOST_NAMED).' more'] : $this->left;
+    }
 
     /**
      * Times at which an event keeps somebody busy: not those that say they do not (TRANSP:TRANSPARENT), nor cancelled ones.
@@ -34,8 +53,7 @@ final class CalendarReader
     public function busy(string $text, \DateTimeImmutable $from, \DateTimeImmutable $to, \DateTimeZone $zone): array
     {
         $busy = [];
-        foreach ($this->expanded($text, $from, $to, $zone)->select('VEVENT') as $event) {
-            \assert($event instanceof VEvent);
+        foreach ($this->expanded($text, $from, $to, $zone) as $event) {
             if ('TRANSPARENT' === self::text($event, 'TRANSP') || 'CANCELLED' === self::text($event, 'STATUS')) {
                 continue;
             }
@@ -62,8 +80,7 @@ final class CalendarReader
     {
         $events = [];
         $seen = [];
-        foreach ($this->expanded($text, $from, $to, $zone)->select('VEVENT') as $event) {
-            \assert($event instanceof VEvent);
+        foreach ($this->expanded($text, $from, $to, $zone) as $event) {
             $span = self::span($event, $zone);
             if (null === $span) {
                 continue;
@@ -82,47 +99,138 @@ final class CalendarReader
         return $events;
     }
 
-    private function expanded(string $text, \DateTimeImmutable $from, \DateTimeImmutable $to, \DateTimeZone $zone): VCalendar
+    /** @return list<VEvent> */
+    private function expanded(string $text, \DateTimeImmutable $from, \DateTimeImmutable $to, \DateTimeZone $zone): array
     {
+        $this->left = [];
         if (\strlen($text) > self::MOST_BYTES) {
             throw new InvalidInput('file', 'That file is larger than 5 MB.');
         }
-        Settings::$maxRecurrences = self::MOST_TIMES;
+        Settings::$maxRecurrences = -1;
         try {
             $calendar = Reader::read($text, Reader::OPTION_FORGIVING | Reader::OPTION_IGNORE_INVALID_LINES);
-            if (!$calendar instanceof VCalendar) {
-                throw new InvalidInput('file', 'That is no calendar file.');
-            }
-            if (\count($calendar->select('VEVENT')) > self::MOST_EVENTS) {
-                throw new InvalidInput('file', 'That calendar has more than '.number_format(self::MOST_EVENTS).' events.');
-            }
-
-            foreach ($calendar->select('VEVENT') as $event) {
-                if (!$event instanceof VEvent || !self::isReadable($event, $zone)) {
-                    $calendar->remove($event);
-                }
-            }
-
-            return $calendar->expand($from, $to, $zone);
         } catch (ParseException $error) {
             throw new InvalidInput('file', "That is no calendar file: {$error->getMessage()}");
-        } catch (MaxInstancesExceededException|NoInstancesException|InvalidDataException|\InvalidArgumentException $error) {
-            throw new InvalidInput('file', "Something in that calendar cannot be read: {$error->getMessage()}");
+        }
+        if (!$calendar instanceof VCalendar) {
+            throw new InvalidInput('file', 'That is no calendar file.');
+        }
+        $groups = [];
+        foreach ($calendar->select('VEVENT') as $event) {
+            $why = $event instanceof VEvent ? self::unreadable($event, $zone) : 'is no event';
+            if ($event instanceof VEvent && null === $why) {
+                $groups[self::text($event, 'UID')][] = $event;
+            } else {
+                $this->left[] = ($event instanceof VEvent ? self::called($event) : 'Something')." $why";
+            }
+        }
+        if (\count($groups) > self::MOST_EVENTS) {
+            throw new InvalidInput('file', 'That calendar has more than '.number_format(self::MOST_EVENTS).' events. Export a shorter span of it.');
+        }
+        $found = [];
+        foreach ($groups as $group) {
+            array_push($found, ...$this->times($group, $from, $to, $zone));
+            if (\count($found) > self::MOST_TIMES) {
+                throw new InvalidInput('file', 'That calendar has more than '.number_format(self::MOST_TIMES).' times within the days that are looked at.');
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param non-empty-list<VEvent> $group one event, or a series with what was moved of it
+     *
+     * @return list<VEvent> each at its time
+     */
+    private function times(array $group, \DateTimeImmutable $from, \DateTimeImmutable $to, \DateTimeZone $zone): array
+    {
+        if (1 === \count($group) && '' === self::text($group[0], 'RRULE') && [] === $group[0]->select('RDATE')) {
+            return [$group[0]];
+        }
+        try {
+            return TimeLimit::within(self::SECONDS_OF_SERIES, 'it', function () use ($group, $from, $to, $zone): array {
+                $times = [];
+                $series = new EventIterator($group, null, $zone);
+                $series->fastForward($from);
+                for (; $series->valid() && $series->getDtStart() < $to; $series->next()) {
+                    if (\count($times) >= self::MOST_OF_SERIES) {
+                        $this->left[] = self::called($group[0]).' comes more than '.number_format(self::MOST_OF_SERIES).' times: only the first are taken';
+                        break;
+                    }
+                    $times[] = $series->getEventObject();
+                }
+
+                return $times;
+            });
+        } catch (\Throwable $error) {
+            $this->left[] = self::called($group[0]).($error instanceof JobTookTooLong ? ' recurs by a rule that takes too long to work out' : " cannot be read: {$error->getMessage()}");
+        }
+
+        return [];
+    }
+
+    /** Why an event is not read; null where it says when it is, and how it recurs. */
+    private static function unreadable(VEvent $event, \DateTimeZone $zone): ?string
+    {
+        $begins = self::property($event, 'DTSTART');
+        if (!$begins instanceof DateTime) {
+            return 'does not say when it is';
+        }
+        if ('' === self::text($event, 'UID')) {
+            return 'has no UID, by which it would be known again';
+        }
+        $tz = $begins['TZID'] ?? null;
+        $named = $tz instanceof Parameter ? (string) $tz->getValue() : '';
+        if ('' !== $named && null === self::zone($event, $named)) {
+            return "is in a zone that nobody knows: $named";
+        }
+        try {
+            $start = $begins->getDateTime($zone);
+            $rule = self::text($event, 'RRULE');
+            if ('' !== $rule && self::neverComes($rule)) {
+                return 'recurs on a day that there is none of';
+            }
+
+            return '' === $rule || (new RRuleIterator($rule, $start))->valid() ? null : 'recurs by a rule that cannot be read';
+        } catch (\Exception) {
+            return 'is at a time that there is none of';
         }
     }
 
-    /** Whether it says when it is, and how it recurs; one that does not is passed over, the others count. */
-    private static function isReadable(VEvent $event, \DateTimeZone $zone): bool
+    private static function zone(VEvent $event, string $named): ?\DateTimeZone
     {
-        $begins = self::property($event, 'DTSTART');
-        $rule = self::text($event, 'RRULE');
         try {
-            $start = $begins instanceof DateTime ? $begins->getDateTime($zone) : null;
-
-            return null !== $start && '' !== self::text($event, 'UID') && ('' === $rule || (new RRuleIterator($rule, $start))->valid());
+            return TimeZoneUtil::getTimeZone($named, $event->parent instanceof VCalendar ? $event->parent : null, true);
         } catch (\Exception) {
-            return false;
+            return null;
         }
+    }
+
+    /** A rule like "30 February every year": looked for, it would be looked for until the end of time. */
+    private static function neverComes(string $rule): bool
+    {
+        parse_str(str_replace(';', '&', strtoupper($rule)), $parts);
+        $numbers = static fn (string $name): array => \is_string($parts[$name] ?? null) && '' !== $parts[$name] ? array_map(intval(...), explode(',', $parts[$name])) : [];
+        [$months, $days] = [$numbers('BYMONTH'), $numbers('BYMONTHDAY')];
+        foreach ([] === $months || [] === $days ? [] : $months as $month) {
+            foreach ($days as $day) {
+                if ($month >= 1 && $month <= 12 && 0 !== $day && abs($day) <= [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][$month - 1]) {
+                    return false;
+                }
+            }
+        }
+
+        return [] !== $months && [] !== $days;
+    }
+
+    /** What somebody knows it by. */
+    private static function called(VEvent $event): string
+    {
+        $title = trim(self::text($event, 'SUMMARY'));
+        $begins = self::property($event, 'DTSTART');
+
+        return mb_scrub('“'.mb_substr('' === $title ? (null === $begins ? 'An event without a title' : (string) $begins) : $title, 0, 60).'”');
     }
 
     /** @return array{\DateTimeImmutable, \DateTimeImmutable}|null in UTC; null where it takes no time */

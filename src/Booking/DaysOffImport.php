@@ -22,7 +22,7 @@ final readonly class DaysOffImport
     private const AHEAD = '+732 days';
     private const LONGEST = 92;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarReader $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -39,7 +39,9 @@ final readonly class DaysOffImport
         $today = $this->clock->now()->setTimezone($zone)->setTime(0, 0);
         $days = [];
         $over = 0;
-        foreach ($this->reader->events($file, $today, $today->modify(self::AHEAD), $zone) as $event) {
+        [$events, $left] = $this->reader->events($file, $today, $today->modify(self::AHEAD), $zone);
+        $over += \count($left);
+        foreach ($events as $event) {
             $first = $event['start']->setTimezone($zone);
             $last = $event['end']->setTimezone($zone)->modify('-1 second');
             $isWhole = '00:00' === $first->format('H:i') && '23:59' === $last->format('H:i');

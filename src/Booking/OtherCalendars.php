@@ -22,7 +22,7 @@ final readonly class OtherCalendars
     private const MOST = 5;
     private const DAYS_AHEAD = 400;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarReader $reader, private CalendarFetch $fetch, private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private CalendarFetch $fetch, private Changes $changes, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -88,7 +88,7 @@ final readonly class OtherCalendars
     {
         $now = $this->clock->now();
 
-        return $this->reader->busy($text, $now->modify('-2 days'), $now->modify('+'.self::DAYS_AHEAD.' days'), $this->business->zone());
+        return $this->reader->busy($text, $now->modify('-2 days'), $now->modify('+'.self::DAYS_AHEAD.' days'), $this->business->zone())[0];
     }
 
     /** @param list<array{\DateTimeImmutable, \DateTimeImmutable}> $spans */

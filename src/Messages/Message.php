@@ -17,6 +17,7 @@ use Telamon\Record\Untold;
 #[ORM\Index(columns: ['submission_id'])]
 class Message implements TakenBack
 {
+    private const AWAITED = 'being-drawn';
     /** What nobody asked for says how it ends; common practice for text messages. */
     private const STOP = "\nAnswer STOP to end this.";
 
@@ -269,6 +270,22 @@ class Message implements TakenBack
         $this->failure = '';
         $this->tries = 0;
         $this->failingSince = null;
+    }
+
+    public function awaitPaper(): void
+    {
+        $this->papers = [...$this->papers, self::AWAITED];
+    }
+
+    /** Whether something that goes with it is still being drawn: it does not leave before. */
+    public function awaitsPaper(): bool
+    {
+        return \in_array(self::AWAITED, $this->papers, true);
+    }
+
+    public function paperIsThere(string $file): void
+    {
+        $this->papers = array_map(static fn (string $paper): string => self::AWAITED === $paper ? $file : $paper, $this->papers);
     }
 
     /** To another address, where the one before was refused. */

@@ -67,7 +67,7 @@ final readonly class Papers
     public function missing(Message $message): array
     {
         $missing = [];
-        foreach ($message->papers as $paper) {
+        foreach ($message->awaitsPaper() ? [] : $message->papers as $paper) {
             if (null === $this->of($paper, $message)) {
                 $missing[] = $this->called($paper) ?? 'a file that was removed';
             }

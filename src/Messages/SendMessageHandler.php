@@ -26,6 +26,7 @@ final readonly class SendMessageHandler
 {
     /** Seconds after which a message that was one too many is looked at again. */
     private const AGAIN = 300;
+    private const SOON = 3;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -50,6 +51,12 @@ final readonly class SendMessageHandler
         if ($message->ground->canBeStopped() && MessageState::Queued === $message->state && ($this->tooMany() || $this->stops->isPerhapsAsked($message))) {
             // Nobody waits for it: it is looked at again in a while.
             $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * self::AGAIN)]);
+
+            return;
+        }
+        if (MessageState::Queued === $message->state && $message->awaitsPaper()) {
+            // What goes with it is being drawn.
+            $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * self::SOON)]);
 
             return;
         }

@@ -125,11 +125,12 @@ final readonly class Agreements
             $this->em->persist(new Signed($agreement->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
             $agreement->becomes(AgreementState::Signed, $now);
             $this->em->flush();
-            $file = $this->files->keepAgreement($agreement);
             $email = $agreement->client->first(ContactKind::Email) ?? '';
+            $letter = null;
             if ('' !== $email) {
-                $this->messages->queue('agreement-signed', $email, $agreement->client->name(), $this->fields($agreement, $agreement->client->givenName), $agreement->client, $agreement->project, null)->encloseFile($file->id);
+                $letter = $this->messages->queue('agreement-signed', $email, $agreement->client->name(), $this->fields($agreement, $agreement->client->givenName), $agreement->client, $agreement->project, null);
             }
+            $this->files->keepAgreement($agreement, $letter);
             $this->tellLead($agreement, 'is signed');
             $this->em->flush();
             $this->events->dispatch(new AgreementSigned($agreement));

@@ -132,8 +132,8 @@ final readonly class QuoteAnswers
             $this->em->persist(new Signed($quote->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
             $quote->beAnswered(QuoteState::Accepted, $now);
             $this->em->flush();
-            $file = $this->files->keep($quote, "{$quote->number}-{$quote->revision}-signed.pdf");
-            $this->mails->toClient($quote, 'quote-accepted', ['deposit_due' => $totals->deposit->isZero() ? '' : 'yes'], $file);
+            $letter = $this->mails->toClient($quote, 'quote-accepted', ['deposit_due' => $totals->deposit->isZero() ? '' : 'yes']);
+            $this->files->keep($quote, "{$quote->number}-{$quote->revision}-signed.pdf", $letter);
             $this->mails->toLead($quote, 'is accepted', '');
             $stage = $this->setups->setup()->yesStage;
             if (null !== $quote->project && '' !== $stage) {

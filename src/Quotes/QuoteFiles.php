@@ -4,42 +4,31 @@ declare(strict_types=1);
 
 namespace Telamon\Quotes;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Clients\Client;
-use Telamon\Files\Attachment;
-use Telamon\Files\FileKind;
-use Telamon\Files\FileStore;
-use Telamon\Projects\Project;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Telamon\Journal\CurrentChange;
+use Telamon\Messages\Message;
 
-/** Puts a quote or an agreement as it stands on file with its client and project. Call it inside a change. */
+/** Has a quote or an agreement drawn as it stands and put on file with its client and project, and with the letter that tells of it. Call it inside a change. */
 final readonly class QuoteFiles
 {
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private QuotePdf $pdf)
+    public function __construct(private MessageBusInterface $bus, private CurrentChange $current)
     {
     }
 
-    public function keep(Quote $quote, string $name): Attachment
+    public function keep(Quote $quote, string $name, ?Message $with): void
     {
-        return $this->put($this->pdf->of($quote), $name, $quote->client, $quote->project);
+        $this->ask($quote->id, false, $name, $with);
     }
 
-    public function keepAgreement(Agreement $agreement): Attachment
+    public function keepAgreement(Agreement $agreement, ?Message $with): void
     {
-        return $this->put($this->pdf->ofAgreement($agreement), FileKind::safeName("{$agreement->title}-signed.pdf"), $agreement->client, $agreement->project);
+        $this->ask($agreement->id, true, "{$agreement->title}-signed.pdf", $with);
     }
 
-    private function put(string $bytes, string $name, Client $client, ?Project $project): Attachment
+    private function ask(string $of, bool $isAgreement, string $name, ?Message $with): void
     {
-        $path = tempnam(sys_get_temp_dir(), 'paper') ?: throw new \RuntimeException('nothing can be written');
-        try {
-            file_put_contents($path, $bytes);
-            $file = new Attachment($this->store->keep($path), $name, null, '', 1);
-        } finally {
-            @unlink($path);
-        }
-        $file->putWith($client, $project, null);
-        $this->em->persist($file);
-
-        return $file;
+        $change = $this->current->get() ?? throw new \LogicException('papers belong to a change');
+        $with?->awaitPaper();
+        $this->bus->dispatch(new KeepPaper($change->id, $of, $isAgreement, $name, $with->id ?? ''));
     }
 }

@@ -7,7 +7,6 @@ namespace Telamon\Quotes;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Files\Attachment;
 use Telamon\Messages\GivesExamples;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
@@ -31,18 +30,14 @@ final readonly class QuoteMails implements GivesExamples
      *
      * @return Message|null null where the client has no mail address
      */
-    public function toClient(Quote $quote, string $template, array $more = [], ?Attachment $file = null, bool $held = false): ?Message
+    public function toClient(Quote $quote, string $template, array $more = [], bool $held = false): ?Message
     {
         $email = $this->address($quote);
         if ('' === $email) {
             return null;
         }
-        $message = $this->messages->queue($template, $email, $quote->client->name(), $more + $this->fields($quote, $quote->client->givenName), $quote->client, $quote->project, $quote->submissionId, held: $held);
-        if (null !== $file) {
-            $message->encloseFile($file->id);
-        }
 
-        return $message;
+        return $this->messages->queue($template, $email, $quote->client->name(), $more + $this->fields($quote, $quote->client->givenName), $quote->client, $quote->project, $quote->submissionId, held: $held);
     }
 
     /** @param string $words what they wrote; empty for nothing */

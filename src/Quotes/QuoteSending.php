@@ -46,7 +46,7 @@ final readonly class QuoteSending
             }
             $quote->leave($this->clock->now(), $today);
             $this->em->flush();
-            $this->mails->toClient($quote, 'quote', file: $this->files->keep($quote, "{$quote->number}-{$quote->revision}.pdf"), held: true);
+            $this->files->keep($quote, "{$quote->number}-{$quote->revision}.pdf", $this->mails->toClient($quote, 'quote', held: true));
         });
     }
 

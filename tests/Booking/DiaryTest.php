@@ -267,7 +267,7 @@ final class DiaryTest extends AppTestCase
             ."BEGIN:VEVENT\r\nUID:e\r\nthis line is broken\r\nDTSTART:20261204T090000Z\r\nDTEND:20261204T093000Z\r\nSUMMARY:Broken line\r\nEND:VEVENT\r\n"
             ."END:VCALENDAR\r\n";
         $dry = $import($file, true)->ok();
-        self::assertSame(['A week: longer than a day; add an absence instead'], $dry->at('refused'));
+        self::assertSame(['“Unknown zone” is in a zone that nobody knows: Nowhere/Land', '“No time at all” does not say when it is', 'A week: longer than a day; add an absence instead'], $dry->at('refused'));
         self::assertSame(1, $this->countRows('appointment'), 'a dry run writes nothing');
         $done = $import($file, false)->ok();
         self::assertSame($dry->number('new'), $done->number('new'));

@@ -46,6 +46,8 @@ final class AgreementTest extends AppTestCase
         $this->signIn();
         $shown = $this->get("/api/agreements?project={$this->project}")->ok();
         self::assertSame(['signed', 'Orla Fennick'], [$shown->text('items.0.state'), $shown->text('items.0.signedBy')]);
+        $this->work();
+        $this->signIn();
         self::assertContains('On the work-signed.pdf', $this->get("/api/files?project={$this->project}")->ok()->column('items', 'name'), 'put with the project by itself');
         self::assertContains('Begin the work', $this->db()->fetchFirstColumn('SELECT name FROM task'));
         $text = (new Process(['pdftotext', '-layout', '-', '-'], input: $this->get('/api/agreements/'.$shown->text('items.0.id').'/pdf')->ok()->body))->mustRun()->getOutput();
