@@ -10,11 +10,14 @@ use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Core\Checklists\InvalidChecklist;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Record\KnownAs;
+use Telamon\Record\Names;
 use Telamon\Staff\Permission;
 use Telamon\Staff\WrittenWith;
 
 /** A checklist as kept: the base one joins every project, an add-on those of its services and of rules that name it. Its versions are in the journal. */
 #[ORM\Entity]
+#[KnownAs('checklist', 'key')]
 #[WrittenWith(Permission::Rule)]
 class ChecklistTemplate implements Journaled
 {
@@ -54,6 +57,7 @@ class ChecklistTemplate implements Journaled
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[Names('staff', 'service', 'checklist', 'visit-type')]
     #[ORM\Column(type: 'json')]
     public array $items;
 

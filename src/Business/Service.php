@@ -6,12 +6,15 @@ namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\KnownAs;
+use Telamon\Record\Names;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 use Telamon\Staff\Staff;
 
 /** A service that the business offers, who leads it, and the checklist that it adds. */
 #[ORM\Entity]
+#[KnownAs('service', 'key')]
 class Service implements PartOf
 {
     use Setting;
@@ -48,6 +51,7 @@ class Service implements PartOf
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[Names('staff')]
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $among = [];
 

@@ -6,11 +6,13 @@ namespace Telamon\Business;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\KnownAs;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** A step of the way from inquiry to done. */
 #[ORM\Entity]
+#[KnownAs('stage', 'name')]
 class Stage implements PartOf
 {
     use Setting;

@@ -7,11 +7,14 @@ namespace Telamon\Diary;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\FeltOutside;
+use Telamon\Record\KnownAs;
+use Telamon\Record\Names;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** A public page on which appointments of some types are booked. */
 #[ORM\Entity]
+#[KnownAs('booking-page', 'slug')]
 class BookingPage implements PartOf
 {
     use Setting;
@@ -46,9 +49,11 @@ class BookingPage implements PartOf
         #[ORM\Column(length: 500)]
         public string $intro,
         /** @phpstan-readonly-allow-private-mutation */
+        #[Names('visit-type')]
         #[ORM\Column(type: 'json')]
         public array $types,
         /** @phpstan-readonly-allow-private-mutation */
+        #[Names('form')]
         #[ORM\Column(length: 60)]
         public string $form,
         /** @phpstan-readonly-allow-private-mutation */

@@ -6,11 +6,13 @@ namespace Telamon\Diary;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\KnownAs;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** Something that an appointment takes and that only one can have at a time: a van, a room. */
 #[ORM\Entity]
+#[KnownAs('resource', 'id')]
 class Resource implements PartOf
 {
     use Setting;

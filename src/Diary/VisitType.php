@@ -9,11 +9,14 @@ use Telamon\Core\Booking\TypeReader;
 use Telamon\Core\Booking\TypeSettings;
 use Telamon\Database\Ids;
 use Telamon\Record\FeltOutside;
+use Telamon\Record\KnownAs;
+use Telamon\Record\Names;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** A type of appointment: what may be booked. */
 #[ORM\Entity]
+#[KnownAs('visit-type', 'id', 'slug')]
 class VisitType implements PartOf
 {
     use Setting;
@@ -25,6 +28,7 @@ class VisitType implements PartOf
     public int $version = 1;
 
     /** @var array<string, mixed> */
+    #[Names('template', 'service', 'staff', 'resource')]
     #[ORM\Column(type: 'json')]
     private array $settings;
 

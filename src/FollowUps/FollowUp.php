@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Core\FollowUps\Series;
 use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Database\Ids;
+use Telamon\Record\Names;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 use Telamon\Staff\Permission;
@@ -40,6 +41,7 @@ class FollowUp implements PartOf
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[Names('template', 'staff', 'stage', 'form', 'booking-page')]
     #[ORM\Column(type: 'json')]
     public array $courses;
 

@@ -8,11 +8,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\FeltOutside;
 use Telamon\Record\Journaled;
+use Telamon\Record\KnownAs;
 use Telamon\Staff\Permission;
 use Telamon\Staff\WrittenWith;
 
 /** A form, found by the ending of its address. */
 #[ORM\Entity]
+#[KnownAs('form', 'slug', 'id')]
 #[WrittenWith(Permission::Design)]
 class Form implements Journaled
 {

@@ -6,11 +6,13 @@ namespace Telamon\Forms;
 
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
+use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 use Telamon\Staff\Staff;
 
 /** What is being designed. Saved as it is typed, right or wrong; publishing makes a version of it. */
 #[ORM\Entity]
-class FormDraft
+class FormDraft implements NamesOthers
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -24,6 +26,7 @@ class FormDraft
         #[ORM\JoinColumn(nullable: false)]
         public readonly Form $form,
         /** @phpstan-readonly-allow-private-mutation */
+        #[Names('service', 'booking-page', 'visit-type', 'form', 'staff')]
         #[ORM\Column(type: 'json')]
         public array $definition,
         /** @phpstan-readonly-allow-private-mutation */
@@ -42,5 +45,15 @@ class FormDraft
         $this->definition = $definition;
         $this->savedAt = $at;
         $this->savedBy = $by;
+    }
+
+    public function isInUse(): bool
+    {
+        return true;
+    }
+
+    public function called(): string
+    {
+        return "the form “{$this->form->title}”";
     }
 }

@@ -7,11 +7,13 @@ namespace Telamon\Forms;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Database\Ids;
+use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 
 /** A version of a form. Never changes once published. */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(columns: ['form_id', 'number'])]
-class FormVersion
+class FormVersion implements NamesOthers
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -25,6 +27,7 @@ class FormVersion
         public readonly Form $form,
         #[ORM\Column]
         public readonly int $number,
+        #[Names('service', 'booking-page', 'visit-type', 'form', 'staff')]
         #[ORM\Column(type: 'json')]
         public readonly array $definition,
         /** @phpstan-readonly-allow-private-mutation */
@@ -45,5 +48,15 @@ class FormVersion
     public function definition(): FormDefinition
     {
         return $this->read ??= FormDefinition::fromArray($this->definition);
+    }
+
+    public function isInUse(): bool
+    {
+        return $this->form->published === $this;
+    }
+
+    public function called(): string
+    {
+        return "the form “{$this->form->title}”";
     }
 }

@@ -6,6 +6,7 @@ namespace Telamon\Journal;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ToOneOwningSideMapping;
+use Telamon\Record\Hangs;
 use Telamon\Record\Journaled;
 use Telamon\Record\PartOf;
 use Telamon\Record\TakenBack;
@@ -13,7 +14,7 @@ use Telamon\Record\TakenBack;
 /** Finds what points at a record, so that nothing is removed from under something that stays. */
 final readonly class References
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Hangs $hangs)
     {
     }
 
@@ -39,7 +40,8 @@ final readonly class References
             }
         }
 
-        return null;
+        // By a key inside JSON, as the classes declare it.
+        return $this->hangs->on($record, $going)[0] ?? null;
     }
 
     /**

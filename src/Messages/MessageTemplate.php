@@ -10,6 +10,7 @@ use Telamon\Core\Messages\FromMustache;
 use Telamon\Core\Messages\MessageDocument;
 use Telamon\Core\Replies\Asked;
 use Telamon\Database\Ids;
+use Telamon\Record\KnownAs;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 use Telamon\Staff\Permission;
@@ -17,6 +18,7 @@ use Telamon\Staff\WrittenWith;
 
 /** A message with merge fields. Its earlier versions are kept (TemplateVersion). */
 #[ORM\Entity]
+#[KnownAs('template', 'key')]
 #[WrittenWith(Permission::Write)]
 class MessageTemplate implements PartOf
 {

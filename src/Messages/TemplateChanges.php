@@ -20,6 +20,7 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
 use Telamon\Record\FreeKey;
+use Telamon\Record\Hangs;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -38,6 +39,7 @@ final readonly class TemplateChanges
         private Papers $papers,
         private Profile $business,
         private ClockInterface $clock,
+        private Hangs $hangs,
         #[AutowireIterator('telamon.names_templates')]
         private iterable $users,
     ) {
@@ -162,8 +164,9 @@ final readonly class TemplateChanges
             throw new InvalidInput('retired', 'This text is sent by itself. Edit it; it cannot be put away.');
         }
         $uses = $retired ? $this->uses()[$template->key] ?? [] : [];
-        if ([] !== $uses) {
-            throw new InvalidInput('retired', 'It is used: '.implode(', ', array_column($uses, 'label')).'. Take it out there first.');
+        $named = array_values(array_unique([...array_column($uses, 'label'), ...($retired ? $this->hangs->on($template) : [])]));
+        if ([] !== $named) {
+            throw new InvalidInput('retired', 'It is used: '.implode(', ', $named).'. Take it out there first.');
         }
         $this->changes->carryOut($this->act(($retired ? 'put away' : 'brought back')." the template “{$template->name}”", $staff, $template), static fn () => $template->retire($retired));
     }

@@ -7,6 +7,7 @@ namespace Telamon\Rules;
 use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
+use Telamon\Record\Names;
 use Telamon\Staff\Permission;
 use Telamon\Staff\WrittenWith;
 
@@ -41,6 +42,7 @@ class HandlingRule implements Journaled
         #[ORM\Column]
         public bool $enabled,
         /** @phpstan-readonly-allow-private-mutation */
+        #[Names('template', 'service', 'staff', 'checklist', 'stage', 'visit-type', 'booking-page')]
         #[ORM\Column(type: 'json')]
         public array $definition,
     ) {

@@ -66,7 +66,14 @@ final readonly class BusinessChanges
         $days = null === $given ? $business->quietDays : QuietDays::tryFrom($given) ?? throw new InvalidInput('quietDays', 'Choose which days are quiet.');
         $threshold = self::whole($edit, 'replyThreshold', 50, 100) ?? $business->replyThreshold;
         $anHour = self::whole($edit, 'mailsAnHour', 0, 10_000) ?? $business->mailsAnHour;
-        $this->acts->carryOut('changed how messages leave and are read', $staff, static fn () => $business->writeBy($signature, $threshold, $from, $until, $days, $anHour));
+        $server = $edit->text('mailServer', 120) ?? $business->mailServer;
+        if ('' !== $server && 1 !== preg_match('/^[a-z0-9._-]+$/iD', $server)) {
+            throw new InvalidInput('mailServer', 'Write the name that your mail server signs its checks with, like mx.example.com.');
+        }
+        $this->acts->carryOut('changed how messages leave and are read', $staff, static function () use ($business, $signature, $threshold, $from, $until, $days, $anHour, $server): void {
+            $business->writeBy($signature, $threshold, $from, $until, $days, $anHour);
+            $business->trustMailOf($server);
+        });
     }
 
     private static function clock(Edit $edit, string $field): ?string

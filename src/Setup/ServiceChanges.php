@@ -10,6 +10,7 @@ use Telamon\Business\Led;
 use Telamon\Business\Service;
 use Telamon\Record\Edit;
 use Telamon\Record\FreeKey;
+use Telamon\Record\Hangs;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -19,7 +20,7 @@ final readonly class ServiceChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts)
+    public function __construct(private Hangs $hangs, private EntityManagerInterface $em, private SetupActs $acts)
     {
     }
 
@@ -45,6 +46,10 @@ final readonly class ServiceChanges
     public function change(Service $service, Edit $edit, Staff $staff): void
     {
         $retired = $edit->yes('retired') ?? $service->retired;
+        $named = $retired && !$service->retired ? $this->hangs->on($service) : [];
+        if ([] !== $named && true !== $edit->yes('anyway')) {
+            throw new InvalidInput('retired', 'It is named in '.implode(', ', $named).'. Take it out there first, or retire it anyway: what they say then leads nowhere.');
+        }
         $words = $retired === $service->retired ? "changed the service {$service->name}" : ($retired ? "retired the service {$service->name}" : "offers {$service->name} again");
         $this->acts->carryOut($words, $staff, function () use ($service, $edit, $retired): void {
             $name = $this->named($edit, $service) ?? $service->name;

@@ -61,7 +61,7 @@ final readonly class SetupView
     {
         return [
             'name' => $business->name, 'email' => $business->email, 'phone' => '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone), 'address' => $business->address,
-            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'accent' => $business->accent, 'signature' => $business->signature, 'replyThreshold' => $business->replyThreshold, 'quietFrom' => $business->quietFrom, 'quietUntil' => $business->quietUntil, 'quietDays' => $business->quietDays->value, 'mailsAnHour' => $business->mailsAnHour, 'logo' => $business->logoId, 'projects' => $projects,
+            'region' => $business->region, 'timeZone' => $business->timeZone, 'currency' => $business->currency, 'assetWord' => $business->assetWord, 'vatNumber' => $business->vatNumber, 'accent' => $business->accent, 'signature' => $business->signature, 'replyThreshold' => $business->replyThreshold, 'mailServer' => $business->mailServer, 'quietFrom' => $business->quietFrom, 'quietUntil' => $business->quietUntil, 'quietDays' => $business->quietDays->value, 'mailsAnHour' => $business->mailsAnHour, 'logo' => $business->logoId, 'projects' => $projects,
         ];
     }
 

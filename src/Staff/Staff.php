@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Telamon\Database\Ids;
+use Telamon\Record\KnownAs;
 use Telamon\Record\Lasting;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
@@ -15,6 +16,7 @@ use Telamon\Record\Untold;
 
 /** A member of staff who can sign in. */
 #[ORM\Entity]
+#[KnownAs('staff', 'id')]
 class Staff implements UserInterface, PasswordAuthenticatedUserInterface, PartOf
 {
     use Setting;

@@ -10,12 +10,16 @@ interface Props {
 /** In the place of what a link leads to: on its way, not to be had, or there is nothing. */
 export function LinkPage({ query: { error, refetch }, failed }: Props) {
   const missing = error instanceof ProblemError && error.status === 404;
+  const gone = error instanceof ProblemError && error.status === 410;
   return (
     <main className="public-plain">
       {error ? (
         <>
-          <h1>{missing ? 'This link leads nowhere' : failed}</h1>
-          <Trouble title={missing ? 'Not found' : 'Not loaded'} {...(missing ? {} : { again: () => void refetch() })}>
+          <h1>{missing ? 'This link leads nowhere' : gone ? 'No longer good' : failed}</h1>
+          <Trouble
+            title={missing ? 'Not found' : gone ? 'It is over' : 'Not loaded'}
+            {...(missing || gone ? {} : { again: () => void refetch() })}
+          >
             {error.message}
           </Trouble>
         </>

@@ -20,7 +20,8 @@ export function QuoteApp({ token }: { token: string }) {
   useEffect(() => {
     if (is) sayOpened(token);
   }, [is, token]);
-  if (page.data) return <TheQuote key={`${page.data.quote.number} ${page.data.quote.state}`} page={page.data} token={token} />;
+  if (page.data)
+    return <TheQuote key={`${page.data.quote.number} ${page.data.quote.state}`} page={page.data} token={token} />;
   return <LinkPage query={page} failed="The quote could not be loaded" />;
 }
 

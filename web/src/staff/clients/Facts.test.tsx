@@ -21,7 +21,9 @@ const client: Schema<'Client'> = {
   owner: null,
   ownerId: null,
   since: '2021-03-01',
-  contactPoints: [{ id: 'p1', kind: 'phone', value: '+353209150184', text: '+353 20 915 0184', purpose: '' }],
+  contactPoints: [
+    { id: 'p1', kind: 'phone', value: '+353209150184', text: '+353 20 915 0184', purpose: '', confirmed: true },
+  ],
   assets: [],
   links: [],
   mergedInto: null,

@@ -24,7 +24,9 @@ function pointFact(point: Point): ClientFact {
   return {
     key: point.id,
     label: reach[point.kind],
-    shown: point.purpose ? `${point.text}\n${point.purpose}` : point.text,
+    shown: [point.text, point.purpose, point.confirmed ? '' : 'Not confirmed: save it to confirm it']
+      .filter(Boolean)
+      .join('\n'),
     fields: [
       { key: 'value', label: reach[point.kind], value: point.text, kind },
       { key: 'purpose', label: 'What it is for', value: point.purpose, suggestions: purposes },

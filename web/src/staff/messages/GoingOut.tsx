@@ -4,7 +4,8 @@ import { when } from '../../shared/words';
 import { MessageMark } from '../shell/messageState';
 import { MoreButton } from '../shell/MoreButton';
 import { Views } from '../shell/Views';
-import type { MessageState, useMessages } from './queries';
+import { useToast } from '../shell/Toast';
+import { useSendAllAgain, type MessageState, type useMessages } from './queries';
 
 export const states: { state: MessageState | ''; label: string }[] = [
   { state: '', label: 'All' },
@@ -25,6 +26,8 @@ interface Props {
 export function GoingOut({ list, state, today }: Props) {
   const [, setSearch] = useSearchParams();
   const location = useLocation();
+  const all = useSendAllAgain();
+  const toast = useToast();
   const rows = list.data?.pages.flatMap((page) => page.items) ?? [];
   return (
     <>
@@ -46,6 +49,20 @@ export function GoingOut({ list, state, today }: Props) {
       )}
       {list.isSuccess && rows.length === 0 && (
         <Empty fact="No messages here.">A confirmation is queued when you accept a plan.</Empty>
+      )}
+      {state === 'failed' && rows.length > 1 && (
+        <p>
+          <button
+            type="button"
+            className="text-button"
+            disabled={all.isPending}
+            onClick={() =>
+              all.mutate(undefined, { onSuccess: ({ count }) => toast({ words: `${count} queued again` }) })
+            }
+          >
+            Send all again
+          </button>
+        </p>
       )}
       <ul className="message-list">
         {rows.map((row) => (

@@ -40,6 +40,9 @@ const reply: Schema<'Incoming'> = {
     { says: 'later', lines: ['gives Sorcha a task, due in 30 days'] },
   ],
   answered: null,
+  parts: [],
+  believed: true,
+  canArrive: false,
   change: null,
 };
 const list = { items: [row], next: null, open: 1, standIn: true, notRead: 1 };

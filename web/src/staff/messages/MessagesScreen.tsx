@@ -11,7 +11,16 @@ import { useToast } from '../shell/Toast';
 import { useOnce } from '../shell/useOnce';
 import { ComeIn } from './ComeIn';
 import { GoingOut, states } from './GoingOut';
-import { meanings, useDecide, useIncoming, useReply, useTakeBackReading, type Meaning } from './incoming';
+import {
+  meanings,
+  useDecide,
+  useIncoming,
+  useReply,
+  useTakeBackReading,
+  type Meaning,
+  useMakeArrival,
+} from './incoming';
+import { OtherAddress } from './OtherAddress';
 import { Letter } from './Letter';
 import './messages.css';
 import { PlayClient } from './PlayClient';
@@ -129,10 +138,13 @@ function useLetterPillar(id: string | undefined, standIn: boolean): Shown {
             keyName: 'main' as const,
             main: true,
             act: () =>
-              again.mutate(message.id, {
-                onSuccess: () => toast({ words: 'Queued again' }),
-                onError: (error) => toast({ words: error.message }),
-              }),
+              again.mutate(
+                { id: message.id },
+                {
+                  onSuccess: () => toast({ words: 'Queued again' }),
+                  onError: (error) => toast({ words: error.message }),
+                },
+              ),
           },
         ]
       : []),
@@ -158,6 +170,9 @@ function useLetterPillar(id: string | undefined, standIn: boolean): Shown {
     content: (
       <>
         <Letter message={message} today={today} />
+        {message.state === 'failed' && message.channel === 'mail' && (
+          <OtherAddress key={message.id} message={message} />
+        )}
         {standIn && message.kind !== 'notice' && message.kind !== 'test' && message.state === 'sent' && (
           <PlayClient key={message.id} message={message.id} name={message.toName} />
         )}
@@ -171,6 +186,7 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
   const one = useReply(id);
   const decide = useDecide();
   const back = useTakeBackReading();
+  const arrive = useMakeArrival();
   const toast = useToast();
   const navigate = useNavigate();
   const once = useOnce();
@@ -204,6 +220,19 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
             act: () => decided(chosen, `Read as ${word}`),
           },
           { label: 'Nothing to do', disabled: decide.isPending, act: () => decided('left', 'Left as it is') },
+        ]
+      : []),
+    ...(reply.state === 'open' && reply.canArrive
+      ? [
+          {
+            label: 'Make it an arrival',
+            disabled: arrive.isPending,
+            act: () =>
+              arrive.mutate(reply.id, {
+                onSuccess: () => toast({ words: 'It is an arrival now' }),
+                onError: (error) => toast({ words: error.message }),
+              }),
+          },
         ]
       : []),
     ...(reply.change

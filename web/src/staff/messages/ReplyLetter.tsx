@@ -5,6 +5,11 @@ import { ChoiceBlocks } from '../shell/ChoiceBlocks';
 import { RecordLink } from '../shell/RecordLink';
 import { markOf, meanings, type Meaning } from './incoming';
 
+/** A file's size as people say it. */
+function size(bytes: number): string {
+  return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+}
+
 interface Props {
   reply: Schema<'Incoming'>;
   today: string;
@@ -52,7 +57,33 @@ export function ReplyLetter({ reply, today, chosen, onChoose, fault }: Props) {
           </div>
         )}
       </dl>
+      {reply.state === 'open' && !reply.believed && reply.origin === 'person' && (
+        <p className="second" role="note">
+          Nothing shows that it comes from {reply.from}: anybody can write any sender. You decide.
+        </p>
+      )}
       <div className="letter serif letter-text">{reply.said || reply.whole}</div>
+      {reply.parts.length > 0 && (
+        <section aria-label="What came with it">
+          <h3 className="group-label">What came with it</h3>
+          <ul className="rows letter-parts">
+            {reply.parts.map((part, i) => (
+              <li key={i}>
+                <span className="line-top">
+                  <span>{part.name}</span>
+                  <span className="second figures">{size(part.size)}</span>
+                </span>
+                <span className="second">{part.why ? `Not kept: ${part.why}.` : 'Kept with the record.'}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {reply.channel === 'mail' && (
+        <p className="second">
+          <a href={`/api/replies/${reply.id}/eml`}>The letter as it came</a>
+        </p>
+      )}
       {reply.state === 'open' && (
         <section className="reply-decision" aria-label="What it means">
           <p className="line-top">

@@ -64,6 +64,15 @@ export function useDecide() {
   });
 }
 
+/** Makes a letter an arrival. */
+export function useMakeArrival() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => need(api.POST('/api/replies/{id}/arrival', { params: { path: { id } } })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
+
 /** With the stand-in mailbox: a mail comes in as from outside. */
 export function usePlayClient() {
   const queries = useQueryClient();

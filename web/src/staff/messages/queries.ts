@@ -35,8 +35,17 @@ export function useMessage(id: string | undefined) {
 export function useSendAgain() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) =>
-      need(api.POST('/api/messages/{id}/retry', { params: { path: { id } }, body: {} as never })),
+    mutationFn: ({ id, to }: { id: string; to?: string }) =>
+      need(api.POST('/api/messages/{id}/retry', { params: { path: { id } }, body: to ? { to } : {} })),
+    onSettled: () => queries.invalidateQueries(),
+  });
+}
+
+/** Queues all that failed again. */
+export function useSendAllAgain() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => need(api.POST('/api/messages/retry-failed')),
     onSettled: () => queries.invalidateQueries(),
   });
 }

@@ -43,10 +43,26 @@ export function MessagesSection({ setup }: { setup: Setup }) {
           key: 'replyThreshold',
           label: 'Read without a person at so many per cent',
           value: String(business.replyThreshold),
-          hint: 'Below that you are asked. “Stop” always stops.',
+          hint: 'Below that you are asked. A “stop” and nothing else stops at once.',
         },
       ],
       edit: (values) => ({ replyThreshold: values.replyThreshold ?? '' }),
+    },
+    {
+      key: 'mailServer',
+      label: 'Who wrote',
+      shown: business.mailServer
+        ? `believed where ${business.mailServer} has checked it`
+        : 'believed only of answers to our own letters',
+      fields: [
+        {
+          key: 'mailServer',
+          label: 'Name of your own mail server',
+          value: business.mailServer,
+          hint: 'As it stands first in “Authentication-Results” of a letter that reached you. Leave it empty, and letters that answer none of ours are always read by a person.',
+        },
+      ],
+      edit: (values) => ({ mailServer: values.mailServer ?? '' }),
     },
     {
       key: 'quiet',

@@ -18,6 +18,7 @@ const setup: Setup = {
     accent: '',
     signature: '',
     replyThreshold: 95,
+    mailServer: '',
     quietFrom: '20:00',
     quietUntil: '08:00',
     quietDays: 'sundays',

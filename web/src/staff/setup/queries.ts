@@ -141,7 +141,9 @@ export const useRemoveStage = () =>
 export const useMessaging = () =>
   useSetupChange(
     (
-      body: Partial<Record<'signature' | 'replyThreshold' | 'quietFrom' | 'quietUntil' | 'mailsAnHour', string>> & {
+      body: Partial<
+        Record<'signature' | 'replyThreshold' | 'mailServer' | 'quietFrom' | 'quietUntil' | 'mailsAnHour', string>
+      > & {
         quietDays?: Schema<'QuietDays'>;
       },
     ) => need(api.PUT('/api/setup/messages', { body })),

@@ -69,7 +69,12 @@ export function useUndo() {
       toast(told(undone, () => undo.mutate({ id: undone.change, all: true, sent: true })));
     },
     onError: (error, what) => {
-      if (isSentAlready(error)) askFirst({ title: (error as ProblemError).title, words: error.message, goOn: () => undo.mutate({ ...what, sent: true }) });
+      if (isSentAlready(error))
+        askFirst({
+          title: error instanceof ProblemError ? error.title : '',
+          words: error.message,
+          goOn: () => undo.mutate({ ...what, sent: true }),
+        });
       else toast({ words: error.message });
     },
     onSettled: () => queries.invalidateQueries(),

@@ -49,11 +49,17 @@ export function TemplatesScreen() {
   return <OneTemplate key={row?.id} rows={rows} row={row} template={template.data} error={template.error} />;
 }
 
-const along = { papers: [], answersTo: '', consent: '', textFirst: false };
+const along = { papers: [], answersTo: '', consent: '', textFirst: false, asks: 'decision' as const };
+
+const asks = [
+  { value: 'decision', label: 'a yes or a no' },
+  { value: 'other', label: 'something else' },
+  { value: 'nothing', label: 'nothing' },
+] as const;
 
 const nothing: Draft = { name: '', subject: '', document: { type: 'doc', content: [] }, textMessage: '', ...along };
 
-const draftOf = ({ name, subject, document, textMessage, papers, answersTo, consent, textFirst }: Draft): Draft => ({
+const draftOf = ({
   name,
   subject,
   document,
@@ -62,6 +68,17 @@ const draftOf = ({ name, subject, document, textMessage, papers, answersTo, cons
   answersTo,
   consent,
   textFirst,
+  asks: asked,
+}: Draft): Draft => ({
+  name,
+  subject,
+  document,
+  textMessage,
+  papers,
+  answersTo,
+  consent,
+  textFirst,
+  asks: asked,
 });
 
 interface Props {
@@ -340,6 +357,21 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
           </label>
         )}
       </Suspense>
+      {template.purpose !== 'staff' && (
+        <div className="template-asks">
+          <label>
+            It asks for{' '}
+            <select value={draft.asks} onChange={(event) => change({ asks: event.target.value as Draft['asks'] })}>
+              {asks.map((one) => (
+                <option key={one.value} value={one.value}>
+                  {one.label}
+                </option>
+              ))}
+            </select>
+          </label>
+          <p className="second">Only what it asks is read as answered without a person.</p>
+        </div>
+      )}
       <Encloses template={template} draft={{ ...along, ...draft }} faults={wrong} change={change} />
       {template.versions.length > 0 && (
         <details className="template-versions">

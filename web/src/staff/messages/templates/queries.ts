@@ -6,7 +6,7 @@ export type Template = Schema<'Template'>;
 export type TemplateRow = Schema<'TemplateRow'>;
 export type Draft = Pick<
   Schema<'TemplateVersion'>,
-  'name' | 'subject' | 'document' | 'textMessage' | 'papers' | 'answersTo' | 'consent' | 'textFirst'
+  'name' | 'subject' | 'document' | 'textMessage' | 'papers' | 'answersTo' | 'consent' | 'textFirst' | 'asks'
 >;
 
 export function useTemplates() {
