@@ -28,6 +28,7 @@ final readonly class MessageQueue
         private TemplateWriter $writer,
         private Profile $business,
         private Lacking $lacking,
+        private AutomaticAnswers $automatic,
         private Changes $changes,
         private ClockInterface $clock,
         #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')]
@@ -74,6 +75,13 @@ final readonly class MessageQueue
         if ($text->off) {
             // It stands in the list, so that nobody wonders why nothing came.
             $message->becomes(MessageState::Cancelled, 'Switched off in Setup, Messages.', null);
+
+            return $message;
+        }
+        $against = Ground::Staff === $message->ground ? '' : $this->automatic->against($template, $to, $submissionId);
+        if ('' !== $against) {
+            // It stands in the list, so that somebody sees why nothing came.
+            $message->becomes(MessageState::Cancelled, $against, null);
 
             return $message;
         }

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Day\Standing;
 use Telamon\Core\Day\StandsOut;
+use Telamon\Messages\AutomaticAnswers;
 use Telamon\Queue\Stuck;
 
 /** Gathers the numbers of a day and says what stands out of them, as Today.standsOut in the contract. */
@@ -16,7 +17,7 @@ final readonly class DayStandsOut
 {
     private const PATHS = ['arrivals' => '/arrivals', 'diary' => '/diary', 'messages' => '/messages?state=failed', 'tasks' => '/projects', 'setup' => '/setup'];
 
-    public function __construct(private Connection $db, private Stuck $stuck, private Profile $business, private ClockInterface $clock)
+    public function __construct(private Connection $db, private Stuck $stuck, private AutomaticAnswers $automatic, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -59,6 +60,7 @@ final readonly class DayStandsOut
             array_map(static fn (array $one): int => array_sum(array_column($one['counts'], 'count')), \array_slice($came, 0, -1)),
             stuck: [...$this->stuck->words(), ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.'])],
             unknown: $this->unknown(),
+            silenced: $this->automatic->silenced(),
         );
 
         return array_map(static fn (array $one): array => ['words' => $one['words'], 'path' => self::PATHS[$one['leads']]], (new StandsOut())->of($standing));

@@ -24,6 +24,7 @@ final class HangsTest extends AppTestCase
         $change = $this->id('SELECT id FROM change_set ORDER BY seq DESC LIMIT 1');
         $tuning = $this->tuning();
         self::assertIsArray($tuning['settings']);
+        self::assertIsString($tuning['id']);
         $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['reminders' => [['minutes' => 1440, 'template' => $made->text('key')]]] + $tuning['settings']])->ok();
         $undone = $this->post("/api/changes/$change/undo")->ok();
         self::assertStringContainsString('needed by Tuning', $undone->body);
@@ -48,6 +49,7 @@ final class HangsTest extends AppTestCase
         $una = $this->id("SELECT id FROM staff WHERE email = 'una@marrowby.example'");
         $tuning = $this->tuning();
         self::assertIsArray($tuning['settings']);
+        self::assertIsString($tuning['id']);
         $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['people' => [[$una]]] + $tuning['settings']])->ok();
         self::assertStringContainsString('needed by Tuning', $this->post("/api/changes/$change/undo")->ok()->body);
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM staff WHERE id = '$una'"));

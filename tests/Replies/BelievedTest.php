@@ -140,6 +140,26 @@ final class BelievedTest extends AppTestCase
         self::assertSame($submission, $this->takeRaw($eml)->text('submission.id'));
     }
 
+    public function testTwoMachinesDoNotAnswerEachOtherForEver(): void
+    {
+        $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.copy', json('true'))");
+        $queue = self::getContainer()->get(\Telamon\Messages\AutomaticAnswers::class);
+        self::assertInstanceOf(\Telamon\Messages\AutomaticAnswers::class, $queue);
+        $against = [];
+        for ($i = 0; $i < 5; ++$i) {
+            $this->take("We have your message number $i.", ['From' => 'robot@example.org', 'In-Reply-To' => '', 'Subject' => "Ticket $i"]);
+            $submission = $this->lastSubmission();
+            $against[] = $queue->against('first-answer', 'robot@example.org', $submission);
+            $copy = $this->db()->fetchAssociative('SELECT * FROM message WHERE id = ?', [$this->message]);
+            self::assertIsArray($copy);
+            if ('' === $against[$i]) {
+                $this->db()->insert('message', ['id' => "00000000-0000-7000-8000-00000000000$i", 'to_address' => 'robot@example.org', 'submission_id' => $submission, 'template' => 'first-answer', 'queued_at' => $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')] + $copy);
+            }
+            $this->clock->modify(0 === $i ? '+1 hour' : '+25 hours');
+        }
+        self::assertSame(['', 'Not sent: they had the same automatic letter within a day.', '', '', \Telamon\Messages\AutomaticAnswers::ENOUGH], $against);
+    }
+
     public function testTheOriginalStaysAndHasARecord(): void
     {
         $letter = $this->take('No thank you.');

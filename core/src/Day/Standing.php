@@ -17,9 +17,10 @@ final readonly class Standing
      * @param int $failed mails that could not be sent
      * @param list<string> $stuck what Telamon itself could not do, in words
      * @param list<string> $unknown visits that are confirmed for somebody who is on no client, in words
+     * @param list<string> $silenced addresses that are answered by themselves no more
      * @param list<int> $came how many came on each of the days before today, the last yesterday
      */
-    public function __construct(public array $over = [], public int $decide = 0, public array $late = [], public array $clashes = [], public int $unmarked = 0, public int $wishes = 0, public int $failed = 0, public array $came = [], public array $stuck = [], public array $unknown = [])
+    public function __construct(public array $over = [], public int $decide = 0, public array $late = [], public array $clashes = [], public int $unmarked = 0, public int $wishes = 0, public int $failed = 0, public array $came = [], public array $stuck = [], public array $unknown = [], public array $silenced = [])
     {
     }
 }

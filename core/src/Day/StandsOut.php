@@ -19,6 +19,7 @@ final readonly class StandsOut
             ...array_map(static fn (string $what): array => ['words' => $what, 'leads' => 'setup'], $day->stuck),
             ...array_map(static fn (string $clash): array => ['words' => $clash, 'leads' => 'diary'], $day->clashes),
             ...array_map(static fn (string $visit): array => ['words' => "$visit is confirmed, and is on no client.", 'leads' => 'diary'], $day->unknown),
+            ...array_map(static fn (string $to): array => ['words' => "$to is answered by itself no more: perhaps a machine answers there.", 'leads' => 'messages'], $day->silenced),
             self::over($day->over),
             0 === $day->failed ? null : ['words' => self::many($day->failed, 'mail').' could not be sent.', 'leads' => 'messages'],
             0 === $day->wishes ? null : ['words' => self::many($day->wishes, 'client').' '.(1 === $day->wishes ? 'asks' : 'ask').' to change a visit.', 'leads' => 'diary'],

@@ -33,6 +33,7 @@ final class StandsOutTest extends TestCase
         yield 'a mean would be led astray by one wild day' => [new Standing(came: [0, 0, 90, 0, 0, 1, 0, 5]), ['5 came yesterday; on most days nobody does.']];
         yield 'an even number of days' => [new Standing(came: [1, 2, 1, 2, 1, 2, 1, 2, 6]), ['6 came yesterday; usually 1.5.']];
         yield 'what Telamon cannot do comes first' => [new Standing(failed: 2, stuck: ['Reminders: could not be done.']), ['Reminders: could not be done.', '2 mails could not be sent.']];
+        yield 'two machines' => [new Standing(silenced: ['robot@example.org']), ['robot@example.org is answered by itself no more: perhaps a machine answers there.']];
         yield 'a visit of nobody' => [new Standing([34], unknown: ['Tuning, Thu 26 Nov, 10:00, Wilf Ambry']), ['Tuning, Thu 26 Nov, 10:00, Wilf Ambry is confirmed, and is on no client.', 'One answer is 34 min late.']];
         yield 'a new installation knows no usual' => [new Standing(came: [0, 0, 9]), []];
     }

@@ -153,7 +153,7 @@ describe('what is done with arrivals', () => {
     expect(await screen.findByText('1 First talk: changed since by Nessa Quarle')).toBeTruthy();
     fireEvent.click(screen.getByText('Take those back too'));
     await waitFor(() =>
-      expect(calls.find((call) => call.path === '/api/changes/x1/undo')?.body).toEqual({ all: true }),
+      expect(calls.find((call) => call.path === '/api/changes/x1/undo')?.body).toEqual({ all: true, outside: true }),
     );
   });
 

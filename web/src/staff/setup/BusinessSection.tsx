@@ -3,7 +3,10 @@ import { countryNames, currencyName } from './names';
 import { useBusiness, type Setup } from './queries';
 
 type Edit = Parameters<ReturnType<typeof useBusiness>['mutateAsync']>[0];
-type Field = Exclude<keyof Setup['business'], 'projects' | 'logo' | 'accent' | 'replyThreshold' | 'mailServer' | 'mailsAnHour'>;
+type Field = Exclude<
+  keyof Setup['business'],
+  'projects' | 'logo' | 'accent' | 'replyThreshold' | 'mailServer' | 'mailsAnHour'
+>;
 
 /** What the business is called, how it is reached, and what it counts in. */
 export function BusinessSection({ business }: { business: Setup['business'] }) {

@@ -176,6 +176,15 @@ export function ServicePane({ service, setup }: { service: Service; setup: Setup
                   toast({
                     words: `${service.name} ${service.retired ? 'is offered again' : 'retired'}. U takes it back.`,
                   }),
+                onError: (error) =>
+                  toast({
+                    words: error.message,
+                    action: {
+                      label: 'Retire it anyway',
+                      shown: '',
+                      act: () => edit.mutate({ id: service.id, retired: true, anyway: true }),
+                    },
+                  }),
               },
             )
           }
