@@ -7,7 +7,9 @@ import { Empty, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
+import { Behind } from '../shell/Behind';
 import { useToast } from '../shell/Toast';
+import { useDraftOf } from '../shell/useDraftOf';
 import { KindForm, type KindDraft } from './KindForm';
 import './kinds.css';
 import { PagesForm } from './PagesForm';
@@ -93,12 +95,18 @@ function Kinds({
   part: string;
   onShow: (next: Record<string, string>) => void;
 }) {
-  const [draft, setDraft] = useState<KindDraft>(() => ({
-    name: kind?.name ?? '',
-    slug: kind?.slug ?? '',
-    live: kind?.live ?? true,
-    settings: kind?.settings ?? { ...blank, people: setup.staff.length > 0 ? [[setup.staff[0]?.id ?? '']] : [] },
+  const [begun] = useState<KindDraft>(() => ({
+    name: '',
+    slug: '',
+    live: true,
+    settings: { ...blank, people: setup.staff.length > 0 ? [[setup.staff[0]?.id ?? '']] : [] },
   }));
+  const work = useDraftOf<KindDraft>(
+    `kind-of-visit.${kind?.id ?? 'new'}`,
+    kind?.version ?? 0,
+    kind ? { name: kind.name, slug: kind.slug, live: kind.live, settings: kind.settings } : begun,
+  );
+  const draft = work.value;
   const saved = kind
     ? JSON.stringify({ name: kind.name, slug: kind.slug, live: kind.live, settings: kind.settings })
     : '';
@@ -107,11 +115,14 @@ function Kinds({
   const queries = useQueryClient();
   const toast = useToast();
   const save = useMutation({
-    mutationFn: () => {
-      const body = { ...draft, version: kind?.version ?? 1 };
-      return kind
+    mutationFn: async () => {
+      const wasSaved = work.sending();
+      const body = { ...draft, version: kind ? work.from : 1 };
+      const next = await (kind
         ? need(api.PUT('/api/diary/types/{id}', { params: { path: { id: kind.id } }, body }))
-        : need(api.POST('/api/diary/types', { body }));
+        : need(api.POST('/api/diary/types', { body })));
+      wasSaved(next.types.find((one) => one.id === kind?.id)?.version ?? 0);
+      return next;
     },
     onSuccess: (next) => {
       queries.setQueryData(queryKeys.visitTypes, next);
@@ -215,13 +226,14 @@ function Kinds({
                   </p>
                 )}
               </div>
+              {kind && work.behind && <Behind version={kind.version} onGoOn={work.goOn} onDiscard={work.discard} />}
               {kind && changed && <Hangs kind={kind} />}
               {setup.staff.length === 0 ? (
                 <Empty fact="Nobody is on the staff yet.">
                   Add them under <Link to="/setup">Setup</Link> first.
                 </Empty>
               ) : (
-                <KindForm draft={draft} onChange={setDraft} setup={setup} violations={violations} />
+                <KindForm draft={draft} onChange={work.set} setup={setup} violations={violations} />
               )}
               {save.error && violations.length === 0 && <Trouble title="Not saved">{save.error.message}</Trouble>}
             </>

@@ -2,7 +2,8 @@ import Button from '@mui/material/Button';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { useToast } from '../shell/Toast';
-import { useUnsaved } from '../shell/useUnsaved';
+import { Behind } from '../shell/Behind';
+import { useDraftOf } from '../shell/useDraftOf';
 import { usePriceActs, type PriceList } from './queries';
 import { TemplatesKept } from './TemplatesKept';
 
@@ -13,10 +14,11 @@ const blank: Row = { service: '', question: '', answer: '', code: '', count: '',
 
 /** What is usual in quotes, as sentences; and the table by which answers become lines. */
 export function HowWeQuote({ list }: { list: PriceList }) {
-  const [setup, setSetup, forget] = useUnsaved<Setup>(`quotes.setup.${list.setup.version}`, list.setup);
+  const work = useDraftOf<Setup>('quotes.setup', list.setup.version ?? 0, list.setup);
+  const setup = work.value;
   const { setUp } = usePriceActs();
   const toast = useToast();
-  const set = (next: Partial<Setup>) => setSetup({ ...setup, ...next });
+  const set = (next: Partial<Setup>) => work.set({ ...setup, ...next });
   const row = (i: number, next: Partial<Row>) =>
     set({ rows: setup.rows.map((one, at) => (at === i ? { ...one, ...next } : one)) });
   const violations = setUp.error instanceof ProblemError ? setUp.error.violations : [];
@@ -42,6 +44,7 @@ export function HowWeQuote({ list }: { list: PriceList }) {
       <div className="pillar-head">
         <h2>How we quote</h2>
       </div>
+      {work.behind && <Behind version={list.setup.version ?? 0} onGoOn={work.goOn} onDiscard={work.discard} />}
       <p>
         Prices are{' '}
         <select
@@ -155,14 +158,18 @@ export function HowWeQuote({ list }: { list: PriceList }) {
           size="small"
           variant="contained"
           disabled={setUp.isPending || JSON.stringify(setup) === JSON.stringify(list.setup)}
-          onClick={() =>
-            setUp.mutate(setup, {
-              onSuccess: () => {
-                forget();
-                toast({ words: 'How we quote is saved.' });
+          onClick={() => {
+            const wasSaved = work.sending();
+            setUp.mutate(
+              { ...setup, version: work.from },
+              {
+                onSuccess: (next) => {
+                  wasSaved(next.setup.version ?? 0);
+                  toast({ words: 'How we quote is saved.' });
+                },
               },
-            })
-          }
+            );
+          }}
         >
           Save how we quote
         </Button>

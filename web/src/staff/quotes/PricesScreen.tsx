@@ -8,7 +8,8 @@ import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
-import { useUnsaved } from '../shell/useUnsaved';
+import { Behind } from '../shell/Behind';
+import { useDraftOf } from '../shell/useDraftOf';
 import { HowWeQuote } from './HowWeQuote';
 import { usePriceActs, usePrices, type PriceList } from './queries';
 import './quotes.css';
@@ -146,7 +147,7 @@ function Items({ list, at, onChoose }: { list: PriceList; at: string; onChoose: 
 function PriceForm({ item, list, onDone }: { item: Item | undefined; list: PriceList; onDone: () => void }) {
   const { keep } = usePriceActs();
   const toast = useToast();
-  const [typed, setTyped, forget] = useUnsaved(`price.${item?.id ?? 'new'}.${item?.version ?? 0}`, {
+  const work = useDraftOf(`price.${item?.id ?? 'new'}`, item?.version ?? 0, {
     code: item?.code ?? '',
     name: item?.name ?? '',
     text: item?.text ?? '',
@@ -160,10 +161,11 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
     validFrom: item?.validFrom ?? '',
     validTo: item?.validTo ?? '',
   });
+  const typed = work.value;
   const { code, name, text, unit, price, category, rate, group, effort, steps, validFrom, validTo } = typed;
-  const set = (next: Partial<typeof typed>) => setTyped({ ...typed, ...next });
+  const set = (next: Partial<typeof typed>) => work.set({ ...typed, ...next });
   const leave = () => {
-    forget();
+    work.discard();
     onDone();
   };
   const violations = keep.error instanceof ProblemError ? keep.error.violations : [];
@@ -172,7 +174,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
     keep.mutate(
       {
         id: item?.id ?? '',
-        version: item?.version ?? 1,
+        version: item ? work.from : 1,
         item: { code, name, text, unit, price: price === '' ? null : price, vat: { category, rate }, group, steps },
         effort: Number(effort) || 0,
         validFrom,
@@ -198,6 +200,7 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
         <h2>{item ? item.name : 'A new price'}</h2>
         <small>{item && item.used > 0 ? `named by ${item.used} quotes, which stay as they are` : ''}</small>
       </div>
+      {item && work.behind && <Behind version={item.version} onGoOn={work.goOn} onDiscard={work.discard} />}
       {!item && (
         <StaffField
           label="Code"

@@ -13,7 +13,8 @@ import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
-import { useUnsaved } from '../shell/useUnsaved';
+import { Behind as SavedMeanwhile } from '../shell/Behind';
+import { useDraftOf } from '../shell/useDraftOf';
 import { Asked } from './Asked';
 import { GoesWith } from './GoesWith';
 import { KeepAsTemplate } from './KeepAsTemplate';
@@ -33,11 +34,14 @@ export function QuoteScreen() {
 }
 
 function TheQuote({ quote }: { quote: Quote }) {
-  const [{ content, validUntil }, setTyped, forget] = useUnsaved(
-    `quote.${quote.id}.${quote.version}`,
+  const work = useDraftOf(
+    `quote.${quote.id}`,
+    quote.version,
     { content: quote.content, validUntil: quote.validUntil },
     quote.state === 'draft',
   );
+  const { content, validUntil } = work.value;
+  const setTyped = work.set;
   const setContent = (next: Content) => setTyped({ content: next, validUntil });
   const changed = JSON.stringify(content) !== JSON.stringify(quote.content) || validUntil !== quote.validUntil;
   const draft = quote.state === 'draft';
@@ -60,17 +64,19 @@ function TheQuote({ quote }: { quote: Quote }) {
     (one) => !/^(content\.)?(lines|allowances|charges|deposit|instalments|intro|terms|reason)\b/.test(one.path),
   );
   const failed = (problem: Error) => toast({ words: problem.message });
-  const keep = (then?: (kept: Quote) => void) =>
+  const keep = (then?: (kept: Quote) => void) => {
+    const wasSaved = work.sending();
     save.mutate(
-      { version: quote.version, content, validUntil },
+      { version: work.from, content, validUntil },
       {
         onSuccess: (kept) => {
-          forget();
+          wasSaved(kept.version);
           if (then) then(kept);
           else toast({ words: `${quote.number} is saved.` });
         },
       },
     );
+  };
   const go = () => {
     const first = missing[0];
     if (first) {
@@ -145,6 +151,7 @@ function TheQuote({ quote }: { quote: Quote }) {
           <span className="figures">{quote.number}</span> <Mark kind={state.mark}>{state.word}</Mark>{' '}
           {quote.project?.path && <Link to={quote.project.path}>{quote.project.label}</Link>}, led by {quote.lead.name}
         </p>
+        {work.behind && draft && <SavedMeanwhile version={quote.version} onGoOn={work.goOn} onDiscard={work.discard} />}
         <p className="quote-until">
           Good until{' '}
           {draft ? (

@@ -11,7 +11,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
-import { Behind } from '../Behind';
+import { Behind } from '../../shell/Behind';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
 import '../templates/templates.css';

@@ -10,7 +10,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
-import { Behind } from '../Behind';
+import { Behind } from '../../shell/Behind';
 import '../messages.css';
 import { Encloses } from './Encloses';
 import { Fields } from './fields';
