@@ -103,7 +103,7 @@ describe('a letter that came in', () => {
 
   it('is made an arrival by hand', async () => {
     const calls = show({ 'POST /api/replies/r1/arrival': { ...letter, state: 'done', canArrive: false } });
-    fireEvent.click(await screen.findByText('Make it an arrival'));
+    fireEvent.click(await screen.findByText('To the arrivals'));
     expect(await screen.findByText('It is an arrival now')).toBeTruthy();
     expect(posts(calls, '/api/replies/r1/arrival')).toHaveLength(1);
   });

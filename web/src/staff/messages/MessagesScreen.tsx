@@ -222,19 +222,6 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
           { label: 'Nothing to do', disabled: decide.isPending, act: () => decided('left', 'Left as it is') },
         ]
       : []),
-    ...(reply.state === 'open' && reply.canArrive
-      ? [
-          {
-            label: 'Make it an arrival',
-            disabled: arrive.isPending,
-            act: () =>
-              arrive.mutate(reply.id, {
-                onSuccess: () => toast({ words: 'It is an arrival now' }),
-                onError: (error) => toast({ words: error.message }),
-              }),
-          },
-        ]
-      : []),
     ...(reply.change
       ? [
           {
@@ -254,6 +241,19 @@ function useReplyPillar(id: string | undefined, today: string): Shown {
             label: 'Answer',
             keyName: 'write' as const,
             act: () => void navigate(`/messages/write?answers=${reply.id}`),
+          },
+        ]
+      : []),
+    ...(reply.state === 'open' && reply.canArrive
+      ? [
+          {
+            label: 'To the arrivals',
+            disabled: arrive.isPending,
+            act: () =>
+              arrive.mutate(reply.id, {
+                onSuccess: () => toast({ words: 'It is an arrival now' }),
+                onError: (error) => toast({ words: error.message }),
+              }),
           },
         ]
       : []),
