@@ -20,7 +20,7 @@ final class WorkerMemoryTest extends AppTestCase
     /** Services that keep something for a while which is not made of records, or is let go of in another way. */
     private const OTHERWISE = [
         'Telamon\Queue\DueWorkCommand', 'Telamon\Journal\ColumnValues', 'Telamon\Journal\CurrentChange', 'Telamon\Tables\AnswersFollow',
-        'Telamon\Matching\MatchKeyWriter', 'Telamon\Search\SearchWriter', 'Telamon\Http\OwnHosts', 'Telamon\Effects\Effects',
+        'Telamon\Matching\MatchKeyWriter', 'Telamon\Search\SearchWriter', 'Telamon\Http\OwnHosts', 'Telamon\Effects\Effects', 'Telamon\Booking\CalendarReader',
         // Made for one plan, not kept by anybody.
         'Telamon\Matching\CountedOnFile', 'Telamon\Diary\TimesAheadOf', 'Telamon\Effects\Making', 'Telamon\Quotes\QuoteSheet', 'Telamon\Record\DomainEvent', 'Telamon\Database\ImmediateTransactions',
     ];
