@@ -16,6 +16,7 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
 use Telamon\Record\FreeKey;
+use Telamon\Record\Hangs;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -25,7 +26,7 @@ final readonly class ListChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ChecklistReader $reader, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ChecklistReader $reader, private Hangs $hangs, private ClockInterface $clock)
     {
     }
 
@@ -116,6 +117,10 @@ final readonly class ListChanges
             if ($list->key !== $kept->key && [] !== array_filter($named, static fn (string $key): bool => str_starts_with($key, "{$kept->key}/"))) {
                 throw new InvalidInput('', "“{$list->name}” joins it or waits for an item of it.");
             }
+        }
+        $naming = $this->hangs->on($kept);
+        if ([] !== $naming) {
+            throw new InvalidInput('', 'It is named by '.implode(', ', $naming).'. Choose another checklist there first.');
         }
     }
 

@@ -11,6 +11,7 @@ use Telamon\Core\FollowUps\Series;
 use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\Step;
+use Telamon\Core\FollowUps\StepKind;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\PartOf;
@@ -153,6 +154,12 @@ class FollowUpRun implements PartOf
     public function series(): Series
     {
         return (new SeriesReader())->read($this->courses);
+    }
+
+    /** It goes on as it began, with a stage or a tag that is called otherwise by now. */
+    public function rename(StepKind $kind, string $from, string $to): void
+    {
+        $this->courses = $this->series()->renamed($kind, $from, $to)->toArray();
     }
 
     public function stand(): Stand

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Telamon\Database\Ids;
 use Telamon\Record\Journaled;
 use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 use Telamon\Staff\Permission;
 use Telamon\Staff\WrittenWith;
 
@@ -15,7 +16,7 @@ use Telamon\Staff\WrittenWith;
 #[ORM\Entity]
 #[WrittenWith(Permission::Rule)]
 #[ORM\Index(columns: ['position'])]
-class HandlingRule implements Journaled
+class HandlingRule implements Journaled, NamesOthers
 {
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -84,6 +85,16 @@ class HandlingRule implements Journaled
     public function recordKind(): string
     {
         return 'rule';
+    }
+
+    public function isInUse(): bool
+    {
+        return !$this->retired;
+    }
+
+    public function called(): string
+    {
+        return $this->name;
     }
 
     public function recordLabel(): string

@@ -8,20 +8,26 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Stage;
 use Telamon\Business\StageEnd;
+use Telamon\Core\FollowUps\StepKind;
+use Telamon\FollowUps\NameInFollowUps;
 use Telamon\Projects\Project;
 use Telamon\Projects\StageGate;
 use Telamon\Record\Edit;
+use Telamon\Record\Hangs;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Rules\NameInRules;
 use Telamon\Staff\Staff;
 
-/** Adds, names, orders and removes the stages. Projects follow the name of their stage by themselves (the database does it), rules by NameInRules. */
+/**
+ * Adds, names, orders and removes the stages. Projects follow the name of their stage by themselves (the database does it), rules by
+ * NameInRules, follow-ups by NameInFollowUps; a stage that others name is not removed.
+ */
 final readonly class StageChanges
 {
     private const MOST = 20;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private StageGate $gate, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private NameInFollowUps $followUps, private Hangs $hangs, private StageGate $gate, private ClockInterface $clock)
     {
     }
 
@@ -50,6 +56,7 @@ final readonly class StageChanges
             $name = $this->named($edit, $stage) ?? $stage->name;
             if ($name !== $stage->name) {
                 $this->rules->renameStage($stage->name, $name);
+                $this->followUps->rename(StepKind::Stage, $stage->name, $name);
             }
             $stage->become($name, self::ends($edit) ?? $stage->ends, self::days($edit, $stage->days));
             $stage->need($this->needs($edit, $stage));
@@ -74,6 +81,10 @@ final readonly class StageChanges
         $this->acts->carryOut("removed the stage {$stage->name}", $staff, function () use ($stage, $to): void {
             if (\count($this->all()) <= 1) {
                 throw new InvalidInput('to', 'One stage has to stay.');
+            }
+            $naming = $this->hangs->on($stage);
+            if ([] !== $naming) {
+                throw new InvalidInput('to', "{$stage->name} is named by ".implode(', ', $naming).'. Choose another stage there first.');
             }
             $projects = $this->em->getRepository(Project::class)->findBy(['stage' => $stage->name]);
             $target = '' === $to ? null : $this->em->find(Stage::class, $to);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Setup;
 
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Telamon\Core\FollowUps\StepKind;
+use Telamon\FollowUps\NameInFollowUps;
 use Telamon\Record\Edit;
 use Telamon\Record\HoldsTags;
 use Telamon\Refusal\InvalidInput;
@@ -19,7 +21,7 @@ final readonly class TagChanges
     private const MOST = 5000;
 
     /** @param iterable<HoldsTags> $rooms */
-    public function __construct(#[AutowireIterator('telamon.holds_tags')] private iterable $rooms, private SetupActs $acts, private NameInRules $rules)
+    public function __construct(#[AutowireIterator('telamon.holds_tags')] private iterable $rooms, private SetupActs $acts, private NameInRules $rules, private NameInFollowUps $followUps)
     {
     }
 
@@ -56,6 +58,10 @@ final readonly class TagChanges
         if ([] !== $giving) {
             throw new InvalidInput('tag', 'The rule “'.$giving[0].'” gives it. Change the rule first.');
         }
+        $giving = $this->followUps->givingTag($tag);
+        if ([] !== $giving) {
+            throw new InvalidInput('tag', 'The follow-up “'.$giving[0].'” gives it. Change the follow-up first.');
+        }
         $this->replace($tag, null, "removed the tag $tag", $staff);
     }
 
@@ -76,7 +82,10 @@ final readonly class TagChanges
                 // Where both stood, one stays.
                 $record->retag(array_values(array_unique(array_filter(array_map(static fn (string $one): ?string => $one === $tag ? $to : $one, $record->tags()), static fn (?string $one): bool => null !== $one))));
             }
-            null === $to ?: $this->rules->renameTag($tag, $to);
+            if (null !== $to) {
+                $this->rules->renameTag($tag, $to);
+                $this->followUps->rename(StepKind::Tag, $tag, $to);
+            }
         });
     }
 }

@@ -137,6 +137,24 @@ final class BusinessSetUpTest extends AppTestCase
         self::assertSame('Inquiry', $this->rule($ruleId)['what']);
     }
 
+    public function testFollowUpsFollowTheNameOfAStageAndOneThatIsNamedIsNotRemoved(): void
+    {
+        $id = $this->post('/api/follow-ups', ['name' => 'On they go', 'courses' => ['main' => [['key' => 'a', 'kind' => 'wait', 'amount' => 1, 'unit' => 'days'], ['key' => 'b', 'kind' => 'stage', 'what' => 'Visit']]]])->ok(201)->text('id');
+        $this->inquire()->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        $project = $this->db()->fetchAssociative('SELECT id, client_id FROM project ORDER BY rowid DESC LIMIT 1');
+        self::assertIsArray($project);
+        $this->post("/api/follow-ups/$id/switch", ['on' => true])->ok();
+        $this->post("/api/follow-ups/$id/begin", ['client' => $project['client_id'], 'project' => $project['id']])->ok(201);
+        $visit = $this->stage('Visit')['id'];
+        $this->put("stages/$visit", ['name' => 'First look'])->ok();
+        $there = fn (string $table): array => array_map(static fn (mixed $one): int => substr_count((string) json_encode($one), 'First look'), $this->db()->fetchFirstColumn("SELECT courses FROM $table WHERE ".('follow_up' === $table ? 'id' : 'follow_up_id')." = '$id'"));
+        self::assertSame([[1], [1]], [$there('follow_up'), $there('follow_up_run')], 'whoever is inside goes on to it, too');
+        self::assertStringContainsString('On they go', $this->call('DELETE', "/api/setup/stages/$visit?to={$this->stage('Quote')['id']}")->ok(422)->text('violations.0.message'));
+        $this->undoLast();
+        self::assertSame([[0], [0]], [$there('follow_up'), $there('follow_up_run')]);
+    }
+
     public function testAStageIsRemovedOnlyWhenItsProjectsHaveSomewhereToGo(): void
     {
         $this->inquire()->ok(201);

@@ -38,6 +38,14 @@ final class TagsSetUpTest extends AppTestCase
         self::assertSame(['choir'], array_column($this->call('DELETE', '/api/setup/tags?tag=singers')->ok()->rows('tags'), 'tag'));
     }
 
+    public function testATagThatAFollowUpGivesFollowsItsNameAndIsNotRemoved(): void
+    {
+        $id = $this->post('/api/follow-ups', ['name' => 'Singers stay', 'courses' => ['main' => [['key' => 'a', 'kind' => 'tag', 'what' => 'singers']]]])->ok(201)->text('id');
+        $this->call('PUT', '/api/setup/tags', ['tag' => 'singers', 'to' => 'voices'])->ok();
+        self::assertSame('voices', $this->get("/api/follow-ups/$id")->ok()->text('courses.main.0.what'));
+        self::assertStringContainsString('“Singers stay”', $this->call('DELETE', '/api/setup/tags?tag=voices')->ok(422)->text('violations.0.message'));
+    }
+
     public function testWhatCannotBeIsSaidBesideItsField(): void
     {
         self::assertSame('to', $this->call('PUT', '/api/setup/tags', ['tag' => 'choir', 'to' => ' '])->ok(422)->text('violations.0.path'));

@@ -24,6 +24,10 @@ final class SuperviseTest extends TestCase
                 $this->until(fn (): bool => !\in_array($this->found($data, $part), [0, $pid], true), "$part is replaced");
             }
             $this->until(static fn (): bool => str_contains((string) @file_get_contents("http://127.0.0.1:$port/api/health"), '"database":"ok"'), 'it answers again');
+            $nul = curl_init("http://127.0.0.1:$port/api/rules/%00");
+            curl_setopt_array($nul, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_PATH_AS_IS => true]);
+            self::assertIsString($body = curl_exec($nul));
+            self::assertSame([400, 'Not understood'], [curl_getinfo($nul, \CURLINFO_RESPONSE_CODE), ((array) json_decode($body, true))['title'] ?? $body]);
 
             // Several at once, as when the machine runs out of memory.
             $parts = ['messenger:consume outbox', 'messenger:consume ahead', 'telamon:due:work --time', 'php-fpm: master'];

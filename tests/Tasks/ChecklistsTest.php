@@ -108,6 +108,9 @@ final class ChecklistsTest extends AppTestCase
         self::assertSame('name', $this->post('/api/checklists', ['name' => 'Steps and stairs'] + $this->draft())->ok(422)->text('violations.0.path'));
         $tuning = $this->id("SELECT id FROM checklist_template WHERE code = 'tuning'");
         self::assertStringContainsString('It comes with Tuning', $this->post("/api/checklists/$tuning/retire", ['retired' => true])->ok(422)->text('violations.0.message'));
+        $rule = $this->post('/api/rules', ['name' => 'Stairs too', 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'service', 'op' => 'is', 'value' => 'moving'], 'then' => [['kind' => 'checklist', 'checklist' => $stairs->text('key')]]])->ok(201)->text('id');
+        self::assertStringContainsString('Stairs too', $this->post("/api/checklists/$id/retire", ['retired' => true])->ok(422)->text('violations.0.message'));
+        self::assertLessThan(300, $this->call('DELETE', "/api/rules/$rule")->status);
         $this->post("/api/checklists/$id/retire", ['retired' => true])->ok();
         $project = $this->project();
         self::assertSame(422, $this->post("/api/projects/$project/checklists", ['checklist' => $id])->status);
