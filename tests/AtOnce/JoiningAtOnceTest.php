@@ -65,7 +65,7 @@ final class JoiningAtOnceTest extends AppTestCase
         $t = $this->begin('Tamsin Oakhanger', 'tamsin@example.com');
         $answers = $this->web->ask('POST', '/api/public/booking/visit/waits', ['t' => $t, 'type' => 'tuning', 'at' => $at]);
         self::assertSame([201 => AtOnce::MANY], array_count_values(array_column($answers, 'status')));
-        self::assertSame(AtOnce::MANY, \count(array_filter($answers, static fn (array $one): bool => str_contains($one['body'], '"number":1,') || str_contains($one['body'], '"number":1}'))), 'all are told of the same place in the queue');
+        self::assertCount(AtOnce::MANY, array_filter($answers, static fn (array $one): bool => str_contains($one['body'], '"number":1,') || str_contains($one['body'], '"number":1}')), 'all are told of the same place in the queue');
         self::assertSame('1', $this->number('SELECT COUNT(*) FROM waiting_place'));
     }
 
