@@ -369,7 +369,7 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
               ))}
             </select>
           </label>
-          <p className="second">Only what it asks is read as answered without a person.</p>
+          <p className="second">Other answers wait for a person to read them.</p>
         </div>
       )}
       <Encloses template={template} draft={{ ...along, ...draft }} faults={wrong} change={change} />
