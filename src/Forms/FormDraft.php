@@ -26,7 +26,7 @@ class FormDraft implements NamesOthers
         #[ORM\JoinColumn(nullable: false)]
         public readonly Form $form,
         /** @phpstan-readonly-allow-private-mutation */
-        #[Names('service', 'booking-page', 'visit-type', 'form', 'staff')]
+        #[Names('service', 'form', 'booking-page', 'visit-type', 'staff')]
         #[ORM\Column(type: 'json')]
         public array $definition,
         /** @phpstan-readonly-allow-private-mutation */

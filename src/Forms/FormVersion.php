@@ -27,7 +27,7 @@ class FormVersion implements NamesOthers
         public readonly Form $form,
         #[ORM\Column]
         public readonly int $number,
-        #[Names('service', 'booking-page', 'visit-type', 'form', 'staff')]
+        #[Names('service', 'form', 'booking-page', 'visit-type', 'staff')]
         #[ORM\Column(type: 'json')]
         public readonly array $definition,
         /** @phpstan-readonly-allow-private-mutation */

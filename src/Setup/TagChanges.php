@@ -54,20 +54,15 @@ final readonly class TagChanges
     /** @throws Refusal */
     public function remove(string $tag, Staff $staff): void
     {
-        $giving = $this->rules->givingTag($tag);
-        if ([] !== $giving) {
-            throw new InvalidInput('tag', 'The rule “'.$giving[0].'” gives it. Change the rule first.');
-        }
-        $giving = $this->followUps->givingTag($tag);
-        if ([] !== $giving) {
-            throw new InvalidInput('tag', 'The follow-up “'.$giving[0].'” gives it. Change the follow-up first.');
-        }
         $this->replace($tag, null, "removed the tag $tag", $staff);
     }
 
     private function replace(string $tag, ?string $to, string $words, Staff $staff): void
     {
         $this->acts->carryOut($words, $staff, function () use ($tag, $to): void {
+            if (null === $to) {
+                $this->refuseGiven($tag);
+            }
             $having = [];
             foreach ($this->rooms as $room) {
                 array_push($having, ...$room->with($tag, self::MOST + 1));
@@ -87,5 +82,14 @@ final readonly class TagChanges
                 $this->followUps->rename(StepKind::Tag, $tag, $to);
             }
         });
+    }
+
+    private function refuseGiven(string $tag): void
+    {
+        foreach (['rule' => $this->rules->givingTag($tag), 'follow-up' => $this->followUps->givingTag($tag)] as $what => $giving) {
+            if ([] !== $giving) {
+                throw new InvalidInput('tag', "The $what “{$giving[0]}” gives it. Change the $what first.");
+            }
+        }
     }
 }

@@ -4,36 +4,21 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\AtOnce;
 
-use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
 use Telamon\Tests\Support\AtOnce;
 use Telamon\Tests\Support\Books;
 
 /** Signing an agreement and joining a waiting list, eight times in the same moment. */
-final class JoiningAtOnceTest extends AppTestCase
+final class JoiningAtOnceTest extends AtOnceTestCase
 {
     use AsksRows;
     use Books;
-
-    private AtOnce $web;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->web = new AtOnce($this->data, self::NOW);
-    }
-
-    protected function tearDown(): void
-    {
-        unset($this->web);
-        parent::tearDown();
-    }
 
     public function testAnAgreementIsSignedOnce(): void
     {
         $t = $this->agreement();
         $answers = $this->web->ask('POST', "/api/public/agreements/$t/sign", ['name' => 'Orla Fennick']);
-        self::assertEquals([200 => 1, 409 => AtOnce::MANY - 1], array_count_values(array_column($answers, 'status')));
+        self::assertSame([200 => 1, 409 => AtOnce::MANY - 1], self::statuses($answers));
         self::assertSame('1', $this->number('SELECT COUNT(*) FROM signed'));
         $this->clock->sleep(120);
         $this->work();
@@ -44,7 +29,7 @@ final class JoiningAtOnceTest extends AppTestCase
     {
         $t = $this->agreement();
         $answers = $this->web->ask('POST', "/api/public/agreements/$t/sign", ['name' => 'Orla Fennick'], meanwhile: static fn (\PDO $db) => $db->exec("UPDATE agreement SET state = 'withdrawn'"));
-        self::assertSame([409 => AtOnce::MANY], array_count_values(array_column($answers, 'status')));
+        self::assertSame([409 => AtOnce::MANY], self::statuses($answers));
         self::assertSame('0', $this->number('SELECT COUNT(*) FROM signed'));
         self::assertSame('withdrawn', $this->db()->fetchOne('SELECT state FROM agreement'));
     }
@@ -64,7 +49,7 @@ final class JoiningAtOnceTest extends AppTestCase
         $this->book($this->begin('Orla Fennick', 'orla@example.com'), $at)->ok(201);
         $t = $this->begin('Tamsin Oakhanger', 'tamsin@example.com');
         $answers = $this->web->ask('POST', '/api/public/booking/visit/waits', ['t' => $t, 'type' => 'tuning', 'at' => $at]);
-        self::assertSame([201 => AtOnce::MANY], array_count_values(array_column($answers, 'status')));
+        self::assertSame([201 => AtOnce::MANY], self::statuses($answers));
         self::assertCount(AtOnce::MANY, array_filter($answers, static fn (array $one): bool => str_contains($one['body'], '"number":1,') || str_contains($one['body'], '"number":1}')), 'all are told of the same place in the queue');
         self::assertSame('1', $this->number('SELECT COUNT(*) FROM waiting_place'));
     }

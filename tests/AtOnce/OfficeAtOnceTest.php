@@ -4,30 +4,20 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\AtOnce;
 
-use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
 use Telamon\Tests\Support\AtOnce;
 
 /** What the office and its clients do with plans, tasks and quotes, eight times in the same moment. */
-final class OfficeAtOnceTest extends AppTestCase
+final class OfficeAtOnceTest extends AtOnceTestCase
 {
     use AsksRows;
-
-    private AtOnce $web;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->web = new AtOnce($this->data, self::NOW);
         $this->signIn();
         $this->inquire(['service' => 'repair'])->ok(201);
         $this->work();
-    }
-
-    protected function tearDown(): void
-    {
-        unset($this->web);
-        parent::tearDown();
     }
 
     public function testAPlanIsAcceptedOnceByTwoPeople(): void
@@ -96,18 +86,5 @@ final class OfficeAtOnceTest extends AppTestCase
         $kept = $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $quote->number('version'), 'content' => ['lines' => [['key' => 'l1', 'name' => 'First visit', 'quantity' => '1', 'price' => '65.00', 'vat' => ['category' => 'S', 'rate' => '13.5']]]] + $quote->map('content')])->ok();
 
         return [$quote->text('id'), $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $kept->number('version')])->ok()->text('token')];
-    }
-
-    /**
-     * @param list<array{status: int, body: string}> $answers
-     *
-     * @return array<int, int>
-     */
-    private static function statuses(array $answers): array
-    {
-        $counts = array_count_values(array_column($answers, 'status'));
-        ksort($counts);
-
-        return $counts;
     }
 }

@@ -6,30 +6,15 @@ namespace Telamon\Tests\AtOnce;
 
 use Telamon\Http\SignedText;
 use Telamon\Messages\SignedAddresses;
-use Telamon\Tests\Support\AppTestCase;
 use Telamon\Tests\Support\AsksRows;
 use Telamon\Tests\Support\AtOnce;
 use Telamon\Tests\Support\Books;
 
 /** What the public does, eight times in the same moment: all have looked before the first writes. */
-final class PublicAtOnceTest extends AppTestCase
+final class PublicAtOnceTest extends AtOnceTestCase
 {
     use AsksRows;
     use Books;
-
-    private AtOnce $web;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->web = new AtOnce($this->data, self::NOW);
-    }
-
-    protected function tearDown(): void
-    {
-        unset($this->web);
-        parent::tearDown();
-    }
 
     public function testOneLinkBooksOnce(): void
     {
@@ -111,15 +96,5 @@ final class PublicAtOnceTest extends AppTestCase
         $t = $this->begin();
 
         return $this->book($t, $this->starts($t, 'tuning')[0])->ok(201)->text('token');
-    }
-
-    /**
-     * @param list<array{status: int, body: string}> $answers
-     *
-     * @return array<int, int>
-     */
-    private static function statuses(array $answers): array
-    {
-        return array_count_values(array_column($answers, 'status'));
     }
 }
