@@ -130,6 +130,7 @@ final readonly class Bookings
                 throw $this->gone();
             }
             $appointment->bookedBy($who['name'], $who['email'], $zone, $begun->submission?->id);
+            $appointment->isRungAt($who['phone']);
             $this->em->createQueryBuilder()->delete(TimeHeld::class, 'h')->where('h.begunBy = :mine')->setParameter('mine', $begun->id)->getQuery()->execute();
             $this->reached($begun, 'booked', $wanted->type->slug, $appointment->id);
             $submission = $begun->submission;

@@ -32,6 +32,12 @@ final readonly class OpenBookings
             return is_numeric($found) ? (int) $found : 0;
         };
 
-        return max($count('LOWER(a.email) = ?', mb_strtolower($appointment->email)), $count('s.network_address = ?', $submission->origin->networkAddress), $count('LOWER(a.place) = ?', mb_strtolower($appointment->place))) >= self::MOST;
+        return max(
+            $count('LOWER(a.email) = ?', mb_strtolower($appointment->email)),
+            $count('a.phone = ?', $appointment->phone),
+            $count('s.network_address = ?', $submission->origin->networkAddress),
+            // To the workshop everybody comes.
+            $appointment->onTheRoad ? $count('LOWER(a.place) = ?', mb_strtolower($appointment->place)) : 0,
+        ) >= self::MOST;
     }
 }

@@ -21,13 +21,13 @@ final readonly class WhoBooks
     {
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
+    /** @return array{name: string, first: string, email: string, phone: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     public function of(Begun $begun): array
     {
         return null === $begun->submission ? $this->ofClient($begun) : $this->ofSubmission($begun);
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
+    /** @return array{name: string, first: string, email: string, phone: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     private function ofSubmission(Begun $begun): array
     {
         $submission = $begun->submission ?? throw new \LogicException('there is one');
@@ -46,12 +46,13 @@ final readonly class WhoBooks
             'name' => $text(Destination::ClientName),
             'first' => $this->names->read($text(Destination::ClientName))->given,
             'email' => $email instanceof Reading ? $email->string() : '',
+            'phone' => $readings->for(Destination::ClientPhone)?->string() ?? '',
             'address' => '' === $text(Destination::AssetPlace) ? $text(Destination::ClientAddress) : $text(Destination::AssetPlace),
             'known' => $known,
         ];
     }
 
-    /** @return array{name: string, first: string, email: string, address: string, known: list<array{label: string, value: string, what: string}>} */
+    /** @return array{name: string, first: string, email: string, phone: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     private function ofClient(Begun $begun): array
     {
         $client = $begun->client ?? throw new \LogicException('there is one');
@@ -64,6 +65,6 @@ final readonly class WhoBooks
             ['label' => 'Address', 'what' => 'your address', 'value' => '' === $place ? $client->address : $place],
         ], static fn (array $one): bool => '' !== $one['value']));
 
-        return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'address' => '' === $place ? $client->address : $place, 'known' => $known];
+        return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'phone' => $phone, 'address' => '' === $place ? $client->address : $place, 'known' => $known];
     }
 }

@@ -101,6 +101,10 @@ class Appointment implements TakenBack
     #[ORM\Column(length: 254, options: ['default' => ''])]
     public string $email = '';
 
+    /** @phpstan-readonly-allow-private-mutation where they are rung, while they are no client yet, as ITU-T E.164 */
+    #[ORM\Column(length: 40, options: ['default' => ''])]
+    public string $phone = '';
+
     public function __construct(
         /** @phpstan-readonly-allow-private-mutation */
         #[ORM\Column(length: 100)]
@@ -155,6 +159,11 @@ class Appointment implements TakenBack
         $this->email = mb_substr($email, 0, 254);
         $this->zone = $zone;
         $this->submissionId = $submission;
+    }
+
+    public function isRungAt(string $phone): void
+    {
+        $this->phone = mb_substr($phone, 0, 40);
     }
 
     public function isKnownAs(string $uid): void
