@@ -14,6 +14,8 @@ use Telamon\Core\FollowUps\Step;
 use Telamon\Core\FollowUps\StepKind;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
+use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 use Telamon\Record\PartOf;
 use Telamon\Staff\Permission;
 use Telamon\Staff\WrittenWith;
@@ -24,7 +26,7 @@ use Telamon\Staff\WrittenWith;
 #[ORM\Table(name: 'follow_up_run')]
 #[ORM\Index(columns: ['state', 'due_at'])]
 #[ORM\Index(columns: ['client_id'])]
-class FollowUpRun implements PartOf
+class FollowUpRun implements NamesOthers, PartOf
 {
     private const UNDELIVERED = 'a letter did not reach them: correct the address, or send it again';
 
@@ -80,6 +82,7 @@ class FollowUpRun implements PartOf
      *
      * @phpstan-readonly-allow-private-mutation
      */
+    #[Names('template', 'stage')]
     #[ORM\Column(type: 'json')]
     public array $courses;
 
@@ -149,6 +152,16 @@ class FollowUpRun implements PartOf
         $this->id = Ids::next();
         $this->ofVersion = $followUp->version;
         $this->courses = $followUp->courses;
+    }
+
+    public function isInUse(): bool
+    {
+        return RunState::Ended !== $this->state;
+    }
+
+    public function called(): string
+    {
+        return "{$this->followUp->name} of {$this->client->name()}";
     }
 
     public function series(): Series

@@ -40,6 +40,15 @@ final class OfficeAtOnceTest extends AtOnceTestCase
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM journal_entry WHERE record_id = '$task' AND action = 'changed'"), "before: $before");
     }
 
+    public function testATaskThatIsRemovedMeanwhileIsNotSaidToBeFinished(): void
+    {
+        $this->accept($this->lastSubmission())->ok();
+        $task = $this->post('/api/tasks', ['project' => $this->id('SELECT id FROM project'), 'name' => 'Look at the strings', 'assignee' => $this->id("SELECT id FROM staff WHERE initials = 'SV'")])->ok(201)->text('id');
+        $answers = $this->web->ask('POST', "/api/tasks/$task/finish", ['version' => 1], [$this->web->signIn()], meanwhile: static fn (\PDO $db) => $db->exec("DELETE FROM task WHERE id = '$task'"));
+        self::assertSame([409 => AtOnce::MANY], self::statuses($answers));
+        self::assertSame('0', $this->number("SELECT COUNT(*) FROM journal_entry WHERE record_id = '$task' AND action = 'changed'"));
+    }
+
     public function testAVisitPlacedByHandIsOne(): void
     {
         $who = $this->id("SELECT id FROM staff WHERE email = 'pim@marrowby.example'");

@@ -153,6 +153,14 @@ final class BusinessSetUpTest extends AppTestCase
         self::assertStringContainsString('On they go', $this->call('DELETE', "/api/setup/stages/$visit?to={$this->stage('Quote')['id']}")->ok(422)->text('violations.0.message'));
         $this->undoLast();
         self::assertSame([[0], [0]], [$there('follow_up'), $there('follow_up_run')]);
+        // Whoever is inside goes on as it was when they began, whatever becomes of it.
+        $now = $this->get("/api/follow-ups/$id")->ok();
+        $this->call('PUT', "/api/follow-ups/$id", ['version' => $now->number('version'), 'name' => 'On they go', 'courses' => ['main' => [['key' => 'c', 'kind' => 'stage', 'what' => 'Quote']]]])->ok();
+        $refused = fn (): int => $this->call('DELETE', "/api/setup/stages/$visit?to={$this->stage('Quote')['id']}")->status;
+        self::assertSame(422, $refused());
+        self::assertIsString($run = $this->db()->fetchOne('SELECT id FROM follow_up_run'));
+        $this->post("/api/follow-ups/runs/$run/stop")->ok();
+        self::assertSame(200, $refused());
     }
 
     public function testAStageIsRemovedOnlyWhenItsProjectsHaveSomewhereToGo(): void
