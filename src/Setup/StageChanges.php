@@ -79,9 +79,6 @@ final readonly class StageChanges
     public function remove(Stage $stage, string $to, Staff $staff): void
     {
         $this->acts->carryOut("removed the stage {$stage->name}", $staff, function () use ($stage, $to): void {
-            if (\count($this->all()) <= 1) {
-                throw new InvalidInput('to', 'One stage has to stay.');
-            }
             $naming = $this->hangs->on($stage);
             if ([] !== $naming) {
                 throw new InvalidInput('to', "{$stage->name} is named by ".implode(', ', $naming).'. Choose another stage there first.');
