@@ -85,7 +85,7 @@ final class BelievedTest extends AppTestCase
         $this->db()->executeStatement("UPDATE business SET mail_server = 'mx.marrowby.example'");
         $this->clearMemory();
         self::assertSame(['no', 'done'], self::read($this->take('No thank you.', $checked)));
-        foreach (['mx.evil.example; dmarc=pass header.from=example.com', 'mx.marrowby.example; dmarc=fail header.from=example.com', 'mx.marrowby.example; dmarc=pass header.from=evil.example', 'mx.marrowby.example; spf=pass smtp.mailfrom=example.com (dmarc=pass header.from=example.com)'] as $results) {
+        foreach (['mx.evil.example; dmarc=pass header.from=example.com', 'mx.marrowby.example; dmarc=fail header.from=example.com', 'mx.marrowby.example; dmarc=pass header.from=evil.example', 'mx.marrowby.example; spf=pass smtp.mailfrom=example.com (dmarc=pass header.from=example.com)', 'mx.marrowby.example; spf=pass smtp.mailfrom="; dmarc=pass header.from=example.com "@evil.example', 'mx.marrowby.example; spf=pass (a \) ; dmarc=pass header.from=example.com ) smtp.mailfrom=evil.example'] as $results) {
             self::assertSame('open', $this->take('No thank you.', ['Authentication-Results' => $results] + $checked)->text('state'), $results);
         }
     }
