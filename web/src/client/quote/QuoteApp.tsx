@@ -20,8 +20,7 @@ export function QuoteApp({ token }: { token: string }) {
   useEffect(() => {
     if (is) sayOpened(token);
   }, [is, token]);
-  if (page.data)
-    return <TheQuote key={`${page.data.quote.number} ${page.data.quote.state}`} page={page.data} token={token} />;
+  if (page.data) return <TheQuote page={page.data} token={token} />;
   return <LinkPage query={page} failed="The quote could not be loaded" />;
 }
 
@@ -67,14 +66,17 @@ function TheQuote({ page, token }: { page: Page; token: string }) {
 
 function Open({ page, token }: { page: Page; token: string }) {
   const { quote } = page;
-  const [ticked, setTicked] = useState(() =>
-    quote.lines.filter((line) => line.choice && line.ticked).map((one) => one.key),
-  );
-  const first = quote.lines.filter((line) => line.choice && line.ticked).map((one) => one.key);
+  const over = quote.over !== '';
+  const choices = quote.lines.filter((line) => line.choice);
+  const first = choices.filter((line) => line.ticked).map((one) => one.key);
+  // What is chosen outlives whatever is learned of the quote meanwhile, a reload too; what is agreed is as it was agreed.
+  const [kept, setKept] = useKept(`quote-ticked ${quote.number} ${token}`);
+  const chosen = kept === '' ? first : choices.map((one) => one.key).filter((key) => kept.split(' ').includes(key));
+  const ticked = over ? first : chosen;
+  const setTicked = (keys: string[]) => setKept(`- ${keys.join(' ')}`);
   const changed = [...ticked].sort().join(' ') !== [...first].sort().join(' ');
   const asked = useSums(token, ticked, changed);
   const sums = changed ? asked.data : quote.totals;
-  const over = quote.over !== '';
   return (
     <>
       <QuoteLines
