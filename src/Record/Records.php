@@ -68,7 +68,7 @@ final readonly class Records
             : $part;
     }
 
-    private function record(string $kind, string $id): ?Journaled
+    public function record(string $kind, string $id): ?Journaled
     {
         $class = $this->recordClasses[$kind] ?? null;
 

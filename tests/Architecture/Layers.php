@@ -36,7 +36,7 @@ final class Layers
         4 => ['Staff'],
         5 => ['Business'],
         6 => ['Access'],
-        7 => ['Journal', 'Search', 'Effects'],
+        7 => ['Journal', 'Search', 'Effects', 'Drafts'],
         8 => ['Clients', 'Forms'],
         9 => ['Projects'],
         10 => ['Tasks', 'Files', 'Messages', 'Diary', 'Importing'],

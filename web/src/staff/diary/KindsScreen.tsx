@@ -7,6 +7,7 @@ import { Empty, Trouble } from '../../shared/Notice';
 import { queryKeys } from '../queryKeys';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
+import { AlsoWriting } from '../shell/AlsoWriting';
 import { Behind } from '../shell/Behind';
 import { useToast } from '../shell/Toast';
 import { useDraftOf } from '../shell/useDraftOf';
@@ -226,7 +227,10 @@ function Kinds({
                   </p>
                 )}
               </div>
-              {kind && work.behind && <Behind version={kind.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+              {kind && <AlsoWriting name={`kind-of-visit.${kind.id}`} />}
+              {kind && work.behind && (
+                <Behind version={kind.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+              )}
               {kind && changed && <Hangs kind={kind} />}
               {setup.staff.length === 0 ? (
                 <Empty fact="Nobody is on the staff yet.">

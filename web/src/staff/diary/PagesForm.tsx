@@ -4,20 +4,26 @@ import { useState } from 'react';
 import { api, need, ProblemError } from '../../shared/api';
 import { count } from '../../shared/numbers';
 import { queryKeys } from '../queryKeys';
+import { AlsoWriting } from '../shell/AlsoWriting';
+import { Behind } from '../shell/Behind';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useDraftOf } from '../shell/useDraftOf';
+import { isUnsaved } from '../shell/useUnsaved';
 import type { Setup } from './queries';
 
 type Page = Setup['pages'][number];
 
+const pageDraft = (page: Page | null) => `booking-page.${page?.id ?? 'new'}`;
+
 /** Booking pages: their address, what they offer, the form before the times, and how those who began got on. */
 export function PagesForm({ setup }: { setup: Setup }) {
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState(() => isUnsaved(pageDraft(null)));
   return (
     <div className="kind-part">
       <h1>Booking pages</h1>
       {setup.pages.map((page) => (
-        <OnePage key={`${page.id} ${page.version}`} page={page} setup={setup} onDone={() => undefined} />
+        <OnePage key={page.id} page={page} setup={setup} onDone={() => undefined} />
       ))}
       {adding ? (
         <OnePage page={null} setup={setup} onDone={() => setAdding(false)} />
@@ -31,20 +37,26 @@ export function PagesForm({ setup }: { setup: Setup }) {
 }
 
 function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onDone: () => void }) {
-  const [open, setOpen] = useState(page === null);
-  const [slug, setSlug] = useState(page?.slug ?? '');
-  const [title, setTitle] = useState(page?.title ?? '');
-  const [intro, setIntro] = useState(page?.intro ?? '');
-  const [types, setTypes] = useState(page?.types ?? []);
-  const [form, setForm] = useState(page?.form ?? setup.forms[0]?.slug ?? '');
-  const [live, setLive] = useState(page?.live ?? true);
-  const [sites, setSites] = useState((page?.sites ?? []).join('\n'));
+  const name = pageDraft(page);
+  const work = useDraftOf(name, page?.version ?? 0, {
+    slug: page?.slug ?? '',
+    title: page?.title ?? '',
+    intro: page?.intro ?? '',
+    types: page?.types ?? [],
+    form: page?.form ?? setup.forms[0]?.slug ?? '',
+    live: page?.live ?? true,
+    sites: (page?.sites ?? []).join('\n'),
+  });
+  const { slug, title, intro, types, form, live, sites } = work.value;
+  const set = (part: Partial<typeof work.value>) => work.set({ ...work.latest(), ...part });
+  const [open, setOpen] = useState(page === null || work.edited);
   const queries = useQueryClient();
   const toast = useToast();
   const save = useMutation({
-    mutationFn: () => {
+    mutationFn: async () => {
+      const wasSaved = work.sending();
       const body = {
-        version: page?.version ?? 1,
+        version: page ? work.from : 1,
         slug,
         title,
         intro,
@@ -56,9 +68,11 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
           .map((one) => one.trim())
           .filter(Boolean),
       };
-      return page
+      const next = await (page
         ? need(api.PUT('/api/diary/pages/{id}', { params: { path: { id: page.id } }, body }))
-        : need(api.POST('/api/diary/pages', { body }));
+        : need(api.POST('/api/diary/pages', { body })));
+      wasSaved(next.pages.find((one) => one.id === page?.id)?.version ?? 0);
+      return next;
     },
     onSuccess: (next) => {
       queries.setQueryData(queryKeys.visitTypes, next);
@@ -88,6 +102,10 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
           </button>
         </p>
       )}
+      {page && open && <AlsoWriting name={name} />}
+      {page && work.behind && (
+        <Behind version={page.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+      )}
       {open && (
         <form
           onSubmit={(event) => {
@@ -99,19 +117,19 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
             label="Heading"
             value={title}
             error={wrong('title')}
-            onChange={(event) => setTitle(event.target.value)}
+            onChange={(event) => set({ title: event.target.value })}
           />
           <StaffField
             label="Ending of its address, after /book/"
             value={slug}
             error={wrong('slug')}
-            onChange={(event) => setSlug(event.target.value)}
+            onChange={(event) => set({ slug: event.target.value })}
           />
           <StaffField
             label="Words beneath"
             value={intro}
             error={wrong('intro')}
-            onChange={(event) => setIntro(event.target.value)}
+            onChange={(event) => set({ intro: event.target.value })}
           />
           <fieldset className="kind-people">
             <legend>What may be booked on it</legend>
@@ -121,7 +139,7 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
                   type="checkbox"
                   checked={types.includes(one.id)}
                   onChange={(event) =>
-                    setTypes(event.target.checked ? [...types, one.id] : types.filter((id) => id !== one.id))
+                    set({ types: event.target.checked ? [...types, one.id] : types.filter((id) => id !== one.id) })
                   }
                 />{' '}
                 {one.name}
@@ -131,7 +149,7 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
           </fieldset>
           <label className="staff-field">
             <span>The form that asks who it is, before the times</span>
-            <select value={form} onChange={(event) => setForm(event.target.value)}>
+            <select value={form} onChange={(event) => set({ form: event.target.value })}>
               {setup.forms.map((one) => (
                 <option key={one.slug} value={one.slug}>
                   {one.title}
@@ -146,12 +164,13 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
               rows={2}
               value={sites}
               placeholder="https://www.example.com"
-              onChange={(event) => setSites(event.target.value)}
+              onChange={(event) => set({ sites: event.target.value })}
             />
             {wrong('sites') && <span className="staff-field-error">{wrong('sites')}</span>}
           </label>
           <label className="inline-check">
-            <input type="checkbox" checked={live} onChange={(event) => setLive(event.target.checked)} /> It is open
+            <input type="checkbox" checked={live} onChange={(event) => set({ live: event.target.checked })} /> It is
+            open
           </label>
           {page && live && (
             <p className="second">

@@ -6,21 +6,25 @@ import { queryKeys } from '../queryKeys';
 import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import type { Setup } from './queries';
 
 /** Minutes on the road between areas, typed or read from a file; and what is taken along. */
 export function RoadsForm({ setup }: { setup: Setup }) {
-  const [roads, setRoads] = useState(setup.roads);
-  const [unknown, setUnknown] = useState(String(setup.unknownRoad));
-  const [driving, setDriving] = useState(String(setup.littleDriving));
-  const [gap, setGap] = useState(String(setup.smallGap));
-  const [hours, setHours] = useState(String(setup.offerHours));
+  const [{ roads, unknown, driving, gap, hours }, setTyped, forget] = useUnsaved('diary.roads', {
+    roads: setup.roads,
+    unknown: String(setup.unknownRoad),
+    driving: String(setup.littleDriving),
+    gap: String(setup.smallGap),
+    hours: String(setup.offerHours),
+  });
+  const set = (part: Partial<{ roads: Setup['roads'] } & Record<'unknown' | 'driving' | 'gap' | 'hours', string>>) =>
+    setTyped({ roads, unknown, driving, gap, hours, ...part });
   const [resource, setResource] = useState('');
   const queries = useQueryClient();
   const toast = useToast();
   const done = (next: Setup, words: string) => {
     queries.setQueryData(queryKeys.visitTypes, next);
-    setRoads(next.roads);
     toast({ words });
     void queries.invalidateQueries();
   };
@@ -38,7 +42,11 @@ export function RoadsForm({ setup }: { setup: Setup }) {
           },
         }),
       ),
-    onSuccess: (next) => done(next, 'The roads are saved.'),
+    onSuccess: (next) => {
+      set({ roads: next.roads });
+      forget();
+      done(next, 'The roads are saved.');
+    },
   });
   const add = useMutation({
     mutationFn: () => need(api.POST('/api/diary/resources', { body: { name: resource } })),
@@ -48,17 +56,28 @@ export function RoadsForm({ setup }: { setup: Setup }) {
     },
   });
   const change = (i: number, next: Partial<Setup['roads'][number]>) =>
-    setRoads(roads.map((one, at) => (at === i ? { ...one, ...next } : one)));
+    set({ roads: roads.map((one, at) => (at === i ? { ...one, ...next } : one)) });
   return (
     <div className="kind-part">
       <h1>Roads</h1>
       <p>
         An address belongs to the area whose name it holds. Between areas that are not here, the road counts{' '}
-        <Figure label="Minutes on an unknown road" value={unknown} onChange={setUnknown} /> min. A good time adds under{' '}
-        <Figure label="Minutes of driving that are little" value={driving} onChange={setDriving} /> min of driving and
-        leaves no gap under <Figure label="Minutes of a gap that is of no use" value={gap} onChange={setGap} /> min. A
-        time that is offered is kept{' '}
-        <Figure label="Hours for which an offered time is kept" value={hours} onChange={setHours} /> h.
+        <Figure label="Minutes on an unknown road" value={unknown} onChange={(value) => set({ unknown: value })} /> min.
+        A good time adds under{' '}
+        <Figure
+          label="Minutes of driving that are little"
+          value={driving}
+          onChange={(value) => set({ driving: value })}
+        />{' '}
+        min of driving and leaves no gap under{' '}
+        <Figure label="Minutes of a gap that is of no use" value={gap} onChange={(value) => set({ gap: value })} /> min.
+        A time that is offered is kept{' '}
+        <Figure
+          label="Hours for which an offered time is kept"
+          value={hours}
+          onChange={(value) => set({ hours: value })}
+        />{' '}
+        h.
       </p>
       <table className="roads">
         <thead>
@@ -102,7 +121,7 @@ export function RoadsForm({ setup }: { setup: Setup }) {
                 <button
                   type="button"
                   className="link-button"
-                  onClick={() => setRoads(roads.filter((_, at) => at !== i))}
+                  onClick={() => set({ roads: roads.filter((_, at) => at !== i) })}
                 >
                   Remove
                 </button>
@@ -115,7 +134,11 @@ export function RoadsForm({ setup }: { setup: Setup }) {
         <p className="staff-field-error">{save.error instanceof ProblemError ? save.error.message : 'Not saved.'}</p>
       )}
       <p className="visit-buttons">
-        <Button size="small" variant="outlined" onClick={() => setRoads([...roads, { from: '', to: '', minutes: 15 }])}>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => set({ roads: [...roads, { from: '', to: '', minutes: 15 }] })}
+        >
           Add a road
         </Button>
         <Button size="small" variant="contained" disabled={save.isPending} onClick={() => save.mutate('')}>

@@ -21,7 +21,7 @@ interface Typed {
  */
 export function useDraft(form: DesignedForm) {
   const name = `form.${form.id}`;
-  const [typed, keepTyped, forgetTyped] = useUnsaved<Typed | null>(name, null);
+  const [typed, keepTyped, forgetTyped] = useUnsaved<Typed | null>(name, null, 'here');
   const [definition, setDefinition] = useState<Definition>(() => typed?.definition ?? complete(form.definition));
   const [past, setPast] = useState<Definition[]>([]);
   const [future, setFuture] = useState<Definition[]>([]);

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JSONContent } from '@tiptap/core';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
 import { api, need, ProblemError, type Schema } from '../../shared/api';
@@ -96,6 +96,10 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     ...typed,
   };
   const newest = useRef(typed);
+  useEffect(() => {
+    // It may have been typed in another window.
+    newest.current = typed;
+  }, [typed]);
   const change = (part: Partial<Draft>) => {
     newest.current = { ...newest.current, ...part };
     setTyped(newest.current);

@@ -1,20 +1,13 @@
 import type { UseMutationResult } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { ProblemError } from '../../shared/api';
+import { useDraftOf } from '../shell/useDraftOf';
 import { useToast } from '../shell/Toast';
 import { useOnce } from '../shell/useOnce';
-import { useUnsaved } from '../shell/useUnsaved';
 
 interface Saved {
   id: string;
   name: string;
   version: number;
-}
-
-interface Edited<D> {
-  /** The version that was on the screen when the editing began. */
-  from: number;
-  draft: D;
 }
 
 /**
@@ -30,56 +23,45 @@ export function useVersioned<D, S extends Saved>(
 ) {
   const toast = useToast();
   const once = useOnce();
-  const [edited, setEdited, forget] = useUnsaved<Edited<D> | null>(name, null);
-  const newest = useRef(edited);
-  const set = (next: Edited<D> | null) => {
-    newest.current = next;
-    setEdited(next);
-    if (next === null) forget();
-  };
-  const draft = edited?.draft ?? (saved ? draftOf(saved) : nothing);
+  const work = useDraftOf<D>(name, saved?.version ?? 0, saved ? draftOf(saved) : nothing);
+  const behind = work.behind && saved !== undefined;
   const faults =
     keep.error instanceof ProblemError
       ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
       : {};
-  const behind = edited !== null && saved !== undefined && saved.version !== edited.from;
-  const discard = () => {
-    set(null);
-    keep.reset();
-  };
   return {
-    draft,
-    edited: edited !== null,
+    draft: work.value,
+    edited: work.edited,
     /** By field; what is wrong with none of them stands in `trouble`. */
     faults,
     trouble: keep.error && !behind && Object.keys(faults).length === 0 ? keep.error.message : '',
     /** Another version stands there than the one this draft began from: somebody saved, or took back. */
     behind,
-    change: (part: Partial<D>) => {
-      const now = newest.current;
-      set({ from: now?.from ?? saved?.version ?? 0, draft: { ...(now?.draft ?? draft), ...part } });
+    parts: work.parts,
+    change: (part: Partial<D>) => work.set({ ...work.latest(), ...part }),
+    discard: () => {
+      work.discard();
+      keep.reset();
     },
-    discard,
     /** The draft is to follow the version of now, which its writer has been told of. */
-    goOn: () => {
-      if (edited && saved) set({ ...edited, from: saved.version });
+    goOn: (theirs: string[]) => {
+      work.goOn(theirs);
       keep.reset();
     },
     save: () =>
       once((done) => {
-        const sent = newest.current;
-        if (!sent || !saved) {
+        if (!work.edited || !saved) {
           done();
           return;
         }
+        // What was typed while it was being saved stays, as a change of what is saved now.
+        const wasSaved = work.sending();
         keep.mutate(
-          { id: saved.id, version: sent.from, draft: sent.draft },
+          { id: saved.id, version: work.from, draft: work.latest() },
           {
             onSettled: done,
             onSuccess: (now) => {
-              // What was typed while it was being saved stays, as a change of what is saved now.
-              if (newest.current === sent) discard();
-              else if (newest.current) set({ ...newest.current, from: now.version });
+              wasSaved(now.version);
               toast({ words: `${now.name} saved, version ${now.version}. U takes it back.` });
             },
           },

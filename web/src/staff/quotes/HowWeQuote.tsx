@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { ProblemError } from '../../shared/api';
 import { Trouble } from '../../shared/Notice';
 import { useToast } from '../shell/Toast';
+import { AlsoWriting } from '../shell/AlsoWriting';
 import { Behind } from '../shell/Behind';
 import { useDraftOf } from '../shell/useDraftOf';
 import { usePriceActs, type PriceList } from './queries';
@@ -44,7 +45,10 @@ export function HowWeQuote({ list }: { list: PriceList }) {
       <div className="pillar-head">
         <h2>How we quote</h2>
       </div>
-      {work.behind && <Behind version={list.setup.version ?? 0} onGoOn={work.goOn} onDiscard={work.discard} />}
+      <AlsoWriting name="quotes.setup" />
+      {work.behind && (
+        <Behind version={list.setup.version ?? 0} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+      )}
       <p>
         Prices are{' '}
         <select

@@ -8,6 +8,7 @@ import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { ReadFile } from '../shell/ReadFile';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { AlsoWriting } from '../shell/AlsoWriting';
 import { Behind } from '../shell/Behind';
 import { useDraftOf } from '../shell/useDraftOf';
 import { HowWeQuote } from './HowWeQuote';
@@ -200,7 +201,10 @@ function PriceForm({ item, list, onDone }: { item: Item | undefined; list: Price
         <h2>{item ? item.name : 'A new price'}</h2>
         <small>{item && item.used > 0 ? `named by ${item.used} quotes, which stay as they are` : ''}</small>
       </div>
-      {item && work.behind && <Behind version={item.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+      {item && <AlsoWriting name={`price.${item.id}`} />}
+      {item && work.behind && (
+        <Behind version={item.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+      )}
       {!item && (
         <StaffField
           label="Code"

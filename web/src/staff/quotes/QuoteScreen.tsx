@@ -13,6 +13,7 @@ import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
+import { AlsoWriting } from '../shell/AlsoWriting';
 import { Behind as SavedMeanwhile } from '../shell/Behind';
 import { useDraftOf } from '../shell/useDraftOf';
 import { Asked } from './Asked';
@@ -151,7 +152,10 @@ function TheQuote({ quote }: { quote: Quote }) {
           <span className="figures">{quote.number}</span> <Mark kind={state.mark}>{state.word}</Mark>{' '}
           {quote.project?.path && <Link to={quote.project.path}>{quote.project.label}</Link>}, led by {quote.lead.name}
         </p>
-        {work.behind && draft && <SavedMeanwhile version={quote.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+        <AlsoWriting name={`quote.${quote.id}`} />
+        {work.behind && draft && (
+          <SavedMeanwhile version={quote.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+        )}
         <p className="quote-until">
           Good until{' '}
           {draft ? (

@@ -10,6 +10,9 @@ import { Pillars } from '../shell/Pillars';
 import { NotFound } from '../shell/Plain';
 import type { PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
+import { AlsoWriting } from '../shell/AlsoWriting';
+import { Behind } from '../shell/Behind';
+import { partsOf, taking } from '../shell/parts';
 import { useEdited } from '../shell/useEdited';
 import { useKeepRule, useMoveRule, useRules, useTakeOutRule, type KeptRule, type Offers } from './queries';
 import { draft, editing, fresh, type Editing } from './rule';
@@ -56,6 +59,7 @@ function Rules({ list, rules, kept, isNew }: Props) {
     keep.error instanceof ProblemError
       ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
       : {};
+  const behind = kept !== undefined && edited !== null && edited.version !== kept.version;
   const place = rules.findIndex((one) => one.id === kept?.id);
   const go = (to: number) => {
     const next = rules[to];
@@ -155,16 +159,35 @@ function Rules({ list, rules, kept, isNew }: Props) {
           width: '1fr',
           content:
             rule && list.data ? (
-              <OneRule
-                rule={rule}
-                offers={list.data.offers}
-                faults={faults}
-                isNew={isNew}
-                error={keep.error}
-                onEdit={(part) => setEdited({ ...rule, ...part })}
-                onMove={shift}
-                onTakeOut={leave}
-              />
+              <>
+                {kept && <AlsoWriting name={`rule.${kept.id}`} />}
+                {behind && (
+                  <Behind
+                    version={kept.version}
+                    parts={partsOf(undefined, { ...rule, version: kept.version }, editing(kept))}
+                    onGoOn={(theirs) => {
+                      const now = editing(kept);
+                      const chosen = partsOf(undefined, rule, now).filter((part) => theirs.includes(part.path));
+                      setEdited({ ...taking(rule, chosen), version: kept.version });
+                      keep.reset();
+                    }}
+                    onDiscard={() => {
+                      setEdited(null);
+                      keep.reset();
+                    }}
+                  />
+                )}
+                <OneRule
+                  rule={rule}
+                  offers={list.data.offers}
+                  faults={faults}
+                  isNew={isNew}
+                  error={keep.error}
+                  onEdit={(part) => setEdited({ ...rule, ...part })}
+                  onMove={shift}
+                  onTakeOut={leave}
+                />
+              </>
             ) : list.isPending ? (
               <ComingRows rows={8} />
             ) : null,

@@ -6,6 +6,7 @@ import { Empty } from '../../shared/Notice';
 import { useSignedIn } from '../session';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
+import { useUnsaved } from '../shell/useUnsaved';
 import { useAddField, useChangeField, type CustomField } from './queries';
 
 const kinds: Record<CustomField['kind'], string> = {
@@ -139,9 +140,9 @@ function EditField({ field, onDone }: { field: CustomField; onDone: () => void }
 }
 
 function AddField({ word }: { word: (record: CustomField['record']) => string }) {
-  const empty = { record: 'client', label: '', kind: 'text' } as const;
-  const [field, setField] = useState<Pick<CustomField, 'record' | 'label' | 'kind'>>(empty);
-  const [choices, setChoices] = useState('');
+  const empty = { record: 'client', label: '', kind: 'text', choices: '' } as const;
+  type Typed = Pick<CustomField, 'record' | 'label' | 'kind'> & { choices: string };
+  const [field, setField, forget] = useUnsaved<Typed>('custom-field.new', empty);
   const add = useAddField();
   const toast = useToast();
   return (
@@ -150,12 +151,12 @@ function AddField({ word }: { word: (record: CustomField['record']) => string })
       onSubmit={(event) => {
         event.preventDefault();
         add.mutate(
-          { ...field, choices: choices.split('\n') },
+          { ...field, choices: field.choices.split('\n') },
           {
             onSuccess: () => {
               toast({ words: `${field.label} is there. Questions can send their answers to it.` });
               setField({ ...empty, record: field.record });
-              setChoices('');
+              forget();
             },
           },
         );
@@ -196,7 +197,11 @@ function AddField({ word }: { word: (record: CustomField['record']) => string })
         </select>
       </p>
       {field.kind === 'choice' && (
-        <Choices value={choices} error={faultOf(add.error, 'choices')} onChange={setChoices} />
+        <Choices
+          value={field.choices}
+          error={faultOf(add.error, 'choices')}
+          onChange={(choices) => setField({ ...field, choices })}
+        />
       )}
       <p>
         <Button type="submit" variant="outlined" size="small" disabled={add.isPending}>

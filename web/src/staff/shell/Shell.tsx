@@ -7,6 +7,9 @@ import { DayRuler } from './DayRuler';
 import { Lintel } from './Lintel';
 import { SentQuestions } from './SentQuestions';
 import './shell.css';
+import { drafts } from './drafts';
+import { DraftsStand } from './DraftsStand';
+import { useSignedIn } from '../session';
 import { ToastStand } from './Toast';
 
 // Without it, photographs wait for the next time: no reason to be without the office.
@@ -20,10 +23,14 @@ const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList
 
 /** What every staff screen stands in: lintel and day ruler above, the screen's own pillars and plinth below. */
 export function Shell({ areas }: { areas: Area[] }) {
+  const staff = useSignedIn().user.id;
+  // Before any screen looks for what was typed: what somebody else has typed in this browser is not theirs.
+  useState(() => drafts.ownedBy(staff));
   const [keysShown, setKeysShown] = useState(false);
   useKey('help', () => setKeysShown(true));
   return (
     <ToastStand>
+      <DraftsStand staff={staff} />
       <SentQuestions>
         <div className="shell">
           <a className="skip" href="#main">

@@ -31,6 +31,48 @@ describe('what is typed over a record', () => {
     ]);
   });
 
+  it('goes on with what only they have changed, and with the parts of theirs that are chosen', () => {
+    interface Price {
+      name: string;
+      text: string;
+      price: string;
+    }
+    const { result, rerender } = renderHook(({ at, saved }) => useDraftOf<Price>('price.p1', at, saved), {
+      initialProps: { at: 1, saved: { name: 'Felt', text: 'Soft', price: '4' } },
+    });
+    act(() => result.current.set({ name: 'Felt of mine', text: 'Soft', price: '5' }));
+    rerender({ at: 2, saved: { name: 'Felt of theirs', text: 'Hard', price: '6' } });
+    expect(result.current.parts.map(({ path, both }) => [path, both])).toEqual([
+      ['name', true],
+      ['text', false],
+      ['price', true],
+    ]);
+    act(() => result.current.goOn(['price']));
+    expect([result.current.value, result.current.from, result.current.behind]).toEqual([
+      { name: 'Felt of mine', text: 'Hard', price: '6' },
+      2,
+      false,
+    ]);
+    // It counts from there: what they save next is told against that.
+    rerender({ at: 3, saved: { name: 'Felt of theirs', text: 'Harder', price: '6' } });
+    expect(result.current.parts.map(({ path, both }) => [path, both])).toEqual([['text', false]]);
+  });
+
+  it('is shown as another window of this browser has typed it, and goes on from there', () => {
+    const one = show(1, 'Saved');
+    const there = { from: 1, base: 'Saved', value: 'Typed there' };
+    act(() => {
+      window.dispatchEvent(
+        new StorageEvent('storage', { key: 'telamon.unsaved.quote.q1', newValue: JSON.stringify(there) }),
+      );
+    });
+    expect([one.result.current.value, one.result.current.latest()]).toEqual(['Typed there', 'Typed there']);
+    act(() => {
+      window.dispatchEvent(new StorageEvent('storage', { key: 'telamon.unsaved.quote.q1', newValue: null }));
+    });
+    expect([one.result.current.value, one.result.current.edited]).toEqual(['Saved', false]);
+  });
+
   it('gives way to theirs where that is wanted, and is not there for another record', () => {
     const one = show(1, 'Saved');
     act(() => one.result.current.set('Mine'));

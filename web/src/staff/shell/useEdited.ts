@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { forgetUnsaved, keepUnsaved, useUnsaved } from './useUnsaved';
 
 /**
@@ -10,6 +10,10 @@ import { forgetUnsaved, keepUnsaved, useUnsaved } from './useUnsaved';
 export function useEdited<T extends object>(area: string, id: string) {
   const [edited, setEdited, forgetEdited] = useUnsaved<T | null>(`${area}.${id}`, null);
   const newest = useRef(edited);
+  useEffect(() => {
+    // It may have been typed in another window.
+    newest.current = edited;
+  }, [edited]);
   const set = (next: T | null) => {
     newest.current = next;
     setEdited(next);
@@ -26,7 +30,7 @@ export function useEdited<T extends object>(area: string, id: string) {
       const sent = newest.current;
       return (savedAs: string, over: (typed: T) => T) => {
         const typed = newest.current;
-        if (typed === sent || typed === null) {
+        if (typed === null || JSON.stringify(typed) === JSON.stringify(sent)) {
           set(null);
           return;
         }

@@ -11,6 +11,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
+import { AlsoWriting } from '../../shell/AlsoWriting';
 import { Behind } from '../../shell/Behind';
 import '../messages.css';
 import { PartsOfMessages } from '../PartsOfMessages';
@@ -184,7 +185,10 @@ function One({ list, row, one, error }: Props) {
                 </p>
               )}
               {work.trouble && <Trouble title="Not saved">{work.trouble}</Trouble>}
-              {work.behind && <Behind version={one.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+              <AlsoWriting name={`follow-up.${one.id}`} />
+              {work.behind && (
+                <Behind version={one.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+              )}
               {edited && inside > 0 && (
                 <p className="second">
                   {inside} inside {inside === 1 ? 'keeps' : 'keep'} the version that they began with, until you bring

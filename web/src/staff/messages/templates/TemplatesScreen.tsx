@@ -10,6 +10,7 @@ import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
 import { useOnce } from '../../shell/useOnce';
+import { AlsoWriting } from '../../shell/AlsoWriting';
 import { Behind } from '../../shell/Behind';
 import '../messages.css';
 import { Encloses } from './Encloses';
@@ -295,7 +296,10 @@ function Editing({ template, work, today, record, onBring }: EditingProps) {
         </p>
       )}
       {work.trouble && <Trouble title="Not saved">{work.trouble}</Trouble>}
-      {work.behind && <Behind version={template.version} onGoOn={work.goOn} onDiscard={work.discard} />}
+      <AlsoWriting name={`template.${template.id}`} />
+      {work.behind && (
+        <Behind version={template.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
+      )}
       <p className="second template-used">
         {template.sentWhen && <>Goes {template.sentWhen}. </>}
         {template.usedBy.length > 0 && (

@@ -10,6 +10,9 @@ import { Pillars } from '../../shell/Pillars';
 import { PillarsWaiting } from '../../shell/PillarsWaiting';
 import { NotFound } from '../../shell/Plain';
 import { useToast } from '../../shell/Toast';
+import { AlsoWriting } from '../../shell/AlsoWriting';
+import { Behind as SavedMeanwhile } from '../../shell/Behind';
+import { partsOf, taking } from '../../shell/parts';
 import { useEdited } from '../../shell/useEdited';
 import { PartsOfRules } from '../PartsOfRules';
 import '../rules.css';
@@ -48,6 +51,7 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
     keep.error instanceof ProblemError
       ? Object.fromEntries(keep.error.violations.map((fault) => [fault.path, fault.message]))
       : {};
+  const behind = kept !== undefined && edited !== null && edited.version !== kept.version;
   const place = lists.items.findIndex((one) => one.id === kept?.id);
   const go = (to: number) => {
     const next = lists.items[to];
@@ -136,7 +140,22 @@ function OneList({ lists, kept }: { lists: Lists; kept: KeptList | undefined }) 
                 </p>
               )}
               {kept?.isBase && <p className="second list-brings">Every new project gets it.</p>}
-              {keep.error && Object.keys(faults).length === 0 && (
+              {kept && <AlsoWriting name={`checklist.${kept.id}`} />}
+              {kept && behind && (
+                <SavedMeanwhile
+                  version={kept.version}
+                  parts={partsOf(undefined, { ...draft, version: kept.version }, draftOf(kept))}
+                  onGoOn={(theirs) => {
+                    const chosen = partsOf(undefined, draft, draftOf(kept)).filter((part) =>
+                      theirs.includes(part.path),
+                    );
+                    setEdited({ ...taking(draft, chosen), version: kept.version });
+                    keep.reset();
+                  }}
+                  onDiscard={discard}
+                />
+              )}
+              {keep.error && !behind && Object.keys(faults).length === 0 && (
                 <Trouble title="Not saved">{keep.error.message}</Trouble>
               )}
               {faults[''] && <Trouble title="Not saved">{faults['']}</Trouble>}

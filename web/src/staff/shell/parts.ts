@@ -1,0 +1,59 @@
+type Plain = Record<string, unknown>;
+
+const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+/** A part of a record that somebody else has saved otherwise than it is written here. */
+export interface Part {
+  /** Where it is found, keys joined by dots; empty for a record that is one value. */
+  path: string;
+  /** Whether it was written here as well, so that only one of the two can be kept. */
+  both: boolean;
+  mine: unknown;
+  theirs: unknown;
+}
+
+/**
+ * What somebody else has changed since the writing began, part by part: what differs between what was on file then and
+ * what is on file now. What was written to the same words is nobody's question.
+ *
+ * @param base as it was on file when the writing began; without it everything that differs counts as written here too
+ */
+export function partsOf(base: unknown, mine: unknown, theirs: unknown, path = ''): Part[] {
+  if (isPlain(mine) && isPlain(theirs)) {
+    const from = isPlain(base) ? base : undefined;
+    return [...new Set([...Object.keys(theirs), ...Object.keys(mine)])].flatMap((key) =>
+      partsOf(from ? from[key] : undefined, mine[key], theirs[key], path === '' ? key : `${path}.${key}`),
+    );
+  }
+  if (same(mine, theirs) || (base !== undefined && same(base, theirs))) return [];
+  return [{ path, both: base === undefined || !same(mine, base), mine, theirs }];
+}
+
+/** What is written here, with theirs in the place of these parts. */
+export function taking<T>(mine: T, parts: Part[]): T {
+  return parts.reduce<unknown>((value, part) => put(value, part.path.split('.'), part.theirs), mine) as T;
+}
+
+function put(value: unknown, [key = '', ...rest]: string[], theirs: unknown): unknown {
+  if (key === '') return theirs;
+  const now = isPlain(value) ? value : {};
+  return { ...now, [key]: rest.length === 0 ? theirs : put(now[key], rest, theirs) };
+}
+
+/** The name of a part as a person reads it: the last key, in words. */
+export function partWords(path: string): string {
+  const words = (path.split('.').at(-1) ?? '').replace(/([A-Z])/g, ' $1').toLowerCase();
+  return words === '' ? 'All of it' : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** A value in a few words, for choosing between two. */
+export function partText(value: unknown): string {
+  if (value === '' || value === null || value === undefined) return 'nothing';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string' || typeof value === 'number') return String(value);
+  if (Array.isArray(value)) return value.length === 1 ? 'one of them' : `${value.length} of them`;
+  return 'something else';
+}
