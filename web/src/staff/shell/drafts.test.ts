@@ -121,6 +121,12 @@ describe('what is typed', () => {
     server.rows.set('note.Orla@20.@d3.@20.Fennick', { revision: 2, value: 'Ring her' });
     await pass(31_000);
     expect(drafts.read('note.Orla Ó Fennick')).toBe('Ring her');
+    // On a device that has never had it, it goes by its own name too.
+    end();
+    localStorage.clear();
+    end = drafts.begin('nessa');
+    await pass(10);
+    expect(drafts.read('note.Orla Ó Fennick')).toBe('Ring her');
   });
 });
 

@@ -69,6 +69,11 @@ function outside(name: string): string {
   return name.replace(/[^A-Za-z0-9._:-]/g, (letter) => `@${letter.charCodeAt(0).toString(16)}.`);
 }
 
+/** The other way round. */
+function inside(name: string): string {
+  return name.replace(/@([0-9a-f]+)\./g, (_, code: string) => String.fromCharCode(parseInt(code, 16)));
+}
+
 type Told = (value: unknown) => void;
 const listeners = new Map<string, Set<Told>>();
 const timers = new Map<string, ReturnType<typeof setTimeout>>();
@@ -315,10 +320,9 @@ async function lookAround(): Promise<void> {
     // The next look, or being online again, makes up for it.
     return;
   }
-  const known = new Map(here.map((name) => [outside(name), name]));
   const there = new Map(items.map((item) => [item.name, item.revision]));
   for (const { name: outer, revision } of items) {
-    const name = known.get(outer) ?? outer;
+    const name = inside(outer);
     const note = noteOf(name);
     if (note?.revision === revision || timers.has(name) || flights.has(name)) continue;
     try {
