@@ -12,6 +12,8 @@ interface Props {
   name: string;
   onChoose: (reason: AsideReason, note: string, duplicateOf: string) => void;
   /** Whether it is one: that one may say what it doubles. */
+  /** What its note is kept under. */
+  draft: string;
   one: boolean;
   onCancel: () => void;
   error: string | null;
@@ -26,8 +28,8 @@ export function AsidePanel(props: Props) {
   );
 }
 
-function Reasons({ name, one, onChoose, onCancel, error }: Props) {
-  const [note, setNote, forget] = useUnsaved(`aside.${name}`, '');
+function Reasons({ name, draft, one, onChoose, onCancel, error }: Props) {
+  const [note, setNote, forget] = useUnsaved(`aside.${draft}`, '');
   const [double, setDouble] = useState('');
   const own = useOffers().data?.asideReasons ?? [];
   const choose = (reason: string) => {

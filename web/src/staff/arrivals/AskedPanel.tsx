@@ -20,12 +20,15 @@ export function AskedPanel({ acting, open, onLeave }: Props) {
   const toast = useToast();
   const asked = acting.asked;
   if (!asked) return null;
+  // By the arrival and not by what people are called: two of one name are two.
+  const draft = asked.ids.length === 1 ? (asked.ids[0] ?? '') : 'several';
   if (asked.what !== 'aside')
     return (
       <HandlingPanel
         key={asked.what}
         kind={asked.what}
         name={asked.name}
+        draft={draft}
         now={now}
         error={acting.error}
         onAct={acting.act}
@@ -56,6 +59,7 @@ export function AskedPanel({ acting, open, onLeave }: Props) {
   return (
     <AsidePanel
       name={asked.name}
+      draft={draft}
       one={only !== undefined}
       onChoose={putAside}
       onCancel={acting.leaveIt}

@@ -10,7 +10,15 @@ function show(kind: 'assign' | 'remind' | 'note', error: string | null = null) {
   const onCancel = vi.fn();
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <HandlingPanel kind={kind} name="Orla Fennick" now={now} error={error} onAct={onAct} onCancel={onCancel} />
+      <HandlingPanel
+        kind={kind}
+        draft="a1"
+        name="Orla Fennick"
+        now={now}
+        error={error}
+        onAct={onAct}
+        onCancel={onCancel}
+      />
     </QueryClientProvider>,
   );
   return { onAct, onCancel };

@@ -12,6 +12,8 @@ interface Props {
   kind: 'assign' | 'remind' | 'note';
   /** Whom it is about, in words. */
   name: string;
+  /** What its note is kept under. */
+  draft: string;
   now: string;
   error: string | null;
   onAct: (act: Act) => void;
@@ -79,8 +81,8 @@ function Remind({ name, now, error, onAct, onCancel }: Panel) {
   );
 }
 
-function Note({ name, error, onAct, onCancel }: Panel) {
-  const [text, setText, forget] = useUnsaved(`note.${name}`, '');
+function Note({ name, draft, error, onAct, onCancel }: Panel) {
+  const [text, setText, forget] = useUnsaved(`note.${draft}`, '');
   const keep = () => {
     if (text.trim()) onAct({ act: 'note', text });
   };

@@ -31,6 +31,30 @@ describe('what somebody else has changed meanwhile', () => {
   });
 });
 
+describe('items of a list that have names', () => {
+  const line = (key: string, name: string, price: string) => ({ key, name, price });
+  const base = { lines: [line('a', 'Felt', '4'), line('b', 'String', '5')] };
+  const mine = { lines: [line('a', 'Felt of mine', '4'), line('b', 'String', '5')] };
+  const theirs = { lines: [line('a', 'Felt of theirs', '6'), line('b', 'String', '5')] };
+
+  it('are told item by item while they are the same items', () => {
+    const parts = partsOf(base, mine, theirs);
+    expect(parts.map(({ path, both }) => [path, both, partWords(path)])).toEqual([
+      ['lines.0.name', true, 'Lines 1, name'],
+      ['lines.0.price', false, 'Lines 1, price'],
+    ]);
+    expect(taking(mine, parts.slice(1))).toEqual({
+      lines: [line('a', 'Felt of mine', '6'), line('b', 'String', '5')],
+    });
+  });
+
+  it('are one part where one came or went', () => {
+    const fewer = { lines: theirs.lines.slice(0, 1) };
+    expect(partsOf(base, mine, fewer).map(({ path, both }) => [path, both])).toEqual([['lines', true]]);
+    expect(partWords('lines.1')).toBe('Lines 2');
+  });
+});
+
 describe('taking some of theirs', () => {
   it('leaves the rest as it is written here, and the record that was given', () => {
     const mine = { content: { intro: 'Mine', terms: 'T' }, days: [1] };

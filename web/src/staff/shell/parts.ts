@@ -5,6 +5,12 @@ const isPlain = (value: unknown): value is Plain =>
 
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
+/** The names of the items of a list, where each has one: lists of the same items are told item by item. */
+function keysOf(list: unknown[]): string {
+  const keys = list.map((one) => (isPlain(one) ? (one.key ?? one.id) : undefined));
+  return keys.every((key) => typeof key === 'string') ? keys.join(' ') : '';
+}
+
 /** A part of a record that somebody else has saved otherwise than it is written here. */
 export interface Part {
   /** Where it is found, keys joined by dots; empty for a record that is one value. */
@@ -28,6 +34,10 @@ export function partsOf(base: unknown, mine: unknown, theirs: unknown, path = ''
       partsOf(from ? from[key] : undefined, mine[key], theirs[key], path === '' ? key : `${path}.${key}`),
     );
   }
+  if (Array.isArray(mine) && Array.isArray(theirs) && keysOf(mine) !== '' && keysOf(mine) === keysOf(theirs)) {
+    const from: unknown[] = Array.isArray(base) && keysOf(base) === keysOf(theirs) ? base : [];
+    return theirs.flatMap((one, i) => partsOf(from[i], mine[i], one, `${path}.${i}`));
+  }
   if (same(mine, theirs) || (base !== undefined && same(base, theirs))) return [];
   return [{ path, both: base === undefined || !same(mine, base), mine, theirs }];
 }
@@ -39,14 +49,29 @@ export function taking<T>(mine: T, parts: Part[]): T {
 
 function put(value: unknown, [key = '', ...rest]: string[], theirs: unknown): unknown {
   if (key === '') return theirs;
+  if (Array.isArray(value))
+    return value.map((one: unknown, i) =>
+      String(i) !== key ? one : rest.length === 0 ? theirs : put(one, rest, theirs),
+    );
   const now = isPlain(value) ? value : {};
   return { ...now, [key]: rest.length === 0 ? theirs : put(now[key], rest, theirs) };
 }
 
-/** The name of a part as a person reads it: the last key, in words. */
+/** The name of a part as a person reads it: the last key, in words, and which item of a list it is of. */
 export function partWords(path: string): string {
-  const words = (path.split('.').at(-1) ?? '').replace(/([A-Z])/g, ' $1').toLowerCase();
+  const keys = path.split('.');
+  const item = keys.findLastIndex((key) => /^\d+$/.test(key));
+  const words = [
+    item > 0 ? `${readable(keys[item - 1] ?? '')} ${Number(keys[item]) + 1}` : '',
+    item < keys.length - 1 ? readable(keys.at(-1) ?? '') : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
   return words === '' ? 'All of it' : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+function readable(key: string): string {
+  return key.replace(/([A-Z])/g, ' $1').toLowerCase();
 }
 
 /** A value in a few words, for choosing between two. */
