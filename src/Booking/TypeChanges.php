@@ -23,6 +23,7 @@ use Telamon\Journal\Changes;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Record\ChangedMeanwhile;
 use Telamon\Record\Edit;
+use Telamon\Record\Hangs;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
@@ -32,7 +33,7 @@ final readonly class TypeChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private RoadTable $roads, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private RoadTable $roads, private ClockInterface $clock, private Hangs $hangs)
     {
     }
 
@@ -68,6 +69,7 @@ final readonly class TypeChanges
             if ($type->version !== $edit->version()) {
                 throw new ChangedMeanwhile('Somebody has changed this kind of visit since you looked at it. Nothing was saved; what you wrote is still here.');
             }
+            $this->askAbout($type, $type->live && !$live, $type->slug !== $slug, $edit);
             $type->become($slug, $name, $settings, $live);
         }, $type?->id);
     }
@@ -138,9 +140,25 @@ final readonly class TypeChanges
                 $this->em->persist($page);
             } elseif ($page->version !== $edit->version()) {
                 throw new ChangedMeanwhile('Somebody has changed this page since you looked at it. Nothing was saved; what you wrote is still here.');
+            } else {
+                $this->askAbout($page, $page->live && !$live, $page->slug !== $slug, $edit);
             }
             $page->become($slug, $title, $intro, $types, $form, $live, $sites);
         }, $page?->id);
+    }
+
+    /**
+     * What names it would lead nowhere: whoever takes it out of use or gives it another address is told what that is,
+     * and says so once more.
+     *
+     * @throws InvalidInput
+     */
+    private function askAbout(VisitType|BookingPage $what, bool $ends, bool $moves, Edit $edit): void
+    {
+        $named = $ends || $moves ? $this->hangs->on($what) : [];
+        if ([] !== $named && true !== $edit->yes('anyway')) {
+            throw new InvalidInput($ends ? 'live' : 'slug', 'It is named in '.implode(', ', $named).'. Take it out there first, or do it anyway: what they say then leads nowhere.');
+        }
     }
 
     /** @throws Refusal */

@@ -9,13 +9,14 @@ use Telamon\Database\Ids;
 use Telamon\Record\FeltOutside;
 use Telamon\Record\KnownAs;
 use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** A public page on which appointments of some types are booked. */
 #[ORM\Entity]
 #[KnownAs('booking-page', 'slug')]
-class BookingPage implements PartOf
+class BookingPage implements NamesOthers, PartOf
 {
     use Setting;
 
@@ -77,6 +78,16 @@ class BookingPage implements PartOf
         $this->form = $form;
         $this->live = $live;
         $this->sites = $sites;
+    }
+
+    public function isInUse(): bool
+    {
+        return $this->live;
+    }
+
+    public function called(): string
+    {
+        return "the booking page {$this->title}";
     }
 
     public static function partKind(): string

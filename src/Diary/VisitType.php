@@ -11,13 +11,14 @@ use Telamon\Database\Ids;
 use Telamon\Record\FeltOutside;
 use Telamon\Record\KnownAs;
 use Telamon\Record\Names;
+use Telamon\Record\NamesOthers;
 use Telamon\Record\PartOf;
 use Telamon\Record\Setting;
 
 /** A type of appointment: what may be booked. */
 #[ORM\Entity]
 #[KnownAs('visit-type', 'id', 'slug')]
-class VisitType implements PartOf
+class VisitType implements NamesOthers, PartOf
 {
     use Setting;
 
@@ -86,6 +87,16 @@ class VisitType implements PartOf
             $this->settings = ['people' => $people] + $settings;
             $this->read = null;
         }
+    }
+
+    public function isInUse(): bool
+    {
+        return $this->live;
+    }
+
+    public function called(): string
+    {
+        return "the kind of visit {$this->name}";
     }
 
     public static function partKind(): string

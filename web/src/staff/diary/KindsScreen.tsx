@@ -13,6 +13,7 @@ import { useToast } from '../shell/Toast';
 import { useDraftOf } from '../shell/useDraftOf';
 import { KindForm, type KindDraft } from './KindForm';
 import './kinds.css';
+import { NamedElsewhere } from './NamedElsewhere';
 import { PagesForm } from './PagesForm';
 import { RoadsForm } from './RoadsForm';
 import { CalendarsForm } from './CalendarsForm';
@@ -116,9 +117,9 @@ function Kinds({
   const queries = useQueryClient();
   const toast = useToast();
   const save = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (anyway: boolean) => {
       const wasSaved = work.sending();
-      const body = { ...draft, version: kind ? work.from : 1 };
+      const body = { ...draft, version: kind ? work.from : 1, ...(anyway ? { anyway } : {}) };
       const next = await (kind
         ? need(api.PUT('/api/diary/types/{id}', { params: { path: { id: kind.id } }, body }))
         : need(api.POST('/api/diary/types', { body })));
@@ -231,6 +232,7 @@ function Kinds({
               {kind && work.behind && (
                 <Behind version={kind.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
               )}
+              <NamedElsewhere violations={violations} busy={save.isPending} onAnyway={() => save.mutate(true)} />
               {kind && changed && <Hangs kind={kind} />}
               {setup.staff.length === 0 ? (
                 <Empty fact="Nobody is on the staff yet.">
@@ -248,7 +250,7 @@ function Kinds({
               keyName: 'main',
               main: true,
               disabled: save.isPending || (kind !== undefined && !changed),
-              act: () => save.mutate(),
+              act: () => save.mutate(false),
             },
           ],
         },

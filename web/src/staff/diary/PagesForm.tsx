@@ -10,6 +10,7 @@ import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { useDraftOf } from '../shell/useDraftOf';
 import { isUnsaved } from '../shell/useUnsaved';
+import { NamedElsewhere } from './NamedElsewhere';
 import type { Setup } from './queries';
 
 type Page = Setup['pages'][number];
@@ -53,9 +54,10 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
   const queries = useQueryClient();
   const toast = useToast();
   const save = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (anyway: boolean) => {
       const wasSaved = work.sending();
       const body = {
+        ...(anyway ? { anyway } : {}),
         version: page ? work.from : 1,
         slug,
         title,
@@ -81,8 +83,8 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
       void queries.invalidateQueries();
     },
   });
-  const wrong = (path: string) =>
-    save.error instanceof ProblemError ? save.error.violations.find((one) => one.path === path)?.message : undefined;
+  const violations = save.error instanceof ProblemError ? save.error.violations : [];
+  const wrong = (path: string) => violations.find((one) => one.path === path)?.message;
   const starts = page?.starts;
   return (
     <section className="page-part">
@@ -106,11 +108,12 @@ function OnePage({ page, setup, onDone }: { page: Page | null; setup: Setup; onD
       {page && work.behind && (
         <Behind version={page.version} parts={work.parts} onGoOn={work.goOn} onDiscard={work.discard} />
       )}
+      <NamedElsewhere violations={violations} busy={save.isPending} onAnyway={() => save.mutate(true)} />
       {open && (
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            save.mutate();
+            save.mutate(false);
           }}
         >
           <StaffField
