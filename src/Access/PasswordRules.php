@@ -36,5 +36,8 @@ final class PasswordRules
         if (\count(array_unique(mb_str_split($plain))) < 5) {
             throw new InvalidInput($field, 'This is too easy to guess: it is nearly the same sign again and again.');
         }
+        if (CommonPasswords::has($password)) {
+            throw new InvalidInput($field, 'This is one of the passwords that are tried first. Take several words that only you would put together.');
+        }
     }
 }

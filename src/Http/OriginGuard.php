@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 #[AsEventListener(priority: 300)]
 final class OriginGuard
 {
-    private const SIGNED = '/stop/';
+    private const SIGNED = '#^/(stop|confirm)/#';
     private const MAX_PRESSED = 4096;
     private const MAX_JSON = 1_048_576;
     private const MAX_MULTIPART = 12_582_912;
@@ -26,8 +26,8 @@ final class OriginGuard
         if ($request->isMethodSafe() || !$event->isMainRequest()) {
             return;
         }
-        if (str_starts_with($request->getPathInfo(), self::SIGNED)) {
-            // A mail program presses it from outside (RFC 8058). What it may do is signed into the link, and no session is read.
+        if (1 === preg_match(self::SIGNED, $request->getPathInfo())) {
+            // A mail program presses it from outside (RFC 8058), or a page that says nothing of where it was. What it may do is signed into the link, and no session is read.
             if ((int) $request->headers->get('Content-Length', '0') > self::MAX_PRESSED) {
                 $event->setResponse((new Problem(413, 'Too large', 'Nothing needs to be sent here.'))->response());
             }

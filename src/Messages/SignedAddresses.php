@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Telamon\Clients\ContactPoint;
 use Telamon\Http\SignedText;
 
 /**
@@ -17,6 +18,8 @@ final readonly class SignedAddresses
     private const LONGEST = 64;
     private const REPLY = 'reply';
     private const STOP = 'stop';
+    private const CONFIRM = 'confirm';
+    private const CONFIRM_SECONDS = 14 * 86_400;
 
     public function __construct(private SignedText $signed, #[Autowire(env: 'TELAMON_URL')] private string $address)
     {
@@ -60,5 +63,30 @@ final readonly class SignedAddresses
         $recipient = base64_decode(strtr($token, '-_', '+/'), true);
 
         return false !== $recipient && $this->signed->isShort(self::STOP, $token, $mark) ? $recipient : null;
+    }
+
+    /** By which somebody says that an address on file is theirs; it ends with the address. Empty while nobody has said under which address Telamon is reached. */
+    public function confirmLink(ContactPoint $point): string
+    {
+        return '' === $this->address ? '' : rtrim($this->address, '/').'/confirm/'.$this->signed->sign(self::CONFIRM, self::claim($point), self::CONFIRM_SECONDS);
+    }
+
+    /** @return string|null id of the contact point; null where the link is none of ours, or over */
+    public function confirmed(string $link): ?string
+    {
+        $claim = $this->signed->read(self::CONFIRM, $link);
+
+        return null === $claim ? null : substr($claim, 0, 36);
+    }
+
+    /** Whether a link is about the address as it stands now. */
+    public function isAbout(string $link, ContactPoint $point): bool
+    {
+        return $this->signed->read(self::CONFIRM, $link) === self::claim($point);
+    }
+
+    private static function claim(ContactPoint $point): string
+    {
+        return "{$point->id}-".substr(hash('sha256', mb_strtolower($point->value)), 0, 16);
     }
 }

@@ -16,6 +16,7 @@ final class TemplateFields
     private const SHIPPED = [
         'confirmation' => [Purpose::Client, self::CLIENT, 'to the client when a plan is accepted'],
         'copy' => [Purpose::Copy, ['first_name', 'reference', 'answers'], 'to whoever asked for a copy of their answers'],
+        'confirm-address' => [Purpose::Client, ['link'], 'to an address that came from outside, when somebody asks whether it is theirs'],
         'added' => [Purpose::Staff, ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'], 'to the lead when an arrival is added to a project'],
         'told' => [Purpose::Staff, ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'], 'to staff when a rule tells them'],
         'notice' => [Purpose::Staff, ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'], 'to the lead when a plan makes a project'],

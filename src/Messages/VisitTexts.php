@@ -53,6 +53,7 @@ final readonly class VisitTexts
             new MessageTemplate('choose-time', 'Choose a time', '{{visit}}: choose a time that suits you', "Hello {{first_name}},\n\nplease choose a time that suits you. It takes a minute, and you need not tell us again who you are:\n\n{{link}}$end"),
             new MessageTemplate('wish', 'Somebody wants to change a visit', '{{client}} wants to change {{visit}}, {{when}}', "Hello {{first_name}},\n\n{{client}} can no longer change {{visit}} on {{when}}, and writes:\n\n{{words}}\n{{#phone}}\nRing: {{phone}}\n{{/phone}}{{#link}}\n{{link}}\n{{/link}}"),
             new MessageTemplate('notices', 'Notices not seen yet', '{{count}} on the notice board that you have not seen', "Hello {{first_name}},\n\n{{notices}}{{#link}}\n\n{{link}}{{/link}}"),
+            new MessageTemplate('confirm-address', 'Is this address theirs', 'Is this your address?', "Hello,\n\nsomebody gave us this address as theirs. If it was you, confirm it here, so that we may write to you:\n\n{{link}}\n\nIf it was not you, do nothing.\n\n{{business}}, {{business_phone}}"),
             ...QuoteTexts::all(),
         ];
     }

@@ -1,5 +1,6 @@
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Schema } from '../../shared/api';
+import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { useOffers } from '../people/queries';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
@@ -7,6 +8,7 @@ import { customFacts } from '../shell/CustomFacts';
 import { AddLink } from './AddLink';
 import { languageName, languages } from './languages';
 import { FactList, type Fact } from '../shell/FactList';
+import { useToast } from '../shell/Toast';
 import { RecordLink } from '../shell/RecordLink';
 import { useEditClient, type ClientEdit } from './queries';
 
@@ -24,7 +26,7 @@ function pointFact(point: Point): ClientFact {
   return {
     key: point.id,
     label: reach[point.kind],
-    shown: [point.text, point.purpose, point.confirmed ? '' : 'Not confirmed: save it to confirm it']
+    shown: [point.text, point.purpose, point.confirmed ? '' : 'Not confirmed: save it to confirm it, or let them']
       .filter(Boolean)
       .join('\n'),
     fields: [
@@ -201,9 +203,32 @@ export function Facts({ client }: { client: Client }) {
           </div>
         ))}
       </FactList>
+      {user.may.includes('messages.write') &&
+        client.mergedInto === null &&
+        client.contactPoints
+          .filter((point) => !point.confirmed && point.kind === 'email')
+          .map((point) => <AskThem key={point.id} point={point} />)}
       {canEdit && <AddLink client={client} />}
       <ReachLinks client={client} />
     </>
+  );
+}
+
+/** An address that came from outside: its reader can say by a link that it is theirs. */
+function AskThem({ point }: { point: Point }) {
+  const toast = useToast();
+  const ask = useMutation({
+    mutationFn: () => need(api.POST('/api/contact-points/{id}/ask', { params: { path: { id: point.id } } })),
+    onSuccess: () => toast({ words: `A link to confirm it is on its way to ${point.text}.` }),
+    onError: (error) =>
+      toast({ words: error instanceof ProblemError ? (error.violations[0]?.message ?? error.message) : error.message }),
+  });
+  return (
+    <p className="second">
+      <button type="button" className="link-button" disabled={ask.isPending} onClick={() => ask.mutate()}>
+        Ask {point.text} to confirm itself by a link
+      </button>
+    </p>
   );
 }
 
