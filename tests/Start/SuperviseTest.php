@@ -29,6 +29,17 @@ final class SuperviseTest extends TestCase
             self::assertIsString($body = curl_exec($nul));
             self::assertSame([400, 'Not understood'], [curl_getinfo($nul, \CURLINFO_RESPONSE_CODE), ((array) json_decode($body, true))['title'] ?? $body]);
 
+            // Started as root, nothing that answers or works is root; and what root does by hand is theirs to read.
+            if (0 === posix_geteuid()) {
+                foreach (['messenger:consume outbox', 'telamon:due:work --time', 'nginx: master', 'nginx: worker', 'php-fpm: master', 'php-fpm: pool'] as $part) {
+                    $pid = $this->pid($data, $part);
+                    self::assertSame(1, preg_match('/^Uid:\s+([1-9]\d*)\s+([1-9]\d*)\s/m', (string) file_get_contents("/proc/$pid/status")), "$part is not root");
+                }
+                DataFolder::console($data, 'telamon:backup', "$data/kept.tar")->run();
+                $roots = array_filter(iterator_to_array(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($data, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::SELF_FIRST)), static fn (\SplFileInfo $one): bool => 0 === $one->getOwner() && !str_starts_with($one->getFilename(), '.'));
+                self::assertSame([], array_keys($roots));
+            }
+
             // Several at once, as when the machine runs out of memory.
             $parts = ['messenger:consume outbox', 'messenger:consume ahead', 'telamon:due:work --time', 'php-fpm: master'];
             $pids = array_map(fn (string $part): int => $this->pid($data, $part), $parts);
