@@ -126,7 +126,7 @@ final readonly class SendMessageHandler
     private function failed(Message $message, \Throwable $error): void
     {
         $why = mb_scrub(mb_substr($error->getMessage(), 0, 500));
-        if ($error instanceof TransportExceptionInterface ? self::isFinal($error) : 550 === $error->getCode()) {
+        if (ForGood::is($error)) {
             $this->mark($message, MessageState::Failed, $why);
 
             return;
@@ -145,14 +145,6 @@ final readonly class SendMessageHandler
             $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * $next)]);
         });
         $this->em->refresh($message);
-    }
-
-    /** A permanent no (RFC 5321, section 4.2.1) to this letter or its reader. One to the greeting or the password is about the server, and passes when somebody mends that. */
-    private static function isFinal(TransportExceptionInterface $error): bool
-    {
-        $last = 1 <= preg_match_all('/^\[[^\]]*\] > (\S+)/m', $error->getDebug(), $said) ? strtoupper((string) end($said[1])) : '';
-
-        return $error->getCode() >= 500 && $error->getCode() < 600 && !\in_array($last, ['EHLO', 'HELO', 'AUTH', 'STARTTLS', ''], true) && 1 !== preg_match('/^[A-Z0-9+\/=]{8,}$/i', \in_array($last, ['MAIL', 'RCPT', 'DATA', '.'], true) ? '' : $last);
     }
 
     /** Whether the whole letter was handed over and no answer came: then the server may have it (RFC 5321, section 4.5.3.2.6). */

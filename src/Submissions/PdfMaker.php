@@ -7,12 +7,13 @@ namespace Telamon\Submissions;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Filesystem\Filesystem;
 use Twig\Environment;
 
 /** Makes A4 pages of a template. Nothing is fetched: pictures come along as data, and no file outside is read. */
 final readonly class PdfMaker
 {
-    public function __construct(private Environment $twig, #[Autowire('%kernel.cache_dir%')] private string $cacheFolder)
+    public function __construct(private Environment $twig, #[Autowire('%kernel.cache_dir%')] private string $cacheFolder, private string $dataFolder)
     {
     }
 
@@ -24,7 +25,8 @@ final readonly class PdfMaker
      */
     public function make(string $template, array $values, string $foot = ''): string
     {
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$this->cacheFolder, ...PdfText::folders()], 'tempDir' => $this->cacheFolder, 'fontDir' => $this->cacheFolder, 'fontCache' => $this->cacheFolder, 'defaultPaperSize' => 'a4']));
+        $made = $this->folder();
+        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$made, ...PdfText::folders()], 'tempDir' => $made, 'fontDir' => $made, 'fontCache' => $made, 'defaultPaperSize' => 'a4']));
         $pdf->loadHtml($this->twig->render($template, $values), 'UTF-8');
         $pdf->render();
         if ('' !== $foot) {
@@ -34,5 +36,17 @@ final readonly class PdfMaker
         }
 
         return (string) $pdf->output();
+    }
+
+    /** Where measures of letters are kept between papers: beside the program where that may be written, else with the data. */
+    private function folder(): string
+    {
+        if (is_writable($this->cacheFolder)) {
+            return $this->cacheFolder;
+        }
+        $folder = "{$this->dataFolder}/cache/papers";
+        (new Filesystem())->mkdir($folder, 0o700);
+
+        return $folder;
     }
 }

@@ -7,6 +7,7 @@ namespace Telamon\Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Telamon\Tests\Browser\Support\BrowserTestCase;
+use Telamon\Tests\Browser\Support\Installation;
 
 /** A quote from its draft to a yes on a phone. */
 final class QuoteTest extends BrowserTestCase
@@ -58,6 +59,12 @@ final class QuoteTest extends BrowserTestCase
         $this->see('Signed by Colm Spindle');
         self::assertSame([], $this->all('.quote-answer'));
         $this->assertAccessible('an accepted quote');
+
+        // The paper is drawn by whoever serves it, which is not whoever started it.
+        self::assertSame('200 application/pdf', $this->driver->executeAsyncScript('const done = arguments[1]; fetch(`/api/public/quotes/${arguments[0]}/quote.pdf`).then((r) => done(`${r.status} ${r.headers.get("Content-Type")}`));', [$token]));
+        foreach (glob(Installation::running()->data.'/log/*.log') ?: [] as $log) {
+            self::assertStringNotContainsString('Permission denied', (string) file_get_contents($log), $log);
+        }
 
         $this->resize($this->driver, 1280, 800);
         $this->go("/quotes/$id");
