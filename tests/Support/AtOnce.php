@@ -97,6 +97,21 @@ final class AtOnce
         return array_map(static fn (\CurlHandle $one): array => ['status' => curl_getinfo($one, \CURLINFO_RESPONSE_CODE), 'body' => (string) curl_multi_getcontent($one)], $each);
     }
 
+    /**
+     * Asked once, by whoever was not answered before.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return int the status; 0 where no answer came
+     */
+    public function once(string $method, string $path, array $body, string $cookie = ''): int
+    {
+        $curl = $this->request($method, $path, $body, $cookie);
+        curl_exec($curl);
+
+        return curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
+    }
+
     /** @param array<string, mixed> $body */
     private function request(string $method, string $path, array $body, string $cookie): \CurlHandle
     {
