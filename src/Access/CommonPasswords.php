@@ -44,6 +44,6 @@ final class CommonPasswords
     /** @return array<string, true> */
     private static function known(): array
     {
-        return self::$known ??= array_fill_keys(array_filter(explode("\n", (string) file_get_contents(\dirname(__DIR__, 2).'/config/common-passwords.txt'))), true);
+        return self::$known ??= array_fill_keys(explode("\n", trim((string) file_get_contents(\dirname(__DIR__, 2).'/config/common-passwords.txt'))), true);
     }
 }

@@ -143,7 +143,6 @@ final class KilledBetweenTest extends AtOnceTestCase
                     break;
                 }
                 self::assertSame(0, $first, "killed $when commit $commit");
-                self::getContainer()->get('doctrine')->getManager()->clear();
                 $holds($this->web->once($method, $path, $body, $cookie), $times);
             }
         }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Tests\Booking;
 
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 /** A kind of visit or a booking page that others name goes out of use only when whoever does it has been told. */
 final class NamedKindsTest extends AppTestCase
 {
+    use AsksRows;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -47,7 +50,7 @@ final class NamedKindsTest extends AppTestCase
     public function testAPageThatAFormEndsInAsksBeforeItGoes(): void
     {
         $page = $this->page('visit');
-        self::assertGreaterThan(0, (int) $this->db()->fetchOne("SELECT COUNT(*) FROM form_version WHERE CAST(definition AS TEXT) LIKE '%\"visit%'"), 'a form of the demo ends in this page');
+        self::assertNotSame('0', $this->number("SELECT COUNT(*) FROM form_version WHERE CAST(definition AS TEXT) LIKE '%\"visit%'"), 'a form of the demo ends in this page');
         $off = $this->call('PUT', "/api/diary/pages/{$page['id']}", ['live' => false] + $page)->ok(422)->violations();
         self::assertStringContainsString('It is named in', $off['live'] ?? '');
         self::assertArrayHasKey('slug', $this->call('PUT', "/api/diary/pages/{$page['id']}", ['slug' => 'somewhere'] + $page)->ok(422)->violations());
@@ -56,15 +59,47 @@ final class NamedKindsTest extends AppTestCase
         self::assertFalse($this->page('visit')['live']);
     }
 
-    /** @return array{id: string, version: int, slug: string, title: string, types: list<string>, live: bool} */
+    /** @return array{id: string, version: int, slug: string, title: string, intro: mixed, form: mixed, types: list<string>, live: bool} */
     private function page(string $slug): array
     {
-        return array_values(array_filter($this->get('/api/diary/types')->ok()->rows('pages'), static fn (array $one): bool => $slug === $one['slug']))[0];
+        $one = $this->one('pages', 'slug', $slug);
+        self::assertIsArray($one['types']);
+
+        return ['id' => self::text($one, 'id'), 'version' => self::whole($one), 'slug' => $slug, 'title' => self::text($one, 'title'), 'intro' => $one['intro'], 'form' => $one['form'], 'types' => array_values(array_filter($one['types'], \is_string(...))), 'live' => true === $one['live']];
     }
 
-    /** @return array{id: string, version: int, slug: string, name: string, live: bool, settings: array<string, mixed>} */
+    /** @return array{id: string, version: int, slug: string, name: string, live: bool, settings: mixed} */
     private function kind(string $id): array
     {
-        return array_values(array_filter($this->get('/api/diary/types')->ok()->rows('types'), static fn (array $one): bool => $id === $one['id']))[0];
+        $one = $this->one('types', 'id', $id);
+
+        return ['id' => $id, 'version' => self::whole($one), 'slug' => self::text($one, 'slug'), 'name' => self::text($one, 'name'), 'live' => true === $one['live'], 'settings' => $one['settings']];
+    }
+
+    /** @return array<string, mixed> */
+    private function one(string $list, string $by, string $value): array
+    {
+        foreach ($this->get('/api/diary/types')->ok()->rows($list) as $one) {
+            if ($value === $one[$by]) {
+                return $one;
+            }
+        }
+        self::fail("no $value in $list");
+    }
+
+    /** @param array<string, mixed> $one */
+    private static function text(array $one, string $key): string
+    {
+        self::assertIsString($one[$key]);
+
+        return $one[$key];
+    }
+
+    /** @param array<string, mixed> $one */
+    private static function whole(array $one): int
+    {
+        self::assertIsInt($one['version']);
+
+        return $one['version'];
     }
 }

@@ -74,7 +74,7 @@ final class TypedTextTest extends BrowserTestCase
     private function walk(string $path, array $presses, string $css, ?array $colleague = null): void
     {
         $field = $this->come($path, $presses, $css);
-        $at = (string) $this->driver->getCurrentURL();
+        $at = $this->driver->getCurrentURL();
         $field->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::END, WebDriverKeys::NULL, self::WORDS]);
         $typed = (string) $field->getAttribute('value');
         self::assertStringEndsWith(self::WORDS, $typed);
@@ -109,7 +109,7 @@ final class TypedTextTest extends BrowserTestCase
         }
         // Going elsewhere by the program's own ways, and back.
         $this->driver->findElement(WebDriverBy::cssSelector('.lintel nav a'))->click();
-        $this->until(fn (): bool => !str_contains((string) $this->driver->getCurrentURL(), (string) parse_url($at, \PHP_URL_PATH)) || [] === $this->all($css), 'it is elsewhere');
+        $this->until(fn (): bool => !str_contains($this->driver->getCurrentURL(), (string) parse_url($at, \PHP_URL_PATH)) || [] === $this->all($css), 'it is elsewhere');
         $this->driver->navigate()->back();
         $this->isThere($typed, $presses, $css, 'after going back');
     }

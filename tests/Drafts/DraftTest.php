@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Tests\Drafts;
 
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 /** What is typed and not saved: kept by person and name, and never overwritten unseen. */
 final class DraftTest extends AppTestCase
 {
+    use AsksRows;
+
     public function testWhatIsTypedHereIsThereOnAnotherDeviceAsItWas(): void
     {
         $this->signIn();
@@ -17,9 +20,9 @@ final class DraftTest extends AppTestCase
         self::assertSame(1, $kept->number('revision'));
 
         $this->signIn();
-        self::assertSame([['name' => 'write.new', 'revision' => 1]], array_map(static fn (array $one): array => ['name' => $one['name'], 'revision' => $one['revision']], $this->get('/api/drafts')->ok()->at('items')));
+        self::assertSame([['write.new'], [1]], [$this->get('/api/drafts')->ok()->column('items', 'name'), $this->get('/api/drafts')->ok()->column('items', 'revision')]);
         $this->get('/api/drafts/write.new')->ok();
-        self::assertSame(json_encode($words), json_encode(json_decode((string) $this->browser->getResponse()->getContent())->mine->value));
+        self::assertSame(json_encode($words), json_encode($this->value()));
     }
 
     public function testASecondWindowOverwritesNothingUnseen(): void
@@ -30,7 +33,7 @@ final class DraftTest extends AppTestCase
         // The other window had seen only the first.
         $this->keep('quote.x', 1, 'another')->ok(409);
         $this->keep('quote.x', 0, 'another')->ok(409);
-        self::assertSame('two', $this->get('/api/drafts/quote.x')->ok()->at('mine')['value'] ?? null);
+        self::assertSame('two', $this->get('/api/drafts/quote.x')->ok()->at('mine.value'));
         // An answer that did not come through is asked for again.
         self::assertSame(2, $this->keep('quote.x', 1, 'two')->ok()->number('revision'));
         // What it saves takes away what it has seen, and nothing that came after.
@@ -49,14 +52,14 @@ final class DraftTest extends AppTestCase
         $this->signIn('sorcha@marrowby.example');
         $seen = $this->get('/api/drafts/price.p1')->ok();
         self::assertNull($seen->at('mine'));
-        self::assertSame(['Nessa Quarle'], array_column($seen->at('others'), 'who'));
+        self::assertSame(['Nessa Quarle'], $seen->column('others', 'who'));
         self::assertStringNotContainsString('mine alone', (string) $this->browser->getResponse()->getContent());
         self::assertSame([], $this->get('/api/drafts')->ok()->at('items'));
         // Each has their own of one name.
         self::assertSame(1, $this->keep('price.p1', 0, 'the owner’s')->ok()->number('revision'));
         $this->call('DELETE', '/api/drafts/price.p1?revision=1')->ok(204);
         $this->signIn();
-        self::assertSame('mine alone', $this->get('/api/drafts/price.p1')->ok()->at('mine')['value'] ?? null);
+        self::assertSame('mine alone', $this->get('/api/drafts/price.p1')->ok()->at('mine.value'));
         self::assertSame([], $this->get('/api/drafts/price.p1')->ok()->at('others'));
     }
 
@@ -65,15 +68,15 @@ final class DraftTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->signIn();
         $this->accept($this->lastSubmission());
-        $project = (string) $this->db()->fetchOne('SELECT id FROM project ORDER BY id DESC LIMIT 1');
+        $project = $this->id('SELECT id FROM project ORDER BY id DESC LIMIT 1');
         $this->keep("project.$project.title", 0, 'x')->ok();
         $this->keep('template.t1', 0, 'x')->ok();
         $this->signIn('pim@marrowby.example');
         self::assertSame([], $this->get("/api/drafts/project.$project.title")->ok()->at('others'));
         self::assertSame([], $this->get('/api/drafts/template.t1')->ok()->at('others'));
         $this->signIn('sorcha@marrowby.example');
-        self::assertCount(1, $this->get("/api/drafts/project.$project.title")->ok()->at('others'));
-        self::assertCount(1, $this->get('/api/drafts/template.t1')->ok()->at('others'));
+        self::assertCount(1, $this->get("/api/drafts/project.$project.title")->ok()->rows('others'));
+        self::assertCount(1, $this->get('/api/drafts/template.t1')->ok()->rows('others'));
     }
 
     public function testItIsBoundedAndChecked(): void
@@ -84,7 +87,7 @@ final class DraftTest extends AppTestCase
         $this->call('PUT', '/api/drafts/b', ['value' => 'x'])->ok(422);
         $this->call('PUT', '/api/drafts/b', ['revision' => 0])->ok(422);
         $this->call('PUT', '/api/drafts/b', ['revision' => -1, 'value' => 'x'])->ok(422);
-        $staff = (string) $this->db()->fetchOne("SELECT id FROM staff WHERE email = 'coordinator@marrowby.example'");
+        $staff = $this->id("SELECT id FROM staff WHERE email = 'coordinator@marrowby.example'");
         for ($i = 1; $i < 500; ++$i) {
             $this->db()->insert('draft', ['id' => "d$i", 'staff' => $staff, 'name' => "n$i", 'value' => '1', 'at' => '2026-11-24 10:00:00', 'revision' => 1]);
         }
@@ -104,6 +107,14 @@ final class DraftTest extends AppTestCase
         $this->clock->modify('+81 days');
         $this->byClock('drafts');
         self::assertSame(['newer'], $this->db()->fetchFirstColumn('SELECT name FROM draft'));
+    }
+
+    /** What was kept, as it stands in the last answer: {} is not []. */
+    private function value(): mixed
+    {
+        $answer = json_decode((string) $this->browser->getResponse()->getContent());
+
+        return $answer instanceof \stdClass && $answer->mine instanceof \stdClass ? $answer->mine->value : null;
     }
 
     private function keep(string $name, int $revision, string $value): \Telamon\Tests\Support\Answer

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Messages;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Clients\ContactPoint;
 use Telamon\Messages\SignedAddresses;
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 /** What a stranger brings is believed once whoever reads its mail has said so by a link. */
 final class ConfirmAddressTest extends AppTestCase
 {
+    use AsksRows;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -30,20 +34,19 @@ final class ConfirmAddressTest extends AppTestCase
     public function testTheLinkThatIsMailedConfirmsAndLookingDoesNot(): void
     {
         $this->post("/api/contact-points/{$this->point()}/ask")->ok(204);
-        $letter = $this->db()->fetchAssociative("SELECT to_address, subject, text FROM message WHERE template = 'confirm-address'");
-        self::assertIsArray($letter);
-        self::assertSame('orla.fennick@example.com', $letter['to_address']);
+        self::assertSame('orla.fennick@example.com', $this->id("SELECT to_address FROM message WHERE template = 'confirm-address'"));
+        $text = $this->id("SELECT text FROM message WHERE template = 'confirm-address'");
         // Nothing that a stranger wrote stands in it.
-        self::assertStringNotContainsString('Orla', (string) $letter['text']);
-        self::assertSame(1, preg_match('#https://telamon\.example(/confirm/\S+)#', (string) $letter['text'], $m));
-        $link = $m[1] ?? '';
+        self::assertStringNotContainsString('Orla', $text);
+        self::assertSame(1, preg_match('#https://telamon\.example(/confirm/\S+)#', $text, $m));
+        $link = $m[1];
         $this->page('GET', $link, 200, 'Is orla.fennick@example.com your address?');
         self::assertFalse($this->isConfirmed());
         for ($i = 0; $i < 2; ++$i) {
             $this->page('POST', $link, 200, 'orla.fennick@example.com is confirmed');
             self::assertTrue($this->isConfirmed());
         }
-        self::assertSame(1, (int) $this->db()->fetchOne("SELECT COUNT(*) FROM change_set WHERE words LIKE '%was confirmed by the link mailed to it'"));
+        self::assertSame('1', $this->number("SELECT COUNT(*) FROM change_set WHERE words LIKE '%was confirmed by the link mailed to it'"));
         self::assertArrayHasKey('id', $this->post("/api/contact-points/{$this->point()}/ask")->ok(422)->violations());
     }
 
@@ -76,32 +79,32 @@ final class ConfirmAddressTest extends AppTestCase
         $point = $this->point();
         $this->signIn('pim@marrowby.example');
         $this->post("/api/contact-points/$point/ask")->ok(403);
-        self::assertSame(0, (int) $this->db()->fetchOne("SELECT COUNT(*) FROM message WHERE template = 'confirm-address'"));
+        self::assertSame('0', $this->number("SELECT COUNT(*) FROM message WHERE template = 'confirm-address'"));
         $this->signIn();
         $this->post('/api/contact-points/'.str_repeat('0', 8).'-0000-0000-0000-000000000000/ask')->ok(404);
     }
 
     private function point(): string
     {
-        $id = $this->db()->fetchOne("SELECT id FROM contact_point WHERE kind = 'email'");
-        self::assertIsString($id);
-
-        return $id;
+        return $this->id("SELECT id FROM contact_point WHERE kind = 'email'");
     }
 
     private function isConfirmed(): bool
     {
-        return 1 === (int) $this->db()->fetchOne("SELECT confirmed FROM contact_point WHERE kind = 'email'");
+        return '1' === $this->number("SELECT confirmed FROM contact_point WHERE kind = 'email'");
     }
 
     private function link(): string
     {
-        $em = self::getContainer()->get('doctrine')->getManager();
+        $em = self::getContainer()->get(EntityManagerInterface::class);
+        $addresses = self::getContainer()->get(SignedAddresses::class);
+        self::assertInstanceOf(EntityManagerInterface::class, $em);
+        self::assertInstanceOf(SignedAddresses::class, $addresses);
         $em->clear();
         $point = $em->find(ContactPoint::class, $this->point());
         self::assertInstanceOf(ContactPoint::class, $point);
 
-        return (string) parse_url(self::getContainer()->get(SignedAddresses::class)->confirmLink($point), \PHP_URL_PATH);
+        return (string) parse_url($addresses->confirmLink($point), \PHP_URL_PATH);
     }
 
     private function page(string $method, string $link, int $status, string $says): void

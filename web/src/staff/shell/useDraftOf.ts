@@ -69,5 +69,3 @@ export function useDraftOf<T>(name: string, version: number, saved: T, keeps = t
     },
   };
 }
-
-export type DraftOf<T> = ReturnType<typeof useDraftOf<T>>;
