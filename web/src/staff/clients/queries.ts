@@ -3,6 +3,8 @@ import { api, need, type Schema } from '../../shared/api';
 import type { paths } from '../../shared/contract';
 import { queryKeys } from '../queryKeys';
 
+export { useClient } from '../shell/asked';
+
 type Asked = NonNullable<paths['/api/clients']['get']['parameters']['query']>;
 /** As the list of clients is asked for, but for where a page begins. */
 export type Narrowed = Omit<Asked, 'cursor'>;
@@ -27,13 +29,6 @@ export function useClients(query: Narrowed) {
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
-  });
-}
-
-export function useClient(id: string) {
-  return useQuery({
-    queryKey: queryKeys.client(id),
-    queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id } } })),
   });
 }
 

@@ -3,6 +3,8 @@ import { api, need, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { queryKeys } from '../queryKeys';
 
+export { useVisit as useAppointment } from '../shell/asked';
+
 export type Diary = Schema<'Diary'>;
 export type Visit = Schema<'Appointment'>;
 export type VisitEdit = Schema<'AppointmentEdit'>;
@@ -23,14 +25,6 @@ export function useVisitTypes(wanted = true) {
     queryKey: queryKeys.visitTypes,
     queryFn: () => need(api.GET('/api/diary/types')),
     enabled: wanted,
-  });
-}
-
-export function useAppointment(id: string) {
-  return useQuery({
-    queryKey: queryKeys.appointment(id),
-    queryFn: () => need(api.GET('/api/appointments/{id}', { params: { path: { id } } })),
-    enabled: id !== '',
   });
 }
 

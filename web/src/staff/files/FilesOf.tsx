@@ -1,9 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Uploads } from '../../form/uploads';
 import { api, need } from '../../shared/api';
 import { count } from '../../shared/numbers';
-import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
 import { UploadLines, useBringing } from '../shell/Bringing';
 import { FileLines } from '../shell/FileLines';
@@ -11,6 +10,7 @@ import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
 import { FileFacts } from './FileFacts';
 import './files.css';
+import { useFileList } from '../shell/asked';
 
 const limits = { maxFiles: 20, maxBytes: 10_485_760 };
 const here = 'files';
@@ -22,10 +22,7 @@ function Files({ of, id, empty }: { of: 'client' | 'project'; id: string; empty:
   const [editing, setEditing] = useState<string | null>(null);
   const [uploads] = useState(() => new Uploads());
   const { chosen, over, open, ways, chooser } = useBringing({ uploads, of: here, limits, label: 'Add files' });
-  const list = useQuery({
-    queryKey: queryKeys.filesOf(of, id),
-    queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
-  });
+  const list = useFileList(of, id);
   const put = useMutation({
     mutationFn: (ids: string[]) => need(api.POST('/api/files', { body: { uploads: ids, [of]: id } })),
     onSettled: () => void queries.invalidateQueries(),

@@ -4,12 +4,10 @@ import { queryKeys } from '../queryKeys';
 import type { Definition } from '../definition/design';
 import type { Answer } from '../../shared/condition';
 
+export { useFormList as useForms } from '../shell/asked';
+
 export type DesignedForm = Schema<'Form'>;
 export type SubmissionOfForm = Schema<'FormTableRow'>;
-
-export function useForms() {
-  return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
-}
 
 /** What came through a form, page after page. */
 export function useFormTable(id: string, q: string, state: Schema<'SubmissionState'> | '', sort: string) {

@@ -1,11 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { KeptFile } from '../../form/upload';
 import { Uploads } from '../../form/uploads';
-import { api, need } from '../../shared/api';
 import { fileSize } from '../../shared/numbers';
-import { queryKeys } from '../queryKeys';
 import { UploadLines, useBringing } from '../shell/Bringing';
+import { useFileList } from '../shell/asked';
 
 const limits = { maxFiles: 10, maxBytes: 10_485_760 };
 const here = 'letter';
@@ -28,11 +26,7 @@ interface Props {
 /** What goes with a letter: files of the client, and others that are brought along and put with the record. */
 export function LetterFiles({ client, project, papers, onPapers, files, brought, onFiles, onBrought, onBusy }: Props) {
   const [of, id] = project ? (['project', project] as const) : (['client', client] as const);
-  const list = useQuery({
-    queryKey: queryKeys.filesOf(of, id),
-    queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
-    enabled: id !== '',
-  });
+  const list = useFileList(of, id);
   const [uploads] = useState(() => new Uploads({ [here]: brought }));
   const { chosen, over, open, ways, chooser } = useBringing({ uploads, of: here, limits, label: 'Add files' });
   const tell = useRef({ onBrought, onBusy });

@@ -9,15 +9,13 @@ import { Allowed } from '../shell/Allowed';
 import { useToday } from '../shell/day';
 import { MessageLines } from '../shell/MessageLines';
 import { SectionRows } from '../shell/SectionRows';
+import { useMessageList } from '../shell/asked';
 
 const SHOWN = 8;
 
 function Messages({ of, id, empty, most }: { of: 'client' | 'project'; id: string; empty: string; most: number }) {
   const today = useToday();
-  const list = useQuery({
-    queryKey: queryKeys.messagesOf(of, id),
-    queryFn: () => need(api.GET('/api/messages', { params: { query: { [of]: id } } })),
-  });
+  const list = useMessageList(of, id);
   return (
     <SectionRows
       title="Messages"

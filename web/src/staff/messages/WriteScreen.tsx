@@ -1,11 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { JSONContent } from '@tiptap/core';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
 import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
-import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
@@ -22,6 +21,7 @@ import './templates/templates.css';
 import { TextLength } from './TextLength';
 import { useAddressee } from './useAddressee';
 import { useTemplates } from './templates/queries';
+import { useProject } from '../shell/asked';
 
 interface Draft {
   id: string;
@@ -66,11 +66,7 @@ interface About {
 }
 
 function LetterByHand({ named, project, submission, answers, subject }: About) {
-  const about = useQuery({
-    queryKey: queryKeys.project(project),
-    queryFn: () => need(api.GET('/api/projects/{id}', { params: { path: { id: project } } })),
-    enabled: project !== '',
-  });
+  const about = useProject(project);
   const client = named || (about.data?.client.id ?? '');
   const who = useAddressee(client, submission, answers);
   const [typed, setTyped, forget] = useUnsaved<Partial<Draft> & { id: string }>(

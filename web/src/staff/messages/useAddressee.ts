@@ -2,14 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { api, need } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import { useReply } from './incoming';
+import { useClient } from '../shell/asked';
 
 /** Whom a letter goes to where nobody has typed it: the client's first address, or whoever wrote. */
 export function useAddressee(client: string, submission: string, answers: string) {
-  const one = useQuery({
-    queryKey: queryKeys.client(client),
-    queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id: client } } })),
-    enabled: client !== '',
-  });
+  const one = useClient(client);
   const arrival = useQuery({
     queryKey: queryKeys.submission(submission),
     queryFn: () => need(api.GET('/api/submissions/{id}', { params: { path: { id: submission } } })),

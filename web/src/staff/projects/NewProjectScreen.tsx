@@ -1,27 +1,21 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { api, need } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { ClientFinder } from '../people/ClientFinder';
 import { useOffers } from '../people/queries';
-import { queryKeys } from '../queryKeys';
 import { useSignedIn } from '../session';
 import { FactRow } from '../shell/FactRow';
 import { Pillars } from '../shell/Pillars';
 import { useToast } from '../shell/Toast';
 import { useOpenProject } from './queries';
+import { useClient } from '../shell/asked';
 
 /** A project that no inquiry opened: for whom, what, and by when. */
 export function NewProjectScreen() {
   const [search, setSearch] = useSearchParams();
   const { business } = useSignedIn();
   const id = search.get('client') ?? '';
-  const client = useQuery({
-    queryKey: queryKeys.client(id),
-    enabled: id !== '',
-    queryFn: () => need(api.GET('/api/clients/{id}', { params: { path: { id } } })),
-  });
+  const client = useClient(id);
   const offers = useOffers().data;
   const open = useOpenProject();
   const [key] = useState(newKey);

@@ -3,6 +3,8 @@ import { api, need, type Schema } from '../../shared/api';
 import type { paths } from '../../shared/contract';
 import { queryKeys } from '../queryKeys';
 
+export { useProject } from '../shell/asked';
+
 type Asked = NonNullable<paths['/api/projects']['get']['parameters']['query']>;
 /** As the list of projects is asked for, but for where a page begins. */
 export type Narrowed = Omit<Asked, 'cursor'>;
@@ -28,13 +30,6 @@ export function useProjects(query: Narrowed) {
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
-  });
-}
-
-export function useProject(id: string) {
-  return useQuery({
-    queryKey: queryKeys.project(id),
-    queryFn: () => need(api.GET('/api/projects/{id}', { params: { path: { id } } })),
   });
 }
 

@@ -25,6 +25,7 @@ import './quotes.css';
 import { SideBySide } from './SideBySide';
 import { money, states } from './states';
 import { Sums } from './Sums';
+import { useFileList } from '../shell/asked';
 
 /** One quote: its answers and photographs, its lines, what it comes to, and what becomes of it. */
 export function QuoteScreen() {
@@ -276,11 +277,7 @@ function Behind({
   onChange: ((content: Content) => void) | undefined;
 }) {
   const project = quote.project?.id ?? '';
-  const files = useQuery({
-    queryKey: queryKeys.filesOf('project', project),
-    queryFn: () => need(api.GET('/api/files', { params: { query: { project } } })),
-    enabled: project !== '',
-  });
+  const files = useFileList('project', project);
   const from = [...new Set(content.lines.map((line) => line.from ?? '').filter(Boolean))];
   return (
     <div className="quote-behind">

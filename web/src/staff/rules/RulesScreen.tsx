@@ -1,5 +1,5 @@
 import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router';
-import { ProblemError } from '../../shared/api';
+import { ProblemError, type Schema } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
 import { when } from '../../shared/words';
@@ -36,7 +36,7 @@ export function RulesScreen() {
 }
 
 interface Props {
-  list: ReturnType<typeof useRules>;
+  list: ReturnType<typeof useRules<Schema<'RuleList'>>>;
   rules: KeptRule[];
   kept: KeptRule | undefined;
   isNew: boolean;

@@ -2,6 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
+export { useRuleList as useRules } from '../shell/asked';
+
 export type RuleDraft = Schema<'RuleDraft'>;
 export type RuleAction = Schema<'RuleAction'>;
 export type KeptRule = Schema<'HandlingRule'>;
@@ -11,10 +13,6 @@ export interface Sample {
   answers: Record<string, never>;
 }
 export type Offers = Schema<'RuleList'>['offers'];
-
-export function useRules() {
-  return useQuery({ queryKey: queryKeys.rules, queryFn: () => need(api.GET('/api/rules')) });
-}
 
 /** Makes a rule, or changes the one whose id it has. */
 export function useKeepRule() {

@@ -1,10 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, need, type Schema } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
-import { queryKeys } from '../queryKeys';
 import { useToast } from '../shell/Toast';
 import { events, notByItself, type Event } from './events';
+import { useRuleList, useTemplateList } from '../shell/asked';
 
 type Row = Schema<'TemplateRow'>;
 type Rule = Schema<'HandlingRule'>;
@@ -45,11 +45,8 @@ function toStaff(action: Action, offers: Offers): string {
 export function EventsTable() {
   const queries = useQueryClient();
   const toast = useToast();
-  const rules = useQuery({ queryKey: queryKeys.rules, queryFn: () => need(api.GET('/api/rules')) });
-  const templates = useQuery({
-    queryKey: queryKeys.templates,
-    queryFn: async () => (await need(api.GET('/api/templates'))).items,
-  });
+  const rules = useRuleList();
+  const templates = useTemplateList();
   const turn = useMutation({
     mutationFn: ({ id, goes }: { id: string; goes: boolean }) =>
       need(api.POST('/api/templates/{id}/goes', { params: { path: { id } }, body: { goes } })),

@@ -1,11 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, need } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
-import { queryKeys } from '../queryKeys';
 import type { Setup } from './queries';
 import { useShown } from './shown';
+import { useFormList } from '../shell/asked';
 
 const name = 'telamon.first-steps';
 
@@ -21,8 +19,8 @@ function ticked(): string[] {
 export function FirstSteps({ setup }: { setup: Setup }) {
   const [fine, setFine] = useState(ticked);
   const [, show] = useShown();
-  const forms = useQuery({ queryKey: queryKeys.forms, queryFn: () => need(api.GET('/api/forms')) });
-  const live = forms.data?.items.some((form) => form.state === 'live') ?? false;
+  const forms = useFormList();
+  const live = forms.data?.some((form) => form.state === 'live') ?? false;
   const tick = (key: string) => {
     const next = [...fine, key];
     setFine(next);

@@ -1,16 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, need } from '../../shared/api';
 import { count } from '../../shared/numbers';
-import { queryKeys } from '../queryKeys';
+import { useFileList } from './asked';
 
 /** Files of a project, or of a client where there is none, behind one line: nothing where there are none. */
 export function RecordFiles({ project, client }: { project: string | undefined; client: string | undefined }) {
   const [of, id] = project ? (['project', project] as const) : (['client', client ?? ''] as const);
-  const files = useQuery({
-    queryKey: queryKeys.filesOf(of, id),
-    queryFn: () => need(api.GET('/api/files', { params: { query: { [of]: id } } })),
-    enabled: id !== '',
-  });
+  const files = useFileList(of, id);
   const items = files.data?.items ?? [];
   if (items.length === 0) return null;
   return (

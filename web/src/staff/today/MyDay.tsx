@@ -1,15 +1,13 @@
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, need } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { Empty } from '../../shared/Notice';
 import { clockTime } from '../../shared/words';
-import { queryKeys } from '../queryKeys';
 import { Photographs } from '../shell/Photographs';
 import { RecordFiles } from '../shell/RecordFiles';
 import { useToast } from '../shell/Toast';
 import { useMarkVisit, type Today } from './queries';
+import { useVisit } from '../shell/asked';
 
 /** One's own day, for a phone: the next visit whole, the others beneath it. */
 export function MyDay({ today }: { today: Today }) {
@@ -43,10 +41,7 @@ export function MyDay({ today }: { today: Today }) {
 }
 
 function Next({ id, today }: { id: string; today: Today }) {
-  const visit = useQuery({
-    queryKey: queryKeys.appointment(id),
-    queryFn: () => need(api.GET('/api/appointments/{id}', { params: { path: { id } } })),
-  });
+  const visit = useVisit(id);
   const mark = useMarkVisit();
   const toast = useToast();
   const one = visit.data;

@@ -2,19 +2,14 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { api, need, type Schema } from '../../../shared/api';
 import { queryKeys } from '../../queryKeys';
 
+export { useTemplateList as useTemplates } from '../../shell/asked';
+
 export type Template = Schema<'Template'>;
 export type TemplateRow = Schema<'TemplateRow'>;
 export type Draft = Pick<
   Schema<'TemplateVersion'>,
   'name' | 'subject' | 'document' | 'textMessage' | 'papers' | 'answersTo' | 'consent' | 'textFirst' | 'asks'
 >;
-
-export function useTemplates() {
-  return useQuery({
-    queryKey: queryKeys.templates,
-    queryFn: async () => (await need(api.GET('/api/templates'))).items,
-  });
-}
 
 export function useTemplate(id: string | undefined) {
   return useQuery({
