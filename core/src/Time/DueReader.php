@@ -10,7 +10,7 @@ final readonly class DueReader
     private const WEEKDAYS = ['mon' => 1, 'tue' => 2, 'wed' => 3, 'thu' => 4, 'fri' => 5, 'sat' => 6, 'sun' => 7];
     private const NUMBERS = ['a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10];
 
-    public function __construct(private WorkingDays $calendar, private DayReader $days = new DayReader())
+    public function __construct(private WorkingDays $calendar, private DayReader $days = new DayReader(), private SpanReader $spans = new SpanReader())
     {
     }
 
@@ -30,7 +30,12 @@ final readonly class DueReader
             default => $this->weekday($text, $today) ?? $this->counted($text, $today),
         };
 
-        return null !== $found ? [$found] : $this->written($text, $today, $order);
+        if (null !== $found) {
+            return [$found];
+        }
+        $written = $this->written($text, $today, $order);
+
+        return [] !== $written ? $written : $this->spoken($text, $today, $order);
     }
 
     /** “Tue” is the coming one, tomorrow at the soonest; “next Tue” is that of the week after this one. */
@@ -95,5 +100,18 @@ final readonly class DueReader
         sort($found);
 
         return $found;
+    }
+
+    /** Everything else that means one day, as it is read everywhere. @return list<\DateTimeImmutable> */
+    private function spoken(string $text, \DateTimeImmutable $today, DayOrder $order): array
+    {
+        $days = [];
+        foreach ($this->spans->read($text, $today, $order) as $span) {
+            if ($span->from == $span->to && $span->from->format('Y-m-d') >= $today->format('Y-m-d')) {
+                $days[] = $span->from;
+            }
+        }
+
+        return $days;
     }
 }

@@ -43,6 +43,11 @@ final class DueReaderTest extends TestCase
         yield 'the past in full' => ['2025-01-14', '2025-01-14'];
         yield 'two days where the order is not said' => ['3/1', '2027-01-03', '2027-03-01'];
         yield 'no such day' => ['31/2'];
+        yield 'a weekday of the week after' => ['friday week', '2026-12-11'];
+        yield 'by a day with its month' => ['by the 14th of December', '2026-12-14'];
+        yield 'a weekday and its date' => ['Mon 14 Dec', '2026-12-14'];
+        yield 'a whole month is no day' => ['January'];
+        yield 'yesterday is over' => ['yesterday'];
         yield 'nothing' => [''];
         yield 'something else' => ['when I am ready'];
         yield 'too many' => ['in 9999 days'];
