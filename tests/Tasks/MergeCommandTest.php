@@ -32,11 +32,20 @@ final class MergeCommandTest extends AppTestCase
         self::assertSame([['tasks', 'longest_chain', 'short_by'], ['error'], ['tasks', 'longest_chain', 'short_by']], array_map(static fn (mixed $one): array => \is_array($one) ? array_keys($one) : [], $answers));
     }
 
+    public function testAProjectInMidLifeIsOrderedAndDatedAnew(): void
+    {
+        $standing = self::QUESTION + ['today' => '2026-12-01', 'join' => [], 'tasks' => [['key' => 'base/talk', 'state' => 'open', 'due' => '2026-12-01']]];
+        self::assertSame('{"tasks":[{"key":"base/talk","number":1,"waits_for":[],"state":"open","due":"2026-12-02","new":false}],"moved":["base/talk"],"ends":"2026-12-02","short_by":0}'."\n", $this->merge($standing, 0, 'telamon:tasks:replan'));
+        $circle = $standing;
+        $circle['tasks'][0] += ['by_hand' => ['waits_for'], 'waits_for' => ['talk']];
+        self::assertSame("These wait for one another in a circle: base/talk waits for base/talk\n", $this->merge($circle, 1, 'telamon:tasks:replan'));
+    }
+
     /** @param array<mixed> $question */
-    private function merge(array $question, int $status): string
+    private function merge(array $question, int $status, string $command = 'telamon:tasks:merge'): string
     {
         file_put_contents("{$this->data}/merge.json", json_encode($question, \JSON_THROW_ON_ERROR));
 
-        return $this->command('telamon:tasks:merge', ['file' => "{$this->data}/merge.json"], $status);
+        return $this->command($command, ['file' => "{$this->data}/merge.json"], $status);
     }
 }

@@ -25,8 +25,8 @@ final class OutlineReader
         $readyBy = $data['ready_by'] ?? null;
 
         return new Outline(
-            new \DateTimeImmutable(self::date($data['start'] ?? null, 'start')),
-            null === $readyBy ? null : new \DateTimeImmutable(self::date($readyBy, 'ready_by')),
+            new \DateTimeImmutable(OutlineParts::date($data['start'] ?? null, 'start')),
+            null === $readyBy ? null : new \DateTimeImmutable(OutlineParts::date($readyBy, 'ready_by')),
             new WorkingDays(self::weekdays($data), self::closures($data)),
             self::lists($data),
         );
@@ -40,7 +40,7 @@ final class OutlineReader
     private static function weekdays(array $data): array
     {
         $days = [];
-        foreach (self::list($data, 'open_weekdays', null) as $i => $day) {
+        foreach (OutlineParts::list($data, 'open_weekdays', null) as $i => $day) {
             $days[] = \is_int($day) && $day >= 1 && $day <= 7 ? $day : throw new UnreadableOutline("open_weekdays.$i: write 1 for Monday to 7 for Sunday.");
         }
 
@@ -55,8 +55,8 @@ final class OutlineReader
     private static function closures(array $data): array
     {
         $days = [];
-        foreach (self::list($data, 'closures', []) as $i => $day) {
-            $days[] = self::date($day, "closures.$i");
+        foreach (OutlineParts::list($data, 'closures', []) as $i => $day) {
+            $days[] = OutlineParts::date($day, "closures.$i");
         }
 
         return $days;
@@ -72,23 +72,23 @@ final class OutlineReader
         $read = [];
         $lists = [];
         $keys = [];
-        foreach (self::list($data, 'checklists', null) as $i => $list) {
-            $list = self::map($list, "checklists.$i");
-            $key = self::key($list['key'] ?? null, "checklists.$i.key");
+        foreach (OutlineParts::list($data, 'checklists', null) as $i => $list) {
+            $list = OutlineParts::map($list, "checklists.$i");
+            $key = OutlineParts::key($list['key'] ?? null, "checklists.$i.key");
             if (isset($lists[$key])) {
                 throw new UnreadableOutline("Two checklists have the key $key.");
             }
             $lists[$key] = true;
             $items = [];
-            foreach (self::list($list, 'items', [], $key) as $j => $item) {
-                $items[] = $item = self::item(self::isMap($item) ? $item : self::map($item, "$key.items.$j"), $key, $j);
+            foreach (OutlineParts::list($list, 'items', [], $key) as $j => $item) {
+                $items[] = $item = self::item(OutlineParts::isMap($item) ? $item : OutlineParts::map($item, "$key.items.$j"), $key, $j);
                 if (isset($keys[$item['key']])) {
                     throw new UnreadableOutline("Two items have the key {$item['key']}.");
                 }
                 $keys[$item['key']] = true;
             }
             $joins = $list['joins_after'] ?? null;
-            $read[] = ['key' => $key, 'joins' => null === $joins ? null : self::key($joins, "$key.joins_after"), 'items' => $items];
+            $read[] = ['key' => $key, 'joins' => null === $joins ? null : OutlineParts::key($joins, "$key.joins_after"), 'items' => $items];
         }
         if (\count($keys) > self::MOST_ITEMS) {
             throw new UnreadableOutline('At most '.self::MOST_ITEMS.' items can be merged.');
@@ -131,14 +131,14 @@ final class OutlineReader
     private static function item(array $item, string $list, int $i): array
     {
         $own = $item['key'] ?? null;
-        $key = self::isKey($own) ? "$list/$own" : throw self::noKey("$list.items.$i.key");
+        $key = OutlineParts::isKey($own) ? "$list/$own" : throw OutlineParts::noKey("$list.items.$i.key");
         $takes = $item['takes'] ?? null;
         if (!\is_int($takes) || $takes < 0 || $takes > self::MOST_DAYS) {
             throw new UnreadableOutline("$key: takes is a whole number of working days, 0 or more.");
         }
         $waits = [];
-        foreach (self::list($item, 'waits_for', [], $key) as $j => $wait) {
-            $waits[] = self::isKey($wait) ? $wait : throw self::noKey("$key.waits_for.$j");
+        foreach (OutlineParts::list($item, 'waits_for', [], $key) as $j => $wait) {
+            $waits[] = OutlineParts::isKey($wait) ? $wait : throw OutlineParts::noKey("$key.waits_for.$j");
         }
 
         return ['key' => $key, 'takes' => $takes, 'waits' => $waits, 'due' => self::due($item['due'] ?? null, $key)];
@@ -149,7 +149,7 @@ final class OutlineReader
         if (null === $due) {
             return null;
         }
-        $due = self::map($due, "$key.due");
+        $due = OutlineParts::map($due, "$key.due");
         $from = $due['from'] ?? null;
         $days = $due['days'] ?? null;
         $before = $due['before'] ?? false;
@@ -164,55 +164,5 @@ final class OutlineReader
         }
 
         return new OwnDue('ready_by' === $from, $before ? -$days : $days);
-    }
-
-    private static function key(mixed $key, string $at): string
-    {
-        return self::isKey($key) ? $key : throw self::noKey($at);
-    }
-
-    /**
-     * @phpstan-assert-if-true string $key
-     */
-    private static function isKey(mixed $key): bool
-    {
-        return \is_string($key) && '' !== trim($key) && \strlen($key) <= 400 && false === strpbrk($key, "\r\n");
-    }
-
-    /** Asked for only where one is missing: there are thousands of keys, and the words about them cost more than the look. */
-    private static function noKey(string $at): UnreadableOutline
-    {
-        return new UnreadableOutline("$at: write a key, as text in one line.");
-    }
-
-    private static function date(mixed $date, string $at): string
-    {
-        return \is_string($date) && 1 === preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $date, $part) && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
-            ? $date : throw new UnreadableOutline("$at: write a day as 2026-11-24.");
-    }
-
-    /** @return array<array-key, mixed> */
-    private static function map(mixed $data, string $at): array
-    {
-        return self::isMap($data) ? $data : throw new UnreadableOutline("$at: send an object.");
-    }
-
-    /** @phpstan-assert-if-true array<array-key, mixed> $data */
-    private static function isMap(mixed $data): bool
-    {
-        return \is_array($data) && (!array_is_list($data) || [] === $data);
-    }
-
-    /**
-     * @param array<array-key, mixed> $data
-     * @param list<mixed>|null $usual null where it has to be there
-     *
-     * @return list<mixed>
-     */
-    private static function list(array $data, string $name, ?array $usual, string $at = ''): array
-    {
-        $list = $data[$name] ?? $usual;
-
-        return \is_array($list) && array_is_list($list) ? $list : throw new UnreadableOutline(('' === $at ? '' : "$at: ")."$name: send a list.");
     }
 }
