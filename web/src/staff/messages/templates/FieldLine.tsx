@@ -1,5 +1,6 @@
 import { EditorContent, useEditor } from '@tiptap/react';
 import { use, useEffect, useRef, useState } from 'react';
+import { isOurs } from '../../keys';
 import { forLine, type Offering } from './extensions';
 import { Fields } from './fields';
 import { docToLine, lineToDoc } from './fieldText';
@@ -30,7 +31,10 @@ export function FieldLine({ label, value, onChange, oneLine = false, fault }: Pr
     extensions: forLine(() => known.current, setOffering, oneLine),
     content: lineToDoc(value),
     injectCSS: false,
-    editorProps: { attributes: { role: 'textbox', 'aria-label': label, class: 'field-line' } },
+    editorProps: {
+      handleDOMEvents: { keydown: (_, event) => isOurs(event) },
+      attributes: { role: 'textbox', 'aria-label': label, class: 'field-line' },
+    },
     onUpdate: ({ editor: now }) => {
       told.current = docToLine(now.getJSON());
       latest.current(told.current);

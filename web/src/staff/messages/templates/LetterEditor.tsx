@@ -1,6 +1,7 @@
 import type { JSONContent } from '@tiptap/core';
 import { EditorContent, useEditor } from '@tiptap/react';
 import { use, useEffect, useRef, useState } from 'react';
+import { isOurs } from '../../keys';
 import { forLetter, type Offering } from './extensions';
 import { Fields } from './fields';
 import { FieldWords } from './FieldWords';
@@ -32,6 +33,7 @@ export function LetterEditor({ template, document, onChange, fault }: Props) {
     content: document,
     injectCSS: false,
     editorProps: {
+      handleDOMEvents: { keydown: (_, event) => isOurs(event) },
       attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Text', class: 'letter-field' },
     },
     onUpdate: ({ editor: now }) => {

@@ -167,6 +167,14 @@ describe('Checklists', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Working days that it takes').value).toBe('4');
   });
 
+  it('opens only its own item where the base has one of the same short name', async () => {
+    const same = { ...strings, items: [item('talk', 'Talk about strings'), ...strings.items] };
+    show('/checklists/s1', { 'GET /api/checklists': { ...lists, items: [base, same] } });
+    fireEvent.click(await screen.findByRole('button', { name: /Talk about strings/ }));
+    expect(screen.getAllByLabelText('Working days that it takes')).toHaveLength(1);
+    expect(screen.getAllByRole('button', { name: /^remove/ })).toHaveLength(1);
+  });
+
   it('keeps what is typed while it is being saved', async () => {
     let letGo: () => void = () => undefined;
     const gate = new Promise<void>((resolve) => (letGo = resolve));

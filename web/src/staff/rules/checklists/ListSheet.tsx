@@ -57,20 +57,22 @@ export function ListSheet({ draft, kept, base, lists, faults, onChange }: Props)
   const after = isBase ? [] : rows.filter((row) => !row.own && row.number > firstOwn);
   const faultsOf = (i: number) =>
     Object.fromEntries(Object.entries(faults).filter(([path]) => path.startsWith(`items.${i}.`)));
+  // An item of the base may have the same short key: only the list's own are edited here.
+  const isOpen = (row: Row) => row.own && row.item.key === open;
   const line = (row: Row, i: number) => (
     <Fragment key={row.full}>
       {row.own && row.item.group !== (draft.items[i - 1]?.group ?? '') && row.item.group !== '' && (
         <h3 className="item-group">{row.item.group}</h3>
       )}
-      <div className={row.item.key === open ? 'item open' : 'item'}>
+      <div className={isOpen(row) ? 'item open' : 'item'}>
         <ItemRow
           row={row}
           rows={rows}
           offers={lists.offers}
-          open={row.item.key === open}
-          onOpen={() => setOpen(row.item.key === open ? null : row.item.key)}
+          open={isOpen(row)}
+          onOpen={() => setOpen(isOpen(row) ? null : row.item.key)}
         />
-        {row.item.key === open && (
+        {isOpen(row) && (
           <>
             <ItemEditor
               row={row}
@@ -96,7 +98,7 @@ export function ListSheet({ draft, kept, base, lists, faults, onChange }: Props)
             </p>
           </>
         )}
-        {Object.keys(faultsOf(i)).length > 0 && row.item.key !== open && (
+        {Object.keys(faultsOf(i)).length > 0 && !isOpen(row) && (
           <p className="question-error">{Object.values(faultsOf(i))[0]}</p>
         )}
       </div>
