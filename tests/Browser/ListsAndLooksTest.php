@@ -86,4 +86,18 @@ final class ListsAndLooksTest extends BrowserTestCase
         $this->driver->navigate()->back();
         $this->find('[data-line="message.confirmation"]');
     }
+
+    public function testAProjectIsPrintedAlsoAfterTheDiaryWasOpened(): void
+    {
+        $this->signIn();
+        $this->clickWith('.lintel nav a', 'Diary');
+        $this->find('.diary-head');
+        $this->clickWith('.lintel nav a', 'Projects');
+        $this->clickOn('.row-table tbody a');
+        $this->find('.task');
+        self::devTools($this->driver, 'Emulation.setEmulatedMedia', ['media' => 'print']);
+        self::assertTrue($this->find('.task')->isDisplayed());
+        self::assertFalse($this->find('.lintel')->isDisplayed());
+        self::devTools($this->driver, 'Emulation.setEmulatedMedia', ['media' => '']);
+    }
 }

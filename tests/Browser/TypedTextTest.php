@@ -62,7 +62,8 @@ final class TypedTextTest extends BrowserTestCase
                 $this->driver->takeScreenshot(\dirname(__DIR__, 2).'/var/failed-'.preg_replace('/\W+/', '-', $name).'.png');
             }
             $this->network(true);
-            $this->forgetAll();
+            $this->go('/today');
+            self::forgetTyped($this->driver);
         }
         self::assertSame([], $lost);
     }
@@ -112,16 +113,6 @@ final class TypedTextTest extends BrowserTestCase
         $this->until(fn (): bool => !str_contains($this->driver->getCurrentURL(), (string) parse_url($at, \PHP_URL_PATH)) || [] === $this->all($css), 'it is elsewhere');
         $this->driver->navigate()->back();
         $this->isThere($typed, $presses, $css, 'after going back');
-    }
-
-    /** So that the next screen, and the next test, begin with nothing typed. */
-    private function forgetAll(): void
-    {
-        $this->go('/today');
-        $this->driver->executeAsyncScript(<<<'JS'
-            const done = arguments[0];
-            fetch('/api/drafts').then((r) => r.json()).then(({ items }) => Promise.all(items.map((one) => fetch(`/api/drafts/${encodeURIComponent(one.name)}?revision=${one.revision}`, { method: 'DELETE' })))).then(() => { localStorage.clear(); done(); });
-            JS);
     }
 
     /** @param list<string> $presses */

@@ -26,7 +26,10 @@ final class DaysCommandTest extends AppTestCase
         self::assertSame([['spans' => [['2026-12-01', '2026-12-01']]], ['error' => '“today” must be a day like 2026-12-01.'], ['spans' => [['2026-12-02', '2026-12-02']]]], $answers);
     }
 
-    /** @param array<mixed> $question */
+    /**
+     * @param array<mixed> $question
+     * @param non-empty-string $why
+     */
     #[TestWith([['today' => '2026-02-30', 'order' => 'unstated', 'text' => 'x'], '“today” must be'])]
     #[TestWith([['today' => '2026-12-01', 'order' => 'sideways', 'text' => 'x'], '“order” must be'])]
     #[TestWith([['today' => '2026-12-01', 'order' => 'unstated'], '“text” must be'])]

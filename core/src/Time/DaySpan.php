@@ -21,6 +21,11 @@ final readonly class DaySpan
         return new self(self::at($year, $month, $first), self::at($year, $month, $last));
     }
 
+    public function isOneDay(): bool
+    {
+        return $this->from->format('Y-m-d') === $this->to->format('Y-m-d');
+    }
+
     /** What is left of it; null where it is over. */
     public function leftOf(\DateTimeImmutable $today): ?self
     {

@@ -102,12 +102,16 @@ final readonly class DueReader
         return $found;
     }
 
-    /** Everything else that means one day, as it is read everywhere. @return list<\DateTimeImmutable> */
+    /**
+     * Everything else that means one day, as it is read everywhere.
+     *
+     * @return list<\DateTimeImmutable>
+     */
     private function spoken(string $text, \DateTimeImmutable $today, DayOrder $order): array
     {
         $days = [];
         foreach ($this->spans->read($text, $today, $order) as $span) {
-            if ($span->from == $span->to && $span->from->format('Y-m-d') >= $today->format('Y-m-d')) {
+            if ($span->isOneDay() && $span->from->format('Y-m-d') >= $today->format('Y-m-d')) {
                 $days[] = $span->from;
             }
         }

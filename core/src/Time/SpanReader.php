@@ -38,7 +38,11 @@ final class SpanReader
         return trim(str_replace(['’', '–', '—'], ["'", '-', '-'], $text), " \t\n\r\0\x0B.,;:!?");
     }
 
-    /** “by”, “before” and “after” something. @return list<DaySpan>|null null where it is none of them */
+    /**
+     * “by”, “before” and “after” something.
+     *
+     * @return list<DaySpan>|null null where it is none of them
+     */
     private function edges(string $text, \DateTimeImmutable $today, DayOrder $order): ?array
     {
         if (1 !== preg_match('/^(by|before|after) (.+)$/D', $text, $m)) {
@@ -131,9 +135,9 @@ final class SpanReader
         } elseif ($start->from > $end->to && !$hasYear && !$this->isDated($other)) {
             // “friday to monday”: the monday behind that friday.
             $end = $this->single($other, $start->from, $order)[0] ?? null;
-        } elseif (!$hasYear && $this->isDated($one) && null !== $start) {
+        } elseif (!$hasYear && $this->isDated($one)) {
             // “28 December to 3 January 2029”: the last such day before the end.
-            while (($later = $this->single($one, $start->from->modify('+1 day'), $order)[0] ?? null) && $later->from <= $end->from) {
+            for ($later = $start; null !== $later && $later->from <= $end->from; $later = $this->single($one, $later->from->modify('+1 day'), $order)[0] ?? null) {
                 $start = $later;
             }
         }

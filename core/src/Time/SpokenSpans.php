@@ -7,7 +7,7 @@ namespace Telamon\Core\Time;
 /** Days and spans as people say them from today: tomorrow, next Friday, in two weeks, early May, this weekend. */
 final readonly class SpokenSpans
 {
-    private const PARTS = ['beginning of' => [1, 10], 'start of' => [1, 10], 'early' => [1, 10], 'middle of' => [11, 20], 'mid' => [11, 20], 'end of' => [21, 31], 'late' => [21, 31], 'first week of' => [1, 7], 'second week of' => [8, 14], 'third week of' => [15, 21], 'fourth week of' => [22, 28]];
+    private const PARTS = ['beginning of' => [1, 10], 'start of' => [1, 10], 'early' => [1, 10], 'middle of' => [11, 20], 'mid' => [11, 20], 'end of' => [21, 31], 'late' => [21, 31], 'first week of' => [1, 7], 'second week of' => [8, 14], 'third week of' => [15, 21], 'fourth week of' => [22, 28], 'last week of' => [-6, 31]];
 
     public function __construct(private \DateTimeImmutable $today)
     {
@@ -92,46 +92,27 @@ final readonly class SpokenSpans
 
     private function part(string $text): ?DaySpan
     {
-        $month = '('.CalendarWords::MONTH.')(?:,? (\d{4}))?';
         $text = (string) preg_replace(['/^(?:in|at|during) /', '/^the /', '/^(early|mid|late)-/'], ['', '', '$1 '], $text);
-        if (1 === preg_match("/^(?:(early|mid|late)|(beginning of|start of|middle of|end of|(?:first|second|third|fourth|last) week of)) (?:$month|(the|this|next) month)$/D", $text, $m)) {
-            $words = '' !== $m[1] ? $m[1] : $m[2];
-            if ('' === ($m[5] ?? '')) {
-                return $this->partIn($words, CalendarWords::month($m[3]), $m[4] ?? '');
-            }
-            [$year, $at] = $this->thisMonth();
-            $of = 'next' === $m[5] ? self::after($year, $at) : [$year, $at];
-            [$first, $last] = $this->bounds($words, $of);
-            $span = $this->of($of, $first, $last)->leftOf($this->today);
-            if (null === $span && 'the' === $m[5]) {
-                // What is over of the month is the next one's.
-                $of = self::after($year, $at);
-                $span = $this->of($of, ...$this->bounds($words, $of));
-            }
-
-            return $span;
+        if (1 !== preg_match('/^(early|mid|late|(?:beginning|start|middle|end|(?:first|second|third|fourth|last) week) of) (.+)$/D', $text, $m)) {
+            return null;
         }
+        [$first, $last] = self::PARTS[$m[1]] ?? [1, 31];
+        if (1 === preg_match('/^('.CalendarWords::MONTH.')(?:,? (\d{4}))?$/D', $m[2], $of)) {
+            return $this->inMonth(CalendarWords::month($of[1]), $of[2] ?? '', $first, $last);
+        }
+        [$year, $at] = $this->thisMonth();
 
-        return null;
-    }
-
-    private function partIn(string $words, int $month, string $year): ?DaySpan
-    {
-        return $this->inMonth($month, $year, ...('last week of' === $words ? [-6, 31] : self::PARTS[$words]));
-    }
-
-    /**
-     * @param array{int, int} $of year and month
-     *
-     * @return array{int, int}
-     */
-    private function bounds(string $words, array $of): array
-    {
-        return 'last week of' === $words ? [self::lastOf($of) - 6, 31] : self::PARTS[$words];
+        return match ($m[2]) {
+            'this month' => $this->of([$year, $at], $first, $last)->leftOf($this->today),
+            'next month' => $this->of(self::after($year, $at), $first, $last),
+            // What is over of the month is the next one's.
+            'the month' => $this->of([$year, $at], $first, $last)->leftOf($this->today) ?? $this->of(self::after($year, $at), $first, $last),
+            default => null,
+        };
     }
 
     /** Of a month by its name: what is left where it runs; over and without a year it is the next year's. */
-    private function inMonth(int $month, string $year, int $first, int $last): ?DaySpan
+    private function inMonth(int $month, string $year, int $first, int $last): DaySpan
     {
         $at = '' === $year ? (int) $this->today->format('Y') : (int) $year;
         $span = $this->of([$at, $month], $first, $last);

@@ -100,7 +100,11 @@ final readonly class WrittenDays
         return array_values($found);
     }
 
-    /** “the 19th”: of this month, or of the next that has it. @return list<\DateTimeImmutable>|null */
+    /**
+     * “the 19th”: of this month, or of the next that has it.
+     *
+     * @return list<\DateTimeImmutable>|null null where it is not written so
+     */
     private function dayOfMonth(string $text): ?array
     {
         if (1 !== preg_match('/^(\d{1,2})(?:st|nd|rd|th)$/D', $text, $m)) {

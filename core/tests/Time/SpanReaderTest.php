@@ -58,7 +58,7 @@ final class SpanReaderTest extends TestCase
     public function testIsReadAs(string $text, string $spans, string $order = 'unstated', string $today = '2026-12-01'): void
     {
         $found = (new SpanReader())->read($text, new \DateTimeImmutable($today, new \DateTimeZone('UTC')), DayOrder::from($order));
-        self::assertSame($spans, implode(' ', array_map(static fn (DaySpan $one): string => $one->from == $one->to ? $one->toArray()[0] : implode('..', $one->toArray()), $found)));
+        self::assertSame($spans, implode(' ', array_map(static fn (DaySpan $one): string => $one->isOneDay() ? $one->toArray()[0] : implode('..', $one->toArray()), $found)));
     }
 
     /** Whatever the day of the week, the words of the week keep to its calendar (ISO 8601: Monday to Sunday). */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tests\Browser\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -40,8 +41,28 @@ abstract class BrowserTestCase extends TestCase
             $this->driver->takeScreenshot(\dirname(__DIR__, 3).'/var/failed/'.preg_replace('/\W+/', '-', $this->nameWithDataSet()).'.png');
         }
         foreach ($this->drivers as $driver) {
+            self::forgetTyped($driver);
             $driver->quit();
         }
+    }
+
+    /** What was typed and not saved waits on the server for its writer, wherever they sign in next; each test begins without. */
+    protected static function forgetTyped(RemoteWebDriver $driver): void
+    {
+        try {
+            self::forget($driver);
+        } catch (WebDriverException) {
+            // It shows no page any more.
+        }
+    }
+
+    private static function forget(RemoteWebDriver $driver): void
+    {
+        $driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const forget = ({ items }) => Promise.all(items.map((one) => fetch(`/api/drafts/${encodeURIComponent(one.name)}?revision=${one.revision}`, { method: 'DELETE' })));
+            fetch('/api/drafts').then((answer) => (answer.ok ? answer.json().then(forget) : null)).catch(() => null).then(() => { try { localStorage.clear(); } catch { /* A page of nobody has no store. */ } done(); });
+            JS);
     }
 
     /** A browser with nothing in it. */
