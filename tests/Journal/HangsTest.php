@@ -27,7 +27,7 @@ final class HangsTest extends AppTestCase
         self::assertIsString($tuning['id']);
         $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['reminders' => [['minutes' => 1440, 'template' => $made->text('key')]]] + $tuning['settings']])->ok();
         $undone = $this->post("/api/changes/$change/undo")->ok();
-        self::assertStringContainsString('needed by Tuning', $undone->body);
+        self::assertStringContainsString('needed by the kind of visit Tuning', $undone->body);
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM message_template WHERE name = 'A day before'"));
         $refused = $this->call('PUT', '/api/templates/'.$made->text('id'), ['retired' => true]);
         self::assertStringContainsString('Tuning', $refused->body.$this->post('/api/templates/'.$made->text('id').'/retire', ['retired' => true])->body);
@@ -51,7 +51,7 @@ final class HangsTest extends AppTestCase
         self::assertIsArray($tuning['settings']);
         self::assertIsString($tuning['id']);
         $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['people' => [[$una]]] + $tuning['settings']])->ok();
-        self::assertStringContainsString('needed by Tuning', $this->post("/api/changes/$change/undo")->ok()->body);
+        self::assertStringContainsString('needed by the kind of visit Tuning', $this->post("/api/changes/$change/undo")->ok()->body);
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM staff WHERE id = '$una'"));
     }
 

@@ -94,7 +94,7 @@ final class UndoRightsTest extends AppTestCase
         foreach (['types', 'pages'] as $what) {
             $one = $this->get('/api/diary/types')->ok()->rows($what)[0];
             self::assertIsString($one['id']);
-            $this->call('PUT', "/api/diary/$what/{$one['id']}", ['live' => false] + $one)->ok();
+            $this->call('PUT', "/api/diary/$what/{$one['id']}", ['live' => false, 'anyway' => true] + $one)->ok();
             $asked = $this->post("/api/changes/{$this->last()}/undo")->ok(409);
             self::assertStringContainsString('online again', $asked->text('detail'));
         }
