@@ -60,7 +60,7 @@ final class ChecklistsTest extends BrowserTestCase
         $this->see('saved, version');
         $this->driver = $mine;
         $this->retitled('What it is for', 'Second of two');
-        $this->see('Somebody else has changed this checklist');
+        $this->see('Somebody else saved it meanwhile');
         self::assertSame('Second of two', $this->purpose()->getAttribute('value'), 'nothing typed is lost');
     }
 

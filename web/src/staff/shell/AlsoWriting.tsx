@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { api, need } from '../../shared/api';
 import { when } from '../../shared/words';
@@ -7,10 +8,11 @@ import { drafts } from './drafts';
 /** Says who else is changing the same and has not saved yet. */
 export function AlsoWriting({ name }: { name: string }) {
   const today = useToday();
+  const asks = useSyncExternalStore(drafts.onClash, drafts.isActive);
   const others = useQuery({
     queryKey: ['draft-others', name],
     queryFn: () => need(api.GET('/api/drafts/{name}', { params: { path: { name } } })),
-    enabled: drafts.isActive(),
+    enabled: asks,
     refetchInterval: 30_000,
   });
   const first = others.data?.others[0];

@@ -2,6 +2,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { when } from '../../shared/words';
 import { useToday } from './day';
 import { drafts, type Clash } from './drafts';
+import { beginDrafts } from './draftSync';
 import { useToast } from './Toast';
 import './drafts-stand.css';
 
@@ -35,7 +36,7 @@ function excerpt(value: unknown): string {
 
 /** Keeps what is typed on the server, and asks where it was typed in two places at once. */
 export function DraftsStand({ staff }: { staff: string }) {
-  useEffect(() => drafts.begin(staff), [staff]);
+  useEffect(() => beginDrafts(staff), [staff]);
   const clash = useSyncExternalStore(drafts.onClash, drafts.clashes)[0];
   return clash ? <Asked key={`${clash.name} ${clash.revision}`} clash={clash} /> : null;
 }

@@ -8,7 +8,6 @@ import { Lintel } from './Lintel';
 import { SentQuestions } from './SentQuestions';
 import './shell.css';
 import { drafts } from './drafts';
-import { DraftsStand } from './DraftsStand';
 import { useSignedIn } from '../session';
 import { ToastStand } from './Toast';
 
@@ -16,6 +15,13 @@ import { ToastStand } from './Toast';
 const PhotographsWaiting = lazy(() =>
   import('./Photographs').then(
     ({ PhotographsWaiting: it }) => ({ default: it }),
+    () => ({ default: () => null }),
+  ),
+);
+// Until it is there, what is typed is kept in this browser alone.
+const DraftsStand = lazy(() =>
+  import('./DraftsStand').then(
+    ({ DraftsStand: it }) => ({ default: it }),
     () => ({ default: () => null }),
   ),
 );
@@ -30,7 +36,9 @@ export function Shell({ areas }: { areas: Area[] }) {
   useKey('help', () => setKeysShown(true));
   return (
     <ToastStand>
-      <DraftsStand staff={staff} />
+      <Suspense fallback={null}>
+        <DraftsStand staff={staff} />
+      </Suspense>
       <SentQuestions>
         <div className="shell">
           <a className="skip" href="#main">

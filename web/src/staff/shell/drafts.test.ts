@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { drafts } from './drafts';
+import { beginDrafts, draftsSettled } from './draftSync';
 
 interface Row {
   revision: number;
@@ -49,7 +50,7 @@ let end: () => void;
 
 async function pass(milliseconds: number) {
   await vi.advanceTimersByTimeAsync(milliseconds);
-  await drafts.settled();
+  await draftsSettled();
 }
 
 beforeEach(() => {
@@ -57,7 +58,7 @@ beforeEach(() => {
   localStorage.clear();
   server = new Server();
   vi.stubGlobal('fetch', (request: Request) => server.answer(request));
-  end = drafts.begin('nessa');
+  end = beginDrafts('nessa');
 });
 
 afterEach(() => {
@@ -101,7 +102,7 @@ describe('what is typed', () => {
     await pass(2000);
     end();
     server.away = false;
-    end = drafts.begin('nessa');
+    end = beginDrafts('nessa');
     await pass(1000);
     expect(server.rows.get('write.c1')?.value).toBe('Dear Orla');
   });
@@ -124,7 +125,7 @@ describe('what is typed', () => {
     // On a device that has never had it, it goes by its own name too.
     end();
     localStorage.clear();
-    end = drafts.begin('nessa');
+    end = beginDrafts('nessa');
     await pass(10);
     expect(drafts.read('note.Orla Ó Fennick')).toBe('Ring her');
   });
@@ -222,14 +223,14 @@ describe('somebody else at the same browser', () => {
   it('finds only their own, and the first finds theirs again', async () => {
     drafts.put('quote.q1', 'Nessa’s');
     end();
-    end = drafts.begin('sorcha');
+    end = beginDrafts('sorcha');
     expect(drafts.read('quote.q1')).toBeNull();
     drafts.put('quote.q2', 'Sorcha’s');
     await pass(1000);
     expect([...server.rows.keys()]).toEqual(['quote.q2']);
     server.rows.clear();
     end();
-    end = drafts.begin('nessa');
+    end = beginDrafts('nessa');
     expect([drafts.read('quote.q1'), drafts.read('quote.q2')]).toEqual(['Nessa’s', null]);
     await pass(1000);
     expect([...server.rows.keys()]).toEqual(['quote.q1']);
