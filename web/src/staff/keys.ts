@@ -8,7 +8,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import { matchKeyBindingPress, parseKeybinding, tinykeys } from 'tinykeys';
+import { tinykeys } from 'tinykeys';
 
 /** Every key of the product. A letter means one thing everywhere. */
 export const keys = {
@@ -75,16 +75,6 @@ export function keysAreOff(): boolean {
 export function turnKeys(on: boolean): void {
   if (on) localStorage.removeItem(off);
   else localStorage.setItem(off, 'yes');
-}
-
-const alsoWhileTyping = Object.values(keys)
-  .map(({ binding }) => binding)
-  .filter((binding) => /^(\$mod|Alt)\+/.test(binding))
-  .flatMap((binding) => parseKeybinding(binding));
-
-/** Whether a key is the product's own also where somebody types: an editor of texts leaves all of these alone. */
-export function isOurs(event: KeyboardEvent): boolean {
-  return !keysAreOff() && alsoWhileTyping.some((press) => matchKeyBindingPress(event, press));
 }
 
 function typing(event: KeyboardEvent): boolean {

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
-export { useRuleList as useRules } from '../shell/asked';
+export { useRuleList as useRules } from '../people/queries';
 
 export type RuleDraft = Schema<'RuleDraft'>;
 export type RuleAction = Schema<'RuleAction'>;

@@ -4,7 +4,8 @@ import { api, need, type Schema } from '../../shared/api';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { useToast } from '../shell/Toast';
 import { events, notByItself, type Event } from './events';
-import { useRuleList, useTemplateList } from '../shell/asked';
+import { useRuleList } from '../people/queries';
+import { useTemplateList } from '../shell/asked';
 
 type Row = Schema<'TemplateRow'>;
 type Rule = Schema<'HandlingRule'>;

@@ -4,11 +4,12 @@ import { api, need } from '../../shared/api';
 import { when } from '../../shared/words';
 import { useToday } from './day';
 import { drafts } from './drafts';
+import { onClash } from './draftSync';
 
 /** Says who else is changing the same and has not saved yet. */
 export function AlsoWriting({ name }: { name: string }) {
   const today = useToday();
-  const asks = useSyncExternalStore(drafts.onClash, drafts.isActive);
+  const asks = useSyncExternalStore(onClash, drafts.isActive);
   const others = useQuery({
     queryKey: ['draft-others', name],
     queryFn: () => need(api.GET('/api/drafts/{name}', { params: { path: { name } } })),

@@ -1,8 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { when } from '../../shared/words';
 import { useToday } from './day';
-import { drafts, type Clash } from './drafts';
-import { beginDrafts } from './draftSync';
+import { beginDrafts, keepMine, onClash, openClashes, putBack, takeOther, type Clash } from './draftSync';
 import { useToast } from './Toast';
 import './drafts-stand.css';
 
@@ -37,7 +36,7 @@ function excerpt(value: unknown): string {
 /** Keeps what is typed on the server, and asks where it was typed in two places at once. */
 export function DraftsStand({ staff }: { staff: string }) {
   useEffect(() => beginDrafts(staff), [staff]);
-  const clash = useSyncExternalStore(drafts.onClash, drafts.clashes)[0];
+  const clash = useSyncExternalStore(onClash, openClashes)[0];
   return clash ? <Asked key={`${clash.name} ${clash.revision}`} clash={clash} /> : null;
 }
 
@@ -52,17 +51,17 @@ function Asked({ clash }: { clash: Clash }) {
         You wrote <b>{thing}</b> in another place too, {when(clash.at, today)}. Neither is lost.
       </p>
       {words && <blockquote className="serif">{words.length > 160 ? `${words.slice(0, 160)} …` : words}</blockquote>}
-      <button type="button" className="link-button" onClick={() => drafts.keep(clash)}>
+      <button type="button" className="link-button" onClick={() => keepMine(clash)}>
         Go on with what stands here
       </button>{' '}
       <button
         type="button"
         className="link-button"
         onClick={() => {
-          const mine = drafts.take(clash);
+          const mine = takeOther(clash);
           toast({
             words: 'The other one stands here now.',
-            action: { label: 'Back to mine', shown: '', act: () => drafts.putBack(clash.name, mine) },
+            action: { label: 'Back to mine', shown: '', act: () => putBack(clash.name, mine) },
           });
         }}
       >

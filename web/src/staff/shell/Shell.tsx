@@ -11,20 +11,14 @@ import { drafts } from './drafts';
 import { useSignedIn } from '../session';
 import { ToastStand } from './Toast';
 
+const orNothing = () => ({ default: () => null });
+
 // Without it, photographs wait for the next time: no reason to be without the office.
 const PhotographsWaiting = lazy(() =>
-  import('./Photographs').then(
-    ({ PhotographsWaiting: it }) => ({ default: it }),
-    () => ({ default: () => null }),
-  ),
+  import('./Photographs').then(({ PhotographsWaiting: it }) => ({ default: it }), orNothing),
 );
 // Until it is there, what is typed is kept in this browser alone.
-const DraftsStand = lazy(() =>
-  import('./DraftsStand').then(
-    ({ DraftsStand: it }) => ({ default: it }),
-    () => ({ default: () => null }),
-  ),
-);
+const DraftsStand = lazy(() => import('./DraftsStand').then(({ DraftsStand: it }) => ({ default: it }), orNothing));
 const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList }));
 
 /** What every staff screen stands in: lintel and day ruler above, the screen's own pillars and plinth below. */
@@ -36,9 +30,6 @@ export function Shell({ areas }: { areas: Area[] }) {
   useKey('help', () => setKeysShown(true));
   return (
     <ToastStand>
-      <Suspense fallback={null}>
-        <DraftsStand staff={staff} />
-      </Suspense>
       <SentQuestions>
         <div className="shell">
           <a className="skip" href="#main">
@@ -49,6 +40,7 @@ export function Shell({ areas }: { areas: Area[] }) {
           <DayRuler />
           <Suspense fallback={null}>
             <PhotographsWaiting />
+            <DraftsStand staff={staff} />
           </Suspense>
           <Outlet />
         </div>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, need, type Schema } from '../../shared/api';
+import { api, need } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 
 /**
@@ -9,18 +9,6 @@ import { queryKeys } from '../queryKeys';
 
 export function useFormList() {
   return useQuery({ queryKey: queryKeys.forms, queryFn: async () => (await need(api.GET('/api/forms'))).items });
-}
-
-type Rules = Schema<'RuleList'>;
-
-/** @param select a part of it, where no more is wanted; what is kept stays the whole */
-export function useRuleList<T = Rules>(wanted = true, select?: (rules: Rules) => T) {
-  return useQuery<Rules, Error, T>({
-    queryKey: queryKeys.rules,
-    queryFn: () => need(api.GET('/api/rules')),
-    enabled: wanted,
-    ...(select ? { select } : {}),
-  });
 }
 
 export function useTemplateList() {

@@ -1,44 +1,69 @@
 import { api, need, ProblemError } from '../../shared/api';
-import {
-  adopt,
-  drafts,
-  inside,
-  named,
-  noted,
-  noteOf,
-  onlyHere,
-  outside,
-  pause,
-  remove,
-  setClashes,
-  store,
-  tell,
-  writeJson,
-  type Noted,
-} from './drafts';
+import { drafts, named, noted, noteOf, remove, tell, writeJson, type Noted } from './drafts';
 
 /** Brings what is typed in this browser to the server, and what was typed elsewhere here. */
 
+export interface Clash {
+  name: string;
+  at: string;
+  revision: number;
+  value: unknown;
+}
+
+let clashes: Clash[] = [];
+const told = new Set<() => void>();
+
+function setClashes(next: Clash[]): void {
+  clashes = next;
+  told.forEach((tellIt) => tellIt());
+}
+
+/** What was typed in two places, and what is done with it is not decided. */
+export const openClashes = (): Clash[] => clashes;
+
+export function onClash(tellIt: () => void): () => void {
+  told.add(tellIt);
+  return () => {
+    told.delete(tellIt);
+  };
+}
+
+const pause = 800;
 const longestWait = 60_000;
 const timers = new Map<string, ReturnType<typeof setTimeout>>();
 const flights = new Map<string, Promise<void>>();
 const waits = new Map<string, number>();
+/** The server's own limit. */
+const longestName = 200;
+
+/** The name as the server takes it. */
+function outside(name: string): string {
+  return name.replace(/[^A-Za-z0-9._:-]/g, (letter) => `@${letter.charCodeAt(0).toString(16)}.`);
+}
+
+/** The other way round. */
+function inside(name: string): string {
+  return name.replace(/@([0-9a-f]+)\./g, (_, code: string) => String.fromCharCode(parseInt(code, 16)));
+}
 
 /** From now on the server keeps it too, for this person. What comes back ends that. */
 export function beginDrafts(staff: string): () => void {
   drafts.ownedBy(staff);
   drafts.carriedBy({
-    soon: (name, after) => {
+    soon: (name, after = pause) => {
       waits.delete(name);
+      if (drafts.read(name) === null) leave(name);
       soon(name, after);
     },
     drop: (name) => {
       if (flights.has(name)) return false;
       clearTimeout(timers.get(name));
       timers.delete(name);
+      leave(name);
       return true;
     },
   });
+  told.forEach((tellIt) => tellIt());
   const look = () => void lookAround();
   const seen = () => {
     if (document.visibilityState === 'visible') look();
@@ -56,6 +81,31 @@ export function beginDrafts(staff: string): () => void {
     timers.forEach((one) => clearTimeout(one));
     timers.clear();
   };
+}
+
+/** Takes what was typed elsewhere; gives what stood here, for whoever wants it back. */
+export function takeOther(clash: Clash): unknown {
+  const mine = drafts.read(clash.name);
+  leave(clash.name);
+  adopt(clash.name, clash.value, clash.revision);
+  return mine;
+}
+
+/** Goes on with what stands here. */
+export function keepMine(clash: Clash): void {
+  leave(clash.name);
+  writeJson(noted(clash.name), { revision: clash.revision, ahead: true } satisfies Noted);
+  soon(clash.name, 0);
+}
+
+/** Puts back what stood here before something else was taken. */
+export function putBack(name: string, value: unknown): void {
+  drafts.put(name, value);
+  tell(name, value);
+}
+
+function leave(name: string): void {
+  setClashes(clashes.filter((one) => one.name !== name));
 }
 
 /** For those who wait until everything is on the server. */
@@ -84,7 +134,14 @@ function soon(name: string, after: number): void {
 /** Brings one name to the server: what is typed, or that it is gone. */
 async function carry(name: string): Promise<void> {
   const note = noteOf(name);
-  if (!drafts.isActive() || note === null || !note.ahead || drafts.clashes().some((clash) => clash.name === name))
+  // A name that is too long, and what something else keeps, stay in this browser.
+  if (
+    !drafts.isActive() ||
+    note === null ||
+    !note.ahead ||
+    outside(name).length > longestName ||
+    clashes.some((clash) => clash.name === name)
+  )
     return;
   const value = drafts.read(name);
   const params = { path: { name: outside(name) } };
@@ -135,7 +192,7 @@ async function meet(name: string): Promise<void> {
     adopt(name, mine.value, mine.revision);
   } else {
     setClashes([
-      ...drafts.clashes().filter((clash) => clash.name !== name),
+      ...clashes.filter((clash) => clash.name !== name),
       { name, at: mine.at, revision: mine.revision, value: mine.value },
     ]);
   }
@@ -144,10 +201,10 @@ async function meet(name: string): Promise<void> {
 /** Looks for what was typed, saved or cancelled on other devices, and brings what did not get through. */
 async function lookAround(): Promise<void> {
   let items: { name: string; revision: number }[];
-  const here = Object.keys(store() ?? {})
+  const here = storedKeys()
     .filter((key) => key.startsWith(named('')))
     .map((key) => key.slice(named('').length));
-  const before = new Map(here.map((name) => [name, store()?.getItem(noted(name)) ?? null]));
+  const before = new Map(here.map((name) => [name, JSON.stringify(noteOf(name))]));
   try {
     ({ items } = await need(api.GET('/api/drafts')));
   } catch {
@@ -167,10 +224,10 @@ async function lookAround(): Promise<void> {
   }
   for (const name of here) {
     const note = noteOf(name);
-    if (note === null || onlyHere.has(name)) continue;
+    if (note === null) continue;
     if (note.ahead) soon(name, 0);
     else if (
-      before.get(name) === store()?.getItem(noted(name)) &&
+      before.get(name) === JSON.stringify(noteOf(name)) &&
       !there.has(outside(name)) &&
       !timers.has(name) &&
       !flights.has(name)
@@ -180,5 +237,33 @@ async function lookAround(): Promise<void> {
       remove(noted(name));
       tell(name, null);
     }
+  }
+}
+
+function adopt(name: string, value: unknown, revision: number): void {
+  writeJson(named(name), value);
+  writeJson(noted(name), { revision, ahead: false } satisfies Noted);
+  tell(name, value);
+}
+
+/** Another window of this browser has typed, saved or cancelled: this one shows the same. */
+function heard(event: StorageEvent): void {
+  const name = event.key?.startsWith(named('')) ? event.key.slice(named('').length) : null;
+  if (name === null) return;
+  try {
+    tell(name, event.newValue === null ? null : JSON.parse(event.newValue));
+  } catch {
+    // Not written by this store.
+  }
+}
+
+window.addEventListener('storage', heard);
+
+/** All that the store holds; nothing where it cannot be used. */
+function storedKeys(): string[] {
+  try {
+    return Object.keys(localStorage);
+  } catch {
+    return [];
   }
 }

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { drafts } from './drafts';
-import { beginDrafts, draftsSettled } from './draftSync';
+import { beginDrafts, draftsSettled, keepMine, openClashes, putBack, takeOther } from './draftSync';
 
 interface Row {
   revision: number;
@@ -62,7 +62,7 @@ beforeEach(() => {
 });
 
 afterEach(() => {
-  for (const clash of drafts.clashes()) drafts.take(clash);
+  for (const clash of openClashes()) takeOther(clash);
   end();
   vi.useRealTimers();
   vi.unstubAllGlobals();
@@ -112,7 +112,7 @@ describe('what is typed', () => {
     drafts.forget('quote.q1');
     await pass(2000);
     expect(server.calls.filter((call) => !call.startsWith('GET'))).toEqual([]);
-    expect(Object.keys(localStorage)).toEqual(['telamon.drafts-of']);
+    expect(Object.keys(localStorage)).toEqual(['telamon.of']);
   });
 
   it('under a name with any letters arrives under one that an address may have', async () => {
@@ -155,29 +155,29 @@ describe('what is typed on another device', () => {
     drafts.put('write.c1', 'Here');
     server.rows.set('write.c1', { revision: 1, value: 'There' });
     await pass(1000);
-    expect(drafts.clashes()).toEqual([{ name: 'write.c1', at, revision: 1, value: 'There' }]);
+    expect(openClashes()).toEqual([{ name: 'write.c1', at, revision: 1, value: 'There' }]);
     expect([drafts.read('write.c1'), server.rows.get('write.c1')?.value]).toEqual(['Here', 'There']);
     // While nobody has decided, what is typed on stays here and overwrites nothing.
     drafts.put('write.c1', 'Here still');
     await pass(35_000);
     expect(server.rows.get('write.c1')?.value).toBe('There');
-    const [clash] = drafts.clashes();
+    const [clash] = openClashes();
     if (!clash) throw new Error('no clash');
-    drafts.keep(clash);
+    keepMine(clash);
     await pass(1000);
     expect(server.rows.get('write.c1')).toEqual({ revision: 2, value: 'Here still' });
-    expect(drafts.clashes()).toEqual([]);
+    expect(openClashes()).toEqual([]);
   });
 
   it('can be taken, and what stood here put back', async () => {
     drafts.put('write.c1', 'Here');
     server.rows.set('write.c1', { revision: 1, value: 'There' });
     await pass(1000);
-    const [clash] = drafts.clashes();
+    const [clash] = openClashes();
     if (!clash) throw new Error('no clash');
-    const mine = drafts.take(clash);
+    const mine = takeOther(clash);
     expect([mine, drafts.read('write.c1')]).toEqual(['Here', 'There']);
-    drafts.putBack('write.c1', mine);
+    putBack('write.c1', mine);
     await pass(1000);
     expect(server.rows.get('write.c1')).toEqual({ revision: 2, value: 'Here' });
   });
@@ -214,7 +214,7 @@ describe('another window of this browser', () => {
     vi.stubGlobal('fetch', (request: Request) => (request.method === 'PUT' ? put(request) : server.answer(request)));
     await pass(1000);
     await pass(1000);
-    expect(drafts.clashes()).toEqual([]);
+    expect(openClashes()).toEqual([]);
     expect(server.rows.get('write.c1')).toEqual({ revision: 2, value: 'Typed in both' });
   });
 });

@@ -1,5 +1,6 @@
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
+import './draftSync';
 import { useDraftOf } from './useDraftOf';
 
 afterEach(() => {

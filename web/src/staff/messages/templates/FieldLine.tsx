@@ -1,6 +1,6 @@
 import { EditorContent, useEditor } from '@tiptap/react';
 import { use, useEffect, useRef, useState } from 'react';
-import { isOurs } from '../../keys';
+import { isOurs } from './ours';
 import { forLine, type Offering } from './extensions';
 import { Fields } from './fields';
 import { docToLine, lineToDoc } from './fieldText';

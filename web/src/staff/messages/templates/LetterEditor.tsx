@@ -1,7 +1,7 @@
 import type { JSONContent } from '@tiptap/core';
 import { EditorContent, useEditor } from '@tiptap/react';
 import { use, useEffect, useRef, useState } from 'react';
-import { isOurs } from '../../keys';
+import { isOurs } from './ours';
 import { forLetter, type Offering } from './extensions';
 import { Fields } from './fields';
 import { FieldWords } from './FieldWords';
