@@ -56,7 +56,7 @@ export function NotYours({ home }: { home: string }) {
 export function Broken() {
   return (
     <PlainPage title="This screen broke">
-      <p>It is not your fault. What was saved is saved; what you had typed here and not sent may be gone.</p>
+      <p>What was saved is saved, and what you typed is kept.</p>
       <Link component="button" type="button" onClick={() => window.location.reload()}>
         Load it again
       </Link>
