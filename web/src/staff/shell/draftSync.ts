@@ -165,14 +165,20 @@ async function carry(name: string): Promise<void> {
 
 async function failed(name: string, note: Noted, error: unknown): Promise<void> {
   const status = error instanceof ProblemError ? error.status : 0;
+  // What the server refuses is refused again, until something else is typed; it stays in this browser.
   if (status === 409) {
     // Another window of this browser may have brought it meanwhile; then its revision is known here.
-    if (noteOf(name)?.revision !== note.revision) soon(name, 0);
-    else await meet(name);
-    return;
-  }
-  // What the server refuses is refused again, until something else is typed; it stays in this browser.
-  if (status >= 400 && status < 500 && status !== 401 && status !== 429) return;
+    if (noteOf(name)?.revision !== note.revision) {
+      soon(name, 0);
+      return;
+    }
+    try {
+      await meet(name);
+      return;
+    } catch {
+      // Tried again below.
+    }
+  } else if (status >= 400 && status < 500 && status !== 401 && status !== 429) return;
   const wait = Math.min(longestWait, (waits.get(name) ?? 1000) * 2);
   waits.set(name, wait);
   soon(name, wait);
@@ -201,9 +207,16 @@ async function meet(name: string): Promise<void> {
 /** Looks for what was typed, saved or cancelled on other devices, and brings what did not get through. */
 async function lookAround(): Promise<void> {
   let items: { name: string; revision: number }[];
-  const here = storedKeys()
-    .filter((key) => key.startsWith(named('')))
-    .map((key) => key.slice(named('').length));
+  // Those too that are gone here and not yet there: the page may have been left before the server heard of it.
+  const here = [
+    ...new Set(
+      [named(''), noted('')].flatMap((start) =>
+        storedKeys()
+          .filter((key) => key.startsWith(start))
+          .map((key) => key.slice(start.length)),
+      ),
+    ),
+  ];
   const before = new Map(here.map((name) => [name, JSON.stringify(noteOf(name))]));
   try {
     ({ items } = await need(api.GET('/api/drafts')));

@@ -107,6 +107,20 @@ describe('what is typed', () => {
     expect(server.rows.get('write.c1')?.value).toBe('Dear Orla');
   });
 
+  it('is gone from the server too where it was saved just before the page was left', async () => {
+    drafts.put('quote.q1', 'One');
+    await pass(1000);
+    server.away = true;
+    drafts.forget('quote.q1');
+    await pass(100);
+    end();
+    server.away = false;
+    end = beginDrafts('nessa');
+    await pass(1000);
+    expect([...server.rows.keys()]).toEqual([]);
+    expect(drafts.read('quote.q1')).toBeNull();
+  });
+
   it('that never left this browser leaves nothing when it is cancelled', async () => {
     drafts.put('quote.q1', 'One');
     drafts.forget('quote.q1');
