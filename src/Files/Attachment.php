@@ -10,11 +10,11 @@ use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Projects\Project;
 use Telamon\Record\ForOffice;
-use Telamon\Record\Journaled;
+use Telamon\Record\Stays;
 
 /** A file where it belongs: with the submission that brought it, and with the records it was put with. */
 #[ORM\Entity]
-class Attachment implements Journaled, ForOffice
+class Attachment implements Stays, ForOffice
 {
     /** In the place of a question: the submission itself. */
     public const SHEET = '@sheet';
@@ -54,6 +54,14 @@ class Attachment implements Journaled, ForOffice
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $removedAt = null;
 
+    /**
+     * Whether it is a paper that was signed: nobody removes it, and taking back what made it leaves it.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $signed = false;
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(referencedColumnName: 'sha256', nullable: false)]
@@ -72,10 +80,10 @@ class Attachment implements Journaled, ForOffice
         $this->id = $id ?? Ids::next();
     }
 
-    /** @return array{id: string, name: string, note: string, size: int, type: string, isImage: bool} as FileRef in the contract */
+    /** @return array{id: string, name: string, note: string, forOffice: bool, signed: bool, size: int, type: string, isImage: bool} as FileRef in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'forOffice' => $this->forOffice, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'forOffice' => $this->forOffice, 'signed' => $this->signed, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
     }
 
     public function describe(string $name, string $note, bool $forOffice): void
@@ -88,6 +96,16 @@ class Attachment implements Journaled, ForOffice
     public function isForOffice(): bool
     {
         return $this->forOffice;
+    }
+
+    public function beSigned(): void
+    {
+        $this->signed = true;
+    }
+
+    public function staysBecause(): ?string
+    {
+        return $this->signed ? 'it is signed' : null;
     }
 
     public function beRemoved(\DateTimeImmutable $now): void

@@ -13,6 +13,9 @@ final class FileKind
         'image/heic' => ['heic'], 'image/heif' => ['heif', 'heic'], 'application/pdf' => ['pdf'],
     ];
 
+    /** Of what is made here, and taken from nobody. */
+    private const MADE = ['application/json' => ['json']];
+
     /**
      * @return string its media type
      *
@@ -33,7 +36,7 @@ final class FileKind
     /** The name with an ending that fits what the bytes are: it decides what a program does with the file. */
     public static function fittingName(string $name, string $type): string
     {
-        $endings = self::ENDINGS[$type] ?? [];
+        $endings = self::ENDINGS[$type] ?? self::MADE[$type] ?? [];
         $ending = mb_strtolower(pathinfo($name, \PATHINFO_EXTENSION));
 
         return [] === $endings || \in_array($ending, $endings, true) ? $name : mb_substr($name, 0, 190).'.'.$endings[0];

@@ -24,7 +24,24 @@ final readonly class FileStore
      */
     public function keep(string $source): StoredFile
     {
-        $type = FileKind::of($source);
+        return $this->keepAs($source, FileKind::of($source));
+    }
+
+    /** @param string $type media type of what was made here: nobody has to find it out */
+    public function keepMade(string $bytes, string $type): StoredFile
+    {
+        $path = tempnam(sys_get_temp_dir(), 'made') ?: throw new \RuntimeException('nothing can be written');
+        try {
+            file_put_contents($path, $bytes);
+
+            return $this->keepAs($path, $type);
+        } finally {
+            @unlink($path);
+        }
+    }
+
+    private function keepAs(string $source, string $type): StoredFile
+    {
         $sha256 = (string) hash_file('sha256', $source);
         $file = new StoredFile($sha256, $type, (int) filesize($source));
         if (!$this->files->fileExists($file->path())) {
@@ -40,6 +57,12 @@ final readonly class FileStore
         });
 
         return $this->em->find(StoredFile::class, $sha256) ?? throw new \LogicException('the record was just made');
+    }
+
+    /** @return string the bytes, of a file that was made here and is small */
+    public function bytes(StoredFile $file): string
+    {
+        return (string) stream_get_contents($this->open($file));
     }
 
     /** @return resource */

@@ -85,6 +85,9 @@ final readonly class FilesByHand
             if (null !== $file->removedAt) {
                 throw new NotThere('file');
             }
+            if (null !== $file->staysBecause()) {
+                throw new SignedFile();
+            }
             $file->beRemoved($this->clock->now());
         });
     }

@@ -62,7 +62,7 @@ final readonly class UploadSweep implements DueWork
      */
     private function compare(): void
     {
-        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE NOT EXISTS (SELECT 1 FROM upload WHERE file_id = sha256) AND NOT EXISTS (SELECT 1 FROM attachment WHERE file_id = sha256)'));
+        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE '.implode(' AND ', array_map(static fn (array $by): string => "NOT EXISTS (SELECT 1 FROM {$by['tab']} WHERE {$by['col']} = stored_file.sha256)", $this->holders()))));
         $hourAgo = time() - self::HOUR;
         $there = [];
         foreach ($this->files->listContents('', true) as $file) {
@@ -84,6 +84,19 @@ final readonly class UploadSweep implements DueWork
                 $this->logger->error('The bytes of a file are gone; restore them from a backup.', ['sha256' => $sha256]);
             }
         }
+    }
+
+    /**
+     * Whatever names stored files, as the database itself has it: a table that comes later is not forgotten here.
+     *
+     * @return list<array{tab: string, col: string}>
+     */
+    private function holders(): array
+    {
+        /** @var list<array{tab: string, col: string}> $holders */
+        $holders = $this->db->fetchAllAssociative("SELECT m.name AS tab, k.\"from\" AS col FROM sqlite_master m, pragma_foreign_key_list(m.name) k WHERE m.type = 'table' AND k.\"table\" = 'stored_file'");
+
+        return [] === $holders ? throw new \LogicException('nothing names stored files') : $holders;
     }
 
     private function forgetUnknown(string $path): void

@@ -11,6 +11,7 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Record\Action;
 use Telamon\Record\StandsWithMail;
+use Telamon\Record\Stays;
 use Telamon\Record\TakenBack;
 use Telamon\Refusal\NotThere;
 use Telamon\Refusal\Refusal;
@@ -233,9 +234,12 @@ final readonly class Undo
     private function staying(array $made, bool $all): array
     {
         $staying = [];
-        foreach ($made as $id => [$entry]) {
+        foreach ($made as $id => [$entry, $record]) {
             $by = $all ? null : $this->changedSince($entry);
-            if (null !== $by) {
+            $why = $record instanceof Stays ? $record->staysBecause() : null;
+            if (null !== $why) {
+                $staying[$id] = $why;
+            } elseif (null !== $by) {
                 $staying[$id] = "changed since by $by";
             }
         }

@@ -12,9 +12,10 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Access\Viewer;
-use Telamon\Business\Profile;
+use Telamon\Business\PublicFace;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
+use Telamon\Http\PlainPage;
 use Telamon\Http\Problem;
 use Telamon\Http\PublicLimits;
 use Telamon\Journal\Change;
@@ -22,7 +23,6 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
-use Twig\Environment;
 
 /**
  * An address that came from outside is believed once whoever reads its mail says so: by a link mailed to it. The letter
@@ -33,7 +33,7 @@ final readonly class ConfirmController
     public const TEMPLATE = 'confirm-address';
     private const PAUSE = '-24 hours';
 
-    public function __construct(private EntityManagerInterface $em, private SignedAddresses $addresses, private MessageQueue $messages, private Changes $changes, private Viewer $viewer, private Profile $business, private PublicLimits $limits, private Environment $twig, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SignedAddresses $addresses, private MessageQueue $messages, private Changes $changes, private Viewer $viewer, private PublicLimits $limits, private PlainPage $page, private PublicFace $face, private ClockInterface $clock)
     {
     }
 
@@ -105,8 +105,7 @@ final readonly class ConfirmController
     private function shown(string $link): Response
     {
         $point = $this->of($link);
-        $business = $this->business->business();
 
-        return new Response($this->twig->render('confirm.html.twig', ['business' => $business->name, 'phone' => '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone), 'address' => $point?->value, 'confirmed' => true === $point?->confirmed]), null === $point ? 404 : 200, ['Referrer-Policy' => 'no-referrer', 'X-Robots-Tag' => 'noindex', 'Cache-Control' => 'no-store']);
+        return $this->page->show('confirm.html.twig', $this->face->show(), ['address' => $point?->value, 'confirmed' => true === $point?->confirmed], null === $point ? 404 : 200);
     }
 }

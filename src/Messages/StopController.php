@@ -13,10 +13,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Business\Profile;
+use Telamon\Business\PublicFace;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
 use Telamon\Http\JsonBody;
+use Telamon\Http\PlainPage;
 use Telamon\Http\Problem;
 use Telamon\Http\PublicLimits;
 use Telamon\Http\Query;
@@ -25,12 +27,11 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
-use Twig\Environment;
 
 /** Asking to be left alone: by the signed link of a mail, and by hand on a client's page. */
 final readonly class StopController
 {
-    public function __construct(private EntityManagerInterface $em, private Stops $stops, private SignedAddresses $addresses, private Changes $changes, private Profile $business, private PublicLimits $limits, private Environment $twig, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Stops $stops, private SignedAddresses $addresses, private Changes $changes, private Profile $business, private PublicLimits $limits, private PlainPage $page, private PublicFace $face, private ClockInterface $clock)
     {
     }
 
@@ -94,8 +95,7 @@ final readonly class StopController
     private function shown(string $link, bool $pressed): Response
     {
         $address = $this->addresses->recipientOf($link);
-        $business = $this->business->business();
 
-        return new Response($this->twig->render('stop.html.twig', ['business' => $business->name, 'phone' => '' === $business->phone ? '' : $this->business->phoneReader()->format($business->phone), 'address' => $address, 'stopped' => null !== $address && ($pressed || $this->stops->has($address))]), null === $address ? 404 : 200, ['Referrer-Policy' => 'no-referrer', 'X-Robots-Tag' => 'noindex', 'Cache-Control' => 'no-store']);
+        return $this->page->show('stop.html.twig', $this->face->show(), ['address' => $address, 'stopped' => null !== $address && ($pressed || $this->stops->has($address))], null === $address ? 404 : 200);
     }
 }

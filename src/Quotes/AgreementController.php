@@ -30,7 +30,7 @@ final readonly class AgreementController
     private const ID = '[0-9a-f-]{36}';
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Agreements $agreements, private QuotePdf $pdf, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private Agreements $agreements, private SignedPapers $papers, private Profile $business)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class AgreementController
     #[Route('/{id}/pdf', requirements: ['id' => self::ID], methods: ['GET'])]
     public function pdf(string $id): Response
     {
-        return new Response($this->pdf->ofAgreement($this->agreement($id)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+        return new Response($this->papers->agreement($this->agreement($id)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
     }
 
     /** @return array<string, mixed> as Agreement in the contract */

@@ -31,7 +31,7 @@ final readonly class Agreements
     private const PURPOSE = 'agreement';
     private const DAY = 86_400;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private QuoteFiles $files, private SignedText $signed, private TemplateWriter $writer, private NameReader $names, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private QuoteFiles $files, private Parties $parties, private Closing $closing, private SignedText $signed, private TemplateWriter $writer, private NameReader $names, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
     {
     }
 
@@ -107,23 +107,15 @@ final readonly class Agreements
      *
      * @throws Refusal
      */
-    public function sign(Agreement $agreement, string $name, string $drawing, string $address, string $agent): void
+    public function sign(Agreement $agreement, string $name, string $drawing, Reached $reached): void
     {
-        $name = trim($name);
-        if (mb_strlen($name) < 2) {
-            throw new InvalidInput('name', 'Write your full name.');
-        }
-        if ('' !== $drawing && !Drawing::isSignature($drawing)) {
-            throw new InvalidInput('drawing', 'Draw your signature, or clear it and type your name only. A dot is none.');
-        }
-        $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $name, $drawing, $address, $agent): void {
+        $name = Closing::mayBe($name, $drawing);
+        $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $name, $drawing, $reached): void {
             // Looked at again under the write lock: two at one time are one.
             $this->em->refresh($agreement);
             $this->refuseOver($agreement);
-            $now = $this->clock->now();
-            $document = json_encode(['agreement' => $agreement->id, 'business' => $this->business->business()->name, 'client' => $agreement->client->name(), 'project' => $agreement->project->number, 'title' => $agreement->title, 'text' => $agreement->text, 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
-            $this->em->persist(new Signed($agreement->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
-            $agreement->becomes(AgreementState::Signed, $now);
+            $this->em->persist($this->closing->close($agreement->id, ['what' => 'agreement'] + AgreementFacts::of($agreement, $this->parties)->toArray(), $name, $drawing, $reached->by($agreement->client->first(ContactKind::Email) ?? '')));
+            $agreement->becomes(AgreementState::Signed, $this->clock->now());
             $this->em->flush();
             $email = $agreement->client->first(ContactKind::Email) ?? '';
             $letter = null;

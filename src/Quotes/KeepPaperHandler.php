@@ -9,6 +9,7 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Telamon\Files\Attachment;
 use Telamon\Files\FileKind;
 use Telamon\Files\FileStore;
+use Telamon\Files\StoredFile;
 use Telamon\Journal\Change;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Message;
@@ -17,7 +18,7 @@ use Telamon\Messages\Message;
 #[AsMessageHandler]
 final readonly class KeepPaperHandler
 {
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private QuotePdf $pdf, private Changes $changes)
+    public function __construct(private EntityManagerInterface $em, private FileStore $store, private SignedPapers $papers, private Changes $changes)
     {
     }
 
@@ -28,29 +29,37 @@ final readonly class KeepPaperHandler
             return;
         }
         // Drawn before anything is locked.
-        $bytes = $of instanceof Agreement ? $this->pdf->ofAgreement($of) : $this->pdf->of($of);
-        $path = tempnam(sys_get_temp_dir(), 'paper') ?: throw new \RuntimeException('nothing can be written');
-        try {
-            file_put_contents($path, $bytes);
-            $stored = $this->store->keep($path);
-        } finally {
-            @unlink($path);
-        }
+        $signed = $this->em->find(Signed::class, $command->of);
+        $stored = null !== $signed ? $this->papers->file($signed, $of) : $this->store->keepMade($of instanceof Agreement ? $this->papers->agreement($of) : $this->papers->quote($of), 'application/pdf');
+        $record = '' === ($signed->evidence ?? '') ? null : $this->store->keepMade($this->papers->evidence($command->of), SignedPapers::RECORD);
         $change = $this->em->find(Change::class, $command->changeId);
         if (null === $change) {
             return;
         }
-        $this->changes->carryOut($change, function () use ($command, $of, $stored, $change): void {
+        $this->changes->carryOut($change, function () use ($command, $of, $stored, $record, $signed, $change): void {
             $this->em->refresh($change);
-            if (null !== $change->undoneAt || $this->isDone($command)) {
+            if ((null !== $change->undoneAt && null === $signed) || $this->isDone($command)) {
                 return;
             }
-            $file = new Attachment($stored, FileKind::safeName($command->name), null, '', 1);
-            $file->putWith($of->client, $of->project, null);
-            $this->em->persist($file);
             $message = '' === $command->message ? null : $this->em->find(Message::class, $command->message);
-            $message?->paperIsThere($file->id);
+            $message?->paperIsThere($this->put($stored, $command->name, $of, null !== $signed)->id);
+            if (null !== $record) {
+                $with = $this->put($record, pathinfo($command->name, \PATHINFO_FILENAME).'-evidence.json', $of, true);
+                $message?->encloseFile($with->id);
+            }
         });
+    }
+
+    private function put(StoredFile $stored, string $name, Quote|Agreement $of, bool $isSigned): Attachment
+    {
+        $file = new Attachment($stored, FileKind::safeName($name), null, '', 1);
+        $file->putWith($of->client, $of->project, null);
+        if ($isSigned) {
+            $file->beSigned();
+        }
+        $this->em->persist($file);
+
+        return $file;
     }
 
     /** Whether its letter has its paper, or no letter waits and a paper of that name is there. */

@@ -16,7 +16,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/agreements/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicAgreementController
 {
-    public function __construct(private Agreements $agreements, private QuotePdf $pdf, private PublicFace $face, private PublicLimits $limits)
+    public function __construct(private Agreements $agreements, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class PublicAgreementController
         $this->limits->booking($request);
         $agreement = $this->agreements->find($token);
         $body = JsonBody::read($request);
-        $this->agreements->sign($agreement, JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), $request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? '');
+        $this->agreements->sign($agreement, JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
 
         return $this->answer($agreement);
     }
@@ -61,7 +61,16 @@ final readonly class PublicAgreementController
     {
         $this->limits->booking($request);
 
-        return new Response($this->pdf->ofAgreement($this->agreements->find($token)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+        return new Response($this->papers->agreement($this->agreements->find($token)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+    }
+
+    /** The record of what was signed, for anybody who checks it. */
+    #[Route('/evidence.json', methods: ['GET'])]
+    public function evidence(string $token, Request $request): Response
+    {
+        $this->limits->booking($request);
+
+        return EvidenceAnswer::of($this->papers->evidence($this->agreements->find($token)->id), 'agreement');
     }
 
     private function answer(Agreement $agreement): Response

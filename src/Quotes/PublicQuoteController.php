@@ -17,7 +17,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/quotes/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicQuoteController
 {
-    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private QuotePdf $pdf, private PublicFace $face, private PublicLimits $limits)
+    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class PublicQuoteController
         $this->limits->booking($request);
         $quote = $this->links->quote($token);
         $body = JsonBody::read($request);
-        $this->answers->accept($quote, self::ticked($body), JsonBody::text($body, 'total', 30), JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), $request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? '');
+        $this->answers->accept($quote, self::ticked($body), JsonBody::text($body, 'total', 30), JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
 
         return $this->answer($quote);
     }
@@ -83,7 +83,17 @@ final readonly class PublicQuoteController
         $this->limits->booking($request);
         $quote = $this->links->quote($token);
 
-        return new Response($this->pdf->of($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store']);
+        return new Response($this->papers->quote($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store']);
+    }
+
+    /** The record of what was signed, for anybody who checks it. */
+    #[Route('/evidence.json', methods: ['GET'])]
+    public function evidence(string $token, Request $request): Response
+    {
+        $this->limits->booking($request);
+        $quote = $this->links->quote($token);
+
+        return EvidenceAnswer::of($this->papers->evidence($quote->id), "{$quote->number}-{$quote->revision}");
     }
 
     #[Route('/files/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['GET'])]

@@ -26,7 +26,7 @@ final readonly class QuoteAnswers
 {
     private const MOST_QUESTIONS = 20;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private WithQuote $with, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private WithQuote $with, private Parties $parties, private Closing $closing, private UblQuotation $ubl, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -103,19 +103,14 @@ final readonly class QuoteAnswers
      * @param list<string> $ticked keys of the lines that are chosen
      * @param string $total that stood on the page, decimal as text
      * @param string $drawing PNG as a data address; empty where the name was typed
+     * @param Reached $reached by what way they came
      *
      * @throws Refusal
      */
-    public function accept(Quote $quote, array $ticked, string $total, string $name, string $drawing, string $address, string $agent): void
+    public function accept(Quote $quote, array $ticked, string $total, string $name, string $drawing, Reached $reached): void
     {
-        $name = trim($name);
-        if (mb_strlen($name) < 2) {
-            throw new InvalidInput('name', 'Write your full name.');
-        }
-        if ('' !== $drawing && !Drawing::isSignature($drawing)) {
-            throw new InvalidInput('drawing', 'Draw your signature, or clear it and type your name only. A dot is none.');
-        }
-        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $ticked, $total, $name, $drawing, $address, $agent): void {
+        $name = Closing::mayBe($name, $drawing);
+        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $ticked, $total, $name, $drawing, $reached): void {
             $this->em->refresh($quote);
             if (QuoteState::Accepted === $quote->state) {
                 throw new QuoteOver('It is accepted already. Thank you: there is nothing else to do.');
@@ -128,8 +123,9 @@ final readonly class QuoteAnswers
             }
             $now = $this->clock->now();
             $quote->say($content);
-            $document = json_encode(['quote' => $quote->shown(), 'business' => $this->business->business()->name, 'client' => $quote->client->name(), 'currency' => $quote->currency, 'prices' => $quote->gross ? 'gross' : 'net', 'content' => $content->toArray(), 'totals' => $totals->toArray(), 'files' => array_map(static fn (Attachment $file): array => ['name' => $file->name, 'sha256' => $file->file->sha256], $this->with->of($quote)), 'signedBy' => $name, 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z')], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
-            $this->em->persist(new Signed($quote->id, $document, hash('sha256', $document), mb_substr($name, 0, 200), $drawing, $now, mb_substr($address, 0, 45), mb_substr($agent, 0, 300)));
+            $facts = QuoteFacts::of($quote, $this->parties);
+            $files = array_map(static fn (Attachment $file): array => ['name' => $file->name, 'sha256' => $file->file->sha256], $this->with->of($quote));
+            $this->em->persist($this->closing->close($quote->id, ['what' => 'quote', 'files' => $files] + $facts->toArray(), $name, $drawing, $reached->by($this->mails->address($quote), $quote->openedTimes), $this->ubl->of($facts)));
             $quote->beAnswered(QuoteState::Accepted, $now);
             $this->em->flush();
             $letter = $this->mails->toClient($quote, 'quote-accepted', ['deposit_due' => $totals->deposit->isZero() ? '' : 'yes']);

@@ -29,7 +29,7 @@ final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuoteReply $reply, private QuotePdf $pdf, private UblQuotation $ubl, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuoteReply $reply, private SignedPapers $papers, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
     {
     }
 
@@ -145,7 +145,15 @@ final readonly class QuoteController
     {
         $quote = $this->quote($id);
 
-        return new Response($this->pdf->of($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}-{$quote->revision}.pdf\"", 'Cache-Control' => 'private, no-store']);
+        return new Response($this->papers->quote($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}-{$quote->revision}.pdf\"", 'Cache-Control' => 'private, no-store']);
+    }
+
+    #[Route('/{id}/evidence', requirements: ['id' => self::ID], methods: ['GET'])]
+    public function evidence(string $id): Response
+    {
+        $quote = $this->quote($id);
+
+        return EvidenceAnswer::of($this->papers->evidence($quote->id), "{$quote->number}-{$quote->revision}");
     }
 
     #[Route('/{id}/ubl', requirements: ['id' => self::ID], methods: ['GET'])]
@@ -153,7 +161,7 @@ final readonly class QuoteController
     {
         $quote = $this->quote($id);
 
-        return new Response($this->ubl->of($quote), 200, ['Content-Type' => 'application/xml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$quote->number}-{$quote->revision}.xml\""]);
+        return new Response($this->papers->ubl($quote), 200, ['Content-Type' => 'application/xml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$quote->number}-{$quote->revision}.xml\""]);
     }
 
     /** @param \Closure(Quote): mixed $do */

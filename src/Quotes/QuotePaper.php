@@ -14,7 +14,7 @@ final readonly class QuotePaper implements EnclosesPapers
 {
     private const NAME = 'quote';
 
-    public function __construct(private EntityManagerInterface $em, private QuotePdf $pdf)
+    public function __construct(private EntityManagerInterface $em, private SignedPapers $papers)
     {
     }
 
@@ -42,6 +42,6 @@ final readonly class QuotePaper implements EnclosesPapers
         $of = null === $message->project ? ['client' => $message->client] : ['project' => $message->project];
         $quote = $this->em->getRepository(Quote::class)->findOneBy($of + ['state' => [QuoteState::Sent, QuoteState::Opened, QuoteState::Accepted]], ['sentAt' => 'DESC', 'id' => 'DESC']);
 
-        return null === $quote ? null : ['name' => FileKind::safeName("{$quote->shown()}.pdf"), 'type' => 'application/pdf', 'bytes' => $this->pdf->of($quote)];
+        return null === $quote ? null : ['name' => FileKind::safeName("{$quote->shown()}.pdf"), 'type' => 'application/pdf', 'bytes' => $this->papers->quote($quote)];
     }
 }

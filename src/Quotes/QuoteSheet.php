@@ -12,13 +12,9 @@ use Telamon\Core\Quotes\Units;
 /** A quote as it is read on paper: lines with their numbers, the sums in words, how it is paid. */
 final readonly class QuoteSheet
 {
-    private Content $content;
-    private Totals $totals;
-
-    public function __construct(private Quote $quote)
+    /** @param string $currency ISO 4217 */
+    public function __construct(private Content $content, private Totals $totals, private string $currency)
     {
-        $this->content = $quote->content();
-        $this->totals = $quote->totals();
     }
 
     /** @return list<array{number: int, head: string, name: string, text: string, quantity: string, price: string, off: string, rate: string, net: string, counts: bool, missing: bool, or: bool, box: string}> */
@@ -56,7 +52,7 @@ final readonly class QuoteSheet
         foreach ($this->totals->vat as $one) {
             $sums[] = ['label' => 'VAT '.self::figure($one['vat']->rate).' % of '.Money::plain((string) $one['taxable']), 'value' => Money::plain((string) $one['tax']), 'total' => false];
         }
-        $sums[] = ['label' => 'Total', 'value' => Money::shown((string) $this->totals->total, $this->quote->currency), 'total' => true];
+        $sums[] = ['label' => 'Total', 'value' => Money::shown((string) $this->totals->total, $this->currency), 'total' => true];
 
         return $sums;
     }

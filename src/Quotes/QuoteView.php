@@ -101,7 +101,7 @@ final readonly class QuoteView
         return [
             'number' => $quote->shown(), 'client' => $quote->client->name(), 'first' => $quote->client->givenName, 'title' => $quote->asset->description ?? $quote->project->title ?? '', 'sent' => $quote->issuedOn?->format('Y-m-d'), 'validUntil' => $quote->validUntil->format('Y-m-d'),
             'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
-            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($quote))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
+            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($content, $totals, $quote->currency))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
             'questions' => array_map(static fn (array $one): array => ['words' => $one['words'], 'answer' => $one['answer'] ?? ''], $quote->questions),
             'files' => array_map(static fn (Attachment $file): array => ['id' => $file->id, 'name' => $file->name, 'note' => $file->note, 'size' => $file->file->size, 'isImage' => str_starts_with($file->file->type, 'image/')], $this->with->of($quote)),

@@ -5,12 +5,22 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Doctrine\ORM\Mapping as ORM;
+use Telamon\Files\StoredFile;
 
 /** What was signed, kept exactly, and how: it is written once and never changed. */
 #[ORM\Entity]
 #[ORM\Table(name: 'signed')]
 class Signed
 {
+    /**
+     * The one file of it, drawn once.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(name: 'pdf_sha256', referencedColumnName: 'sha256')]
+    public ?StoredFile $pdf = null;
+
     /**
      * @param string $recordId of the quote or agreement
      * @param string $document what was agreed, as JSON: the bytes of which the digest is
@@ -35,6 +45,12 @@ class Signed
         public readonly string $address,
         #[ORM\Column(length: 300)]
         public readonly string $agent,
+        /** The record that anybody can check, byte for byte as it goes out; empty where it was signed before there were any. */
+        #[ORM\Column(type: 'text', options: ['default' => ''])]
+        public readonly string $evidence = '',
+        /** What was agreed for machines, as XML; empty where there is none. */
+        #[ORM\Column(type: 'text', options: ['default' => ''])]
+        public readonly string $ubl = '',
     ) {
     }
 }

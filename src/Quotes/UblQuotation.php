@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Brick\Math\BigDecimal;
-use Telamon\Business\Profile;
-use Telamon\Clients\ContactKind;
 use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Core\Quotes\Totals;
 
@@ -15,11 +13,7 @@ final readonly class UblQuotation
 {
     private const NS = 'urn:oasis:names:specification:ubl:schema:xsd:';
 
-    public function __construct(private Profile $business)
-    {
-    }
-
-    public function of(Quote $quote): string
+    public function of(QuoteFacts $quote): string
     {
         $doc = new \DOMDocument('1.0', 'UTF-8');
         $doc->formatOutput = true;
@@ -27,21 +21,21 @@ final readonly class UblQuotation
         $doc->appendChild($root);
         $root->setAttribute('xmlns:cac', self::NS.'CommonAggregateComponents-2');
         $root->setAttribute('xmlns:cbc', self::NS.'CommonBasicComponents-2');
-        $totals = $quote->totals();
+        $totals = $quote->totals;
         $this->tree($root, [
-            'cbc:UBLVersionID' => '2.1', 'cbc:ID' => $quote->shown(), 'cbc:IssueDate' => ($quote->issuedOn ?? $quote->madeAt)->format('Y-m-d'), 'cbc:Note' => $quote->content()->intro, 'cbc:PricingCurrencyCode' => $quote->currency,
-            'cac:ValidityPeriod' => ['cbc:EndDate' => $quote->validUntil->format('Y-m-d')],
-            'cac:SellerSupplierParty' => ['cac:Party' => $this->seller()],
-            'cac:BuyerCustomerParty' => ['cac:Party' => $this->buyer($quote)],
+            'cbc:UBLVersionID' => '2.1', 'cbc:ID' => $quote->shown(), 'cbc:IssueDate' => $quote->issued, 'cbc:Note' => $quote->content->intro, 'cbc:PricingCurrencyCode' => $quote->currency,
+            'cac:ValidityPeriod' => ['cbc:EndDate' => $quote->validUntil],
+            'cac:SellerSupplierParty' => ['cac:Party' => self::seller($quote->business)],
+            'cac:BuyerCustomerParty' => ['cac:Party' => self::buyer($quote->client)],
         ]);
-        foreach ([[$quote->content()->allowances, $totals->allowances, 'false'], [$quote->content()->charges, $totals->charges, 'true']] as [$said, $sums, $isCharge]) {
+        foreach ([[$quote->content->allowances, $totals->allowances, 'false'], [$quote->content->charges, $totals->charges, 'true']] as [$said, $sums, $isCharge]) {
             foreach ($said as $i => $one) {
                 $this->tree($root, ['cac:AllowanceCharge' => ['cbc:ChargeIndicator' => $isCharge, 'cbc:AllowanceChargeReason' => $one['name'], 'cbc:Amount' => [$this->money($sums[$i]), $quote->currency], 'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, '')]]);
             }
         }
         $this->tree($root, $this->taxes($quote, $totals));
-        foreach ($quote->content()->lines as $i => $line) {
-            if ($quote->content()->counts($line) && null !== $line->price) {
+        foreach ($quote->content->lines as $i => $line) {
+            if ($quote->content->counts($line) && null !== $line->price) {
                 $this->tree($root, ['cac:QuotationLine' => $this->line($quote, $line, $i, $totals)]);
             }
         }
@@ -50,29 +44,27 @@ final readonly class UblQuotation
     }
 
     /** @return array<string, mixed> */
-    private function seller(): array
+    private static function seller(Party $business): array
     {
-        $business = $this->business->business();
-
         return ['cac:PartyName' => ['cbc:Name' => $business->name], 'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $business->address], 'cac:Country' => ['cbc:IdentificationCode' => $business->region]]]
             + ('' === $business->vatNumber ? [] : ['cac:PartyTaxScheme' => ['cbc:CompanyID' => $business->vatNumber, 'cac:TaxScheme' => ['cbc:ID' => 'VAT']]])
             + ['cac:Contact' => ['cbc:Telephone' => $business->phone, 'cbc:ElectronicMail' => $business->email]];
     }
 
     /** @return array<string, mixed> */
-    private function buyer(Quote $quote): array
+    private static function buyer(Party $client): array
     {
-        return ['cac:PartyName' => ['cbc:Name' => $quote->client->name()], 'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $quote->client->address]], 'cac:Contact' => ['cbc:Telephone' => $quote->client->first(ContactKind::Phone) ?? '', 'cbc:ElectronicMail' => $quote->client->first(ContactKind::Email) ?? '']];
+        return ['cac:PartyName' => ['cbc:Name' => $client->name], 'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $client->address]], 'cac:Contact' => ['cbc:Telephone' => $client->phone, 'cbc:ElectronicMail' => $client->email]];
     }
 
     /** @return array<string, mixed> */
-    private function taxes(Quote $quote, Totals $totals): array
+    private function taxes(QuoteFacts $quote, Totals $totals): array
     {
         $lines = BigDecimal::zero();
-        foreach ($quote->content()->lines as $i => $line) {
-            $lines = $quote->content()->counts($line) ? $lines->plus($totals->lines[$i]) : $lines;
+        foreach ($quote->content->lines as $i => $line) {
+            $lines = $quote->content->counts($line) ? $lines->plus($totals->lines[$i]) : $lines;
         }
-        $subtotals = array_map(fn (array $one): array => ['cbc:TaxableAmount' => [$this->money($one['taxable']), $quote->currency], 'cbc:TaxAmount' => [$this->money($one['tax']), $quote->currency], 'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, $one['vat']->needsReason() ? $quote->content()->reason : '')], $totals->vat);
+        $subtotals = array_map(fn (array $one): array => ['cbc:TaxableAmount' => [$this->money($one['taxable']), $quote->currency], 'cbc:TaxAmount' => [$this->money($one['tax']), $quote->currency], 'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, $one['vat']->needsReason() ? $quote->content->reason : '')], $totals->vat);
         $sum = static fn (array $all): BigDecimal => BigDecimal::sum(BigDecimal::zero(), ...array_values(array_filter($all, static fn (mixed $one): bool => $one instanceof BigDecimal)));
 
         return [
@@ -85,7 +77,7 @@ final readonly class UblQuotation
     }
 
     /** @return array<string, mixed> */
-    private function line(Quote $quote, QuoteLine $line, int $i, Totals $totals): array
+    private function line(QuoteFacts $quote, QuoteLine $line, int $i, Totals $totals): array
     {
         return [
             'cbc:ID' => (string) ($i + 1),

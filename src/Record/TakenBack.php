@@ -8,11 +8,8 @@ namespace Telamon\Record;
  * A record that is never removed when what made it is taken back: it is stopped while that is possible, and lets go of
  * what it points at.
  */
-interface TakenBack extends Journaled
+interface TakenBack extends Stays
 {
-    /** Why it cannot be stopped (any more): it is done, or under way; null where it can. */
-    public function staysBecause(): ?string;
-
     /** Stops it; what is stopped already stays so. */
     public function stop(): void;
 

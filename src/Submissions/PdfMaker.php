@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Submissions;
 
+use Dompdf\Adapter\CPDF;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -20,10 +21,11 @@ final readonly class PdfMaker
     /**
      * @param array<string, mixed> $values
      * @param string $foot stands at the foot of every page, with “Page 1 of 2”; empty for no foot
+     * @param array<string, string> $files bytes of what is embedded, by name
      *
      * @return string the bytes of the file
      */
-    public function make(string $template, array $values, string $foot = ''): string
+    public function make(string $template, array $values, string $foot = '', array $files = []): string
     {
         $made = $this->folder();
         $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$made, ...PdfText::folders()], 'tempDir' => $made, 'fontDir' => $made, 'fontCache' => $made, 'defaultPaperSize' => 'a4']));
@@ -35,7 +37,25 @@ final readonly class PdfMaker
             $pdf->getCanvas()->page_text(500, 812, 'Page {PAGE_NUM} of {PAGE_COUNT}', $font, 7, [0.33, 0.35, 0.35]);
         }
 
-        return (string) $pdf->output();
+        return $this->with($files, $pdf, $made);
+    }
+
+    /** @param array<string, string> $files */
+    private function with(array $files, Dompdf $pdf, string $folder): string
+    {
+        $canvas = $pdf->getCanvas();
+        $written = [];
+        try {
+            foreach ($files as $name => $bytes) {
+                $written[] = $path = (string) tempnam($folder, 'with');
+                file_put_contents($path, $bytes);
+                ($canvas instanceof CPDF ? $canvas : throw new \LogicException('pages are drawn by Cpdf'))->get_cpdf()->addEmbeddedFile($path, $name, $name);
+            }
+
+            return (string) $pdf->output();
+        } finally {
+            array_map(unlink(...), $written);
+        }
     }
 
     /** Where measures of letters are kept between papers: beside the program where that may be written, else with the data. */

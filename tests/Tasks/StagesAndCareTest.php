@@ -79,7 +79,7 @@ final class StagesAndCareTest extends AppTestCase
         $this->close($project);
         $next = $this->get("/api/clients/$client/next")->ok();
         self::assertSame(['Ask for the next tuning'], $next->column('items', 'name'));
-        self::assertSame((int) (new \DateTimeImmutable('now', new \DateTimeZone('Europe/Dublin')))->format('Y') + 1, (int) substr($next->text('items.0.due'), 0, 4));
+        self::assertSame((int) $this->clock->now()->format('Y') + 1, (int) substr($next->text('items.0.due'), 0, 4));
         $this->post("/api/projects/$project/reopen", ['version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
         self::assertSame([], $this->get("/api/clients/$client/next")->ok()->rows('items'), 'it goes on after all');
         $this->close($project);
@@ -112,7 +112,7 @@ final class StagesAndCareTest extends AppTestCase
 
     public function testClosuresComeOutOfACalendarFileAfterALook(): void
     {
-        $year = (int) date('Y') + 1;
+        $year = (int) $this->clock->now()->format('Y') + 1;
         $file = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Example//EN\r\n"
             ."BEGIN:VEVENT\r\nUID:one@example.com\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:{$year}0804\r\nDTEND;VALUE=DATE:{$year}0807\r\nSUMMARY:Summer\r\nEND:VEVENT\r\n"
             ."BEGIN:VEVENT\r\nUID:two@example.com\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:{$year}1225\r\nDTEND;VALUE=DATE:{$year}1226\r\nSUMMARY:Christmas\r\nEND:VEVENT\r\n"

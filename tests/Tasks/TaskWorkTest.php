@@ -108,7 +108,7 @@ final class TaskWorkTest extends AppTestCase
     public function testWhatIsAheadSaysHowShortItIsAndWhatDecides(): void
     {
         $project = $this->get("/api/projects/{$this->project}")->ok();
-        $this->call('PUT', "/api/projects/{$this->project}", ['version' => $project->number('version'), 'readyBy' => (new \DateTimeImmutable('tomorrow'))->format('Y-m-d')])->ok();
+        $this->call('PUT', "/api/projects/{$this->project}", ['version' => $project->number('version'), 'readyBy' => $this->clock->now()->modify('+1 day')->format('Y-m-d')])->ok();
         $ahead = $this->get("/api/projects/{$this->project}/schedule")->ok();
         self::assertGreaterThan(0, $ahead->number('shortBy'));
         self::assertStringContainsString('short; the longest chain is: First talk', $ahead->text('verdict'));
