@@ -26,6 +26,7 @@ use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
+use Telamon\Refusal\NotThere;
 
 /**
  * Anybody has a signed file checked here, without an account and without a script. The file is read and not kept. As it
@@ -90,19 +91,20 @@ final readonly class CheckController
 
     private function send(Signed $signed): string
     {
-        $record = $this->em->find(Quote::class, $signed->recordId) ?? $this->em->find(Agreement::class, $signed->recordId);
-        $files = null === $signed->pdf || null === $record ? [] : $this->em->getRepository(Attachment::class)->findBy(['signed' => true, 'client' => $record->client, 'file' => $signed->pdf], ['id' => 'ASC'], 1);
+        $record = $this->em->find(Quote::class, $signed->recordId) ?? $this->em->find(Agreement::class, $signed->recordId) ?? throw new NotThere('quote');
+        $files = null === $signed->pdf ? [] : $this->em->getRepository(Attachment::class)->findBy(['signed' => true, 'client' => $record->client, 'file' => $signed->pdf], ['id' => 'ASC'], 1);
         $email = self::email($signed);
-        if (null === $record || [] === $files || '' === $email) {
+        if ([] === $files || '' === $email) {
             return 'The file is being drawn. Try again in a minute.';
         }
+        $lead = $record instanceof Agreement ? $record->project->lead : $record->lead;
 
-        return $this->changes->carryOut(new Change(ChangeKind::Receive, mb_substr("somebody had {$files[0]->name} sent to $email again", 0, 300), null, $this->clock->now(), null, $record->recordKind(), $record->id, mb_substr($record->recordLabel(), 0, 300)), function () use ($record, $files, $email): string {
+        return $this->changes->carryOut(new Change(ChangeKind::Receive, mb_substr("somebody had {$files[0]->name} sent to $email again", 0, 300), null, $this->clock->now(), null, $record->recordKind(), $record->id, mb_substr($record->recordLabel(), 0, 300)), function () use ($record, $lead, $files, $email): string {
             if ($this->wasMailed($email)) {
                 return 'It was mailed within the last hour. Look into your mail, also among what is filtered out.';
             }
             $title = $record instanceof Quote ? $record->shown() : $record->title;
-            $letter = $this->messages->queue(self::MAILED, $email, $record->client->name(), ['first_name' => $record->client->givenName, 'title' => $title, 'project' => $record->project->title ?? '', 'lead' => ($record instanceof Quote ? $record->lead : $record->project->lead)->name, 'link' => ''], $record->client, $record->project, null, 'asked for on the page that checks files');
+            $letter = $this->messages->queue(self::MAILED, $email, $record->client->name(), ['first_name' => $record->client->givenName, 'title' => $title, 'project' => $record->project->title ?? '', 'lead' => $lead->name, 'link' => ''], $record->client, $record->project, null, 'asked for on the page that checks files');
             $letter->encloseFile($files[0]->id);
 
             return "It is on its way to $email.";

@@ -8,6 +8,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Access\OfficeLooks;
 use Telamon\Business\PublicFace;
 use Telamon\Http\JsonBody;
 use Telamon\Http\PublicLimits;
@@ -16,7 +17,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/agreements/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicAgreementController
 {
-    public function __construct(private Agreements $agreements, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits)
+    public function __construct(private Agreements $agreements, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits, private OfficeLooks $office)
     {
     }
 
@@ -30,7 +31,10 @@ final readonly class PublicAgreementController
     public function opened(string $token, Request $request): Response
     {
         $this->limits->booking($request);
-        $this->agreements->opened($this->agreements->find($token));
+        $agreement = $this->agreements->find($token);
+        if (!$this->office->is()) {
+            $this->agreements->opened($agreement);
+        }
 
         return new Response(status: 204);
     }
@@ -39,6 +43,7 @@ final readonly class PublicAgreementController
     public function sign(string $token, Request $request): Response
     {
         $this->limits->booking($request);
+        $this->office->refuse();
         $agreement = $this->agreements->find($token);
         $body = JsonBody::read($request);
         $this->agreements->sign($agreement, JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
@@ -50,6 +55,7 @@ final readonly class PublicAgreementController
     public function decline(string $token, Request $request): Response
     {
         $this->limits->booking($request);
+        $this->office->refuse();
         $agreement = $this->agreements->find($token);
         $this->agreements->decline($agreement, JsonBody::text(JsonBody::read($request), 'reason', 500));
 
@@ -75,6 +81,6 @@ final readonly class PublicAgreementController
 
     private function answer(Agreement $agreement): Response
     {
-        return new JsonResponse(['business' => $this->face->show(), 'agreement' => ['title' => $agreement->title, 'text' => $agreement->text, 'first' => $agreement->client->givenName, 'sent' => $agreement->sentAt->format('Y-m-d'), 'state' => $agreement->state->value, 'over' => $this->agreements->over($agreement)]], headers: ['Cache-Control' => 'private, no-store']);
+        return new JsonResponse(['business' => $this->face->show(), 'agreement' => ['byOffice' => $this->office->is(), 'title' => $agreement->title, 'text' => $agreement->text, 'first' => $agreement->client->givenName, 'sent' => $agreement->sentAt->format('Y-m-d'), 'state' => $agreement->state->value, 'over' => $this->agreements->over($agreement)]], headers: ['Cache-Control' => 'private, no-store']);
     }
 }

@@ -8,7 +8,9 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Telamon\Access\OfficeLooks;
 use Telamon\Business\PublicFace;
+use Telamon\Core\Quotes\Currency;
 use Telamon\Files\FileAnswer;
 use Telamon\Http\JsonBody;
 use Telamon\Http\PublicLimits;
@@ -17,7 +19,7 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/quotes/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicQuoteController
 {
-    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits)
+    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits, private OfficeLooks $office)
     {
     }
 
@@ -32,7 +34,10 @@ final readonly class PublicQuoteController
     public function opened(string $token, Request $request): Response
     {
         $this->limits->booking($request);
-        $this->answers->opened($this->links->quote($token));
+        $quote = $this->links->quote($token);
+        if (!$this->office->is()) {
+            $this->answers->opened($quote);
+        }
 
         return new Response(status: 204);
     }
@@ -43,13 +48,16 @@ final readonly class PublicQuoteController
         $this->limits->booking($request);
         $quote = $this->links->quote($token);
 
-        return new JsonResponse(QuoteView::totals($quote, $this->answers->with($quote, self::ticked(JsonBody::read($request)))));
+        $content = $this->answers->with($quote, self::ticked(JsonBody::read($request)));
+
+        return new JsonResponse(QuoteView::sums($content, $content->totals(Currency::of($quote->currency), $quote->gross), $quote->currency));
     }
 
     #[Route('/question', methods: ['POST'])]
     public function ask(string $token, Request $request): Response
     {
         $this->limits->booking($request);
+        $this->office->refuse();
         $quote = $this->links->quote($token);
         $this->answers->ask($quote, JsonBody::text(JsonBody::read($request), 'words', 2000));
 
@@ -60,6 +68,7 @@ final readonly class PublicQuoteController
     public function decline(string $token, Request $request): Response
     {
         $this->limits->booking($request);
+        $this->office->refuse();
         $quote = $this->links->quote($token);
         $this->answers->decline($quote, JsonBody::text(JsonBody::read($request), 'reason', 500));
 
@@ -70,6 +79,7 @@ final readonly class PublicQuoteController
     public function accept(string $token, Request $request): Response
     {
         $this->limits->booking($request);
+        $this->office->refuse();
         $quote = $this->links->quote($token);
         $body = JsonBody::read($request);
         $this->answers->accept($quote, self::ticked($body), JsonBody::text($body, 'total', 30), JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
@@ -106,7 +116,7 @@ final readonly class PublicQuoteController
 
     private function answer(Quote $quote): Response
     {
-        return new JsonResponse(['business' => $this->face->show(), 'quote' => $this->view->forClient($quote)], headers: ['Cache-Control' => 'private, no-store']);
+        return new JsonResponse(['business' => $this->face->show(), 'quote' => $this->view->forClient($quote, $this->office->is())], headers: ['Cache-Control' => 'private, no-store']);
     }
 
     /**

@@ -11,7 +11,6 @@ use Telamon\Business\Profile;
 use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\Currency;
 use Telamon\Core\Quotes\InvalidContent;
-use Telamon\Core\Quotes\Totals;
 use Telamon\Files\Attachment;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -49,15 +48,15 @@ final readonly class QuoteAnswers
     }
 
     /**
-     * What it comes to with other choices. Nothing is kept.
+     * What it says with other choices. Nothing is kept.
      *
      * @param list<string> $ticked keys of the lines that are chosen
      *
      * @throws Refusal
      */
-    public function with(Quote $quote, array $ticked): Totals
+    public function with(Quote $quote, array $ticked): Content
     {
-        return $this->chosen($quote, $ticked)->totals(Currency::of($quote->currency), $quote->gross);
+        return $this->chosen($quote, $ticked);
     }
 
     /** @throws Refusal */

@@ -67,7 +67,7 @@ final readonly class QuoteController
             }
         }
 
-        return new JsonResponse(['totals' => QuoteView::sums($content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing(), 'listed' => $listed]);
+        return new JsonResponse(['totals' => QuoteView::sums($content, $content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing(), 'listed' => $listed]);
     }
 
     #[Route('/ubl', methods: ['POST'], priority: 1)]

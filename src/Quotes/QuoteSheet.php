@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Telamon\Core\Quotes\Content;
+use Telamon\Core\Quotes\Payment;
+use Telamon\Core\Quotes\PaymentKind;
+use Telamon\Core\Quotes\Payments;
 use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Core\Quotes\Totals;
 use Telamon\Core\Quotes\Units;
@@ -60,16 +63,18 @@ final readonly class QuoteSheet
     /** @return list<array{label: string, value: string}> */
     public function payments(): array
     {
-        $payments = [];
-        if (!$this->totals->deposit->isZero()) {
-            $share = $this->content->deposit['percent'];
-            $payments[] = ['label' => 'Deposit'.(null === $share ? '' : ' of '.self::figure($share).' %').', asked for after your yes', 'value' => Money::plain((string) $this->totals->deposit)];
-        }
-        foreach ($this->content->instalments as $i => $one) {
-            $payments[] = ['label' => self::figure($one['percent']).' %'.('' === $one['when'] ? '' : ", {$one['when']}"), 'value' => Money::plain((string) ($this->totals->instalments[$i] ?? '0'))];
-        }
+        return array_map(static fn (Payment $one): array => ['label' => self::payment($one), 'value' => Money::plain((string) $one->amount)], Payments::of($this->content, $this->totals));
+    }
 
-        return $payments;
+    private static function payment(Payment $one): string
+    {
+        $share = null === $one->percent ? '' : self::figure($one->percent).' %';
+
+        return match ($one->kind) {
+            PaymentKind::Deposit => 'Deposit'.('' === $share ? '' : " of $share").', asked for after your yes',
+            PaymentKind::Instalment => $share.('' === $one->when ? '' : ", {$one->when}").($one->isLess ? ', less the deposit' : ''),
+            PaymentKind::Rest => 'The rest, when the work is done',
+        };
     }
 
     private static function off(QuoteLine $line): string

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Quotes;
 
+use Brick\Math\BigDecimal;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
+use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\Currency;
-use Telamon\Core\Quotes\QuoteLine;
+use Telamon\Core\Quotes\Differences;
 use Telamon\Core\Quotes\Totals;
 use Telamon\Core\Quotes\Units;
 use Telamon\Files\Attachment;
@@ -63,18 +65,12 @@ final readonly class QuoteView
      */
     public function differences(Quote $before, Quote $after): array
     {
-        $lines = static fn (Quote $quote): array => array_column(array_map(static fn (QuoteLine $line): array => ['key' => $line->key, 'words' => "{$line->name}, {$line->quantity} × ".($line->price ?? 'to price')], $quote->content()->lines), 'words', 'key');
-        [$old, $new] = [$lines($before), $lines($after)];
-        $told = [];
-        foreach ($new as $key => $words) {
-            if (!isset($old[$key])) {
-                $told[] = "New: $words";
-            } elseif ($old[$key] !== $words) {
-                $told[] = "Changed: $words (before: {$old[$key]})";
-            }
+        $told = Differences::between($before->content(), $after->content());
+        if ($before->gross !== $after->gross) {
+            $told[] = $after->gross ? 'Prices are with VAT now.' : 'Prices are without VAT now.';
         }
-        foreach (array_diff_key($old, $new) as $words) {
-            $told[] = "Gone: $words";
+        if ($before->validUntil->format('Y-m-d') !== $after->validUntil->format('Y-m-d')) {
+            $told[] = "Good until {$after->validUntil->format('j F Y')} (before: {$before->validUntil->format('j F Y')})";
         }
         if ($before->total !== $after->total) {
             $told[] = 'Total: '.Money::shown($after->total, $after->currency).' (before: '.Money::shown($before->total, $before->currency).')';
@@ -84,24 +80,25 @@ final readonly class QuoteView
     }
 
     /** @return array<string, mixed> as PublicQuote in the contract */
-    public function forClient(Quote $quote): array
+    public function forClient(Quote $quote, bool $byOffice = false): array
     {
         $content = $quote->content();
+        $sheet = (new QuoteSheet($content, $quote->totals(), $quote->currency))->lines();
         $totals = $quote->totals();
         $before = $quote->revision > 1 ? $this->em->getRepository(Quote::class)->findOneBy(['number' => $quote->number, 'revision' => $quote->revision - 1]) : null;
         $signed = $this->em->find(Signed::class, $quote->id);
         $lines = [];
         foreach ($content->lines as $i => $line) {
             $lines[] = [
-                'key' => $line->key, 'name' => $line->name, 'text' => $line->text, 'group' => $line->group, 'quantity' => $line->quantity, 'unit' => Units::words($line->unit, $line->quantity), 'net' => (string) $totals->lines[$i],
+                'key' => $line->key, 'name' => $line->name, 'text' => $line->text, 'group' => $line->group, 'quantity' => $line->quantity, 'unit' => Units::words($line->unit, $line->quantity), 'net' => (string) $totals->lines[$i], 'price' => $sheet[$i]['price'], 'off' => $sheet[$i]['off'], 'rate' => $sheet[$i]['rate'],
                 'choice' => $line->optional || '' !== $line->instead || $content->hasAlternative($line->key), 'optional' => $line->optional, 'place' => '' === $line->instead ? ($content->hasAlternative($line->key) ? $line->key : '') : $line->instead, 'ticked' => $content->counts($line),
             ];
         }
 
         return [
-            'number' => $quote->shown(), 'client' => $quote->client->name(), 'first' => $quote->client->givenName, 'title' => $quote->asset->description ?? $quote->project->title ?? '', 'sent' => $quote->issuedOn?->format('Y-m-d'), 'validUntil' => $quote->validUntil->format('Y-m-d'),
+            'byOffice' => $byOffice, 'number' => $quote->shown(), 'client' => $quote->client->name(), 'first' => $quote->client->givenName, 'title' => $quote->asset->description ?? $quote->project->title ?? '', 'sent' => $quote->issuedOn?->format('Y-m-d'), 'validUntil' => $quote->validUntil->format('Y-m-d'),
             'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
-            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'payments' => (new QuoteSheet($content, $totals, $quote->currency))->payments(), 'changed' => null === $before ? [] : $this->differences($before, $quote),
+            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'changed' => null === $before ? [] : $this->differences($before, $quote),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
             'questions' => array_map(static fn (array $one): array => ['words' => $one['words'], 'answer' => $one['answer'] ?? ''], $quote->questions),
             'files' => array_map(static fn (Attachment $file): array => ['id' => $file->id, 'name' => $file->name, 'note' => $file->note, 'size' => $file->file->size, 'isImage' => str_starts_with($file->file->type, 'image/')], $this->with->of($quote)),
@@ -109,16 +106,16 @@ final readonly class QuoteView
     }
 
     /** @return array<string, mixed> as QuoteTotals in the contract */
-    public static function totals(Quote $quote, Totals $totals): array
+    public static function totals(Quote $quote, Totals $totals, ?Content $content = null): array
     {
-        return self::sums($totals, $quote->currency);
+        return self::sums($content ?? $quote->content(), $totals, $quote->currency);
     }
 
-    /** @return array<string, mixed> as QuoteTotals in the contract */
-    public static function sums(Totals $totals, string $currency): array
+    /** @return array<string, mixed> as QuoteTotals in the contract: the block of sums that the page, the paper and the office show */
+    public static function sums(Content $content, Totals $totals, string $currency): array
     {
-        $sums = $totals->toArray();
+        $sheet = new QuoteSheet($content, $totals, $currency);
 
-        return ['lines' => array_map(static fn (\Brick\Math\BigDecimal $net): string => (string) $net, $totals->lines), 'allowances' => array_map(strval(...), $totals->allowances), 'charges' => array_map(strval(...), $totals->charges), 'totalText' => Money::shown((string) $totals->total, Currency::of($currency)->code)] + $sums;
+        return ['lines' => array_map(static fn (BigDecimal $net): string => (string) $net, $totals->lines), 'allowances' => array_map(strval(...), $totals->allowances), 'charges' => array_map(strval(...), $totals->charges), 'totalText' => Money::shown((string) $totals->total, Currency::of($currency)->code), 'sums' => $sheet->sums(), 'payments' => $sheet->payments()] + $totals->toArray();
     }
 }

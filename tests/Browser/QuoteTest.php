@@ -35,6 +35,12 @@ final class QuoteTest extends BrowserTestCase
         $token = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/quotes/" + arguments[0]).then((r) => r.json()).then((q) => done(q.token));', [$id]);
         self::assertIsString($token);
 
+        // Somebody of the business sees what the client sees, and can do nothing there.
+        $this->go("/quote/$token");
+        $this->see('This is what your client sees.');
+        self::assertSame([], $this->all('.quote-answer'));
+        $this->assertAccessible('a quote as the office sees it');
+        $this->driver->manage()->deleteAllCookies();
         $this->resize($this->driver, 390, 844);
         $this->go("/quote/$token");
         $this->see('What you say yes to');
@@ -67,6 +73,7 @@ final class QuoteTest extends BrowserTestCase
         }
 
         $this->resize($this->driver, 1280, 800);
+        $this->signInAs('coordinator@marrowby.example');
         $this->go("/quotes/$id");
         $this->findWith('.quote-told', 'signed');
         self::assertSame($total, $this->find('.quote-sums .total dd')->getText());
@@ -132,6 +139,9 @@ final class QuoteTest extends BrowserTestCase
         $this->pressOn('.agreement-form button[type=submit]');
         $client = $this->findWith('a[href^="/agreement/"]', 'as the client')->getAttribute('href');
 
+        $this->go((string) parse_url((string) $client, \PHP_URL_PATH));
+        $this->see('This is what your client sees.');
+        $this->driver->manage()->deleteAllCookies();
         $this->resize($this->driver, 390, 844);
         $this->go((string) parse_url((string) $client, \PHP_URL_PATH));
         $this->see('The stool stays here.');
@@ -148,6 +158,7 @@ final class QuoteTest extends BrowserTestCase
         $this->findWith('.quote-over', 'signed');
 
         $this->resize($this->driver, 1280, 800);
+        $this->signInAs('coordinator@marrowby.example');
         $this->go($project);
         $this->findWith('.lines li', 'by Colm Spindle');
     }

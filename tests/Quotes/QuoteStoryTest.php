@@ -161,7 +161,7 @@ final class QuoteStoryTest extends AppTestCase
         $this->get("/api/public/quotes/$t/quote.pdf")->ok(410);
         $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(410);
         $shown = $this->get('/api/public/quotes/'.$next->text('token'))->ok()->at('quote.changed');
-        self::assertSame(['Changed: First visit, 1 × 60.00 (before: First visit, 1 × 65.00)', 'Total: €170.25 (before: €175.93)'], $shown);
+        self::assertSame(['Changed: First visit: 60.00 each (before 65.00 each)', 'Total: €170.25 (before: €175.93)'], $shown);
         self::assertSame($shown, $this->get('/api/quotes/'.$next->text('id')."/compare/$id")->ok()->at('differences'));
     }
 
@@ -227,6 +227,50 @@ final class QuoteStoryTest extends AppTestCase
         $this->work();
         $this->sweep();
         self::assertSame('expired', $this->db()->fetchOne('SELECT state FROM quote'));
+    }
+
+    public function testTheOfficesLookIsNotTheClientsAndAnswersNothing(): void
+    {
+        $t = $this->sent();
+        $this->asOffice = true;
+        self::assertTrue($this->get("/api/public/quotes/$t")->ok()->at('quote.byOffice'));
+        $this->post("/api/public/quotes/$t/opened")->ok(204);
+        self::assertSame('sent', $this->db()->fetchOne('SELECT state FROM quote'), 'it leaves no trace');
+        $this->post("/api/public/quotes/$t/total", ['ticked' => ['l2']])->ok();
+        $changes = $this->countRows('change_set');
+        foreach (['accept' => ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'], 'decline' => ['reason' => ''], 'question' => ['words' => 'Is the van in it?']] as $act => $body) {
+            self::assertStringContainsString('for the client alone', $this->post("/api/public/quotes/$t/$act", $body)->ok(403)->text('detail'));
+        }
+        self::assertSame($changes, $this->countRows('change_set'));
+        $this->asOffice = false;
+        self::assertFalse($this->get("/api/public/quotes/$t")->ok()->at('quote.byOffice'));
+        $this->post("/api/public/quotes/$t/opened")->ok(204);
+        self::assertSame('opened', $this->db()->fetchOne('SELECT state FROM quote'));
+    }
+
+    public function testPageAndOfficeShowOneBlockOfSumsThatAddsUp(): void
+    {
+        $quote = $this->priced($this->draft()->ok(201))->ok();
+        $content = $quote->map('content');
+        $vat = ['category' => 'S', 'rate' => '13.5'];
+        $content = ['allowances' => [['name' => 'Loyalty', 'percent' => '10', 'amount' => null, 'vat' => $vat]], 'charges' => [['name' => 'Travel', 'percent' => null, 'amount' => '20.00', 'vat' => $vat]], 'deposit' => ['percent' => '20', 'amount' => null], 'instalments' => [['percent' => '50', 'when' => 'when work begins'], ['percent' => '50', 'when' => 'when it is done']]] + $content;
+        self::assertIsArray($content['lines']);
+        self::assertIsArray($content['lines'][0]);
+        $content['lines'][0] = ['offPercent' => '10', 'quantity' => '2'] + $content['lines'][0];
+        $quote = $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $quote->number('version'), 'content' => $content])->ok();
+        $t = $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $quote->number('version')])->ok()->text('token');
+        $page = $this->get("/api/public/quotes/$t")->ok();
+        self::assertSame($quote->at('totals'), $page->at('quote.totals'));
+        self::assertSame($quote->at('totals'), json_decode($this->post("/api/public/quotes/$t/total", ['ticked' => []])->ok()->body, true));
+        // 117 and 90, less 10 %, and 20: 206.30; with 13.5 %: 234.15; a fifth of it first.
+        $rows = static fn (array $all): array => array_map(static fn (array $one): string => "{$one['label']}: {$one['value']}", $all);
+        self::assertSame(['Loyalty, 10 %: −20.70', 'Travel: 20.00', 'Without VAT: 206.30', 'VAT 13.5 % of 206.30: 27.85', 'Total: €234.15'], $rows($page->rows('quote.totals.sums')));
+        self::assertSame(['Deposit of 20 %, asked for after your yes: 46.83', '50 %, when work begins, less the deposit: 70.25', '50 %, when it is done: 117.07'], $rows($page->rows('quote.totals.payments')));
+        self::assertSame(['65.00', '10 % off', '13.5 %', '2'], [$page->text('quote.lines.0.price'), $page->text('quote.lines.0.off'), $page->text('quote.lines.0.rate'), $page->text('quote.lines.0.quantity')]);
+        $words = (string) preg_replace('/\s+/', ' ', (new Process(['pdftotext', '-layout', '-', '-'], input: $this->get("/api/public/quotes/$t/quote.pdf")->ok()->body))->mustRun()->getOutput());
+        foreach (['Loyalty, 10 % −20.70', 'Travel 20.00', 'Without VAT 206.30', 'Total €234.15', '50 %, when work begins, less the deposit 70.25'] as $said) {
+            self::assertStringContainsString($said, $words);
+        }
     }
 
     public function testRulesWaitForWhatHappensToAQuote(): void

@@ -29,6 +29,8 @@ abstract class AppTestCase extends WebTestCase
     protected KernelBrowser $browser;
     protected string $data;
     protected MockClock $clock;
+    /** Whether public pages are opened where somebody of the business is signed in. */
+    protected bool $asOffice = false;
 
     protected function setUp(): void
     {
@@ -75,9 +77,29 @@ abstract class AppTestCase extends WebTestCase
     /** @param array<string, string> $server */
     protected function send(string $method, string $path, array $server, ?string $body): Answer
     {
-        $this->browser->request($method, $path, server: $server + ['CONTENT_LENGTH' => (string) \strlen($body ?? '')], content: $body);
+        $ask = function () use ($method, $path, $server, $body): Answer {
+            $this->browser->request($method, $path, server: $server + ['CONTENT_LENGTH' => (string) \strlen($body ?? '')], content: $body);
 
-        return $this->answer($method, $path);
+            return $this->answer($method, $path);
+        };
+
+        return str_starts_with($path, '/api/public/') && !$this->asOffice ? $this->inTheirOwnBrowser($ask) : $ask();
+    }
+
+    /**
+     * A client opens links in a browser in which nobody of the business is signed in.
+     *
+     * @param \Closure(): Answer $ask
+     */
+    private function inTheirOwnBrowser(\Closure $ask): Answer
+    {
+        $cookies = $this->browser->getCookieJar()->all();
+        $this->browser->getCookieJar()->clear();
+        $answer = $ask();
+        $this->browser->getCookieJar()->clear();
+        array_map($this->browser->getCookieJar()->set(...), $cookies);
+
+        return $answer;
     }
 
     protected function get(string $path): Answer

@@ -61,10 +61,23 @@ function TheAgreement({ page, token }: { page: Page; token: string }) {
           <div className="agreement-text">{agreement.text}</div>
           <p>
             <a href={`/api/public/agreements/${token}/agreement.pdf`}>The same as a PDF file</a>
+            {agreement.state === 'signed' && (
+              <>
+                {' · '}
+                <a href={`/api/public/agreements/${token}/evidence.json`}>its record</a>
+                {' · '}
+                <a href="/check">Is this what was signed?</a>
+              </>
+            )}
           </p>
           <aside className="quote-yes" aria-label="Sign it">
             <h2>{agreement.over ? 'How it stands' : 'Sign it'}</h2>
-            {agreement.over ? (
+            {agreement.byOffice ? (
+              <p className="quote-over" role="status">
+                <Mark kind="stopped">the office looks</Mark> This is what your client sees. It does not count as opened,
+                and only they can answer here.
+              </p>
+            ) : agreement.over ? (
               <div className="quote-over" role="status">
                 <Mark kind={agreement.state === 'signed' ? 'done' : 'stopped'}>{agreement.state}</Mark>
                 <p>{agreement.over}</p>

@@ -22,6 +22,9 @@ function line(key: string, choice: boolean): Line {
     quantity: '1',
     unit: '',
     net: '10.00',
+    price: '10.00',
+    off: '',
+    rate: '13.5 %',
     choice,
     optional: choice,
     place: '',
@@ -30,7 +33,16 @@ function line(key: string, choice: boolean): Line {
 }
 
 function totals(total: string): Page['quote']['totals'] {
-  return { lines: ['10.00', '10.00'], net: total, vat: [], total, deposit: '0.00', totalText: `€ ${total}` } as never;
+  return {
+    lines: ['10.00', '10.00'],
+    net: total,
+    vat: [],
+    total,
+    deposit: '0.00',
+    totalText: `€ ${total}`,
+    sums: [{ label: 'Total', value: `€ ${total}`, total: true }],
+    payments: [],
+  } as never;
 }
 
 function page(state: Page['quote']['state'], over = ''): Page {
@@ -46,6 +58,7 @@ function page(state: Page['quote']['state'], over = ''): Page {
       logo: null,
     },
     quote: {
+      byOffice: false,
       number: 'Q-7',
       client: 'Orla Fennick',
       first: 'Orla',
@@ -62,7 +75,6 @@ function page(state: Page['quote']['state'], over = ''): Page {
       currency: 'EUR',
       lines: [line('a', false), line('b', true)],
       totals: totals('10.00'),
-      payments: [],
       changed: [],
       signed: null,
       questions: [],

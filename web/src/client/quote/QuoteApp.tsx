@@ -98,6 +98,14 @@ function Open({ page, token }: { page: Page; token: string }) {
         <a href={`/api/public/quotes/${token}/quote.pdf`}>
           {quote.signed ? 'What was signed, as a PDF file' : 'The same as a PDF file'}
         </a>
+        {quote.signed && (
+          <>
+            {' · '}
+            <a href={`/api/public/quotes/${token}/evidence.json`}>its record</a>
+            {' · '}
+            <a href="/check">Is this what was signed?</a>
+          </>
+        )}
       </p>
       {quote.questions.length > 0 && (
         <section className="quote-asked" aria-label="What you asked">
@@ -142,27 +150,44 @@ function Open({ page, token }: { page: Page; token: string }) {
       <aside className="quote-yes" aria-label="What you say yes to">
         <h2>{over ? 'What it comes to' : 'What you say yes to'}</h2>
         <dl className={sums ? '' : 'old'} aria-live="polite">
-          <Row label="Without VAT" value={sums?.net ?? '…'} />
-          {(sums ?? quote.totals).vat.map((one) => (
-            <Row key={one.category + one.rate} label={`VAT ${Number(one.rate)} %`} value={sums ? one.tax : '…'} />
+          {(sums ?? quote.totals).sums.map((one, i) => (
+            <Row key={`${i}${one.label}`} label={one.label} value={sums ? one.value : '…'} total={one.total} />
           ))}
-          <Row label="Total" value={sums?.totalText ?? '…'} total />
-          {(sums ?? quote.totals).deposit !== '0.00' && (
-            <Row label="Deposit, asked for after your yes" value={sums?.deposit ?? '…'} />
-          )}
         </dl>
+        {(sums ?? quote.totals).payments.length > 0 && (
+          <>
+            <h3>How it is paid</h3>
+            <dl className={sums ? '' : 'old'}>
+              {(sums ?? quote.totals).payments.map((one, i) => (
+                <Row key={`${i}${one.label}`} label={one.label} value={sums ? one.value : '…'} />
+              ))}
+            </dl>
+          </>
+        )}
         {changed && asked.error && (
           <Trouble title="Not added up" again={() => void asked.refetch()}>
             {asked.error.message}
           </Trouble>
         )}
-        {over ? (
+        {quote.byOffice ? (
+          <Looking />
+        ) : over ? (
           <Over page={page} />
         ) : (
           <Answer token={token} ticked={ticked} total={sums?.total ?? ''} totalText={sums?.totalText ?? ''} />
         )}
       </aside>
     </>
+  );
+}
+
+/** In the place of what the client can do: whoever looks here from the office leaves no trace. */
+function Looking() {
+  return (
+    <p className="quote-over" role="status">
+      <Mark kind="stopped">the office looks</Mark> This is what your client sees. It does not count as opened, and only
+      they can answer here: open the link in a private window where they sit beside you.
+    </p>
   );
 }
 

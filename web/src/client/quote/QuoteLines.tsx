@@ -16,6 +16,7 @@ export function QuoteLines({ lines, nets, ticked, onTick }: Props) {
     else all.push({ name: line.group, lines: [{ line, i }] });
     return all;
   }, []);
+  const rates = new Set(lines.map((line) => line.rate)).size;
   const tick = (line: Line) => {
     const others = line.place === '' ? [] : lines.filter((one) => one.place === line.place).map((one) => one.key);
     const without = ticked.filter((key) => key !== line.key && !others.includes(key));
@@ -34,12 +35,14 @@ export function QuoteLines({ lines, nets, ticked, onTick }: Props) {
                   {line.place !== '' && line.place !== line.key && <i className="serif">or </i>}
                   {line.name}
                 </b>
-                {Number(line.quantity) !== 1 && (
+                {(Number(line.quantity) !== 1 || line.off !== '') && (
                   <span className="second">
                     {' '}
-                    {Number(line.quantity)} {line.unit}
+                    {line.quantity.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')} {line.unit}, {line.price} each
+                    {line.off && `, ${line.off}`}
                   </span>
                 )}
+                {rates > 1 && <span className="second"> VAT {line.rate}</span>}
                 {line.text && <span className="second quote-text">{line.text}</span>}
               </span>
               <span className="figures">{nets[i] ?? line.net}</span>

@@ -40,10 +40,14 @@ export function FileFacts({ file, onDone }: { file: Schema<'FileRef'>; onDone: (
           },
         ]}
         onSave={({ name = '', note = '', seen = '' }) => save.mutateAsync({ name, note, forOffice: seen === 'office' })}
-        onRemove={async () => {
-          await remove.mutateAsync();
-          toast({ words: `${file.name} removed. U takes it back.` });
-        }}
+        {...(file.signed
+          ? {}
+          : {
+              onRemove: async () => {
+                await remove.mutateAsync();
+                toast({ words: `${file.name} removed. U takes it back.` });
+              },
+            })}
       />
     </dl>
   );

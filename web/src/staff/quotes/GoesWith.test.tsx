@@ -7,6 +7,7 @@ const file = (id: string, name: string) => ({
   name,
   note: '',
   forOffice: false,
+  signed: false,
   size: 12,
   type: 'application/pdf',
   isImage: false,

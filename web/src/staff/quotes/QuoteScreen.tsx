@@ -321,7 +321,8 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
       {quote.signed && (
         <p>
           <Mark kind="done">signed</Mark> by {quote.signed.name}, {longDay(quote.signed.at.slice(0, 10))},{' '}
-          {quote.signed.drawn ? 'drawn' : 'by typed name'}. SHA-256 <code>{quote.signed.sha256.slice(0, 16)}…</code>
+          {quote.signed.drawn ? 'drawn' : 'by typed name'}. SHA-256 <code>{quote.signed.sha256.slice(0, 16)}…</code>,{' '}
+          <a href={`/api/quotes/${quote.id}/evidence`}>its record</a>, <a href="/check">have a file checked</a>
         </p>
       )}
       <Changed quote={quote} />

@@ -19,6 +19,8 @@ const totals = (more: Partial<Schema<'QuoteTotals'>> = {}): Schema<'QuoteTotals'
   instalments: [],
   allowances: [],
   charges: [],
+  sums: [{ label: 'Total', value: '€35.00', total: true }],
+  payments: [],
   ...more,
 });
 const show = (has: Partial<Content> = {}, violations: { path: string; message: string }[] = [], is = totals()) => {
@@ -104,7 +106,11 @@ describe('what a quote comes to', () => {
     const { container } = render(
       <Sums
         content={{ ...content, allowances: [{ name: 'Regular client', percent: '5', amount: null, vat }] }}
-        totals={totals({ allowances: ['1.50'] })}
+        totals={totals({
+          allowances: ['1.50'],
+          sums: [{ label: 'Regular client, 5 %', value: '−1.50', total: false }],
+          payments: [{ label: 'The rest', value: '33.50' }],
+        })}
         gross
         old={false}
         onChange={undefined}
@@ -113,6 +119,7 @@ describe('what a quote comes to', () => {
     );
     expect(container.querySelectorAll('input, button, textarea')).toHaveLength(0);
     expect(container.textContent).toContain('Regular client, 5 %−1.50');
+    expect(container.textContent).toContain('What is asked forThe rest33.50');
     expect(container.textContent).not.toContain('Deposit');
   });
 });

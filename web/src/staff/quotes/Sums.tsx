@@ -36,33 +36,30 @@ export function Sums({ content, totals, gross, old, onChange, violations }: Prop
         <small>prices {gross ? 'with' : 'without'} VAT</small>
       </div>
       <dl className={old ? 'old' : undefined}>
-        <WholeRows kind="allowances" content={content} sums={totals.allowances} onChange={onChange} wrong={wrong} />
-        <WholeRows kind="charges" content={content} sums={totals.charges} onChange={onChange} wrong={wrong} />
-        <Row label="Without VAT" value={money(totals.net)} />
-        {totals.vat.map((one) => (
-          <Row
-            key={one.category + one.rate}
-            label={`VAT ${Number(one.rate)} % of ${money(one.taxable)}`}
-            value={money(one.tax)}
-          />
+        {onChange && (
+          <>
+            <WholeRows kind="allowances" content={content} sums={totals.allowances} onChange={onChange} wrong={wrong} />
+            <WholeRows kind="charges" content={content} sums={totals.charges} onChange={onChange} wrong={wrong} />
+          </>
+        )}
+        {/* The block that the client's page and the paper show; what is off the whole or on it stands above, to be changed. */}
+        {totals.sums.slice(onChange ? totals.allowances.length + totals.charges.length : 0).map((one, i) => (
+          <Row key={`${i}${one.label}`} label={one.label} value={one.value} total={one.total} />
         ))}
-        <Row label="Total" value={totals.totalText} total />
-        {(onChange || totals.deposit !== '0.00') && (
+        {onChange && (
           <Row
             label={
               <>
                 Deposit{' '}
-                {onChange && (
-                  <>
-                    {figure('Deposit in percent', content.deposit?.percent ?? '', (percent) =>
-                      onChange({ ...content, deposit: { amount: null, ...content.deposit, percent: percent || null } }),
-                    )}{' '}
-                    % or{' '}
-                    {figure('Deposit as an amount', content.deposit?.amount ?? '', (amount) =>
-                      onChange({ ...content, deposit: { percent: null, ...content.deposit, amount: amount || null } }),
-                    )}
-                  </>
-                )}
+                <>
+                  {figure('Deposit in percent', content.deposit?.percent ?? '', (percent) =>
+                    onChange({ ...content, deposit: { amount: null, ...content.deposit, percent: percent || null } }),
+                  )}{' '}
+                  % or{' '}
+                  {figure('Deposit as an amount', content.deposit?.amount ?? '', (amount) =>
+                    onChange({ ...content, deposit: { percent: null, ...content.deposit, amount: amount || null } }),
+                  )}
+                </>
                 <Beside words={wrong('deposit')} />
               </>
             }
@@ -70,7 +67,17 @@ export function Sums({ content, totals, gross, old, onChange, violations }: Prop
           />
         )}
       </dl>
-      <Payments content={content} sums={totals.instalments} onChange={onChange} wrong={wrong} />
+      {onChange && <Payments content={content} sums={totals.instalments} onChange={onChange} wrong={wrong} />}
+      {totals.payments.length > 0 && (
+        <section className="quote-payments">
+          <h3>What is asked for</h3>
+          <dl className={old ? 'old' : undefined}>
+            {totals.payments.map((one, i) => (
+              <Row key={`${i}${one.label}`} label={one.label} value={one.value} />
+            ))}
+          </dl>
+        </section>
+      )}
       {(['intro', 'terms', 'reason'] as const).map((field) => {
         const label = { intro: 'Words to the client', terms: 'Terms', reason: 'Why there is no VAT, where it is so' }[
           field

@@ -7,7 +7,7 @@ interface Props {
   kind: Kind;
   content: Content;
   sums: string[];
-  onChange: ((content: Content) => void) | undefined;
+  onChange: (content: Content) => void;
   wrong: (path: string) => string | undefined;
 }
 
@@ -22,7 +22,7 @@ export function WholeRows({ kind, content, sums, onChange, wrong }: Props) {
   const vats = [...content.lines.map((line) => line.vat), ...rows.map((row) => row.vat)].filter(
     (vat, i, all) => all.findIndex((one) => one.category === vat.category && one.rate === vat.rate) === i,
   );
-  const set = (next: typeof rows) => onChange?.({ ...content, [kind]: next });
+  const set = (next: typeof rows) => onChange({ ...content, [kind]: next });
   const change = (i: number, next: Partial<(typeof rows)[number]>) =>
     set(rows.map((row, at) => (at === i ? { ...row, ...next } : row)));
   return (
@@ -32,65 +32,58 @@ export function WholeRows({ kind, content, sums, onChange, wrong }: Props) {
         return (
           <div key={i} className="whole-row">
             <dt>
-              {onChange ? (
-                <>
-                  <input
-                    className="value"
-                    aria-label={`${told[kind].name}, ${i + 1}: what for`}
-                    placeholder={`${told[kind].name.toLowerCase()}: what for`}
-                    maxLength={100}
-                    value={row.name}
-                    onChange={(event) => change(i, { name: event.target.value })}
-                  />{' '}
-                  <input
-                    className="value figures"
-                    inputMode="decimal"
-                    aria-label={`${told[kind].name}, ${i + 1}: percent`}
-                    aria-invalid={error !== undefined}
-                    size={4}
-                    value={row.percent ?? ''}
-                    onChange={(event) => change(i, { percent: event.target.value.trim() || null })}
-                  />{' '}
-                  % or{' '}
-                  <input
-                    className="value figures"
-                    inputMode="decimal"
-                    aria-label={`${told[kind].name}, ${i + 1}: amount`}
-                    aria-invalid={error !== undefined}
-                    size={6}
-                    value={row.amount ?? ''}
-                    onChange={(event) => change(i, { amount: event.target.value.trim() || null })}
-                  />
-                  {vats.length > 1 && (
-                    <select
-                      aria-label={`${told[kind].name}, ${i + 1}: of what VAT`}
-                      value={`${row.vat.category} ${row.vat.rate}`}
-                      onChange={(event) => {
-                        const vat = vats.find((one) => `${one.category} ${one.rate}` === event.target.value);
-                        if (vat) change(i, { vat });
-                      }}
-                    >
-                      {vats.map((vat) => (
-                        <option key={`${vat.category} ${vat.rate}`} value={`${vat.category} ${vat.rate}`}>
-                          {vat.category} {vat.rate} %
-                        </option>
-                      ))}
-                    </select>
-                  )}{' '}
-                  <button type="button" className="link-button" onClick={() => set(rows.filter((_, at) => at !== i))}>
-                    Remove
-                    <span className="unseen">
-                      {' '}
-                      {told[kind].name}, {i + 1}
-                    </span>
-                  </button>
-                </>
-              ) : (
-                <>
-                  {row.name || told[kind].name}
-                  {row.percent && `, ${row.percent} %`}
-                </>
-              )}
+              <>
+                <input
+                  className="value"
+                  aria-label={`${told[kind].name}, ${i + 1}: what for`}
+                  placeholder={`${told[kind].name.toLowerCase()}: what for`}
+                  maxLength={100}
+                  value={row.name}
+                  onChange={(event) => change(i, { name: event.target.value })}
+                />{' '}
+                <input
+                  className="value figures"
+                  inputMode="decimal"
+                  aria-label={`${told[kind].name}, ${i + 1}: percent`}
+                  aria-invalid={error !== undefined}
+                  size={4}
+                  value={row.percent ?? ''}
+                  onChange={(event) => change(i, { percent: event.target.value.trim() || null })}
+                />{' '}
+                % or{' '}
+                <input
+                  className="value figures"
+                  inputMode="decimal"
+                  aria-label={`${told[kind].name}, ${i + 1}: amount`}
+                  aria-invalid={error !== undefined}
+                  size={6}
+                  value={row.amount ?? ''}
+                  onChange={(event) => change(i, { amount: event.target.value.trim() || null })}
+                />
+                {vats.length > 1 && (
+                  <select
+                    aria-label={`${told[kind].name}, ${i + 1}: of what VAT`}
+                    value={`${row.vat.category} ${row.vat.rate}`}
+                    onChange={(event) => {
+                      const vat = vats.find((one) => `${one.category} ${one.rate}` === event.target.value);
+                      if (vat) change(i, { vat });
+                    }}
+                  >
+                    {vats.map((vat) => (
+                      <option key={`${vat.category} ${vat.rate}`} value={`${vat.category} ${vat.rate}`}>
+                        {vat.category} {vat.rate} %
+                      </option>
+                    ))}
+                  </select>
+                )}{' '}
+                <button type="button" className="link-button" onClick={() => set(rows.filter((_, at) => at !== i))}>
+                  Remove
+                  <span className="unseen">
+                    {' '}
+                    {told[kind].name}, {i + 1}
+                  </span>
+                </button>
+              </>
               {error && (
                 <p className="staff-field-error" role="alert">
                   {error}
@@ -101,22 +94,20 @@ export function WholeRows({ kind, content, sums, onChange, wrong }: Props) {
           </div>
         );
       })}
-      {onChange && (
-        <div className="add">
-          <dt>
-            <button
-              type="button"
-              className="link-button"
-              onClick={() =>
-                set([...rows, { name: '', percent: '0', amount: null, vat: vats[0] ?? { category: 'S', rate: '23' } }])
-              }
-            >
-              {told[kind].add}
-            </button>
-          </dt>
-          <dd />
-        </div>
-      )}
+      <div className="add">
+        <dt>
+          <button
+            type="button"
+            className="link-button"
+            onClick={() =>
+              set([...rows, { name: '', percent: '0', amount: null, vat: vats[0] ?? { category: 'S', rate: '23' } }])
+            }
+          >
+            {told[kind].add}
+          </button>
+        </dt>
+        <dd />
+      </div>
     </>
   );
 }

@@ -11,6 +11,7 @@ const file = (id: string, name: string, type: string) => ({
   type,
   note: '',
   forOffice: false,
+  signed: false,
   isImage: type.startsWith('image/'),
 });
 
