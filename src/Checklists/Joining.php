@@ -5,30 +5,27 @@ declare(strict_types=1);
 namespace Telamon\Checklists;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Business\Profile;
-use Telamon\Core\Checklists\Anchors;
 use Telamon\Core\Checklists\Checklist;
-use Telamon\Core\Checklists\ChecklistMerge;
-use Telamon\Core\Checklists\Merged;
-use Telamon\Core\Checklists\PlannedTask;
+use Telamon\Core\Checklists\ChecklistItem;
+use Telamon\Core\Checklists\Crew;
+use Telamon\Core\Checklists\Included;
+use Telamon\Core\Checklists\Joins;
 use Telamon\Core\Checklists\TaskBrief;
 use Telamon\Core\Checklists\UnreadableOutline;
 use Telamon\Core\Checklists\WorkInCircle;
+use Telamon\Core\Condition\Facts;
 use Telamon\Projects\Project;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Staff\Staff;
-use Telamon\Tasks\AppointmentOfProject;
 use Telamon\Tasks\CrewOfBusiness;
+use Telamon\Tasks\Replanning;
 use Telamon\Tasks\Task;
 use Telamon\Tasks\TaskNames;
 
 /** Brings a checklist into a project that is under way: adds what is new, takes out what is gone, dates what is open. Done tasks stay as they are. */
 final readonly class Joining
 {
-    /** Beyond every place: where a new task stands until all are numbered. */
-    private const NOWHERE = 1_000_000;
-
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private AnswersOfProject $answers, private AppointmentOfProject $appointments, private CrewOfBusiness $crew, private TaskNames $names)
+    public function __construct(private EntityManagerInterface $em, private Replanning $replanning, private AnswersOfProject $answers, private CrewOfBusiness $crew, private TaskNames $names)
     {
     }
 
@@ -41,99 +38,54 @@ final readonly class Joining
      */
     public function join(Project $project, Checklist $list, array $all): Joined
     {
-        $tasks = $this->em->getRepository(Task::class)->findBy(['project' => $project], ['position' => 'ASC', 'id' => 'ASC']);
-        $there = [];
-        foreach ($tasks as $task) {
-            '' === $task->item ?: $there[$task->item] = $task;
-        }
-        $merged = $this->merged($project, $list, $all, array_keys($there));
-        $wanted = [];
-        foreach ($merged->tasks as $planned) {
-            $wanted[$planned->key] = $planned;
+        // Conditions and waits of this list; the others are as the project has them, whatever their lists say now.
+        $lists = array_values(array_replace($all, [$list->key => $list]));
+        try {
+            $anew = $this->replanning->of($project, $project->readyBy, $list, new Included($lists, $this->answers->of($project) ?? new Facts([], $project->openedAt->format('Y-m-d'))), (new Joins($lists))->of($list));
+        } catch (WorkInCircle|UnreadableOutline $error) {
+            throw new InvalidInput('checklist', $error->getMessage());
         }
         $joined = new Joined();
-        $order = $tasks;
-        foreach ($tasks as $task) {
-            if (str_starts_with($task->item, "{$list->key}/") && !isset($wanted[$task->item]) && null === $task->finishedAt) {
-                $joined->removed[] = $task;
-                $order = array_values(array_filter($order, static fn (Task $one): bool => $one !== $task));
-                unset($there[$task->item]);
-            }
-        }
+        $joined->removed = $anew->gone;
+        $joined->late = 0 === $anew->shortBy ? '' : (1 === $anew->shortBy ? '1 working day' : "{$anew->shortBy} working days").' short of the day on which it has to be ready';
         $crew = $this->crew->under($project->lead);
-        $before = null;
-        foreach ($merged->tasks as $planned) {
-            $task = $there[$planned->key] ?? null;
-            if (null === $task) {
-                $doer = $this->em->find(Staff::class, $crew->of($planned->item->doer, $planned->key)->id) ?? $project->lead;
-                $task = new Task($project, self::NOWHERE + \count($order), $this->names->of($planned->item, $project), $doer, $planned->due, [], $planned->checklist->name);
-                $joined->added[] = $there[$planned->key] = $task;
-                $at = null === $before ? 0 : 1 + (int) array_search($before, $order, true);
-                array_splice($order, $at, 0, [$task]);
-                $task->briefed(TaskBrief::of($planned));
-            } elseif (null === $task->finishedAt) {
-                $this->bringUp($task, $planned, $list, $joined);
+        foreach ($anew->tasks as $i => $one) {
+            $task = $one['task'] ?? $this->make($project, $list, $one, $crew, $joined);
+            if (null !== $one['task']) {
+                $this->bringUp($one['task'], $list, $one, $i + 1, $joined);
             }
-            $before = $task;
+            $task->standAt($i + 1, $one['waitsFor']);
         }
-        $this->number($order, $merged, $there, $joined);
 
         return $joined;
     }
 
-    private function bringUp(Task $task, PlannedTask $planned, Checklist $list, Joined $joined): void
+    /** @param array{key: string, task: Task|null, item: ChecklistItem|null, waitsFor: list<int>, due: \DateTimeImmutable, earliest: string|null} $one */
+    private function make(Project $project, Checklist $list, array $one, Crew $crew, Joined $joined): Task
     {
-        if ($planned->checklist->key === $list->key) {
-            $task->briefed(TaskBrief::of($planned));
-        }
-        if (!$task->handDated && $task->due->format('Y-m-d') !== $planned->due->format('Y-m-d')) {
-            $joined->moved[] = ['task' => $task, 'was' => $task->due, 'due' => $planned->due];
-            $task->fallDue($planned->due);
-        }
+        $item = $one['item'] ?? throw new \LogicException('what joins is of the list');
+        $doer = $this->em->find(Staff::class, $crew->of($item->doer, $one['key'])->id) ?? $project->lead;
+        $joined->added[] = $task = new Task($project, 0, $this->names->of($item, $project), $doer, $one['due'], [], $list->name);
+        $task->briefed(TaskBrief::ofItem($one['key'], $item, $list->version));
+
+        return $task;
     }
 
-    /**
-     * @param list<Task> $order
-     * @param array<string, Task> $there by full key of the item
-     */
-    private function number(array $order, Merged $merged, array $there, Joined $joined): void
+    /** @param array{key: string, task: Task|null, item: ChecklistItem|null, waitsFor: list<int>, due: \DateTimeImmutable, earliest: string|null} $one */
+    private function bringUp(Task $task, Checklist $list, array $one, int $number, Joined $joined): void
     {
-        $new = [];
-        foreach ($order as $i => $task) {
-            $new[$task->position] = $i + 1;
+        if (null !== $task->finishedAt) {
+            return;
         }
-        $waits = [];
-        foreach ($merged->tasks as $planned) {
-            $waits[$planned->key] = array_map(static fn (int $number): int => $new[$there[$merged->tasks[$number - 1]->key]->position], $planned->waitsFor);
+        if ($number !== $task->position || $one['waitsFor'] !== $task->waitsFor) {
+            $joined->turned[] = ['task' => $task, 'was' => $task->position, 'number' => $number, 'waitsFor' => $one['waitsFor']];
         }
-        foreach ($order as $task) {
-            $old = array_values(array_filter(array_map(static fn (int $number): ?int => $new[$number] ?? null, $task->waitsFor)));
-            $waiting = null === $task->finishedAt && isset($waits[$task->item]) ? array_values(array_unique([...$waits[$task->item]])) : $old;
-            sort($waiting);
-            $task->standAt($new[$task->position], array_values(array_filter($waiting, static fn (int $number): bool => $number < $new[$task->position])));
+        if ($task->due->format('Y-m-d') !== $one['due']->format('Y-m-d')) {
+            $joined->moved[] = ['task' => $task, 'was' => $task->due, 'due' => $one['due']];
+            $task->fallDue($one['due']);
         }
-        $joined->chain = $merged->verdict();
-    }
-
-    /**
-     * @param array<string, Checklist> $all
-     * @param list<string> $items full keys of those that the project has
-     */
-    private function merged(Project $project, Checklist $list, array $all, array $items): Merged
-    {
-        $keys = array_map(static fn (string $item): string => explode('/', $item)[0], $items);
-        $lists = [];
-        foreach ([$list->key => $list] + $all as $key => $one) {
-            if ($key === $list->key || \in_array($key, $keys, true)) {
-                $lists[$key] = $one;
-            }
-        }
-        // In the order of those that are kept: the base stays first.
-        $lists = array_values(array_replace(array_intersect_key($all, $lists), $lists));
-        try {
-            return (new ChecklistMerge($this->business->workingDays()))->merge($lists, new Anchors($project->openedAt->setTimezone($this->business->zone()), $project->readyBy, null, $this->appointments->of($project->id)), $this->answers->of($project));
-        } catch (WorkInCircle|UnreadableOutline $error) {
-            throw new InvalidInput('checklist', $error->getMessage());
+        if (null !== $one['item']) {
+            $task->briefed(TaskBrief::ofItem($one['key'], $one['item'], $list->version));
         }
     }
 }

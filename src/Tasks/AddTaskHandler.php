@@ -40,6 +40,12 @@ final readonly class AddTaskHandler implements EffectHandler
 
             return [];
         }
+        if ('' !== $effect->brief->item && null !== $this->em->getRepository(RemovedItem::class)->findOneBy(['project' => $project, 'item' => $effect->brief->item])) {
+            // Somebody has removed it here: it stays away, and nothing waits for it.
+            $before->places[$effect->position] = 0;
+
+            return [];
+        }
         $before->places[$effect->position] = ++$before->number;
         $task = new Task(
             $project,
@@ -66,8 +72,9 @@ final readonly class AddTaskHandler implements EffectHandler
                 $waits[] = $task->position;
             }
         }
+        $waits = array_values(array_unique(array_filter($waits, static fn (int $number): bool => $number > 0)));
         sort($waits);
 
-        return array_values(array_unique($waits));
+        return $waits;
     }
 }

@@ -77,6 +77,22 @@ class Task implements Journaled
     public bool $handDated = false;
 
     /**
+     * Whether a person said what it waits for: no version of its checklist changes that.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $handWaits = false;
+
+    /**
+     * Whether a person said how long it takes.
+     *
+     * @phpstan-readonly-allow-private-mutation
+     */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $handTakes = false;
+
+    /**
      * @var list<int> places of the steps that are ticked
      *
      * @phpstan-readonly-allow-private-mutation
@@ -145,7 +161,7 @@ class Task implements Journaled
     {
         $this->item = $brief->item;
         $this->listVersion = $brief->version;
-        $this->takes = $brief->takes;
+        $this->takes = $this->handTakes ? $this->takes : $brief->takes;
         $this->effort = $brief->effort;
         $this->brief = ['group' => $brief->group, 'words' => $brief->words, 'due' => $brief->due, 'doneBy' => $brief->doneBy, 'approval' => $brief->approval, 'shown' => $brief->shown, 'steps' => $brief->steps];
         $this->handDated = $this->handDated || $handDated;
@@ -159,6 +175,7 @@ class Task implements Journaled
     /** As long and as much work as somebody says. */
     public function take(int $days, int $minutes): void
     {
+        $this->handTakes = $this->handTakes || $days !== $this->takes;
         $this->takes = $days;
         $this->effort = $minutes;
     }
@@ -195,6 +212,13 @@ class Task implements Journaled
     public function standAt(int $position, array $waitsFor): void
     {
         $this->position = $position;
+        $this->waitsFor = $waitsFor;
+    }
+
+    /** @param list<int> $waitsFor as somebody says: it stays so */
+    public function waitByHand(array $waitsFor): void
+    {
+        $this->handWaits = $this->handWaits || $waitsFor !== $this->waitsFor;
         $this->waitsFor = $waitsFor;
     }
 

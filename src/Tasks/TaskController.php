@@ -63,6 +63,17 @@ final readonly class TaskController
         return new JsonResponse($this->view->rows([$task])[0]);
     }
 
+    /** What an edit, or finishing it now, would move; nothing is kept. */
+    #[Route('/{id}/follows', methods: ['POST'])]
+    public function follows(string $id, Request $request): Response
+    {
+        $task = $this->em->find(Task::class, $id) ?? throw Problem::notFound('task');
+        $this->viewer->read($task->project);
+        $edit = new Edit(JsonBody::read($request));
+
+        return new JsonResponse($this->editing->look($task, $edit, true === $edit->yes('done')));
+    }
+
     #[Route('/{id}', methods: ['DELETE'])]
     public function remove(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {

@@ -59,25 +59,62 @@ final readonly class TaskEditing
         $this->changes->carryOut($this->change("edited task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $edit, $version): void {
             $this->em->refresh($task);
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            $task->become(self::named($edit) ?? $task->name, $this->dues->read($edit->text('due', 60)) ?? $task->due);
-            $task->take($edit->whole('takes', 0, 2000) ?? $task->takes, $edit->whole('effort', 0, 100_000) ?? $task->effort);
-            $task->giveTo($this->assignee($edit) ?? $task->assignee);
-            $waits = $this->waiting($task, $edit);
-            if (null !== $waits) {
-                $task->standAt($task->position, $waits);
-            }
-            if (true === $edit->yes('open') && null !== $task->finishedAt) {
-                $task->beOpen();
-            }
-            if (true === $edit->yes('itself')) {
-                $task->dateItself();
-                $this->follow($task);
-            }
-            $to = $edit->whole('position', 1, 10_000);
-            if (null !== $to) {
-                $this->move($task, $to);
+            $this->write($task, $edit);
+            if (true === $edit->yes('follow')) {
+                $this->em->flush();
+                foreach ($this->dates->behind($task, false)['moved'] as ['task' => $one, 'due' => $due]) {
+                    $one->fallDue($due);
+                }
             }
         });
+    }
+
+    /**
+     * What an edit would move, and what stays though it does not fit. Nothing is kept: what was read is forgotten.
+     *
+     * @param bool $done whether it is looked at what it would move to finish it now
+     *
+     * @return array{moved: list<array{number: int, name: string, was: string, due: string}>, stays: list<array{number: int, name: string, due: string, earliest: string}>} as Follows in the contract
+     *
+     * @throws Refusal
+     */
+    public function look(Task $task, Edit $edit, bool $done): array
+    {
+        $was = [];
+        foreach ($this->all($task->project) as $one) {
+            $was[$one->position] = $one->due->format('Y-m-d');
+        }
+        $done ? $task->finish($this->clock->now()) : $this->write($task, $edit);
+        $behind = $this->dates->behind($task, $done);
+        $told = [
+            'moved' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'was' => $was[$one['task']->position] ?? '', 'due' => $one['due']->format('Y-m-d')], $behind['moved']),
+            'stays' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'due' => $one['task']->due->format('Y-m-d'), 'earliest' => $one['earliest']], $behind['held']),
+        ];
+        $this->em->clear();
+
+        return $told;
+    }
+
+    private function write(Task $task, Edit $edit): void
+    {
+        $task->become(self::named($edit) ?? $task->name, $this->dues->read($edit->text('due', 60)) ?? $task->due);
+        $task->take($edit->whole('takes', 0, 2000) ?? $task->takes, $edit->whole('effort', 0, 100_000) ?? $task->effort);
+        $task->giveTo($this->assignee($edit) ?? $task->assignee);
+        $waits = $this->waiting($task, $edit);
+        if (null !== $waits) {
+            $task->waitByHand($waits);
+        }
+        if (true === $edit->yes('open') && null !== $task->finishedAt) {
+            $task->beOpen();
+        }
+        if (true === $edit->yes('itself')) {
+            $task->dateItself();
+            $this->follow($task);
+        }
+        $to = $edit->whole('position', 1, 10_000);
+        if (null !== $to) {
+            $this->move($task, $to);
+        }
     }
 
     /** @throws Refusal */
@@ -86,7 +123,12 @@ final readonly class TaskEditing
         $this->changes->carryOut($this->change("removed task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $version): void {
             $this->em->refresh($task);
             $this->em->lock($task, LockMode::OPTIMISTIC, $version);
-            foreach ($this->all($task->project) as $other) {
+            $all = $this->all($task->project);
+            if ('' !== $task->item && null === $this->em->getRepository(RemovedItem::class)->findOneBy(['project' => $task->project, 'item' => $task->item])) {
+                // No later version of its checklist brings it back.
+                $this->em->persist(new RemovedItem($task->project, $task->item, $task->name, array_values(array_map(Replanning::key(...), array_filter($all, static fn (Task $one): bool => \in_array($one->position, $task->waitsFor, true))))));
+            }
+            foreach ($all as $other) {
                 if (\in_array($task->position, $other->waitsFor, true)) {
                     // What waited for it waits for what it waited for.
                     $other->standAt($other->position, array_values(array_unique([...array_diff($other->waitsFor, [$task->position]), ...$task->waitsFor])));
@@ -99,7 +141,7 @@ final readonly class TaskEditing
     private function follow(Task $task): void
     {
         $this->em->flush();
-        foreach ($this->dates->moved($task->project, $task->project->readyBy) as ['task' => $one, 'due' => $due]) {
+        foreach ($this->dates->moved($task->project, $task->project->readyBy, $task) as ['task' => $one, 'due' => $due]) {
             if ($one === $task) {
                 $task->fallDue($due);
             }

@@ -78,6 +78,10 @@ final readonly class TaskFinishing
                 $other->fallDue($due);
             }
         }
+        // Done late, what waits for it is due later too.
+        foreach ($this->dates->behind($task, true)['moved'] as ['task' => $other, 'due' => $due]) {
+            $other->fallDue($due);
+        }
     }
 
     private function refuseWithoutApproval(Task $task, Staff $staff): void

@@ -40,7 +40,7 @@ final readonly class CriticalPath
         foreach ($order as $i => $work) {
             $at[$work->key] = $i;
             $followers[$i] = [];
-            $start = 0;
+            $start = $work->from;
             foreach (array_keys($work->waitsFor) as $key) {
                 $before = $at[$key];
                 $followers[$before][] = $i;

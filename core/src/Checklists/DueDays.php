@@ -20,7 +20,7 @@ final readonly class DueDays
         $due = $item->due;
         $from = null === $due ? null : $this->from($due, $list);
 
-        return null === $due || null === $from ? null : $this->counted($from, $due);
+        return null === $due || null === $from ? null : CountedDue::day($this->calendar, $from, $due);
     }
 
     private function from(Due $due, Checklist $list): ?\DateTimeImmutable
@@ -37,25 +37,5 @@ final readonly class DueDays
     private function finished(?string $key): ?\DateTimeImmutable
     {
         return null === $key || !isset($this->at[$key]) ? null : $this->calendar->add($this->anchors->start, $this->path->earliestFinish[$this->at[$key]]);
-    }
-
-    private function counted(\DateTimeImmutable $from, Due $due): \DateTimeImmutable
-    {
-        // Hours are counted as time goes by, whatever the clocks do that night; the day is the one at the business.
-        if (DueUnit::Hours === $due->unit) {
-            $at = (new \DateTimeImmutable('@'.($from->getTimestamp() + 3600 * $due->amount)))->setTimezone($from->getTimezone());
-
-            return $this->calendar->add(Anchors::day($at), 0);
-        }
-        $day = Anchors::day($from);
-        if (DueUnit::CalendarDays === $due->unit) {
-            $day = $day->modify(\sprintf('%+d days', $due->amount));
-
-            return $due->amount < 0 ? $this->calendar->back($day, 0) : $this->calendar->add($day, 0);
-        }
-        // From the ready-by day as it is rolled back, from any other as it is rolled forward.
-        $rolled = DueFrom::ReadyBy === $due->from ? $this->calendar->back($day, 0) : $day;
-
-        return $this->calendar->add($rolled, $due->amount);
     }
 }

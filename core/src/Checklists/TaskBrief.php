@@ -22,8 +22,12 @@ final readonly class TaskBrief
 
     public static function of(PlannedTask $task): self
     {
-        $item = $task->item;
+        return self::ofItem($task->key, $task->item, $task->checklist->version);
+    }
 
-        return new self($task->key, $task->checklist->version, $item->takes, $item->effort, $item->group, $item->words, $item->due?->toArray(), $item->doneBy?->value, $item->approval, $item->shown, $item->steps, array_values(array_filter($item->waitsFor, static fn (string $key): bool => str_contains($key, '/'))));
+    /** @param string $key full key */
+    public static function ofItem(string $key, ChecklistItem $item, int $version): self
+    {
+        return new self($key, $version, $item->takes, $item->effort, $item->group, $item->words, $item->due?->toArray(), $item->doneBy?->value, $item->approval, $item->shown, $item->steps, array_values(array_filter($item->waitsFor, static fn (string $key): bool => str_contains($key, '/'))));
     }
 }
