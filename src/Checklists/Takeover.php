@@ -58,7 +58,7 @@ final readonly class Takeover
         $kept = $this->lists->all();
         foreach ($this->projects($list, $all) as $project) {
             $joined = $this->joining->join($project, $list, $kept)->toArray();
-            if (!$all || [] !== $joined['added'] || [] !== $joined['removed'] || [] !== $joined['moved']) {
+            if (!$all || [] !== $joined['added'] || [] !== $joined['removed'] || [] !== $joined['moved'] || [] !== $joined['turned']) {
                 $behind[] = ['project' => RecordRef::of($project), 'client' => $project->client->name(), 'title' => $project->title] + $joined;
             }
         }

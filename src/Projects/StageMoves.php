@@ -38,7 +38,7 @@ final readonly class StageMoves
         if (!\in_array($stage, $this->business->stages(), true)) {
             throw new InvalidInput('stage', 'Choose a stage that is there.');
         }
-        $missing = $stage === $project->stage ? [] : $this->gate->missing($project, $this->business->stageNeeds($stage));
+        $missing = $stage === $project->stage ? [] : $this->gate->missing($project, $this->needed($project->stage, $stage));
         if ([] !== $missing && ('' === $reason || Role::Owner !== $staff->role)) {
             throw new StageNotReached($stage, $missing, Role::Owner === $staff->role);
         }
@@ -101,6 +101,20 @@ final readonly class StageMoves
             $project->moveTo($stage, $this->business->stageEnd($stage), $this->clock->now());
             $this->events->dispatch(new StageChanged($project, $before));
         }
+    }
+
+    /**
+     * What a stage needs, and those that are passed over on the way to it: nobody goes round what stands before the work.
+     *
+     * @return list<string> keys
+     */
+    private function needed(string $from, string $to): array
+    {
+        $stages = $this->business->stages();
+        [$at, $end] = [array_search($from, $stages, true), array_search($to, $stages, true)];
+        $passed = \is_int($at) && \is_int($end) && $end > $at && StageEnd::Lost !== $this->business->stageEnd($to) ? \array_slice($stages, $at + 1, $end - $at) : [$to];
+
+        return array_values(array_unique(array_merge(...array_map($this->business->stageNeeds(...), $passed))));
     }
 
     private function moveOn(Project $project, string $before, ?string $to): void

@@ -66,7 +66,7 @@ final readonly class Replanning
         foreach (array_values(array_filter($tasks, static fn (Task $task): bool => !\in_array($task, $gone, true))) as $task) {
             $byKey[$key = self::key($task)] = $task;
             $isAsked = isset($wanted[$task->item]);
-            $byHand = ($task->handDated || '' === $task->item) && $task !== $anew;
+            $byHand = ($task->handDated || !$task->followsList()) && $task !== $anew;
             $day = $task->due->format('Y-m-d');
             $standing[$key] = new StandingTask($key, null === $task->finishedAt ? 'open' : 'done', $task === $anew ? null : $day, $byHand, $isAsked && !$task->handWaits ? null : $keys($task), $isAsked && !$task->handTakes ? null : $task->takes, $byHand && null === $task->finishedAt && $day > $today->format('Y-m-d') ? $calendar->between($today, $task->due) : 0);
         }

@@ -194,6 +194,12 @@ class Task implements Journaled
         return \is_array($steps) ? array_values(array_filter($steps, \is_string(...))) : [];
     }
 
+    /** Whether a checklist says when it is due: not one that a person, a rule or a yearly care dated. */
+    public function followsList(): bool
+    {
+        return '' !== $this->item && $this->listVersion > 0;
+    }
+
     /** Whether its day is counted from this: item for the completion of another, appointment and so on. */
     public function isDueAfter(string $what): bool
     {

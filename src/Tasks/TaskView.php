@@ -64,7 +64,7 @@ final readonly class TaskView
                 'approval' => $task->told('approval'),
                 'shown' => true === ($task->brief['shown'] ?? false),
                 'handDated' => $task->handDated,
-                'fromList' => '' !== $task->item,
+                'fromList' => $task->followsList(),
                 'away' => TaskState::Done !== $state && isset($away[$task->id]),
             ];
         }, $tasks);

@@ -38,6 +38,28 @@ final class EventRulesTest extends AppTestCase
         self::assertSame([0, 0], $this->get('/api/rules')->ok()->column('items', 'times'), 'what was taken back does not count');
     }
 
+    public function testARulesTaskIsMadeOnceForAProjectHoweverOftenItsStageIsReached(): void
+    {
+        $this->rule(['name' => 'Agreed', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0], ['kind' => 'task', 'name' => 'Clear a bench', 'doer' => 'lead', 'days' => 1]]]);
+        $project = $this->project();
+        $move = fn (string $to): \Telamon\Tests\Support\Answer => $this->post("/api/projects/$project/stage", ['stage' => $to, 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
+        $tasks = $this->countRows('task');
+        foreach (['Workshop', 'Return', 'Workshop'] as $to) {
+            $move($to);
+        }
+        self::assertSame($tasks + 2, $this->countRows('task'));
+        $thank = $this->db()->fetchOne("SELECT id FROM task WHERE name LIKE 'Thank%'");
+        self::assertIsString($thank);
+        $this->call('DELETE', "/api/tasks/$thank?version=1")->ok(204);
+        $move('Return');
+        $move('Workshop');
+        self::assertSame($tasks + 1, $this->countRows('task'), 'nor once somebody has removed it');
+        $other = $this->project();
+        $before = $this->countRows('task');
+        $this->post("/api/projects/$other/stage", ['stage' => 'Workshop', 'version' => $this->get("/api/projects/$other")->ok()->number('version')])->ok();
+        self::assertSame($before + 2, $this->countRows('task'), 'each project has its own');
+    }
+
     public function testAFinishedTaskSetsARuleOffUnlessAPersonAddedIt(): void
     {
         $this->rule(['name' => 'After the talk', 'when' => 'task', 'what' => 'First talk', 'then' => [['kind' => 'stage', 'stage' => 'Workshop'], ['kind' => 'checklist', 'checklist' => $this->checklist()]]]);

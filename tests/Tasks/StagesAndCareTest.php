@@ -52,6 +52,22 @@ final class StagesAndCareTest extends AppTestCase
         $this->move($project, 'Visit')->ok();
     }
 
+    public function testWhatAStageNeedsHoldsForThoseWhoPassItOver(): void
+    {
+        $project = $this->project();
+        $stage = $this->id("SELECT id FROM stage WHERE name = 'Quote'");
+        $this->call('PUT', "/api/setup/stages/$stage", ['needs' => ['visit']])->ok();
+        foreach (['Quote', 'Workshop', 'Aftercare'] as $to) {
+            self::assertStringContainsString('a visit held', $this->move($project, $to)->ok(422)->text('violations.0.message'), $to);
+        }
+        $this->move($project, 'Visit')->ok();
+        $this->signIn('sorcha@marrowby.example');
+        $this->move($project, 'Workshop', 'They brought it in')->ok();
+        $this->signIn();
+        $this->move($project, 'Visit')->ok();
+        $this->move($project, 'Inquiry')->ok();
+    }
+
     public function testTheWallHasEveryOpenProjectWithItsNextTask(): void
     {
         $project = $this->project();

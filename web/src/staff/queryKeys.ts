@@ -26,6 +26,7 @@ export const queryKeys = {
   myTasks: (by: object) => ['tasks', 'mine', by],
   taskNotes: (id: string) => ['tasks', 'notes', id],
   load: ['tasks', 'load'],
+  follows: (task: string, version: number, change: string) => ['tasks', task, 'follows', version, change] as const,
   schedule: (id: string, readyBy: string) => ['projects', 'schedule', id, readyBy],
   checklistsFor: (id: string) => ['projects', 'checklists', id],
   checklistPreview: (id: string, list: string) => ['projects', 'checklists', id, list],

@@ -16,7 +16,7 @@ export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; 
   const toast = useToast();
   const today = useToday();
   const told = preview.data;
-  const nothing = told && told.added.length + told.removed.length + told.moved.length === 0;
+  const nothing = told && told.added.length + told.removed.length + told.moved.length + told.turned.length === 0;
   return (
     <div className="add-checklist">
       <label>
@@ -52,6 +52,18 @@ export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; 
             {told.moved.map((one) => (
               <li key={one.name}>
                 moves {one.name}: <s>{shortDay(one.was, today)}</s> {shortDay(one.due, today)}
+              </li>
+            ))}
+            {told.turned.map((one) => (
+              <li key={one.name}>
+                {one.number === one.was ? 'keeps' : 'turns'} {one.name}
+                {one.number !== one.was && (
+                  <>
+                    {' '}
+                    from <s className="figures">{one.was}</s> into <span className="figures">{one.number}</span>
+                  </>
+                )}
+                , {one.waitsFor.length === 0 ? 'waits for nothing' : `waits for ${one.waitsFor.join(', ')}`}
               </li>
             ))}
           </ul>

@@ -120,11 +120,33 @@ describe('a project by hand', () => {
     fireEvent.click(await screen.findByRole('button', { name: /^Edit Due/ }));
     fireEvent.change(screen.getByLabelText('Due'), { target: { value: '2026-12-01' } });
     fireEvent.submit(screen.getByRole('form', { name: 'Edit Due' }));
-    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, due: '2026-12-01' }));
+    await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, due: '2026-12-01', follow: true }));
     fireEvent.click(screen.getByText('Down'));
     await waitFor(() => expect(sent(calls, 'PUT')?.body).toEqual({ version: 3, position: 2 }));
     fireEvent.click(screen.getByText('Remove'));
     await waitFor(() => expect(sent(calls, 'DELETE')?.path).toBe('/api/tasks/t1?version=3'));
+  });
+
+  it('shows what another day takes along before it is saved, and what stays as somebody set it', async () => {
+    const calls = show({
+      'POST /api/tasks/t1/follows': {
+        moved: [
+          { number: 1, name: 'Task 1', was: '2026-11-27', due: '2026-12-01' },
+          { number: 2, name: 'Task 2', was: '2026-11-30', due: '2026-12-02' },
+        ],
+        stays: [{ number: 3, name: 'Carry it', due: '2026-12-01', earliest: '2026-12-03' }],
+      },
+    });
+    fireEvent.click((await screen.findAllByText('Task 1'))[0] as HTMLElement);
+    fireEvent.click(await screen.findByRole('button', { name: /Due/ }));
+    expect(calls.some((call) => call.path.endsWith('/follows'))).toBe(false);
+    fireEvent.change(screen.getByLabelText('Due'), { target: { value: 'in 4 working days' } });
+    expect((await screen.findByText(/would move with it/)).textContent).toContain('1 task would move with it:2 Task 2');
+    expect(screen.getByText(/stays on/).textContent).toMatch(
+      /3 Carry it stays on .*1 Dec.*, as somebody set it, though it cannot be done before .*3 Dec/,
+    );
+    expect(calls.find((call) => call.path.endsWith('/follows'))?.body).toEqual({ due: 'in 4 working days' });
+    expect(calls.some((call) => call.method === 'PUT')).toBe(false);
   });
 
   it('has its tasks put in order by dragging, one put on another takes its place', async () => {
@@ -209,6 +231,10 @@ describe('a project by hand', () => {
       added: [{ name: 'Reserve the van', due: '2026-12-01', assignee: 'Pim Tarrow' }],
       removed: ['Measure'],
       moved: [{ name: 'Task 1', was: '2026-11-27', due: '2026-11-30' }],
+      turned: [
+        { name: 'Task 2', was: 2, number: 3, waitsFor: [1, 2] },
+        { name: 'Task 1', was: 1, number: 1, waitsFor: [] },
+      ],
       late: '',
     };
     const calls = show({

@@ -22,6 +22,25 @@ export function Outlook({ project }: { project: Schema<'Project'> }) {
   );
 }
 
+/** Which tasks get another day: what stood there, and what would. */
+export function Moves({ moved, today }: { moved: Schema<'Follows'>['moved']; today: string }) {
+  if (moved.length === 0) return <>No task moves with it.</>;
+  return (
+    <>
+      {count(moved.length, 'task')} would move with it:
+      <ul>
+        {moved.slice(0, 8).map((one) => (
+          <li key={one.number}>
+            <span className="figures">{one.number}</span> {one.name}: <s>{shortDay(one.was, today)}</s>{' '}
+            {shortDay(one.due, today)}
+          </li>
+        ))}
+      </ul>
+      {moved.length > 8 && `and ${moved.length - 8} more`}
+    </>
+  );
+}
+
 /** What another ready-by day would move, before it is saved. */
 export function MovesWith({ project, day }: { project: Schema<'Project'>; day: string }) {
   const today = useToday();
@@ -30,22 +49,7 @@ export function MovesWith({ project, day }: { project: Schema<'Project'>; day: s
   if (!looks) return null;
   return (
     <div className="moves-with second" aria-live="polite">
-      {moved.length === 0 ? (
-        'No task moves with it.'
-      ) : (
-        <>
-          {count(moved.length, 'task')} would move with it:
-          <ul>
-            {moved.slice(0, 8).map((one) => (
-              <li key={one.number}>
-                <span className="figures">{one.number}</span> {one.name}: <s>{shortDay(one.was, today)}</s>{' '}
-                {shortDay(one.due, today)}
-              </li>
-            ))}
-          </ul>
-          {moved.length > 8 && `and ${moved.length - 8} more`}
-        </>
-      )}
+      <Moves moved={moved} today={today} />
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { FactList, type Fact } from '../shell/FactList';
 import { FactRow } from '../shell/FactRow';
 import { useToast } from '../shell/Toast';
 import { useAddTask, useEditTask, useLoad, useRemoveTask } from './queries';
+import { Follows } from './Follows';
 import { TaskMore } from './TaskMore';
 
 type Task = Schema<'Task'>;
@@ -149,9 +150,10 @@ export function TaskFacts({ task, tasks, canEdit, canWork }: Props) {
           label: 'Due',
           value: task.due,
           hint: 'Tomorrow, next Tue, in 3 working days, 14/1. What you set stays where it is.',
+          beside: (due) => <Follows task={task} change={due === '' || due === task.due ? null : { due }} />,
         },
       ],
-      edit: ({ due = '' }) => ({ due }),
+      edit: ({ due = '' }) => ({ due, follow: true }),
     },
     {
       key: 'waitsFor',
@@ -166,19 +168,35 @@ export function TaskFacts({ task, tasks, canEdit, canWork }: Props) {
           label: 'Numbers of the tasks that come first',
           value: task.waitsFor.join(', '),
           hint: 'Such as 1, 3. Empty where it waits for nothing.',
+          beside: (text) => (
+            <Follows
+              task={task}
+              change={numbers(text).join() === task.waitsFor.join() ? null : { waitsFor: numbers(text) }}
+            />
+          ),
         },
       ],
-      edit: ({ waitsFor = '' }) => ({ waitsFor: numbers(waitsFor) }),
+      edit: ({ waitsFor = '' }) => ({ waitsFor: numbers(waitsFor), follow: true }),
     },
     {
       key: 'takes',
       label: 'Takes',
       shown: `${task.takes === 0 ? 'the same day' : count(task.takes, 'working day')}${task.effort > 0 ? `, ${task.effort} minutes of work` : ''}`,
       fields: [
-        { key: 'takes', label: 'Working days', value: String(task.takes) },
+        {
+          key: 'takes',
+          label: 'Working days',
+          value: String(task.takes),
+          beside: (days) => (
+            <Follows
+              task={task}
+              change={/^\d{1,4}$/.test(days) && Number(days) !== task.takes ? { takes: Number(days) } : null}
+            />
+          ),
+        },
         { key: 'effort', label: 'Minutes of work', value: String(task.effort) },
       ],
-      edit: ({ takes = '', effort = '' }) => ({ takes: Number(takes), effort: Number(effort) }),
+      edit: ({ takes = '', effort = '' }) => ({ takes: Number(takes), effort: Number(effort), follow: true }),
     },
   ];
   return (
@@ -193,6 +211,9 @@ export function TaskFacts({ task, tasks, canEdit, canWork }: Props) {
         saving={edit}
         save={(part) => edit.mutateAsync({ id: task.id, version: task.version, ...part })}
       />
+      {task.late && task.state !== 'done' && (
+        <Follows task={task} change={{ done: true }} head="It is late. Finished today, " />
+      )}
       <TaskMore key={task.id} task={task} canWork={canEdit || canWork} />
       {canEdit && (
         <p className="task-does">

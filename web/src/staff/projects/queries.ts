@@ -133,6 +133,22 @@ export function useSchedule(id: string, readyBy: string) {
   });
 }
 
+/** A change of a task that is looked at before it is made. */
+export type Looked = Pick<TaskEdit, 'due' | 'takes' | 'waitsFor'> & { done?: boolean };
+
+/** What a change of a task would move; nothing is kept by the look. */
+export function useFollows({ id, version }: Schema<'Task'>, change: string) {
+  return useQuery({
+    queryKey: queryKeys.follows(id, version, change),
+    queryFn: () =>
+      need(api.POST('/api/tasks/{id}/follows', { params: { path: { id } }, body: JSON.parse(change) as Looked })),
+    enabled: change !== 'null',
+    // What is half written is refused, and that is said when it is saved.
+    retry: false,
+    placeholderData: (before) => before,
+  });
+}
+
 export function useTaskNotes(id: string, enabled: boolean) {
   return useQuery({
     queryKey: queryKeys.taskNotes(id),

@@ -234,6 +234,7 @@ describe('Checklists', () => {
             added: [{ name: 'Ask about a lift', due: '2026-12-01', assignee: 'Pim' }],
             removed: ['Measure'],
             moved: [],
+            turned: [{ name: 'Carry', was: 3, number: 2, waitsFor: [1] }],
             late: '',
           },
         ],

@@ -182,7 +182,9 @@ export function effectWords(one: Tried['effects'][number], today: string): strin
     one.removed.length > 0 && `removes ${one.removed.join(', ')}`,
     one.moved.length > 0 &&
       `moves ${one.moved.map((task) => `${task.name} to ${shortDay(task.due, today)}`).join(', ')}`,
-    one.late !== '' && one.late.split(';')[0],
+    one.turned.length > 0 &&
+      `orders anew: ${one.turned.map((task) => `${task.name} ${task.was === task.number ? 'waits for' : `becomes ${task.number}, waits for`} ${task.waitsFor.join(', ') || 'nothing'}`).join('; ')}`,
+    one.late !== '' && one.late,
   ].filter(Boolean);
   return parts.length === 0 ? 'nothing to change' : parts.join('; ');
 }
