@@ -13,6 +13,7 @@ use Telamon\Core\Booking\FreeTime;
 use Telamon\Core\Booking\GoodTimes;
 use Telamon\Core\Booking\Neighbours;
 use Telamon\Core\Form\Destination;
+use Telamon\Core\Planning\AskedService;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\Calendars;
 use Telamon\Diary\FreeTimes;
@@ -87,7 +88,7 @@ final readonly class GoodTimesFinder
         }
         $service = $project->service ?? '';
         if (null !== $submission) {
-            $service = $this->reader->read($submission->formVersion->definition(), $submission->answers)->for(Destination::ProjectService)?->string() ?? '';
+            $service = AskedService::of($this->reader->read($submission->formVersion->definition(), $submission->answers)->for(Destination::ProjectService), $this->business->serviceNames());
         }
         $all = $this->em->getRepository(VisitType::class)->findBy(['live' => true], ['position' => 'ASC']);
         foreach ($all as $type) {

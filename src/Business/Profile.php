@@ -85,6 +85,15 @@ final class Profile implements Remembers
         return $services;
     }
 
+    /** @return array<string, string> names of the services by key */
+    public function serviceNames(): array
+    {
+        /** @var list<array{key: string, name: string}> $found */
+        $found = $this->em->createQueryBuilder()->select('s.key', 's.name')->from(Service::class, 's')->where('s.retired = false')->orderBy('s.key')->getQuery()->getArrayResult();
+
+        return array_column($found, 'name', 'key');
+    }
+
     /** What clients are told of a service, by its key; empty where nothing is. */
     public function serviceWords(string $key): string
     {

@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace Telamon\Forms;
 
 use Telamon\Business\OwnFields;
+use Telamon\Business\Profile;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Kinds;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionKind;
+use Telamon\Core\Planning\AskedService;
 
 /** The kinds of questions, and where answers of each may go; custom fields included. */
 final readonly class FormKinds
 {
-    public function __construct(private OwnFields $fields)
+    public function __construct(private OwnFields $fields, private Profile $business)
     {
     }
 
@@ -42,7 +44,22 @@ final readonly class FormKinds
                 'inLines' => $kind->fitsInLines(),
             ], array_values(Kinds::all())),
             'destinations' => $destinations,
+            'services' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($names = $this->business->serviceNames()), $names),
         ];
+    }
+
+    /** @return list<string> which of its choices are called like no service, where one is asked for */
+    private function noServices(Question $question): array
+    {
+        $names = $this->business->serviceNames();
+        $amiss = [];
+        foreach (Destination::ProjectService === $question->destination && [] !== $names ? $question->options : [] as $option) {
+            if (!AskedService::fits($option->value, $option->label, $names)) {
+                $amiss[] = "“{$option->label}”";
+            }
+        }
+
+        return [] === $amiss ? [] : [implode(', ', $amiss).(1 === \count($amiss) ? ' is' : ' are')." no service: who sends it gets no lead, checklist or prices before somebody says what is meant. Offer the services themselves in “{$question->wording}”."];
     }
 
     /** @return list<string> what is said of answers that go to fields that are not there, or cannot hold them */
@@ -52,7 +69,7 @@ final readonly class FormKinds
         $advice = [];
         foreach ($form->questions() as $question) {
             foreach ([$question, ...$question->lines] as $one) {
-                $advice = [...$advice, ...self::homeless($one, $custom)];
+                $advice = [...$advice, ...self::homeless($one, $custom), ...$this->noServices($one)];
             }
         }
 

@@ -8,6 +8,7 @@ use Telamon\Business\Profile;
 use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
+use Telamon\Core\Planning\AskedService;
 use Telamon\Core\Quotes\Answered;
 use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\Pricing;
@@ -33,7 +34,7 @@ final readonly class FromAnswers
             foreach ($readings->all as $reading) {
                 $answers[$reading->question->key] ??= self::answered($reading);
             }
-            $service = '' === $service ? ($readings->for(Destination::ProjectService)?->string() ?? '') : $service;
+            $service = '' === $service ? AskedService::of($readings->for(Destination::ProjectService), $this->business->serviceNames()) : $service;
         }
         $lines = $this->pricing->lines($setup->table(), $this->setups->prices(), $answers, $service, $this->business->services()[$service]->name ?? '', $setup->vat());
 

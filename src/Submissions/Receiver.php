@@ -20,6 +20,7 @@ use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\Kinds\Signature;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\Readings;
+use Telamon\Core\Planning\AskedService;
 use Telamon\Database\Counter;
 use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
@@ -202,7 +203,7 @@ final readonly class Receiver
     /** @return int|null working minutes that the service asked for promises; null where the form's promise counts */
     private function promise(Readings $readings): ?int
     {
-        $service = $readings->for(Destination::ProjectService)?->string() ?? '';
+        $service = AskedService::of($readings->for(Destination::ProjectService), $this->business->serviceNames());
 
         return '' === $service ? null : $this->em->getRepository(Service::class)->findOneBy(['key' => $service, 'retired' => false])?->promiseMinutes;
     }

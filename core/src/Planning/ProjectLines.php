@@ -29,6 +29,7 @@ final readonly class ProjectLines
 {
     private const READY_BY = 'ready_by';
     private const PROJECT = 'project';
+    private const SERVICE = 'service';
 
     public function __construct(private AssetLines $assets = new AssetLines(), private FieldLines $fields = new FieldLines(), private TaskLines $tasks = new TaskLines())
     {
@@ -45,7 +46,7 @@ final readonly class ProjectLines
         $asked = DayChoice::of($reading, self::READY_BY, $decisions, $now->today);
         $typed = self::typedDay($now, $asked->day);
         $readyBy = $typed ?? (\in_array(self::READY_BY, $now->amendments->dropped, true) ? null : $asked->day);
-        $service = $this->service($now);
+        $service = $this->service($now, $decisions);
 
         $assets = $this->assets->lines($now, $client, $decisions);
         $booked = $now->inquiry->booked;
@@ -65,6 +66,7 @@ final readonly class ProjectLines
 
         return [
             $this->project($now, $service, $readyBy, [] !== $assets, $again, $now->openProjects($client)[0] ?? null),
+            ...$this->unknownService($now, $decisions),
             ...$this->appointment($now),
             ...$assets,
             ...$this->dayLine($now, $reading, $asked, $typed),
@@ -92,9 +94,43 @@ final readonly class ProjectLines
         return null === $reading || (null === $asked->day && null === $asked->choice) ? [] : [$asked->line($reading, self::READY_BY, 'Project', 'Ready by ', $now->today)->loose()];
     }
 
-    private function service(PlanContext $now): ?OfferedService
+    /** @param array<string, string> $decisions */
+    private function service(PlanContext $now, array $decisions): ?OfferedService
     {
-        return $now->desk->services[$now->inquiry->readings->for(Destination::ProjectService)?->string() ?? ''] ?? $now->desk->services[$now->inquiry->booked->service ?? ''] ?? null;
+        $asked = AskedService::of($now->inquiry->readings->for(Destination::ProjectService), $now->desk->serviceNames());
+
+        return $now->desk->services[$asked] ?? $now->desk->services[$decisions[self::SERVICE] ?? ''] ?? $now->desk->services[$now->inquiry->booked->service ?? ''] ?? null;
+    }
+
+    /**
+     * Somebody asked for what is called like no service: without one there is no lead, checklist, kind of visit or price,
+     * so somebody says which is meant.
+     *
+     * @param array<string, string> $decisions
+     *
+     * @return list<PlanLine>
+     */
+    private function unknownService(PlanContext $now, array $decisions): array
+    {
+        $answer = $now->inquiry->readings->for(Destination::ProjectService);
+        if (null === $answer || isset($now->desk->services[$now->inquiry->booked->service ?? '']) || !AskedService::isAmiss($answer, $now->desk->serviceNames())) {
+            return [];
+        }
+        $options = [];
+        foreach (array_values($now->desk->services) as $i => $service) {
+            $options[] = ['value' => $service->key, 'hotkey' => $i < 8 ? (string) ($i + 1) : '', 'label' => $service->name];
+        }
+        $choice = new Choice(self::SERVICE, $decisions[self::SERVICE] ?? null, [...$options, ['value' => 'none', 'hotkey' => '9', 'label' => 'None of them']]);
+        $text = Part::value(mb_strimwidth($answer->text, 0, 80, '…'), $answer->question->number);
+        $named = $now->desk->services[$choice->chosen ?? '']->name ?? null;
+
+        $line = match (true) {
+            null === $choice->chosen => PlanLine::telling(self::SERVICE, 'Project', 'No service is called ', $text, '. Which one is meant?')->because('it has no lead, no checklist and no prices without one'),
+            null === $named => PlanLine::telling(self::SERVICE, 'Project', $text, ' is none of the services')->because('your choice'),
+            default => PlanLine::telling(self::SERVICE, 'Project', $text, " is $named")->because('your choice'),
+        };
+
+        return [$line->offering($choice)];
     }
 
     /** @return list<PlanLine> the time that was booked with it; none where none was */

@@ -98,7 +98,7 @@ final readonly class TaskLines
     private static function known(PlanContext $now): array
     {
         $readings = $now->inquiry->readings;
-        $service = $now->desk->services[$readings->for(Destination::ProjectService)?->string() ?? ''] ?? null;
+        $service = $now->desk->services[AskedService::of($readings->for(Destination::ProjectService), $now->desk->serviceNames())] ?? null;
         $known = ['service' => $service->name ?? ''];
         foreach (['client' => Destination::ClientName, 'asset' => Destination::AssetDescription, 'ready_by' => Destination::ProjectReadyBy] as $name => $destination) {
             $known[$name] = $readings->for($destination)->text ?? '';

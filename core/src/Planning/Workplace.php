@@ -40,6 +40,12 @@ final readonly class Workplace
         return new Crew($this->coordinator, $lead, $this->staff, $this->newest, $this->open);
     }
 
+    /** @return array<string, string> names of the services by key */
+    public function serviceNames(): array
+    {
+        return array_map(static fn (OfferedService $service): string => $service->name, $this->services);
+    }
+
     /** @return array<string, StaffMember> whoever a plan may name beside those whom rules name, by id */
     public function people(): array
     {

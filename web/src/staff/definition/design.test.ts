@@ -68,6 +68,7 @@ const known: KnownKinds = {
     { kind: 'number', destinations: ['asset.serial'], inLines: true },
     { kind: 'day', destinations: ['project.ready_by'], inLines: true },
   ],
+  services: [],
   destinations: [
     { name: 'asset.description', label: 'asset, what it is', words: [] },
     { name: 'asset.serial', label: 'asset, serial number', words: ['serial'] },

@@ -5,6 +5,8 @@ interface Props {
   definition: Definition;
   question: DraftQuestion;
   onChange: (part: Partial<DraftQuestion>) => void;
+  /** What the business offers: where the answer says which, these are offered, each under its own key. */
+  services?: Offered[];
 }
 
 type Offered = NonNullable<DraftQuestion['options']>[number];
@@ -13,8 +15,10 @@ type Offered = NonNullable<DraftQuestion['options']>[number];
  * What may be chosen from, a field each. A choice is the same choice for ever, wherever it stands and whatever it says:
  * answers, conditions and rules hold on to its value, which nobody types.
  */
-export function OffersEditor({ definition, question, onChange }: Props) {
+export function OffersEditor({ definition, question, onChange, services = [] }: Props) {
   const options = question.options ?? [];
+  const asksService = question.destination === 'project.service';
+  const missing = asksService ? services.filter((one) => !options.some((option) => option.value === one.value)) : [];
   const list = useRef<HTMLUListElement>(null);
   const [going, setGoing] = useState<string | null>(null);
   const focus = (place: number) =>
@@ -107,6 +111,15 @@ export function OffersEditor({ definition, question, onChange }: Props) {
         <button type="button" className="link-button" onClick={() => add(options.length)}>
           Add a choice
         </button>
+        {missing.length > 0 && (
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => set([...options.filter((one) => one.label.trim() !== ''), ...missing])}
+          >
+            Offer our services
+          </button>
+        )}
         <small className="offers-keys">
           <kbd>Enter</kbd> next, <kbd>Alt ↑</kbd> <kbd>Alt ↓</kbd> move; several lines can be pasted
         </small>

@@ -66,6 +66,24 @@ describe('What answers count', () => {
     expect([canCount('day'), canCount('email')]).toEqual([true, false]);
   });
 
+  it('offers the services where the answer says which one, each under its own key', () => {
+    const services = [
+      { value: 'tuning', label: 'Tuning' },
+      { value: 'repair', label: 'Repair' },
+    ];
+    const Editor = (props: Parameters<typeof OffersEditor>[0]) => <OffersEditor {...props} services={services} />;
+    const seen = edit({ ...offered, destination: 'project.service' }, Editor);
+    fireEvent.click(screen.getByText('Offer our services'));
+    expect(seen.now.options?.map((one) => one.value)).toEqual(
+      expect.arrayContaining([...(offered.options ?? []).map((one) => one.value), 'tuning', 'repair']),
+    );
+    expect(new Set(seen.now.options?.map((one) => one.value)).size).toBe(seen.now.options?.length);
+    expect(screen.queryByText('Offer our services')).toBeNull();
+    cleanup();
+    edit({ ...offered, destination: 'project.notes' }, Editor);
+    expect(screen.queryByText('Offer our services')).toBeNull();
+  });
+
   it('keeps other words for an answer, also when its label is changed', () => {
     const seen = edit(offered, OffersEditor);
     const [words] = screen.getAllByPlaceholderText(/parted by commas/);

@@ -86,7 +86,9 @@ export function QuestionPane({ known, definition, question, number, onChange, on
             </dd>
           </div>
           {question.type === 'statement' && <PictureEditor question={question} onChange={onChange} />}
-          {offers && <OffersEditor definition={definition} question={question} onChange={onChange} />}
+          {offers && (
+            <OffersEditor definition={definition} question={question} onChange={onChange} services={known.services} />
+          )}
           {question.type === 'lines' && (
             <LinesEditor definition={definition} known={known} question={question} onChange={onChange} />
           )}
@@ -171,11 +173,19 @@ export function GoesTo({
   const likely = likelyFor(known, question.type, question.wording);
   const chosen = question.destination ?? '';
   if (fits.length === 0) return null;
+  // A question about the service offers the services, unless somebody has written choices already.
+  const isBlank = question.options?.every((one) => one.label.trim() === '') ?? false;
+  const goTo = (destination: string) =>
+    onChange(
+      destination === 'project.service' && isBlank && known.services.length > 0
+        ? { destination, options: [...known.services, { value: 'other', label: 'Something else' }] }
+        : { destination },
+    );
   return (
     <div>
       <dt>Goes to</dt>
       <dd>
-        <select aria-label="Goes to" value={chosen} onChange={(event) => onChange({ destination: event.target.value })}>
+        <select aria-label="Goes to" value={chosen} onChange={(event) => goTo(event.target.value)}>
           <option value="">{none}</option>
           {[...new Set([...fits, ...(chosen ? [chosen] : [])])].map((fit) => (
             <option key={fit} value={fit}>
@@ -184,7 +194,7 @@ export function GoesTo({
           ))}
         </select>
         {!chosen && likely && likely !== 'project.notes' && (
-          <button type="button" className="link-button" onClick={() => onChange({ destination: likely })}>
+          <button type="button" className="link-button" onClick={() => goTo(likely)}>
             likely: {destinationLabel(known, likely)}
           </button>
         )}

@@ -51,6 +51,7 @@ const kinds = {
     { kind: 'long-text', destinations: ['project.notes'], inLines: true },
     { kind: 'yes-no', destinations: ['project.notes'], inLines: true },
   ],
+  services: [],
   destinations: [
     { name: 'client.name', label: 'client, name', words: [] },
     { name: 'asset.description', label: 'asset, what it is', words: [] },
