@@ -41,7 +41,7 @@ use Telamon\Core\Reading\AddressReader;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Core\Reading\PhoneReader;
-use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\AnsweredDays;
 use Telamon\Core\Time\WorkingDays;
 
 /** A small workshop to plan with. */
@@ -126,7 +126,7 @@ final class Fixtures
 
     public static function reader(): SubmissionReader
     {
-        return new SubmissionReader(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
+        return new SubmissionReader(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()));
     }
 
     /**

@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Answers\Priority;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Counting;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Question;
@@ -28,6 +27,7 @@ use Telamon\Record\RecordRef;
 use Telamon\Record\Records;
 use Telamon\Search\Search;
 use Telamon\Submissions\ArrivalNote;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
@@ -46,7 +46,7 @@ final class SubmissionView implements Remembers
         private readonly Profile $business,
         private readonly ClockInterface $clock,
         private readonly Decisions $decisions,
-        private readonly SubmissionReader $reader,
+        private readonly ReadAnswers $answered,
         private readonly MessageQueue $messages,
         private readonly Search $search,
     ) {
@@ -120,7 +120,7 @@ final class SubmissionView implements Remembers
             'sameAs' => RecordRef::maybe($submission->sameAs),
             'cameAgain' => !$submission->doubled ? [] : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
             'notes' => $this->notes($submission),
-            'points' => Priority::of($this->reader->read($submission->formVersion->definition(), $submission->answers), $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'))->parts,
+            'points' => Priority::of($this->answered->of($submission), $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'))->parts,
             'answeredBy' => $submission->answeredBy?->name,
             'answers' => $this->answers($submission),
             'decided' => $this->decisions->of($submission->id)->toArray(),
@@ -149,7 +149,7 @@ final class SubmissionView implements Remembers
     /** @return list<array{record: array{kind: string, id: string, label: string, path: string|null}, at: string, state: string}> what the same client, or whoever has the same address, sent before, the newest first */
     private function earlier(Submission $submission, ?string $client): array
     {
-        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $readings = $this->answered->of($submission);
         $sender = $readings->for(Destination::ClientEmail)?->string() ?? '';
         $sender = '' === $sender ? $readings->for(Destination::ClientPhone)->text ?? '' : $sender;
         $same = '' === $sender ? [] : array_values(array_diff($this->search->holding($sender, 'submission'), [$submission->id]));

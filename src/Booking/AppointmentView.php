@@ -8,18 +8,18 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\ContactKind;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Reading;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\WaitingPlace;
 use Telamon\Record\RecordRef;
 use Telamon\Staff\Staff;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 
 /** Shows an appointment, as Appointment in the contract. */
 final readonly class AppointmentView
 {
-    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private SubmissionReader $reader, private WaitingList $waiting, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private ReadAnswers $answered, private WaitingList $waiting, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -57,7 +57,7 @@ final readonly class AppointmentView
     /** @return list<array{label: string, value: string}> */
     private function answers(Submission $submission): array
     {
-        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $readings = $this->answered->of($submission);
 
         return array_map(static fn (Reading $reading): array => ['label' => $reading->question->wording, 'value' => $reading->text], array_values(array_filter($readings->all, static fn (Reading $reading): bool => '' !== $reading->text)));
     }

@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Booking\FreeTime;
 use Telamon\Core\Booking\GoodTimes;
 use Telamon\Core\Booking\Neighbours;
@@ -24,6 +23,7 @@ use Telamon\Projects\Project;
 use Telamon\Record\Edit;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Staff\Staff;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 
 /** The next five good times for a visit, as GoodTimes in the contract. */
@@ -32,7 +32,7 @@ final readonly class GoodTimesFinder
     private const MOST = 5;
     private const DAYS = 14;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private SubmissionReader $reader, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private ReadAnswers $answered, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -88,7 +88,7 @@ final readonly class GoodTimesFinder
         }
         $service = $project->service ?? '';
         if (null !== $submission) {
-            $service = AskedService::of($this->reader->read($submission->formVersion->definition(), $submission->answers)->for(Destination::ProjectService), $this->business->serviceNames());
+            $service = AskedService::of($this->answered->of($submission)->for(Destination::ProjectService), $this->business->serviceNames());
         }
         $all = $this->em->getRepository(VisitType::class)->findBy(['live' => true], ['position' => 'ASC']);
         foreach ($all as $type) {

@@ -6,10 +6,10 @@ namespace Telamon\Booking;
 
 use Telamon\Business\Profile;
 use Telamon\Clients\ContactKind;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Reading\NameReader;
+use Telamon\Submissions\ReadAnswers;
 
 /** What is known of whoever books, from what they filled in or from their record: it is not asked again. */
 final readonly class WhoBooks
@@ -17,7 +17,7 @@ final readonly class WhoBooks
     /** @var array<string, string> how it is told that it is known */
     private const KNOWN = ['client.name' => 'your name', 'client.email' => 'your mail address', 'client.phone' => 'your number', 'client.address' => 'your address', 'asset.place' => 'where we should come', 'asset.description' => 'what it is about'];
 
-    public function __construct(private SubmissionReader $reader, private NameReader $names, private Profile $business)
+    public function __construct(private ReadAnswers $answered, private NameReader $names, private Profile $business)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class WhoBooks
     private function ofSubmission(Begun $begun): array
     {
         $submission = $begun->submission ?? throw new \LogicException('there is one');
-        $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $readings = $this->answered->of($submission);
         $known = [];
         foreach (self::KNOWN as $destination => $what) {
             $reading = $readings->for(Destination::from($destination));

@@ -7,11 +7,11 @@ namespace Telamon\FollowUps;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Core\Form\Destination;
 use Telamon\Journal\Written;
 use Telamon\Record\Action;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 use Telamon\Submissions\SubmissionState;
 
@@ -21,7 +21,7 @@ use Telamon\Submissions\SubmissionState;
  */
 final readonly class FormCame
 {
-    public function __construct(private EntityManagerInterface $em, private SubmissionReader $reader, private Walking $walking, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private ReadAnswers $answered, private Walking $walking, private ClockInterface $clock)
     {
     }
 
@@ -79,6 +79,6 @@ final readonly class FormCame
     /** @return string in small letters; empty where the form asks for none */
     private function address(Submission $submission): string
     {
-        return mb_strtolower($this->reader->read($submission->formVersion->definition(), $submission->answers)->for(Destination::ClientEmail)?->string() ?? '');
+        return mb_strtolower($this->answered->of($submission)->for(Destination::ClientEmail)?->string() ?? '');
     }
 }

@@ -96,7 +96,7 @@ final readonly class PlanMaker
      */
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
-        $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent);
+        $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent, $this->given($submission));
         $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '', received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'), booked: $this->booked->of($submission->id));
 
         return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), self::named($chosen, $context), self::named($decided->choices, $context));
@@ -110,6 +110,12 @@ final readonly class PlanMaker
         return $this->planner->plan($this->context($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
     }
 
+    /** The day on which it came, at the business: “in three weeks” counts from it. */
+    private function given(Submission $submission): \DateTimeImmutable
+    {
+        return $submission->receivedAt->setTimezone($this->business->zone());
+    }
+
     /** Of the answers, and of those to the short form before that did not come again. */
     private function readings(Submission $submission, Decided $decided): Readings
     {
@@ -120,14 +126,14 @@ final readonly class PlanMaker
                 $right[$question->key] = $question->type->corrected($decided->answers[$question->key]);
             }
         }
-        $readings = $this->reader->read($form, $right + $submission->answers);
+        $readings = $this->reader->read($form, $right + $submission->answers, $this->given($submission));
         $short = $submission->continues;
         if (null === $short) {
             return $readings;
         }
         $before = array_diff_key($short->answers, $submission->answers);
 
-        return $readings->with($this->reader->read($short->formVersion->definition(), $before));
+        return $readings->with($this->reader->read($short->formVersion->definition(), $before, $this->given($short)));
     }
 
     /**

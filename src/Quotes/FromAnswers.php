@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Telamon\Business\Profile;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
 use Telamon\Core\Planning\AskedService;
 use Telamon\Core\Quotes\Answered;
 use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\Pricing;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 
 /** What a quote would say for the answers of a submission, by the table that the business keeps. */
 final readonly class FromAnswers
 {
-    public function __construct(private SubmissionReader $reader, private Setups $setups, private Profile $business, private Pricing $pricing = new Pricing())
+    public function __construct(private ReadAnswers $answered, private Setups $setups, private Profile $business, private Pricing $pricing = new Pricing())
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class FromAnswers
         $setup = $this->setups->setup();
         $answers = [];
         if (null !== $submission) {
-            $readings = $this->reader->read($submission->formVersion->definition(), $submission->answers);
+            $readings = $this->answered->of($submission);
             foreach ($readings->all as $reading) {
                 $answers[$reading->question->key] ??= self::answered($reading);
             }

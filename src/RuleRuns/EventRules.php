@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
-use Telamon\Core\Answers\SubmissionReader;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\People\StaffMember;
 use Telamon\Core\Planning\EventPlanner;
@@ -34,6 +33,7 @@ use Telamon\Record\Journaled;
 use Telamon\Rules\RuleBooks;
 use Telamon\Rules\RuleUses;
 use Telamon\Submissions\PastCircumstances;
+use Telamon\Submissions\ReadAnswers;
 use Telamon\Submissions\Submission;
 
 /**
@@ -52,7 +52,7 @@ final readonly class EventRules
         private EventPlanner $planner,
         private Effects $effects,
         private PastCircumstances $past,
-        private SubmissionReader $reader,
+        private ReadAnswers $answered,
         private Profile $business,
         private PlanContexts $contexts,
         private CurrentChange $current,
@@ -158,7 +158,7 @@ final readonly class EventRules
 
     private function context(RuleBook $book, ?Submission $submission, ?Project $project): PlanContext
     {
-        $readings = null === $submission ? new Readings([]) : $this->reader->read($submission->formVersion->definition(), $submission->answers);
+        $readings = null === $submission ? new Readings([]) : $this->answered->of($submission);
         $merge = null === $project ? [] : ['project' => $project->number, 'title' => $project->title, 'stage' => $project->stage, 'client' => $project->client->name()];
 
         // A rule that speaks again for the same project may write again; the same change never runs twice.

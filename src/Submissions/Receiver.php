@@ -220,7 +220,7 @@ final readonly class Receiver
             $this->forms->refuseClosed($version->form, $now);
         }
         $uploads = $this->uploads($form, $answers);
-        $readings = $this->reader->read($form, $answers);
+        $readings = $this->reader->read($form, $answers, $now->setTimezone($this->business->zone()));
         $submission = new Submission(
             $this->counter->next('A'),
             $version,

@@ -19,15 +19,19 @@ final readonly class SubmissionReader
     {
     }
 
-    /** @param array<string, mixed> $answers by question key */
-    public function read(FormDefinition $form, array $answers): Readings
+    /**
+     * @param array<string, mixed> $answers by question key
+     * @param \DateTimeImmutable|null $given day on which they were given: “in three weeks” counts from it
+     */
+    public function read(FormDefinition $form, array $answers, ?\DateTimeImmutable $given = null): Readings
     {
+        $by = $this->readers->on($given);
         $readings = [];
         foreach ($form->questions() as $question) {
             $answer = $answers[$question->key] ?? null;
-            $reading = $question->type->read($question, $answer, $form->dayOrder, $this->readers);
+            $reading = $question->type->read($question, $answer, $form->dayOrder, $by);
             if (null !== $reading) {
-                array_push($readings, $reading, ...$this->lines($question, $answer, $form->dayOrder));
+                array_push($readings, $reading, ...self::lines($question, $answer, $form->dayOrder, $by));
             }
         }
 
@@ -39,12 +43,12 @@ final readonly class SubmissionReader
      *
      * @return list<Reading>
      */
-    private function lines(Question $question, mixed $answer, DayOrder $order): array
+    private static function lines(Question $question, mixed $answer, DayOrder $order, Readers $by): array
     {
         $readings = [];
         foreach ($question->type instanceof Lines && \is_array($answer) ? array_values($answer) : [] as $i => $line) {
             foreach ($question->lines as $column) {
-                $reading = null === $column->destination || !\is_array($line) ? null : $column->type->read($column, $line[$column->key] ?? null, $order, $this->readers, $i + 1);
+                $reading = null === $column->destination || !\is_array($line) ? null : $column->type->read($column, $line[$column->key] ?? null, $order, $by, $i + 1);
                 if (null !== $reading) {
                     $readings[] = $reading;
                 }

@@ -36,9 +36,23 @@ final readonly class Faults
             ...(null === $form->purpose ? ['Say under “The form” what its submissions do: open a project, add to an open one, or be filed with the client.'] : []),
             ...($form->promiseMinutes > self::LONGEST_PROMISE ? [\sprintf('The promise is longer than %s working minutes. Shorten it.', number_format(self::LONGEST_PROMISE))] : []),
             ...$this->text('The thanks', $form->thanks, $form),
+            ...self::pages($form),
             ...$this->questions($form),
             ...$this->endings($form, $forms, $own),
         ];
+    }
+
+    /** @return list<string> */
+    private static function pages(FormDefinition $form): array
+    {
+        $faults = [];
+        foreach ($form->pages as $i => $page) {
+            if ([] === $page->questions) {
+                $faults[] = 'Page '.($i + 1).' is empty. Add a question to it, or remove it.';
+            }
+        }
+
+        return $faults;
     }
 
     /** @return list<string> */

@@ -12,8 +12,8 @@ use Telamon\Core\Form\Kinds;
 use Telamon\Core\Form\Readers;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
+use Telamon\Core\Time\AnsweredDays;
 use Telamon\Core\Time\DayOrder;
-use Telamon\Core\Time\DayReader;
 
 /** What each kind of question says of answers; the browser says the same, from the same file. */
 final class AnswersTest extends TestCase
@@ -23,7 +23,7 @@ final class AnswersTest extends TestCase
     public function testWhatAKindSaysOfAnAnswer(array $asked, mixed $answer, ?string $fault, string $text): void
     {
         $question = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [$asked + ['key' => 'q', 'wording' => 'Q']]]]])->questions()[0];
-        $at = new Asking(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()), DayOrder::Unstated, new \DateTimeImmutable('2026-11-25', new \DateTimeZone('Europe/Dublin')));
+        $at = new Asking(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()), DayOrder::Unstated, new \DateTimeImmutable('2026-11-25', new \DateTimeZone('Europe/Dublin')));
         self::assertSame($fault, $question->type->fault($question, $answer, $question->required, $at));
         self::assertSame($text, trim($question->type->text($question, $answer)));
     }

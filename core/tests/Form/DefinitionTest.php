@@ -16,7 +16,7 @@ use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Tests\Fixtures;
-use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\AnsweredDays;
 
 final class DefinitionTest extends TestCase
 {
@@ -102,7 +102,7 @@ final class DefinitionTest extends TestCase
      */
     private function check(array $answers): array
     {
-        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()));
 
         return array_map(static fn (Violation $violation): string => $violation->path, $check->check(Fixtures::form(), $answers, new \DateTimeImmutable('2026-11-25')));
     }

@@ -37,6 +37,7 @@ final class FaultsTest extends TestCase
         $second = self::GOOD['pages'][0]['questions'][1];
         $with = static fn (array $question): array => ['pages' => [['key' => 'p', 'questions' => [self::GOOD['pages'][0]['questions'][0], $question + $second]]]];
         yield 'a blank title' => [['title' => ' '], 'no title'];
+        yield 'a page without a question' => [['pages' => [...self::GOOD['pages'], ['key' => 'q', 'title' => 'More', 'questions' => []]]], 'Page 2 is empty'];
         yield 'no purpose' => [['purpose' => ''], 'what its submissions do'];
         yield 'a promise of a million minutes' => [['promiseMinutes' => 1_000_000], 'promise is longer'];
         yield 'a part that is not closed' => [['thanks' => 'Thank you {{#name}}.'], 'The thanks: a {{…}} is opened'];

@@ -20,7 +20,7 @@ use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Tests\Fixtures;
-use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\AnsweredDays;
 
 /** Answers that come in parts, and tables of repeated lines. */
 final class KindsTest extends TestCase
@@ -205,7 +205,7 @@ final class KindsTest extends TestCase
      */
     private static function faults(array $question, mixed $answer): array
     {
-        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()));
 
         return array_map(
             static fn (Violation $violation): string => "{$violation->path} {$violation->message}",

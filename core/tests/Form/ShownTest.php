@@ -20,7 +20,7 @@ use Telamon\Core\Form\Violation;
 use Telamon\Core\Reading\EmailReader;
 use Telamon\Core\Reading\PhoneReader;
 use Telamon\Core\Text\Pattern;
-use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\AnsweredDays;
 
 /** Conditions, checks and endings of forms. */
 final class ShownTest extends TestCase
@@ -184,7 +184,7 @@ final class ShownTest extends TestCase
      */
     private static function faults(FormDefinition $form, array $answers, bool $staff = false): array
     {
-        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new DayReader()));
+        $check = new AnswerCheck(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()));
 
         return array_map(static fn (Violation $violation): string => $violation->path, $check->check($form, $answers, new \DateTimeImmutable(self::TODAY), $staff));
     }

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProblemError, type Schema } from '../shared/api';
+import { pageWord } from '../form/pageWord';
 import { besideOthers, collected, isNeeded, shownPages } from '../form/answers';
 import { carriedTo, carryOn, withBeginnings } from './carry';
 import { Carried } from './Carried';
@@ -182,7 +183,7 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
     }
   };
 
-  const sendWords = form.pages.at(-1)?.next ?? 'Send';
+  const sendWords = pageWord(form.pages.at(-1)?.next ?? '', true);
   const asking = page.questions.filter((question) => kinds[question.type].isShown && !carried.includes(question.key));
   const ofShown = shown.flatMap((one) => one.questions.flatMap((question) => chosen[question.key] ?? []));
   const onTheirWay = ofShown.filter((file) => file.state === 'waiting' || file.state === 'sending').length;
@@ -194,7 +195,7 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
   const mainWords = send.isPending
     ? 'Sending…'
     : !last
-      ? page.page.next
+      ? pageWord(page.page.next, false)
       : form.checkPage && !checking
         ? 'Look it over'
         : sendWords;

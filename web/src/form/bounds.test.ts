@@ -14,6 +14,12 @@ describe('bounds on the page where they are asked', () => {
     expect(dayFault(day, '13/31/2027', { ...at, dayOrder: 'month-first' })).toMatch(/or 06\/12\/2027\.$/);
     expect(dayFault(question({ key: 'd', type: 'day' }), '24/11/2026', at)).toMatch(/has passed/);
   });
+  it('are left to the server for a day in words', () => {
+    const day = question({ key: 'd', type: 'day' });
+    for (const words of ['19 Dec', 'in three weeks', 'early May', '12/6', '12.6.27'])
+      expect(dayFault(day, words, at)).toBeNull();
+    expect(dayFault(day, '12/45/2027', at)).toMatch(/no such day/);
+  });
   it('are of a number', () => {
     const number = question({ key: 'n', type: 'number', min: '0', max: '40' });
     expect(numberFault(number, '-1')).toBe('Write 0 or more.');

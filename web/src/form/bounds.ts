@@ -38,7 +38,11 @@ export function dayFault(question: Question, text: string, at: At): string | nul
   const days = readDays(text, at.dayOrder);
   const [first] = days;
   const last = days.at(-1);
-  if (first === undefined || last === undefined) return `There is no such day. Write it like ${example[at.dayOrder]}.`;
+  if (first === undefined || last === undefined) {
+    // In words, the server reads it: it has the one reader of days.
+    const words = /\p{L}/u.test(text) || /^\d{1,2}[/.-]\d{1,2}([/.-]\d{2})?$/.test(text.trim());
+    return words ? null : `There is no such day. Write it like ${example[at.dayOrder]}.`;
+  }
   const earliest = bound(question.min, at.today) ?? at.today;
   if (last < earliest)
     return earliest === at.today

@@ -19,7 +19,7 @@ final readonly class DayCheck
     public function fault(string $text, Checks $checks): ?string
     {
         $today = $this->at->today;
-        $days = $this->at->readers->days->read($text, $this->at->order);
+        $days = $this->at->readers->on($this->at->today)->days->read($text, $this->at->order);
         if ([] === $days) {
             return "There is no such day. Write it like {$this->at->order->example()}.";
         }
@@ -39,7 +39,7 @@ final readonly class DayCheck
     /** The first day that a text may mean, ISO 8601; empty for none. */
     public function earliest(string $text): string
     {
-        $days = $this->at->readers->days->read($text, $this->at->order);
+        $days = $this->at->readers->on($this->at->today)->days->read($text, $this->at->order);
 
         return [] === $days ? '' : $days[0]->format('Y-m-d');
     }
@@ -47,7 +47,7 @@ final readonly class DayCheck
     /** The last day that a text may mean, ISO 8601; empty for none. */
     public function latest(string $text): string
     {
-        $days = $this->at->readers->days->read($text, $this->at->order);
+        $days = $this->at->readers->on($this->at->today)->days->read($text, $this->at->order);
 
         return [] === $days ? '' : end($days)->format('Y-m-d');
     }

@@ -258,10 +258,12 @@ export function moveTo(definition: Definition, key: string, over: string): Defin
 
 export function addPage(definition: Definition): Definition {
   const n = definition.pages.length + 1;
-  const pages = definition.pages.map((page, i) => (i === n - 2 && page.next === '' ? { ...page, next: 'Next' } : page));
   return {
     ...definition,
-    pages: [...pages, { key: `page_${n}_${Date.now().toString(36)}`, title: `Page ${n}`, next: 'Send', questions: [] }],
+    pages: [
+      ...definition.pages,
+      { key: `page_${n}_${Date.now().toString(36)}`, title: `Page ${n}`, next: '', questions: [] },
+    ],
   };
 }
 

@@ -4,6 +4,7 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { asks } from '../../form/answers';
 import { Trouble } from '../../shared/Notice';
 import { AddLine } from './AddLine';
+import { pageWord } from '../../form/pageWord';
 import {
   dependents,
   destinationLabel,
@@ -23,7 +24,7 @@ interface Props {
   definition: Definition;
   chosen: string | null;
   onChoose: (key: string | null) => void;
-  onPage: (key: string, title: string) => void;
+  onPage: (key: string, part: { title: string } | { next: string }) => void;
   onRemovePage: (key: string) => void;
   removing: string | null;
   onRemove: (key: string | null) => void;
@@ -90,7 +91,17 @@ export function DesignSheet({
                   aria-label={`Title of page ${i + 1}`}
                   value={page.title}
                   maxLength={80}
-                  onChange={(event) => onPage(page.key, event.target.value)}
+                  onChange={(event) => onPage(page.key, { title: event.target.value })}
+                />
+                <input
+                  className="page-word"
+                  aria-label={`Word on the button of page ${i + 1}`}
+                  placeholder={pageWord('', i === lastPage)}
+                  value={
+                    pageWord(page.next ?? '', i === lastPage) === pageWord('', i === lastPage) ? '' : (page.next ?? '')
+                  }
+                  maxLength={40}
+                  onChange={(event) => onPage(page.key, { next: event.target.value })}
                 />
                 {page.questions.length === 0 && definition.pages.length > 1 && (
                   <button type="button" className="link-button" onClick={() => onRemovePage(page.key)}>

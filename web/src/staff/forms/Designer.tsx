@@ -64,6 +64,12 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
   }, [chosen]);
 
   const add = () => setAdding(chosen ?? '');
+  // What is added next lands on the new page, not behind the question that was looked at.
+  const newPage = () => {
+    change(addPage(definition));
+    setChosen(null);
+    setAdding(null);
+  };
   const take = (kind: Kind) => {
     const empty = { key: '', type: kind, wording: '' };
     const added = addQuestion(definition, adding, { ...empty, ...ofKind(known, empty, kind) });
@@ -161,7 +167,7 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
                 definition={definition}
                 chosen={chosen}
                 onChoose={setChosen}
-                onPage={(key, title) => change(changePage(definition, key, { title }))}
+                onPage={(key, part_) => change(changePage(definition, key, part_))}
                 onRemovePage={(key) => change(removePage(definition, key))}
                 removing={removing}
                 onRemove={(key) => remove(key, true)}
@@ -233,7 +239,7 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
                   <button type="button" className="link-button" disabled={!draft.redo} onClick={draft.redo}>
                     Redo
                   </button>{' '}
-                  <button type="button" className="link-button" onClick={() => change(addPage(definition))}>
+                  <button type="button" className="link-button" onClick={() => newPage()}>
                     Add a page
                   </button>{' '}
                   <button type="button" className="link-button" onClick={() => onBegin(true)}>
