@@ -20,7 +20,7 @@ final class Version20261202000000 extends Migration
         $this->addSql("ALTER TABLE signed ADD COLUMN evidence CLOB DEFAULT '' NOT NULL");
         $this->addSql("ALTER TABLE signed ADD COLUMN ubl CLOB DEFAULT '' NOT NULL");
         $this->addSql('ALTER TABLE signed ADD COLUMN pdf_sha256 VARCHAR(64) DEFAULT NULL REFERENCES stored_file (sha256)');
-        $this->addSql('CREATE INDEX signed_pdf ON signed (pdf_sha256)');
+        $this->addSql('CREATE INDEX IDX_1EBBD8C33A5FB870 ON signed (pdf_sha256)');
         $this->addSql('ALTER TABLE attachment ADD COLUMN signed BOOLEAN DEFAULT 0 NOT NULL');
     }
 }

@@ -17,7 +17,7 @@ final class Layers
 {
     /** @var array<int, list<string>> folders of core/src, the lowest layer first */
     public const CORE = [
-        1 => ['Text', 'Time', 'People', 'Day'],
+        1 => ['Text', 'Time', 'People', 'Day', 'Evidence'],
         2 => ['Reading', 'Slots', 'Booking', 'Quotes', 'Replies', 'Messages', 'FollowUps'],
         3 => ['Condition'],
         4 => ['Form', 'Checklists'],
