@@ -70,7 +70,7 @@ final readonly class TryOut
                 'begins' => $task->begins->format('Y-m-d'), 'due' => $task->due->format('Y-m-d'), 'onChain' => $task->onChain,
             ], $merged->tasks),
             'leftOut' => array_map(static fn (array $one): array => ['key' => $one['key'], 'name' => $one['item']->name], $merged->leftOut),
-            'length' => $merged->length, 'room' => $merged->room, 'shortBy' => $merged->shortBy, 'done' => $merged->done->format('Y-m-d'), 'verdict' => $merged->verdict(),
+            'length' => $merged->length, 'room' => $merged->room, 'shortBy' => $merged->shortBy, 'done' => $merged->done->format('Y-m-d'), 'verdict' => $merged->verdict(), 'clashes' => $merged->clashes(),
             'days' => $this->days($merged),
         ];
     }

@@ -37,7 +37,7 @@ final class TemplateFields
         'quote-accepted' => [Purpose::Quote, [...self::QUOTE, 'deposit_due'], 'to the client when they accepted a quote'],
         'quote-reply' => [Purpose::Quote, [...self::QUOTE, 'question', 'words'], 'to the client when their question is answered'],
         'quote-answered' => [Purpose::Staff, [...self::QUOTE, 'what', 'words'], 'to the lead when a client answers a quote'],
-        'agreement' => [Purpose::Agreement, ['first_name', 'client', 'address', 'project', 'asset', 'ready_by', 'lead', 'today'], 'the first words of an agreement'],
+        'agreement' => [Purpose::Agreement, ['first_name', 'client', 'address', 'project', 'asset', 'quote', 'total', 'ready_by', 'lead', 'today'], 'the first words of an agreement'],
         'agreement-sign' => [Purpose::Agreement, self::SIGN, 'to the client when something is to be signed'],
         'agreement-signed' => [Purpose::Agreement, self::SIGN, 'to the client when something is signed'],
     ];

@@ -39,7 +39,10 @@ final readonly class Agreements
     public function draft(Project $project): array
     {
         $own = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => 'agreement']);
-        $fields = ['client' => $project->client->name(), 'first_name' => $project->client->givenName, 'address' => $project->client->address, 'project' => $project->title, 'asset' => $project->asset->description ?? '', 'ready_by' => $project->readyBy?->format('j F Y') ?? '', 'lead' => $project->lead->name, 'today' => $this->clock->now()->setTimezone($this->business->zone())->format('j F Y'), 'business' => $this->business->business()->name, 'business_phone' => $this->business->phoneReader()->format($this->business->business()->phone)];
+        // What they said yes to, else what they have.
+        $quotes = $this->em->getRepository(Quote::class);
+        $quote = $quotes->findOneBy(['project' => $project, 'state' => QuoteState::Accepted], ['answeredAt' => 'DESC']) ?? $quotes->findOneBy(['project' => $project, 'state' => [QuoteState::Sent, QuoteState::Opened]], ['sentAt' => 'DESC']);
+        $fields = ['client' => $project->client->name(), 'first_name' => $project->client->givenName, 'address' => $project->client->address, 'project' => $project->title, 'asset' => $project->asset->description ?? '', 'ready_by' => $project->readyBy?->format('j F Y') ?? '', 'quote' => $quote?->shown() ?? '', 'total' => null === $quote ? '' : Money::shown($quote->total, $quote->currency), 'lead' => $project->lead->name, 'today' => $this->clock->now()->setTimezone($this->business->zone())->format('j F Y'), 'business' => $this->business->business()->name, 'business_phone' => $this->business->phoneReader()->format($this->business->business()->phone)];
 
         $written = null === $own ? null : $this->writer->fill($own->text(), $fields);
 

@@ -6,12 +6,16 @@ namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Core\Form\Purpose;
+use Telamon\Core\Rules\Actions\GiveTask;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleAction;
 use Telamon\Core\Rules\RuleChain;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Core\Text\UnreadableTemplate;
+use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -55,6 +59,7 @@ final readonly class RuleChanges
             throw new InvalidInput($error->field, $error->getMessage());
         }
         $this->refuseUnknownFields($rule);
+        $this->refuseInVain($rule);
         $others = array_values(array_filter($this->books->kept(), static fn (Rule $other): bool => $other->id !== $id));
         $round = RuleChain::roundOf($rule, [...$others, $rule]);
         if (null !== $round) {
@@ -62,6 +67,21 @@ final readonly class RuleChanges
         }
 
         return $rule;
+    }
+
+    /** @throws Refusal when a task could stand on no project, as all its forms are only filed */
+    private function refuseInVain(Rule $rule): void
+    {
+        $tasks = array_filter($rule->actions, static fn (RuleAction $action): bool => $action instanceof GiveTask);
+        if ([] === $tasks || [] === $rule->forms || !$rule->when->isOfPlan()) {
+            return;
+        }
+        foreach ($this->em->getRepository(Form::class)->findBy(['slug' => $rule->forms]) as $form) {
+            if (Purpose::File !== $form->published?->definition()->purpose) {
+                return;
+            }
+        }
+        throw new InvalidInput('then', 'What comes by '.(1 === \count($rule->forms) ? 'this form' : 'these forms').' is only filed with the client: there is no project on which a task could stand. Tell somebody instead, or let the form add to a project.');
     }
 
     /** @throws Refusal when a text names what nothing could fill */

@@ -18,6 +18,16 @@ final class RulesTest extends AppTestCase
         $this->signIn();
     }
 
+    public function testATaskThatCouldStandOnNoProjectIsRefused(): void
+    {
+        $this->publish('How was it', ['purpose' => 'file', 'pages' => [['title' => 'You', 'questions' => [['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'], ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email']]]]]);
+        $rule = fn (array $forms, string $when = 'received') => $this->post('/api/rules', ['name' => 'Ring them', 'when' => $when, 'forms' => $forms, 'then' => [['kind' => 'task', 'name' => 'Ring them', 'doer' => 'lead', 'days' => 1]], 'enabled' => true, 'why' => '']);
+        self::assertStringContainsString('no project on which a task could stand', $rule(['how-was-it'])->ok(422)->violations()['then'] ?? '');
+        $rule(['how-was-it', 'piano-inquiry'])->ok(201);
+        $rule([])->ok(201);
+        $this->post('/api/rules', ['name' => 'Tag them', 'when' => 'received', 'forms' => ['how-was-it'], 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'asked']], 'enabled' => true, 'why' => ''])->ok(201);
+    }
+
     public function testARuleIsMadeSeenWorkingAndCounted(): void
     {
         $rule = $this->post('/api/rules', self::RULE)->ok(201);

@@ -25,6 +25,26 @@ final readonly class Merged
         return array_values(array_map(static fn (PlannedTask $task): string => $task->item->name, array_filter($this->tasks, static fn (PlannedTask $task): bool => $task->onChain)));
     }
 
+    /**
+     * Own due days that lie after that of something that waits for it: nobody can keep both.
+     *
+     * @return list<array{key: string, words: string}> full key of the item whose day it is, and what would mend it
+     */
+    public function clashes(): array
+    {
+        $clashes = [];
+        foreach ($this->tasks as $task) {
+            foreach ($task->waitsFor as $number) {
+                $before = $this->tasks[$number - 1];
+                if (null !== $before->item->due && $before->due->format('Y-m-d') > $task->due->format('Y-m-d')) {
+                    $clashes[] = ['key' => $before->key, 'words' => "“{$before->item->name}” is due on {$before->due->format('j F Y')}, after “{$task->item->name}”, which waits for it and is due on {$task->due->format('j F Y')}. Give it an earlier day or none of its own, or the other a later one."];
+                }
+            }
+        }
+
+        return $clashes;
+    }
+
     /** What stands beside a plan that cannot be done in time; empty where it can. */
     public function verdict(): string
     {

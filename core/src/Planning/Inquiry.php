@@ -17,10 +17,11 @@ final readonly class Inquiry
      * @param Purpose $purpose what the form's submissions do
      * @param string $received ISO 8601 day on which it came, in the business's time zone; empty where nothing came yet
      * @param BookedTime|null $booked the time that was booked with it; null for none
+     * @param string $title of the form, empty where nobody knows
      * @param TimesAhead|null $times where free times are found; null where nothing is to be booked
      * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
      */
-    public function __construct(public Readings $readings, public Purpose $purpose = Purpose::Open, public ?Readings $sent = null, public string $received = '', public ?BookedTime $booked = null, public ?TimesAhead $times = null)
+    public function __construct(public Readings $readings, public Purpose $purpose = Purpose::Open, public ?Readings $sent = null, public string $received = '', public ?BookedTime $booked = null, public ?TimesAhead $times = null, public string $title = '')
     {
     }
 

@@ -172,7 +172,8 @@ final readonly class ProjectLines
             // One is open: without, there was nothing to choose.
             OntoProject::Joins => $projects[0]['id'],
             OntoProject::Asks => null,
-            default => $adds ? null : 'new',
+            // Where only one is open, that one is meant.
+            default => $adds ? (1 === \count($now->openProjects($client)) ? $projects[0]['id'] : null) : 'new',
         };
 
         return new Choice(self::PROJECT, $decisions[self::PROJECT] ?? $usual, $options);
@@ -201,7 +202,7 @@ final readonly class ProjectLines
         $asked = $now->inquiry->readings->for(Destination::ProjectService);
         $lead = $this->lead($now, $service);
         $named = $now->inquiry->readings->for(Destination::ProjectTitle);
-        $title = $named->text ?? $service->name ?? $asked->text ?? 'Inquiry';
+        $title = $named->text ?? $service->name ?? $asked->text ?? $now->inquiry->booked->title ?? ('' === $now->inquiry->title ? 'Inquiry' : $now->inquiry->title);
         $notes = $this->noted($now, $hasAsset);
         $outcome = $now->ruling->outcome;
         $effect = new OpenProject($title, $lead->id, $outcome->stage(), $readyBy?->format('Y-m-d') ?? '', self::notes($notes), $service->key ?? '');

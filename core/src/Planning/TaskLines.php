@@ -44,7 +44,7 @@ final readonly class TaskLines
         }
         $lines = $this->tasks($now, $merged, $lead);
 
-        return [...self::late($merged, $readyBy, $now, $decisions), ...$lines, ...self::leftOut($merged), ...$this->wished($now, $lead, \count($lines))];
+        return [...self::late($merged, $readyBy, $now, $decisions), ...self::clashing($merged), ...$lines, ...self::leftOut($merged), ...$this->wished($now, $lead, \count($lines))];
     }
 
     /**
@@ -73,6 +73,17 @@ final readonly class TaskLines
     public static function after(array $waitsFor, array $names): string
     {
         return [] === $waitsFor ? '' : 'after '.implode(' and ', array_map(static fn (int $number): string => $names[$number] ?? "task $number", $waitsFor));
+    }
+
+    /** @return list<PlanLine> own days that nobody can keep, each once */
+    private static function clashing(Merged $merged): array
+    {
+        $lines = [];
+        foreach ($merged->clashes() as $clash) {
+            $lines[$clash['key']] ??= PlanLine::telling("tasks.clash.{$clash['key']}", 'Tasks', $clash['words'])->because('its checklist', Leads::checklist(explode('/', $clash['key'])[0]));
+        }
+
+        return array_values($lines);
     }
 
     /** @return list<PlanLine> one a task */

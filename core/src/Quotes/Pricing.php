@@ -25,7 +25,7 @@ final class Pricing
                 continue;
             }
             $answer = $answers[$row->question] ?? null;
-            $from = null === $answer ? ('' === $serviceName ? '' : "service: $serviceName") : self::said($answer);
+            $from = null === $answer ? ('' === $row->service ? 'any service, always' : "service: $serviceName") : self::said($answer);
             $quantity = $row->quantity;
             if ('' !== $row->count) {
                 $counted = $answers[$row->count] ?? null;

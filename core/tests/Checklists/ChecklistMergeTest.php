@@ -41,6 +41,16 @@ final class ChecklistMergeTest extends TestCase
         self::assertSame([1, 2, 3, 4], array_column($merged->tasks, 'number'));
     }
 
+    public function testADayAfterThatOfWhatWaitsForItIsSaid(): void
+    {
+        $dated = static fn (string $key, int $days, string ...$waits): ChecklistItem => new ChecklistItem($key, $key, Doer::lead(), 1, new Due(DueFrom::Start, $days), array_values($waits));
+        $merged = self::merge([new Checklist('base', 'Base', [$dated('order', 10), $dated('fit', 2, 'order'), $dated('thanks', 12, 'fit', 'order')])]);
+        self::assertSame(['base/order'], array_column($merged->clashes(), 'key'), 'a day of its own alone, and only where it lies after');
+        self::assertStringStartsWith('“order” is due on ', $merged->clashes()[0]['words']);
+        self::assertStringContainsString('after “fit”, which waits for it', $merged->clashes()[0]['words']);
+        self::assertSame([], self::merge([new Checklist('base', 'Base', [$dated('order', 2), $dated('fit', 2, 'order')])])->clashes(), 'on one day both can be kept');
+    }
+
     public function testAnAddOnJoinsAfterTheLastItemOfAGroup(): void
     {
         $grouped = static fn (string $key, string $group): ChecklistItem => new ChecklistItem($key, $key, Doer::lead(), group: $group);

@@ -227,12 +227,14 @@ final class PlannerTest extends TestCase
         self::assertNull(self::line($plan, 'project')->effect);
     }
 
-    public function testAFormThatAddsAsksWhichProjectAndTakesNoneForGranted(): void
+    public function testAFormThatAddsTakesTheOnlyProjectThatIsOpenAndAsksWhichOfSeveral(): void
     {
         $known = Fixtures::known(open: [['id' => 'p7', 'number' => 'P-0074', 'title' => 'Repair', 'lead' => 's2', 'opened' => '2026-11-20']]);
         $plan = Fixtures::planner()->plan(Fixtures::input([], [$known], purpose: Purpose::Add), ['client' => 'same']);
         self::assertSame(['new', 'p7', 'file'], array_column(self::line($plan, 'project')->choice->options ?? [], 'value'));
-        self::assertTrue(self::line($plan, 'project')->isOpen());
+        self::assertSame('p7', self::line($plan, 'project')->choice?->chosen);
+        $several = Fixtures::known(open: [['id' => 'p7', 'number' => 'P-0074', 'title' => 'Repair', 'lead' => 's2', 'opened' => '2026-11-20'], ['id' => 'p8', 'number' => 'P-0080', 'title' => 'Tuning', 'lead' => 's2', 'opened' => '2026-11-21']]);
+        self::assertTrue(self::line(Fixtures::planner()->plan(Fixtures::input([], [$several], purpose: Purpose::Add), ['client' => 'same']), 'project')->isOpen());
         self::assertTrue(self::line(Fixtures::planner()->plan(Fixtures::input(purpose: Purpose::Add)), 'project')->isOpen(), 'also where nobody like them is on file');
         $filed = Fixtures::planner()->plan(Fixtures::input(purpose: Purpose::Add), ['project' => 'file']);
         self::assertSame([], $filed->open());

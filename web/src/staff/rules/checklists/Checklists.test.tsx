@@ -85,6 +85,7 @@ const tried: Tried = {
   shortBy: 3,
   done: '2026-12-07',
   verdict: '3 working days short; the longest chain is: Order strings',
+  clashes: [{ key: 'strings/order', words: '“Order strings” is due on 4 January 2027, after “Fit the strings”.' }],
   days: [
     '2026-11-25',
     '2026-11-26',
@@ -245,6 +246,13 @@ describe('Checklists', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take over in 1' }));
     await waitFor(() =>
       expect(calls.find((call) => call.path.endsWith('/take-over'))?.body).toEqual({ projects: ['p1'] }),
+    );
+  });
+
+  it('says which days of its items do not fit', async () => {
+    show('/checklists/s1', {});
+    expect((await screen.findByText(/“Order strings” is due on 4 January 2027, after/)).textContent).toContain(
+      'do not fit',
     );
   });
 

@@ -1,6 +1,7 @@
 import { useDeferredValue, useEffect, useState } from 'react';
 import { ProblemError } from '../../../shared/api';
 import { ComingRows, Trouble } from '../../../shared/Notice';
+import { Mark } from '../../../shared/Mark';
 import { count } from '../../../shared/numbers';
 import { moment, shortDay } from '../../../shared/words';
 import { useToday } from '../../shell/day';
@@ -63,6 +64,7 @@ export function Trial({ id, draft, lists, service: usual, changed }: Props) {
       {tried.data && draft.items.length > 0 && (
         <div className={tried.isPlaceholderData || tried.isError ? 'tried old' : 'tried'} aria-live="polite">
           <Verdict tried={tried.data} today={today} readyBy={now.readyBy} />
+          <Clashes clashes={tried.data.clashes} />
           <DayWall tried={tried.data} />
           <p className="second wall-words">Lowest course: the longest chain. Lines: days to spare.</p>
           <Dated tried={tried.data} today={today} />
@@ -82,6 +84,20 @@ function useSettled<T>(value: T): T {
     return () => clearTimeout(timer);
   }, [text]);
   return useDeferredValue(JSON.parse(settled) as T);
+}
+
+/** Own days that nobody can keep: what waits is due before what it waits for. */
+function Clashes({ clashes }: { clashes: Tried['clashes'] }) {
+  if (clashes.length === 0) return null;
+  return (
+    <ul className="clashes" role="status">
+      {clashes.map((one) => (
+        <li key={one.words}>
+          <Mark kind="choose">two days that do not fit</Mark> {one.words}
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 function Verdict({ tried, today, readyBy }: { tried: Tried; today: string; readyBy: string }) {
