@@ -48,7 +48,7 @@ final readonly class Joining
         $joined = new Joined();
         $joined->removed = $anew->gone;
         $joined->late = 0 === $anew->shortBy ? '' : (1 === $anew->shortBy ? '1 working day' : "{$anew->shortBy} working days").' short of the day on which it has to be ready';
-        $crew = $this->crew->under($project->lead);
+        $crew = $this->crew->under($project->lead, [$list]);
         foreach ($anew->tasks as $i => $one) {
             $task = $one['task'] ?? $this->make($project, $list, $one, $crew, $joined);
             if (null !== $one['task']) {

@@ -19,9 +19,12 @@ final readonly class CrewOfBusiness
     {
     }
 
-    public function under(Staff $lead): Crew
+    /** @param list<Checklist> $lists whose items are given out: who had what last is looked up only where one of them goes by turns or load */
+    public function under(Staff $lead, array $lists): Crew
     {
-        return new Crew($this->business->coordinator(), new StaffMember($lead->id, $lead->name, $lead->email), $this->here(), $this->newest(), $this->counts->openByStaff());
+        $isAsked = self::isAsked($lists);
+
+        return new Crew($this->business->coordinator(), new StaffMember($lead->id, $lead->name, $lead->email), $this->here(), $isAsked ? $this->newest() : [], $isAsked ? $this->counts->openByStaff() : []);
     }
 
     /** @return array<string, StaffMember> by id */

@@ -116,7 +116,7 @@ final readonly class ProjectOpening
     private function tasks(Project $project, ?OfferedService $service): void
     {
         $lists = [$this->business->baseChecklist(), ...(null === $service?->addOn ? [] : [$service->addOn])];
-        $crew = $this->crew->under($project->lead);
+        $crew = $this->crew->under($project->lead, $lists);
         try {
             $merged = (new ChecklistMerge($this->business->workingDays()))->merge($lists, new Anchors($project->openedAt->setTimezone($this->business->zone()), $project->readyBy));
         } catch (WorkInCircle|UnreadableOutline $error) {
