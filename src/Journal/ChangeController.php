@@ -40,6 +40,15 @@ final readonly class ChangeController
         return new JsonResponse(['change' => $change?->toArray($this->business->zone(), $this->records)]);
     }
 
+    /** Which change is the newest, whoever made it: screens ask again for what they show once it is another. */
+    #[Route('/pulse', methods: ['GET'])]
+    public function pulse(): Response
+    {
+        $newest = $this->em->createQueryBuilder()->select('MAX(c.id)')->from(Change::class, 'c')->getQuery()->getSingleScalarResult();
+
+        return new JsonResponse(['newest' => \is_string($newest) ? $newest : '']);
+    }
+
     #[Route('/{id}/undo', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
     public function undo(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {

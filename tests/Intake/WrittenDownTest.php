@@ -39,6 +39,24 @@ final class WrittenDownTest extends AppTestCase
         self::assertSame(0, $this->howMany('submission'));
     }
 
+    public function testADayInWordsCountsFromTheDayOnWhichItWasSaid(): void
+    {
+        foreach (['19 Dec' => '2026-12-19', 'in three weeks' => '2026-12-16', '12/6' => '2027-06-12'] as $words => $day) {
+            self::assertStringContainsString((new \DateTimeImmutable($day))->format('j F'), $this->try(['answers' => ['name' => 'Ida Spindle', 'service' => 'tuning', 'wanted_by' => $words]])->ok()->body, $words);
+        }
+        $saved = $this->save(['answers' => ['name' => 'Ida Spindle', 'email' => 'ida@spindle.example', 'service' => 'tuning', 'wanted_by' => 'in three weeks']])->ok(201)->text('id');
+        // Looked at a week later it is the same day.
+        $this->clock->modify('+7 days');
+        $this->signIn();
+        self::assertStringContainsString('16 December', $this->get("/api/submissions/$saved")->ok()->body);
+        $this->accept($saved)->ok();
+        self::assertSame('2026-12-16', $this->db()->fetchOne('SELECT ready_by FROM project'));
+        $week = $this->save(['answers' => ['name' => 'Wilf Ambry', 'email' => 'wilf@example.org', 'service' => 'tuning', 'wanted_by' => 'next week']])->ok(201)->text('id');
+        self::assertArrayHasKey('decisions.ready_by', $this->accept($week)->ok(422)->violations(), 'a span is asked about');
+        self::assertSame('wanted_by', $this->inquire(['wanted_by' => 'whenever you like'])->ok(422)->text('violations.0.path'));
+        $this->inquire(['wanted_by' => 'in three weeks', 'service' => 'tuning', 'name' => 'Bo Lark', 'email' => 'bo@lark.example', 'phone' => '020 914 7711'])->ok(201);
+    }
+
     public function testItIsFromWhomSheSaysEvenWhereTheNameTellsNothing(): void
     {
         $plan = $this->try(['answers' => ['name' => 'B.', 'service' => 'repair'], 'client' => $this->client])->ok();

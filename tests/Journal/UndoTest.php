@@ -16,6 +16,20 @@ final class UndoTest extends AppTestCase
         $this->signIn();
     }
 
+    public function testThePulseIsAnotherOnceAnybodyHasChangedAnything(): void
+    {
+        $this->signIn();
+        $pulse = fn (): string => $this->get('/api/changes/pulse')->ok()->text('newest');
+        $before = $pulse();
+        self::assertSame($before, $pulse());
+        $this->signIn('sorcha@marrowby.example');
+        $this->post('/api/clients', ['givenName' => 'Orla', 'familyName' => 'Fennick', 'contactPoints' => []])->ok(201);
+        $this->signIn();
+        self::assertNotSame($before, $pulse());
+        $this->call('DELETE', '/api/session');
+        $this->get('/api/changes/pulse')->ok(401);
+    }
+
     public function testEverythingGoesBeforeAnythingIsSent(): void
     {
         $this->inquire()->ok(201);

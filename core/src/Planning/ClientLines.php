@@ -165,10 +165,10 @@ final readonly class ClientLines
         };
     }
 
-    /** Where they live or are: only what was asked as that. Where the thing stands that is worked on may be anybody's. */
+    /** Where they live or are: said as such, or else where the asset stands. */
     private static function address(PlanContext $now): ?Reading
     {
-        return $now->inquiry->readings->for(Destination::ClientAddress);
+        return $now->inquiry->readings->for(Destination::ClientAddress) ?? $now->inquiry->readings->for(Destination::AssetPlace);
     }
 
     /** @return array{string, string} given and family name */

@@ -30,7 +30,7 @@ final class PlannerTest extends TestCase
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-12-18', 'photos' => ['u1', 'u2']]));
         self::assertSame([
-            'Client: New client: Orla Fennick¹, orla@example.com², +353 20 914 3327³ (nobody like this on file)',
+            'Client: New client: Orla Fennick¹, orla@example.com², +353 20 914 3327³, at 7 Weir Cottages, Marrowby⁶ (nobody like this on file)',
             'Project: Open Repair⁴ for Sorcha Vell, with the note⁸ (Repairs go to Sorcha)',
             'Project: Add piano Pell & Thrane upright⁵, at 7 Weir Cottages, Marrowby⁶',
             'Project: Ready by Fri 18 December⁷, in 23 days',

@@ -3,6 +3,7 @@ export const queryKeys = {
   session: ['session'],
   day: ['day'],
   lastChange: ['last-change'],
+  pulse: ['pulse'],
   submissions: (state: string) => ['submissions', 'list', state],
   allSubmissions: ['submissions'],
   submission: (id: string) => ['submissions', 'one', id],

@@ -315,7 +315,8 @@ describe('records', () => {
     fireEvent.click(screen.getByRole('button', { name: /^Edit Notes/ }));
     fireEvent.keyDown(screen.getByLabelText('Notes'), { key: 'Enter', code: 'Enter', ctrlKey: true });
     expect(await screen.findByText(/Notes saved/)).toBeTruthy();
-    expect(calls.filter((call) => call.method === 'POST')).toEqual([]);
+    // Looking at what finishing would move is no finishing.
+    expect(calls.filter((call) => call.method === 'POST' && !call.path.endsWith('/follows'))).toEqual([]);
   });
 
   it('a project is moved to another stage, as it was seen', async () => {

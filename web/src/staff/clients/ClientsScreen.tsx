@@ -19,6 +19,7 @@ import { Views } from '../shell/Views';
 import './client.css';
 import { narrowedBy, useClients, useTags } from './queries';
 import { SeveralPanel } from './SeveralPanel';
+import { useFollowing } from '../shell/following';
 
 type Row = Schema<'ClientRow'>;
 
@@ -87,6 +88,7 @@ const views = [
 
 export function ClientsScreen() {
   const [search, setSearch] = useSearchParams();
+  useFollowing(['clients', 'list']);
   const { user } = useSignedIn();
   const many = user.may.includes('clients.edit');
   const [chosen, setChosen] = useState<string[]>([]);

@@ -97,9 +97,7 @@ export function DesignSheet({
                   className="page-word"
                   aria-label={`Word on the button of page ${i + 1}`}
                   placeholder={pageWord('', i === lastPage)}
-                  value={
-                    pageWord(page.next ?? '', i === lastPage) === pageWord('', i === lastPage) ? '' : (page.next ?? '')
-                  }
+                  value={pageWord(page.next, i === lastPage) === pageWord('', i === lastPage) ? '' : page.next}
                   maxLength={40}
                   onChange={(event) => onPage(page.key, { next: event.target.value })}
                 />

@@ -26,10 +26,12 @@ import './projects.css';
 import { useEditTask, useFinishTask, useMoveStage, useProject, useSchedule, useTasks } from './queries';
 import { NewTask, newTaskName, TaskFacts } from './TaskFacts';
 import { TaskList } from './TaskList';
+import { useFollowing } from '../shell/following';
 
 export function ProjectScreen() {
   const { id = '' } = useParams();
   const project = useProject(id);
+  useFollowing(['projects'], ['tasks'], ['files'], ['journal']);
   if (project.error instanceof ProblemError && project.error.status === 404) return <NotFound what="project" />;
   if (!project.data) {
     return (

@@ -17,6 +17,7 @@ import { Bricks } from '../shell/Bricks';
 import './projects.css';
 import { PartsOfProjects } from './PartsOfProjects';
 import { narrowedBy, useProjects } from './queries';
+import { useFollowing } from '../shell/following';
 
 type Row = Schema<'ProjectRow'>;
 
@@ -85,6 +86,7 @@ const views = [
 
 export function ProjectsScreen() {
   const [search, setSearch] = useSearchParams();
+  useFollowing(['projects', 'list']);
   const today = useToday();
   const by = narrowedBy(search);
   const stage = by.stage ?? '';

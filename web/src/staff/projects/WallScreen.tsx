@@ -18,12 +18,15 @@ import { useMoveStage, useWall } from './queries';
 import { coursesOf, isOver, onlyOf, shows, type Stone, type Wall } from './wall';
 import './wall.css';
 import { WallStone } from './WallStone';
+import { useFollowing } from '../shell/following';
+import { queryKeys } from '../queryKeys';
 
 const many = 90;
 
 /** Every open project as a stone in the course of its stage; walked by arrows, moved by key, drag or touch. */
 export function WallScreen() {
   const wall = useWall();
+  useFollowing(queryKeys.wall);
   if (!wall.data) return <PillarsWaiting title="The wall" query={wall} />;
   return <TheWall wall={wall.data} />;
 }

@@ -13,6 +13,8 @@ import { MoneyCourses } from './MoneyCourses';
 import { useQuotes, type Quotes } from './queries';
 import './quotes.css';
 import { money, states } from './states';
+import { useFollowing } from '../shell/following';
+import { queryKeys } from '../queryKeys';
 
 type Row = Quotes['items'][number];
 
@@ -25,6 +27,7 @@ const filters = [
 /** All quotes: what stands open by state and value, what to do next, and how often people said yes. */
 export function QuotesScreen() {
   const list = useQuotes();
+  useFollowing(queryKeys.quotes);
   const today = useToday();
   const me = useSignedIn().user;
   const navigate = useNavigate();
