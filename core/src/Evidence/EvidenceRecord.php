@@ -10,6 +10,8 @@ namespace Telamon\Core\Evidence;
  */
 final class EvidenceRecord
 {
+    /** Bytes that a record has at most: anybody may send one to be read, and 300 lines with their texts are fewer. */
+    public const MOST = 2_000_000;
     private const DRAWN = 'data:image/png;base64,';
     private const PARTS = ['document', 'drawing', 'seal'];
 
@@ -32,7 +34,7 @@ final class EvidenceRecord
     public static function check(string $bytes, SigningKey $own): ?Verdict
     {
         try {
-            $record = CanonicalJson::read($bytes);
+            $record = \strlen($bytes) > self::MOST ? throw new NotCanonical('it is too long') : CanonicalJson::read($bytes);
         } catch (NotCanonical) {
             return self::isLeftOfOne($bytes) ? Verdict::of([], null) : null;
         }

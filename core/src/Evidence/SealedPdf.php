@@ -12,7 +12,6 @@ final class SealedPdf
 {
     private const LINE = '%Telamon-Seal';
     private const PURPOSE = 'telamon pdf ';
-    private const MOST_RECORD = 4_000_000;
 
     /** @param string $pdf with its record embedded */
     public static function close(string $pdf, SigningKey $key): string
@@ -58,11 +57,11 @@ final class SealedPdf
     /** @return string|null the bytes of the record that a file carries */
     public static function record(string $bytes): ?string
     {
-        if (1 !== preg_match('~/Type ?/EmbeddedFile\b[^>]*/Length (\d{1,8}) >> stream\r?\n~', $bytes, $found, \PREG_OFFSET_CAPTURE)) {
+        if (1 !== preg_match('~/Type ?/EmbeddedFile\b[^>]{0,200}/Length (\d{1,8}) >> stream\r?\n~', $bytes, $found, \PREG_OFFSET_CAPTURE)) {
             return null;
         }
         $packed = substr($bytes, $found[0][1] + \strlen($found[0][0]), (int) $found[1][0]);
-        $record = @gzuncompress($packed, self::MOST_RECORD);
+        $record = @gzuncompress($packed, EvidenceRecord::MOST);
 
         return false === $record ? null : $record;
     }

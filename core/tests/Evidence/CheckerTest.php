@@ -108,6 +108,21 @@ final class CheckerTest extends TestCase
         yield 'bytes' => ["\xFF\xD8\xFF\x00"];
     }
 
+    /** What anybody may send is read in bounds: many beginnings of an embedded file, a bomb, a list without end. */
+    public function testAFileThatIsMadeToBeSlowOrLargeIsNoRecord(): void
+    {
+        $bomb = (string) gzcompress(str_repeat('{"document":', 1_000_000));
+        foreach ([
+            '%PDF-1.7 '.str_repeat('/Type/EmbeddedFile ', 200_000),
+            '%PDF-1.7 /Type/EmbeddedFile /Filter/FlateDecode /Length '.\strlen($bomb)." >> stream\n$bomb",
+            '['.str_repeat('0,', 2_000_000).'0]',
+            str_repeat('[', 3_000_000),
+        ] as $bytes) {
+            self::assertFalse(self::check($bytes)['signed']);
+        }
+        self::assertSame(['document', 'drawing', 'file', 'key'], self::check(self::record().str_repeat(' ', EvidenceRecord::MOST))['fails'], 'ours with a long tail is ours, and changed');
+    }
+
     public function testADrawingThatIsNoneIsNotClosed(): void
     {
         $this->expectException(NotCanonical::class);
