@@ -73,6 +73,20 @@ final class OfficeAtOnceTest extends AtOnceTestCase
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM task WHERE name LIKE 'Answer the question about %'"));
     }
 
+    /** All draw it before the first may write: whoever is first decides, and everybody has that one. */
+    public function testWhatIsSignedIsOneFileForAllWhoAskAtOnce(): void
+    {
+        [, $token] = $this->sentQuote();
+        $total = $this->post("/api/public/quotes/$token/total", ['ticked' => []])->ok()->text('total');
+        $this->post("/api/public/quotes/$token/accept", ['ticked' => [], 'total' => $total, 'name' => 'Orla Fennick'])->ok();
+        $answers = $this->web->ask('GET', "/api/public/quotes/$token/quote.pdf", [], many: 4);
+        self::assertSame([200 => 4], self::statuses($answers));
+        $sums = array_unique(array_map(static fn (array $one): string => hash('sha256', $one['body']), $answers));
+        self::assertCount(1, $sums);
+        self::assertSame($sums[0], hash('sha256', $this->get("/api/public/quotes/$token/quote.pdf")->ok()->body));
+        self::assertSame($sums[0], $this->db()->fetchOne('SELECT pdf_sha256 FROM signed'));
+    }
+
     public function testARevisionThatIsSentMeanwhileIsNotAcceptedInItsOldForm(): void
     {
         [$id, $token] = $this->sentQuote();
