@@ -11,8 +11,11 @@ final readonly class StaffMember
     {
     }
 
+    /** “Nessa”; “The Owner” and “Dr Vell” are called that. */
     public function firstName(): string
     {
-        return explode(' ', $this->name)[0];
+        $names = preg_split('/\s+/', trim($this->name)) ?: [''];
+
+        return \count($names) > 1 && 1 === preg_match('/^(the|a|an|mr|mrs|ms|mx|dr)\.?$/i', $names[0]) ? trim($this->name) : $names[0];
     }
 }

@@ -12,6 +12,7 @@ import { HoldClock } from './HoldClock';
 import { Waits } from './Waits';
 import { useBookingPage, useHolding, useTimes, useWaiting, type Held, type Page } from './queries';
 import { lengthWords, whenWords } from './times';
+import { firstName } from '../../shared/firstName';
 
 /** A page of times: first the form that asks who it is, then what for, who, and when. */
 export function BookApp({ slug }: { slug: string }) {
@@ -183,7 +184,7 @@ function Book({ page, t, query }: { page: Page; t: string; query: URLSearchParam
               options={[
                 {
                   value: '',
-                  label: orWords((now?.people ?? []).map((one) => one.name.split(' ')[0] ?? one.name)),
+                  label: orWords((now?.people ?? []).map((one) => firstName(one.name))),
                   beside: 'gives you most times',
                 },
                 ...(now?.people ?? []).map((one) => ({ value: one.id, label: one.name, beside: '' })),

@@ -1,4 +1,4 @@
-import { useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
@@ -11,7 +11,6 @@ import { ChoiceNote, type PlinthBlock } from '../shell/Plinth';
 import { useToast } from '../shell/Toast';
 import { ArrivalList } from './ArrivalList';
 import { useActing } from './acting';
-import { AskedPanel } from './AskedPanel';
 import { Decided } from './Decided';
 import { useDeciding } from './decisions';
 import { HandlingLinks } from './HandlingLinks';
@@ -22,8 +21,14 @@ import { Sheet } from './Sheet';
 import { Strings } from './Strings';
 import { WhatChanged } from './WhatChanged';
 
+// What an act still asks for comes after the first screen, and before anybody presses its key.
+const asking = () => import('./AskedPanel');
+const AskedPanel = lazy(async () => ({ default: (await asking()).AskedPanel }));
+
 /** Where the coordinator decides: the list, the sheet as written, the plan. */
 export function ArrivalsScreen() {
+  // Where it does not come now, it is asked for again once it is needed.
+  useEffect(() => void asking().catch(() => undefined), []);
   const { id } = useParams();
   const [search] = useSearchParams();
   const location = useLocation();
@@ -267,7 +272,11 @@ function Arrivals({ id, state, onState, list, rows }: Props) {
             choose: open !== undefined,
             content: submission ? (
               <>
-                <AskedPanel acting={acting} open={submission.id} onLeave={leave} />
+                {acting.asked && (
+                  <Suspense fallback={null}>
+                    <AskedPanel acting={acting} open={submission.id} onLeave={leave} />
+                  </Suspense>
+                )}
                 {accept.error && accept.variables.id === submission.id && (
                   <Trouble title="Not accepted">
                     {accept.error.message}

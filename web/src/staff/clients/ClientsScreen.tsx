@@ -20,6 +20,7 @@ import './client.css';
 import { narrowedBy, useClients, useTags } from './queries';
 import { SeveralPanel } from './SeveralPanel';
 import { useFollowing } from '../shell/following';
+import { firstName } from '../../shared/firstName';
 
 type Row = Schema<'ClientRow'>;
 
@@ -40,7 +41,7 @@ const columns: Column<Row>[] = [
   { name: 'Phone', wide: true, cell: (row) => <span className="figures">{row.phone ?? ''}</span> },
   { name: 'Town', cell: (row) => row.locality },
   { name: 'Tags', wide: true, cell: (row) => <span className="second">{row.tags.join(', ')}</span> },
-  { name: 'Looked after', wide: true, cell: (row) => row.owner?.split(' ')[0] ?? '' },
+  { name: 'Looked after', wide: true, cell: (row) => firstName(row.owner ?? '') },
   {
     name: 'Last contact',
     sort: 'contact',

@@ -2,6 +2,7 @@ import { DateTime } from 'luxon';
 import { Empty, ComingRows, Trouble } from '../../shared/Notice';
 import type { Schema } from '../../shared/api';
 import { clockTime } from '../../shared/words';
+import { firstName } from '../../shared/firstName';
 
 /** The next good times, each with why and the driving that it adds. */
 export function GoodTimesList({
@@ -39,7 +40,7 @@ export function GoodTimesList({
             <b>
               {DateTime.fromISO(one.startsAt, { setZone: true }).toFormat('ccc d')}, {clockTime(one.startsAt)}
             </b>
-            <span>{one.staff.map((person) => person.name.split(' ')[0]).join(' and ')}</span>
+            <span>{one.staff.map((person) => firstName(person.name)).join(' and ')}</span>
             <span className="second">{one.why}</span>
             <span className="added">{one.added > 0 ? `${one.added} min more` : 'no driving'}</span>
           </button>

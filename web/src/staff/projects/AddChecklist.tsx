@@ -6,6 +6,7 @@ import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
 import { useToast } from '../shell/Toast';
 import { useAddChecklist, useChecklistsFor, useChecklistPreview } from './queries';
+import { firstName } from '../../shared/firstName';
 
 /** A checklist that joins a project under way: what it would add stands there before it does. */
 export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; onDone: () => void }) {
@@ -41,7 +42,7 @@ export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; 
           <ul>
             {told.added.map((one) => (
               <li key={one.name}>
-                adds <b>{one.name}</b>, {one.assignee.split(' ')[0]}, {shortDay(one.due, today)}
+                adds <b>{one.name}</b>, {firstName(one.assignee)}, {shortDay(one.due, today)}
               </li>
             ))}
             {told.removed.map((name) => (

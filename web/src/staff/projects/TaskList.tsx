@@ -4,6 +4,7 @@ import { Mark, type MarkKind } from '../../shared/Mark';
 import { moment, shortDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { threads, type Thread } from './threads';
+import { firstName } from '../../shared/firstName';
 
 type Task = Schema<'Task'>;
 
@@ -74,7 +75,7 @@ export function TaskList({ tasks, chosen, onChoose, today, ahead, onMove }: Prop
             task.steps.length > 0 && `${ticked} of ${task.steps.length} steps`,
             task.comments > 0 && (task.comments === 1 ? '1 comment' : `${task.comments} comments`),
             spare?.onChain && 'on the longest chain',
-            task.away && `${task.assignee.split(' ')[0]} is away then`,
+            task.away && `${firstName(task.assignee)} is away then`,
           ].filter(Boolean);
           return (
             <li
@@ -107,7 +108,7 @@ export function TaskList({ tasks, chosen, onChoose, today, ahead, onMove }: Prop
                   {beside.length > 0 && <small>{beside.join(', ')}</small>}
                 </span>
                 <Mark kind={kind}>{word}</Mark>
-                <span className="second">{task.assignee.split(' ')[0]}</span>
+                <span className="second">{firstName(task.assignee)}</span>
                 <span className={task.late ? 'figures late' : 'figures'}>{dueWords(task, today)}</span>
               </button>
             </li>

@@ -10,6 +10,7 @@ import { Photographs } from '../shell/Photographs';
 import { useToast } from '../shell/Toast';
 import { useUnsaved } from '../shell/useUnsaved';
 import { useTaskNotes, useTickSteps, useWriteNote } from './queries';
+import { firstName } from '../../shared/firstName';
 
 type Task = Schema<'Task'>;
 
@@ -92,7 +93,7 @@ function Notes({ task }: { task: Task }) {
       <ul className="task-notes">
         {notes.data?.map((note) => (
           <li key={note.id}>
-            <b>{note.by.split(' ')[0]}</b> <span className="second">{when(note.at, today)}</span>
+            <b>{firstName(note.by)}</b> <span className="second">{when(note.at, today)}</span>
             {note.minutes > 0 && <span className="second">, {note.minutes} minutes</span>}
             {note.text && <p className="written">{note.text}</p>}
           </li>

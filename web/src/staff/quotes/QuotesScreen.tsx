@@ -15,6 +15,7 @@ import './quotes.css';
 import { money, states } from './states';
 import { useFollowing } from '../shell/following';
 import { queryKeys } from '../queryKeys';
+import { firstName } from '../../shared/firstName';
 
 type Row = Quotes['items'][number];
 
@@ -155,7 +156,7 @@ function Table({
             <td className="second">{['draft', 'sent', 'opened'].includes(row.state) ? chanceWords(row.chance) : ''}</td>
             <td className={row.next.who ? '' : 'second'}>
               {row.toPrice > 0 && row.state === 'draft' ? <Mark kind="choose">{row.next.words}</Mark> : row.next.words}{' '}
-              <span className="second">{row.next.who.split(' ')[0]}</span>
+              <span className="second">{firstName(row.next.who)}</span>
             </td>
             <td className="right">
               {row.next.due ? (

@@ -4,6 +4,7 @@ import { FactList, type Fact } from '../shell/FactList';
 import { useToast } from '../shell/Toast';
 import { AddPane } from './AddPane';
 import { useAddService, useAddStage, useChangeService, useChangeStage, useRemoveStage, type Setup } from './queries';
+import { firstName } from '../../shared/firstName';
 
 type Service = Setup['services'][number];
 type Stage = Setup['stages'][number];
@@ -26,9 +27,7 @@ const leadWays: Record<Service['led'], string> = {
 };
 
 function ledBy(service: Service, setup: Setup): string {
-  const names = service.among
-    .map((id) => setup.staff.find((one) => one.id === id)?.name.split(' ')[0] ?? '')
-    .join(', ');
+  const names = service.among.map((id) => firstName(setup.staff.find((one) => one.id === id)?.name ?? '')).join(', ');
   return { named: service.lead, turns: `by turns, ${names}`, fewest: `whoever leads fewest of ${names}` }[service.led];
 }
 

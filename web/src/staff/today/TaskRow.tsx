@@ -3,6 +3,7 @@ import { Mark } from '../../shared/Mark';
 import { moment, shortDay } from '../../shared/words';
 import type { By } from './groups';
 import type { Task } from './queries';
+import { firstName } from '../../shared/firstName';
 
 interface Props {
   task: Task;
@@ -22,9 +23,9 @@ export function TaskRow({ task, today, by, named, at, chosen, busy, onAt, onDone
   const ticked = task.steps.filter((step) => step.done).length;
   const beside = [
     by !== 'project' && `${task.client}, ${task.project.label}`,
-    named && by !== 'person' && task.assignee.split(' ')[0],
+    named && by !== 'person' && firstName(task.assignee),
     task.steps.length > 0 && `${ticked} of ${task.steps.length} steps`,
-    task.away && `${task.assignee.split(' ')[0]} is away then`,
+    task.away && `${firstName(task.assignee)} is away then`,
     task.comments > 0 && (task.comments === 1 ? '1 comment' : `${task.comments} comments`),
   ].filter(Boolean);
   return (

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../shared/api';
 import { Mark } from '../../shared/Mark';
 import { clockTime } from '../../shared/words';
+import { firstName } from '../../shared/firstName';
 
 type Task = Schema<'Task'>;
 
@@ -53,7 +54,7 @@ export function TasksDue({
                   ) : (
                     <Mark kind="new">to do</Mark>
                   )}
-                  <span className="second">{task.assignee.split(' ')[0]}</span>
+                  <span className="second">{firstName(task.assignee)}</span>
                   <span className={task.late ? 'late' : ''}>
                     {task.finishedAt
                       ? clockTime(task.finishedAt)

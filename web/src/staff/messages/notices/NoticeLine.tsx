@@ -2,6 +2,7 @@ import { Mark } from '../../../shared/Mark';
 import { clockTime, moment } from '../../../shared/words';
 import { RecordLink } from '../../shell/RecordLink';
 import type { Notice } from './queries';
+import { firstName } from '../../../shared/firstName';
 
 /** Beyond so many people names are not told, only counted. */
 const FEW = 6;
@@ -24,7 +25,7 @@ export function NoticeLine({ notice, today, chosen, inRoom, onChoose }: Props) {
         ? 'seen by all'
         : notice.of > FEW
           ? `${names.length} of ${notice.of} seen`
-          : `seen by ${names.map((name) => name.split(' ')[0]).join(', ')}`;
+          : `seen by ${names.map(firstName).join(', ')}`;
   return (
     <div className={`notice-line${chosen ? ' chosen' : ''}`} data-row={notice.id}>
       <button type="button" className="notice-main" aria-pressed={chosen} onClick={onChoose}>
@@ -39,7 +40,7 @@ export function NoticeLine({ notice, today, chosen, inRoom, onChoose }: Props) {
         </span>
         <span>
           {notice.holder ? (
-            <Mark kind="under-way">{notice.holder.split(' ')[0]} has it</Mark>
+            <Mark kind="under-way">{firstName(notice.holder)} has it</Mark>
           ) : notice.project || notice.submission ? (
             <Mark kind="waiting">nobody has it</Mark>
           ) : null}

@@ -24,6 +24,7 @@ import { NoticeLine } from './NoticeLine';
 import './notices.css';
 import { useBoard, useNotices, useRooms, type Notice, type Room } from './queries';
 import { RoomForm } from './RoomForm';
+import { firstName } from '../../../shared/firstName';
 
 /** Milliseconds after which a notice that is chosen counts as seen. */
 const LOOKED = 2000;
@@ -156,7 +157,7 @@ function Board({ rooms, staff, room }: Props) {
                             {one.closed ? 'private: ' : 'open: '}
                             {one.members.length === 0
                               ? 'everybody'
-                              : one.members.map((each) => each.name.split(' ')[0]).join(', ')}
+                              : one.members.map((each) => firstName(each.name)).join(', ')}
                           </small>
                         </span>
                         {one.unseen > 0 && <Mark kind="new">{one.unseen} new</Mark>}

@@ -8,6 +8,7 @@ import { useToday } from '../../shell/day';
 import { Choice } from './Choice';
 import { DayWall } from './DayWall';
 import { useTryList, type Draft, type Lists, type Tried, type Trying } from './queries';
+import { firstName } from '../../../shared/firstName';
 
 interface Props {
   id: string;
@@ -171,7 +172,7 @@ function Dated({ tried, today }: { tried: Tried; today: string }) {
   );
 }
 
-const first = (name: string) => name.split(' ')[0];
+const first = firstName;
 
 function Effects({ tried, today }: { tried: Tried; today: string }) {
   if (tried.effects.length === 0)

@@ -1,4 +1,5 @@
 import type { Draft, Item, KeptList, Lists } from './queries';
+import { firstName } from '../../../shared/firstName';
 
 export const emptyDraft: Draft = { key: '', name: '', purpose: '', joinsAfter: '', items: [] };
 
@@ -91,7 +92,7 @@ export function whoWords(item: Item, offers: Lists['offers']): string {
   if (item.doer === 'turns') return 'by turns';
   if (item.doer === 'fewest') return 'fewest open';
   const name = offers.staff.find((one) => one.value === item.among[0])?.label;
-  return name?.split(' ')[0] ?? 'has left';
+  return name === undefined ? 'has left' : firstName(name);
 }
 
 export const takesWords = (days: number) => (days === 0 ? 'same day' : `${days} d`);
