@@ -92,7 +92,7 @@ final readonly class CheckController
     private function send(Signed $signed): string
     {
         $record = $this->em->find(Quote::class, $signed->recordId) ?? $this->em->find(Agreement::class, $signed->recordId) ?? throw new NotThere('quote');
-        $files = null === $signed->pdf ? [] : $this->em->getRepository(Attachment::class)->findBy(['signed' => true, 'client' => $record->client, 'file' => $signed->pdf], ['id' => 'ASC'], 1);
+        $files = null === $signed->pdf ? [] : $this->em->getRepository(Attachment::class)->findBy(['signed' => true, 'file' => $signed->pdf], ['id' => 'ASC'], 1);
         $email = self::email($signed);
         if ([] === $files || '' === $email) {
             return 'The file is being drawn. Try again in a minute.';

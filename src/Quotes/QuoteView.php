@@ -50,7 +50,7 @@ final readonly class QuoteView
         $revisions = $this->em->getRepository(Quote::class)->findBy(['number' => $quote->number], ['revision' => 'ASC']);
 
         return $this->row($quote) + [
-            'version' => $quote->version, 'gross' => $quote->gross, 'content' => $quote->content()->toArray(), 'totals' => self::totals($quote, $quote->totals()), 'missing' => $quote->content()->missing(), 'email' => $this->mails->address($quote),
+            'version' => $quote->version, 'gross' => $quote->gross, 'content' => $quote->content()->toArray(), 'totals' => self::sums($quote->content(), $quote->totals(), $quote->currency), 'missing' => $quote->content()->missing(), 'email' => $this->mails->address($quote),
             'submission' => RecordRef::maybe($submission), 'readyBy' => $quote->project?->readyBy?->format('Y-m-d'), 'reason' => $quote->reason, 'questions' => array_map(static fn (array $one): array => $one + ['answer' => ''], $quote->questions),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'sha256' => $signed->sha256, 'drawn' => '' !== $signed->drawing],
             'revisions' => array_map(static fn (Quote $one): array => ['id' => $one->id, 'number' => $one->shown(), 'state' => $one->state->value, 'total' => $one->total], $revisions),
@@ -98,17 +98,11 @@ final readonly class QuoteView
         return [
             'byOffice' => $byOffice, 'number' => $quote->shown(), 'client' => $quote->client->name(), 'first' => $quote->client->givenName, 'title' => $quote->asset->description ?? $quote->project->title ?? '', 'sent' => $quote->issuedOn?->format('Y-m-d'), 'validUntil' => $quote->validUntil->format('Y-m-d'),
             'state' => $quote->state->value, 'over' => $this->answers->over($quote), 'lead' => $quote->lead->name, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason, 'gross' => $quote->gross, 'currency' => $quote->currency,
-            'lines' => $lines, 'totals' => self::totals($quote, $totals), 'changed' => null === $before ? [] : $this->differences($before, $quote),
+            'lines' => $lines, 'totals' => self::sums($content, $totals, $quote->currency), 'changed' => null === $before ? [] : $this->differences($before, $quote),
             'signed' => null === $signed ? null : ['name' => $signed->name, 'at' => $signed->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
             'questions' => array_map(static fn (array $one): array => ['words' => $one['words'], 'answer' => $one['answer'] ?? ''], $quote->questions),
             'files' => array_map(static fn (Attachment $file): array => ['id' => $file->id, 'name' => $file->name, 'note' => $file->note, 'size' => $file->file->size, 'isImage' => str_starts_with($file->file->type, 'image/')], $this->with->of($quote)),
         ];
-    }
-
-    /** @return array<string, mixed> as QuoteTotals in the contract */
-    public static function totals(Quote $quote, Totals $totals, ?Content $content = null): array
-    {
-        return self::sums($content ?? $quote->content(), $totals, $quote->currency);
     }
 
     /** @return array<string, mixed> as QuoteTotals in the contract: the block of sums that the page, the paper and the office show */

@@ -10,7 +10,7 @@ namespace Telamon\Core\Evidence;
  */
 final class EvidenceRecord
 {
-    /** Bytes that a record has at most: anybody may send one to be read, and 300 lines with their texts are fewer. */
+    /** Bytes that a record has at most: anybody may send one to be read, and what a quote says comes in a body of 1 MB. */
     public const MOST = 2_000_000;
     private const DRAWN = 'data:image/png;base64,';
     private const PARTS = ['document', 'drawing', 'seal'];
