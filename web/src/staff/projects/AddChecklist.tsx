@@ -20,17 +20,21 @@ export function AddChecklist({ project, onDone }: { project: Schema<'Project'>; 
   const nothing = told && told.added.length + told.removed.length + told.moved.length + told.turned.length === 0;
   return (
     <div className="add-checklist">
-      <label>
-        Add the checklist{' '}
-        <select autoFocus value={chosen} onChange={(event) => setChosen(event.target.value)}>
-          <option value="">choose one</option>
-          {offered.data?.map((one) => (
-            <option key={one.value} value={one.value}>
-              {one.label}
-            </option>
-          ))}
-        </select>
-      </label>
+      {/* Not before there is something to choose: a name typed into an empty list chooses nothing. */}
+      {offered.isPending && <p role="status">Looking for checklists…</p>}
+      {offered.data && (
+        <label>
+          Add the checklist{' '}
+          <select autoFocus value={chosen} onChange={(event) => setChosen(event.target.value)}>
+            <option value="">choose one</option>
+            {offered.data.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {(offered.error ?? preview.error ?? add.error) && (
         <p className="staff-field-error" role="alert">
           {(offered.error ?? preview.error ?? add.error)?.message}

@@ -253,6 +253,7 @@ describe('a project by hand', () => {
     expect(await screen.findByText('3 working days short')).toBeTruthy();
     expect(screen.getByText(/The longest chain is: Task 1, Task 2/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Add checklist' }));
+    expect(screen.queryByLabelText(/Add the checklist/)).toBeNull();
     await screen.findByText('Moving');
     fireEvent.change(screen.getByLabelText(/Add the checklist/), { target: { value: 'l1' } });
     expect(await screen.findByText('Reserve the van')).toBeTruthy();
