@@ -9,11 +9,12 @@ use Doctrine\ORM\Event\OnFlushEventArgs;
 use Doctrine\ORM\Events;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Contracts\Service\ResetInterface;
+use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
 use Telamon\Record\RecordsRemoved;
 
-/** Files clients anew whenever they or their mail addresses and numbers change, in the same transaction. */
+/** Files clients anew whenever they, their mail addresses and numbers or where their things stand change, in the same transaction. */
 #[AsDoctrineListener(Events::onFlush)]
 #[AsDoctrineListener(Events::postFlush)]
 final class MatchKeyWriter implements ResetInterface
@@ -32,7 +33,7 @@ final class MatchKeyWriter implements ResetInterface
             foreach ($records as $record) {
                 if ($record instanceof Client) {
                     $this->changed[$record->id] = true;
-                } elseif ($record instanceof ContactPoint) {
+                } elseif ($record instanceof ContactPoint || $record instanceof Asset) {
                     $this->changed[$record->client->id] = true;
                 }
             }

@@ -29,7 +29,7 @@ final readonly class PeopleOnFile
         foreach (array_chunk($ids, self::AT_ONCE) as $chunk) {
             $rows = $this->db->fetchAllAssociative('SELECT id, given_name, family_name, organisation, address FROM client WHERE id IN (?) AND merged_into_id IS NULL', [$chunk], [ArrayParameterType::STRING]);
             $points = $this->points($this->db->fetchAllAssociative('SELECT client_id, kind, match_key FROM contact_point WHERE client_id IN (?)', [$chunk], [ArrayParameterType::STRING]));
-            $people += $this->people($rows, $points);
+            $people += $this->people($rows, $points, $this->places($this->db->fetchAllAssociative("SELECT client_id, place FROM asset WHERE client_id IN (?) AND place <> '' ORDER BY id", [$chunk], [ArrayParameterType::STRING])));
         }
 
         return $people;
@@ -41,21 +41,23 @@ final readonly class PeopleOnFile
         return $this->people(
             $this->db->fetchAllAssociative('SELECT id, given_name, family_name, organisation, address FROM client WHERE merged_into_id IS NULL ORDER BY id'),
             $this->points($this->db->fetchAllAssociative('SELECT client_id, kind, match_key FROM contact_point')),
+            $this->places($this->db->fetchAllAssociative("SELECT client_id, place FROM asset WHERE place <> '' ORDER BY id")),
         );
     }
 
     /**
      * @param list<array<string, mixed>> $rows
      * @param array<string, array<string, list<string>>> $points
+     * @param array<string, list<string>> $places
      *
      * @return array<string, Person>
      */
-    private function people(array $rows, array $points): array
+    private function people(array $rows, array $points, array $places): array
     {
         $people = [];
         foreach ($rows as $row) {
             $id = self::text($row, 'id');
-            $people[$id] = $this->reader->of(self::text($row, 'given_name'), self::text($row, 'family_name'), self::text($row, 'organisation'), $points[$id]['email'] ?? [], $points[$id]['phone'] ?? [], self::text($row, 'address'));
+            $people[$id] = $this->reader->of(self::text($row, 'given_name'), self::text($row, 'family_name'), self::text($row, 'organisation'), $points[$id]['email'] ?? [], $points[$id]['phone'] ?? [], self::text($row, 'address'), $places[$id] ?? []);
         }
 
         return $people;
@@ -74,6 +76,21 @@ final readonly class PeopleOnFile
         }
 
         return $points;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     *
+     * @return array<string, list<string>> where the things of each client stand
+     */
+    private function places(array $rows): array
+    {
+        $places = [];
+        foreach ($rows as $row) {
+            $places[self::text($row, 'client_id')][] = self::text($row, 'place');
+        }
+
+        return $places;
     }
 
     /** @param array<string, mixed> $row */

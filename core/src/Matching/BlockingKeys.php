@@ -25,11 +25,14 @@ final readonly class BlockingKeys
     public function of(Person $person): array
     {
         $keys = [...$this->points($person), ...$this->names($person)];
-        if ('' !== $person->houseNumber && '' !== $person->street) {
-            $keys[] = "a:{$person->houseNumber}|".Fold::sound(strtok($person->street, ' ') ?: '');
-        }
-        if ('' !== $person->street && '' !== $person->postalCode) {
-            $keys[] = "s:{$person->postalCode}|".Fold::sound(strtok($person->street, ' ') ?: '');
+        foreach ($person->places() as $place) {
+            $street = Fold::sound(strtok($place->street, ' ') ?: '');
+            if ('' !== $place->houseNumber && '' !== $place->street) {
+                $keys[] = "a:{$place->houseNumber}|$street";
+            }
+            if ('' !== $place->street && '' !== $place->postalCode) {
+                $keys[] = "s:{$place->postalCode}|$street";
+            }
         }
 
         return array_values(array_unique($keys));
@@ -116,11 +119,13 @@ final readonly class BlockingKeys
             $keys[] = "f:$family|".substr($phone, -4);
             $keys[] = "h:$family|".substr($phone, -8, 4);
         }
-        foreach (array_filter([$person->postalCode, $person->locality], static fn (string $text): bool => '' !== $text) as $area) {
-            $keys[] = "z:$family|$area";
-            if ('' !== $person->postalCode && $area === $person->postalCode) {
-                foreach ($this->fullNames($person) as $given) {
-                    $keys[] = 'g:'.Fold::sound($given)."|$area";
+        foreach ($person->places() as $place) {
+            foreach (array_filter([$place->postalCode, $place->locality], static fn (string $text): bool => '' !== $text) as $area) {
+                $keys[] = "z:$family|$area";
+                if ('' !== $place->postalCode && $area === $place->postalCode) {
+                    foreach ($this->fullNames($person) as $given) {
+                        $keys[] = 'g:'.Fold::sound($given)."|$area";
+                    }
                 }
             }
         }

@@ -87,9 +87,11 @@ final readonly class ClientMatcher
             $there = \in_array($phone->string(), $client->phones, true) ? $phone->string() : ($client->phones[0] ?? '');
             $fields[] = $this->field('Phone', $phone, $this->phones->format($phone->string()), '' === $there ? '' : $this->phones->format($there), $candidate->judgement, [Field::Phone], 'differs');
         }
-        $place = $readings->for(Destination::ClientAddress) ?? $readings->for(Destination::AssetPlace);
-        if (null !== $place && '' !== $client->address) {
-            $fields[] = $this->field('Address', $place, $place->text, $client->address, $candidate->judgement, [Field::Address, Field::Area], 'differs');
+        $home = $readings->for(Destination::ClientAddress);
+        $place = $home ?? $readings->for(Destination::AssetPlace);
+        $known = self::known($client, $place->text ?? '');
+        if (null !== $place && '' !== $known) {
+            $fields[] = $this->field(null === $home ? 'Where it stands' : 'Address', $place, $place->text, $known, $candidate->judgement, [Field::Address, Field::Area], 'differs');
         }
         $organisation = $readings->for(Destination::ClientOrganisation);
         if (null !== $organisation && '' !== ($client->fields['organisation'] ?? '')) {
@@ -97,6 +99,15 @@ final readonly class ClientMatcher
         }
 
         return $fields;
+    }
+
+    /** The place on file that is told: word for word, or else the client's address, or where their first thing stands. */
+    private static function known(KnownClient $client, string $told): string
+    {
+        $places = array_filter([$client->address, ...$client->otherAddresses, ...array_map(static fn (array $asset): string => $asset['place'] ?? '', $client->assets)], static fn (string $place): bool => '' !== $place);
+        $same = array_filter($places, static fn (string $place): bool => self::plain($place) === self::plain($told));
+
+        return reset($same) ?: (reset($places) ?: '');
     }
 
     /** @param list<Field> $parts what the one shown field is made of */

@@ -19,11 +19,13 @@ final readonly class Comparator
     /** @return array<string, Level> by the value of Field */
     public function compare(Person $a, Person $b): array
     {
+        [$here, $there] = self::nearest($a, $b);
+
         return $this->names($a, $b) + [
             Field::Email->value => $this->emails($a->emails, $b->emails),
             Field::Phone->value => $this->phones($a->phones, $b->phones),
-            Field::Address->value => self::address($a, $b),
-            Field::Area->value => self::area($a, $b),
+            Field::Address->value => self::address($here, $there),
+            Field::Area->value => self::area($here, $there),
             Field::Organisation->value => self::words($a->organisation, $b->organisation),
         ];
     }
@@ -192,6 +194,38 @@ final readonly class Comparator
         }
 
         return $i < $length - 1 && $a[$i] === $b[$i + 1] && $a[$i + 1] === $b[$i] && substr($a, $i + 2) === substr($b, $i + 2);
+    }
+
+    /**
+     * Of all the places where the two are found, those that agree most: where the work is done need not be where
+     * somebody lives.
+     *
+     * @return array{Person, Person}
+     */
+    private static function nearest(Person $a, Person $b): array
+    {
+        $nearest = [$a->places()[0], $b->places()[0]];
+        $best = -1;
+        foreach ($a->places() as $here) {
+            foreach ($b->places() as $there) {
+                $agree = 2 * self::closeness(self::address($here, $there)) + (self::area($here, $there)->agrees() ? 1 : 0);
+                if ($agree > $best) {
+                    [$best, $nearest] = [$agree, [$here, $there]];
+                }
+            }
+        }
+
+        return $nearest;
+    }
+
+    private static function closeness(Level $level): int
+    {
+        return match ($level) {
+            Level::Same => 3,
+            Level::Near => 2,
+            Level::Part => 1,
+            default => 0,
+        };
     }
 
     private static function address(Person $a, Person $b): Level

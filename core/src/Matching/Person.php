@@ -35,8 +35,9 @@ final readonly class Person
      * @param list<string> $emails
      * @param list<string> $phones E.164
      * @param string $line house and street
+     * @param list<self> $elsewhere where else they are found, as where their things stand; of each the address counts alone
      */
-    public function __construct(string $given, string $family, string $organisation = '', array $emails = [], array $phones = [], string $line = '', string $locality = '', string $postalCode = '')
+    public function __construct(string $given, string $family, string $organisation = '', array $emails = [], array $phones = [], string $line = '', string $locality = '', string $postalCode = '', private array $elsewhere = [])
     {
         $words = Fold::words($given);
         // A form of address is no name, unless it is all there is.
@@ -58,6 +59,19 @@ final readonly class Person
     public function familyName(): string
     {
         return implode('', $this->family);
+    }
+
+    /** @return list<self> every place where they are found, each once; themselves alone where none is known */
+    public function places(): array
+    {
+        $places = [];
+        foreach ([$this, ...$this->elsewhere] as $place) {
+            if ($place->hasAddress() || '' !== $place->postalCode.$place->locality) {
+                $places["$place->line|$place->postalCode|$place->locality"] ??= $place;
+            }
+        }
+
+        return [] === $places ? [$this] : array_values($places);
     }
 
     public function hasAddress(): bool

@@ -133,7 +133,7 @@ final readonly class ClientLines
         $name = $now->inquiry->readings->for(Destination::ClientName);
         $email = $now->inquiry->readings->for(Destination::ClientEmail);
         $phone = $now->inquiry->readings->for(Destination::ClientPhone);
-        $place = self::address($now);
+        $place = $now->inquiry->readings->for(Destination::ClientAddress);
         [$given, $family] = $this->parts($name);
         $effect = new MakeClient($given, $family, $email?->string() ?? '', $phone?->string() ?? '', $place->text ?? '');
 
@@ -163,12 +163,6 @@ final readonly class ClientLines
             self::isHousehold($candidates) => 'same household, another given name: '.FieldWords::agreeing($candidates[0]->judgement),
             default => 'nobody like this on file',
         };
-    }
-
-    /** Where they live or are: said as such, or else where the asset stands. */
-    private static function address(PlanContext $now): ?Reading
-    {
-        return $now->inquiry->readings->for(Destination::ClientAddress) ?? $now->inquiry->readings->for(Destination::AssetPlace);
     }
 
     /** @return array{string, string} given and family name */

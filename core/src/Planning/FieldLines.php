@@ -100,12 +100,8 @@ final readonly class FieldLines
             }
         }
         $home = $now->inquiry->readings->for(Destination::ClientAddress);
-        $place = $now->inquiry->readings->for(Destination::AssetPlace);
         if (null !== $home) {
             $lines[] = (new FieldChange('field.address', 'client', 'address', true, 'both', true))->line($home, $home->text, $now->inquiry->sentText($home), [$client->address, ...$client->otherAddresses], $decisions, $now->telling);
-        } elseif (null !== $place && '' === $client->address) {
-            // Where it stands is where they live, as long as nothing else is known.
-            $lines[] = (new FieldChange('field.address', 'client', 'address'))->line($place, $place->text, null, [], $decisions, $now->telling);
         }
 
         // What is on file as it was written needs no line of its own.

@@ -227,7 +227,7 @@ final readonly class ProjectLines
     private function noted(PlanContext $now, bool $hasAsset): array
     {
         $homeless = static fn (Reading $reading): bool => !$reading->question->type->isFiles() && 0 === $reading->line
-            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && Destination::AssetCustom === $reading->question->destination));
+            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && \in_array($reading->question->destination, [Destination::AssetPlace, Destination::AssetNotes, Destination::AssetCustom], true)));
 
         // What could not be read is told too: its text is all there is. A budget is kept as it was written.
         $unread = static fn (Reading $reading): bool => $reading->isUnread() && null !== $reading->question->destination && 0 === $reading->line && !\in_array($reading->question->destination, [Destination::ProjectNotes, Destination::ProjectBudget], true) && !$homeless($reading);

@@ -6,6 +6,7 @@ namespace Telamon\Core\Tests\Matching;
 
 use PHPUnit\Framework\TestCase;
 use Telamon\Core\Form\Readings;
+use Telamon\Core\Matching\BlockingKeys;
 use Telamon\Core\Matching\Candidate;
 use Telamon\Core\Matching\ComparedField;
 use Telamon\Core\Matching\Directory;
@@ -13,8 +14,10 @@ use Telamon\Core\Matching\FieldWords;
 use Telamon\Core\Matching\Judge;
 use Telamon\Core\Matching\KnownClient;
 use Telamon\Core\Matching\Person;
+use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\Matching\Verdict;
 use Telamon\Core\Tests\Fixtures;
+use Telamon\Core\Text\Fold;
 
 final class ClientMatcherTest extends TestCase
 {
@@ -61,6 +64,22 @@ final class ClientMatcherTest extends TestCase
         self::assertSame('same phone, address, family name', FieldWords::agreeing($found[0]->judgement));
     }
 
+    public function testWhereTheirThingsStandTellsWhoTheyAre(): void
+    {
+        $stands = static fn (string $place, string $given = 'Wilf'): KnownClient => new KnownClient('c2', "$given Fennick", 2021, [], ['+353209143327'], '3 Chapel Bank, Dunmarl', [['id' => 'a1', 'description' => 'Grand', 'place' => '9 Mill Race, Saltfold'], ['id' => 'a2', 'description' => 'Upright', 'place' => $place]], [], $given, 'Fennick');
+        $found = Fixtures::candidates(self::readings(['email' => 'other@example.org']), [$stands('7 Weir Cottages, Marrowby')]);
+        self::assertSame('same phone, address, family name', FieldWords::agreeing($found[0]->judgement));
+        self::assertSame('same phone, family name', FieldWords::agreeing(Fixtures::candidates(self::readings(['email' => 'other@example.org']), [$stands('')])[0]->judgement));
+        // By the place alone they are found to be compared.
+        $keys = new BlockingKeys(new ShortForms());
+        self::assertContains('a:7|'.Fold::sound('weir'), $keys->of(Fixtures::people()->ofReadings(self::readings())));
+        $person = Fixtures::people()->of('Wilf', 'Fennick', '', [], [], '', ['', '7 Weir Cottages, Marrowby']);
+        self::assertContains('a:7|'.Fold::sound('weir'), $keys->of($person));
+        self::assertContains('z:'.Fold::sound('fennick').'|marrowby', $keys->of($person));
+        $fields = self::compare($stands('7 Weir Cottages, Marrowby', 'Orla'));
+        self::assertSame(['7 Weir Cottages, Marrowby', true], [$fields[3]->there, $fields[3]->same]);
+    }
+
     public function testStrangersAreNot(): void
     {
         self::assertSame([], Fixtures::candidates(self::readings(), [new KnownClient('c3', 'Tess Quill', 2021, ['tess@example.org'], ['+353209171044'], '8 Weir Cottages, Marrowby', [], [], 'Tess', 'Quill')]));
@@ -70,7 +89,7 @@ final class ClientMatcherTest extends TestCase
     {
         $fields = self::compare(Fixtures::known(name: 'Orla FENNICK', phone: '+353209143372', address: '9 Mill Race, Saltfold'));
         self::assertSame([
-            ['Name', true, 'same', 1], ['Email', true, 'same', 2], ['Phone', false, 'nearly', 3], ['Address', false, 'differs', 6],
+            ['Name', true, 'same', 1], ['Email', true, 'same', 2], ['Phone', false, 'nearly', 3], ['Where it stands', false, 'differs', 6],
         ], array_map(static fn (ComparedField $field): array => [$field->field, $field->same, $field->verdict, $field->answer], $fields));
         self::assertSame(['+353 20 914 3327', '+353 20 914 3372'], [$fields[2]->here, $fields[2]->there]);
         self::assertGreaterThan(5, $fields[1]->weight);

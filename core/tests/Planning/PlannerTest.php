@@ -30,7 +30,7 @@ final class PlannerTest extends TestCase
     {
         $plan = Fixtures::planner()->plan(Fixtures::input(['wanted_by' => '2026-12-18', 'photos' => ['u1', 'u2']]));
         self::assertSame([
-            'Client: New client: Orla Fennick¹, orla@example.com², +353 20 914 3327³, at 7 Weir Cottages, Marrowby⁶ (nobody like this on file)',
+            'Client: New client: Orla Fennick¹, orla@example.com², +353 20 914 3327³ (nobody like this on file)',
             'Project: Open Repair⁴ for Sorcha Vell, with the note⁸ (Repairs go to Sorcha)',
             'Project: Add piano Pell & Thrane upright⁵, at 7 Weir Cottages, Marrowby⁶',
             'Project: Ready by Fri 18 December⁷, in 23 days',
@@ -43,6 +43,21 @@ final class PlannerTest extends TestCase
             'Messages: Tell Sorcha Vell at sorcha@marrowby.example (Tell whoever leads)',
         ], self::sentences($plan));
         self::assertSame([], $plan->open());
+    }
+
+    public function testWhereAThingStandsIsNoAddressOfTheClientAndIsNotedWhereNoThingIsNamed(): void
+    {
+        $known = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '', [], [], 'Orla', 'Fennick');
+        foreach ([[], [$known]] as $clients) {
+            $lines = Fixtures::planner()->plan(Fixtures::input([], $clients));
+            self::assertNotContains('field.address', array_column($lines->lines, 'key'));
+            self::assertSame('7 Weir Cottages, Marrowby', Fixtures::value(self::line($lines, 'asset')->effect, 'place'));
+        }
+        $without = Fixtures::planner()->plan(Fixtures::input(['piano' => '']));
+        self::assertNotContains('asset', array_column($without->lines, 'key'));
+        self::assertSame('', Fixtures::value(self::line($without, 'client')->effect, 'address'));
+        self::assertStringContainsString('7 Weir Cottages, Marrowby', (string) json_encode(Fixtures::value(self::line($without, 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE));
+        self::assertStringNotContainsString('Weir Cottages', (string) json_encode(Fixtures::value(self::line(Fixtures::planner()->plan(Fixtures::input()), 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE));
     }
 
     public function testTheSameInputGivesTheSamePlanByteForByte(): void
@@ -148,7 +163,7 @@ final class PlannerTest extends TestCase
         $line = Fixtures::planner()->plan($input)->open()[0];
         self::assertNull($line->effect);
         self::assertMatchesRegularExpression('/^\d+ % one person: same mail, given name$/', $line->said->reason);
-        self::assertSame(['Name', 'Email', 'Phone', 'Address'], array_column($line->compared, 'field'));
+        self::assertSame(['Name', 'Email', 'Phone', 'Where it stands'], array_column($line->compared, 'field'));
         self::assertSame('client.use', Fixtures::name(self::line(Fixtures::planner()->plan($input, ['client' => 'same']), 'client')->effect));
     }
 
