@@ -6,6 +6,7 @@ namespace Telamon\Core\Booking;
 
 use Telamon\Core\Time\DayOrder;
 use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\SpanReader;
 
 /**
  * Reads when somebody would like something to be, from what they answered in English. What says less than it seems to
@@ -20,12 +21,43 @@ final readonly class WishReader
     private const DAY = '#\b\d{4}-\d{2}-\d{2}\b|\b\d{1,2}[/.\-]\d{1,2}[/.\-]\d{4}\b|\b\d{1,2}(?:st|nd|rd|th)?\.? (?:of )?[a-z]{3,9}\.?,? \d{4}\b|\b[a-z]{3,9}\.? \d{1,2}(?:st|nd|rd|th)?,? \d{4}\b#';
     private const TIME = '/\b(?:(after|from|before|until|till|by) )?(?:(\d{1,2}):(\d{2})( ?[ap]m)?|(\d{1,2}) ?([ap]m))\b/';
 
-    public function __construct(private DayReader $days = new DayReader())
+    public function __construct(private DayReader $days = new DayReader(), private SpanReader $spans = new SpanReader())
     {
     }
 
-    /** @param list<string> $texts as they were written: what was asked for apart is one wish */
-    public function read(array $texts, DayOrder $order): ?Wish
+    /**
+     * @param list<string> $texts as they were written: what was asked for apart is one wish
+     * @param \DateTimeImmutable|null $given midnight UTC of the day on which it was written, from which “next week” counts; null where nobody knows
+     */
+    public function read(array $texts, DayOrder $order, ?\DateTimeImmutable $given = null): ?Wish
+    {
+        return $this->asWritten($texts, $order) ?? (null === $given ? null : $this->inWords($texts, $order, $given));
+    }
+
+    /**
+     * Days in words with a part of the day or a time beside: “next week, mornings”, “19 Dec at 9:30”.
+     *
+     * @param list<string> $texts
+     */
+    private function inWords(array $texts, DayOrder $order, \DateTimeImmutable $given): ?Wish
+    {
+        $text = mb_strtolower(strtr(implode(' ; ', $texts), ['’' => "'"]));
+        [$part, $time] = [self::part($text), self::time($text)];
+        $beside = '/\b(?:(?:in|during) the |at |around )?(?:'.implode('|', array_keys(self::PARTS)).')s?\b/';
+        $days = array_filter(array_map(
+            static fn (string $one): string => trim((string) preg_replace(['/\b(at|around)(?= *$)/', '/ +/'], ['', ' '], trim((string) preg_replace([self::TIME, $beside], ' ', $one), ' ,'))),
+            explode(' ; ', $text),
+        ), static fn (string $one): bool => '' !== trim($one, ' ,.'));
+        $spans = 1 === \count($days) ? $this->spans->read(implode('', $days), $given, $order) : [];
+        if (1 !== \count($spans) || null === $part || null === $time) {
+            return null;
+        }
+
+        return new Wish($spans[0]->from->format('Y-m-d'), $spans[0]->to->format('Y-m-d'), [], max($part[0], $time[0]), min($part[1], $time[1]), $time[2]);
+    }
+
+    /** @param list<string> $texts */
+    private function asWritten(array $texts, DayOrder $order): ?Wish
     {
         $text = mb_strtolower(strtr(implode(' ; ', $texts), ['’' => "'"]));
         if (1 === preg_match(self::UNSURE, $text)) {

@@ -8,6 +8,8 @@ use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
 use Telamon\Core\Time\DayOrder;
 use Telamon\Core\Time\DayReader;
+use Telamon\Core\Time\DaySpan;
+use Telamon\Core\Time\SpanReader;
 
 /** Answers as a condition asks about them. A question that is not shown has no answer. */
 final readonly class Facts
@@ -15,8 +17,10 @@ final readonly class Facts
     /**
      * @param array<array-key, mixed> $answers by question key: text, a list of texts, texts by part, or the lines of a table
      * @param string $today ISO 8601 day at the business
+     * @param bool $inWords whether days in words count too (“in three weeks”, from today on), as they do where the server
+     *                      alone asks; a form hides and shows questions by what is written out
      */
-    public function __construct(private array $answers, public string $today, private DayOrder $order = DayOrder::Unstated)
+    public function __construct(private array $answers, public string $today, private DayOrder $order = DayOrder::Unstated, private bool $inWords = false)
     {
     }
 
@@ -50,7 +54,11 @@ final readonly class Facts
     {
         $answer = $this->answers[$question] ?? null;
         $part = \is_array($answer) ? ($answer['day'] ?? $answer['from'] ?? null) : null;
-        $days = (new DayReader())->read(\is_string($part) ? $part : ($this->texts($question)[0] ?? ''), $this->order);
+        $text = \is_string($part) ? $part : ($this->texts($question)[0] ?? '');
+        $days = (new DayReader())->read($text, $this->order);
+        if ([] === $days && $this->inWords) {
+            $days = array_map(static fn (DaySpan $span): \DateTimeImmutable => $span->from, (new SpanReader())->read($text, new \DateTimeImmutable($this->today, new \DateTimeZone('UTC')), $this->order));
+        }
 
         return 1 === \count($days) ? $days[0]->format('Y-m-d') : null;
     }

@@ -51,6 +51,6 @@ final readonly class Circumstances
 
     public function facts(): Facts
     {
-        return new Facts($this->beside + $this->answers, $this->today, $this->order);
+        return new Facts($this->beside + $this->answers, $this->today, $this->order, true);
     }
 }

@@ -22,6 +22,30 @@ final class WishTest extends TestCase
         self::assertEquals($wish, (new WishReader())->read($texts, $order));
     }
 
+    /** @param list<string> $texts */
+    #[DataProvider('wishesInWords')]
+    public function testAWishInWordsCountsFromTheDayItCame(array $texts, ?Wish $wish): void
+    {
+        self::assertEquals($wish, (new WishReader())->read($texts, DayOrder::DayFirst, new \DateTimeImmutable('2026-11-25', new \DateTimeZone('UTC'))));
+        self::assertNull((new WishReader())->read($texts, DayOrder::DayFirst), 'it counts from no day');
+    }
+
+    /** @return iterable<array{list<string>, Wish|null}> 2026-11-25 is a Wednesday */
+    public static function wishesInWords(): iterable
+    {
+        yield 'a week' => [['next week'], new Wish('2026-11-30', '2026-12-06')];
+        yield 'a week, in the mornings' => [['Next week', 'mornings'], new Wish('2026-11-30', '2026-12-06', [], 0, 720)];
+        yield 'tomorrow at a time' => [['tomorrow at 9:30'], new Wish('2026-11-26', '2026-11-26', [], 0, 1440, 570)];
+        yield 'tomorrow after a time' => [['tomorrow after 3pm'], new Wish('2026-11-26', '2026-11-26', [], 900, 1440)];
+        yield 'a day without a year' => [['19 Dec in the afternoon'], new Wish('2026-12-19', '2026-12-19', [], 720, 1080)];
+        yield 'weeks from now' => [['in three weeks'], new Wish('2026-12-16', '2026-12-16')];
+        yield 'not then' => [['not next week'], null];
+        yield 'two' => [['next week', 'tomorrow'], null];
+        yield 'two parts of a day' => [['tomorrow morning or evening'], null];
+        yield 'two times' => [['tomorrow at 9:30 or 10:30'], null];
+        yield 'nothing known' => [['asap'], null];
+    }
+
     /** @return iterable<array{0: list<string>, 1: Wish|null, 2?: DayOrder}> */
     public static function wishes(): iterable
     {

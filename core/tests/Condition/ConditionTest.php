@@ -9,10 +9,26 @@ use PHPUnit\Framework\TestCase;
 use Telamon\Core\Condition\ConditionReader;
 use Telamon\Core\Condition\Facts;
 use Telamon\Core\Condition\InvalidCondition;
+use Telamon\Core\Condition\Operator;
+use Telamon\Core\Condition\Test;
+use Telamon\Core\Rules\Circumstances;
 use Telamon\Core\Time\DayOrder;
 
 final class ConditionTest extends TestCase
 {
+    public function testDaysInWordsCountWhereTheServerAloneAsks(): void
+    {
+        $wanted = new Test('by', Operator::WithinDays, ['30']);
+        $facts = static fn (string $text, bool $inWords = true): Facts => new Facts(['by' => $text], '2026-11-25', DayOrder::Unstated, $inWords);
+        self::assertTrue($wanted->holds($facts('in three weeks')));
+        self::assertTrue($wanted->holds($facts('next week')), 'the first day of a span');
+        self::assertTrue($wanted->holds($facts('19 Dec')));
+        self::assertFalse($wanted->holds($facts('19 Jan')));
+        self::assertFalse($wanted->holds($facts('04/12')), 'it could be two');
+        self::assertFalse($wanted->holds($facts('19 Dec', false)), 'a form asks by what is written out');
+        self::assertTrue($wanted->holds((new Circumstances('inquiry', ['by' => 'in three weeks'], '2026-11-25'))->facts()), 'rules and checklists read words');
+    }
+
     /**
      * The file that the browser's evaluator is held to as well.
      *

@@ -54,7 +54,7 @@ final readonly class HoldLine implements ChoosingLines
         if (null === $inquiry->times) {
             return $at->says('Project', [] === $wished ? 'No time is booked: the form asks for none' : 'The free time nearest to the wish is booked here');
         }
-        $wish = $this->wishes->read(array_map(static fn (Reading $reading): string => $reading->text, $wished), $at->now->ruling->facts->order ?? DayOrder::Unstated);
+        $wish = $this->wishes->read(array_map(static fn (Reading $reading): string => $reading->text, $wished), $at->now->ruling->facts->order ?? DayOrder::Unstated, '' === $inquiry->received ? null : new \DateTimeImmutable($inquiry->received, new \DateTimeZone('UTC')));
         $times = $inquiry->times->of($action->visit, $wish ?? new Wish());
         if (null === $times) {
             return $at->says('Project', "No time is booked: there is no kind of visit “{$action->visit}”");
