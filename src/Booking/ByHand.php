@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
+use Telamon\Checklists\TasksOfVisit;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Diary\Appointment;
@@ -34,7 +35,7 @@ final readonly class ByHand
 {
     private const LONGEST = 1440;
 
-    public function __construct(private EntityManagerInterface $em, private Placing $placing, private FreeTimes $times, private WhoBooks $who, private Changes $changes, private MessageQueue $messages, private MessageBusInterface $bus, private SeriesDays $series, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Placing $placing, private FreeTimes $times, private WhoBooks $who, private Changes $changes, private MessageQueue $messages, private MessageBusInterface $bus, private SeriesDays $series, private TasksOfVisit $hanging, private ClockInterface $clock)
     {
     }
 
@@ -159,18 +160,20 @@ final readonly class ByHand
     }
 
     /**
-     * What stands against a time, in words; empty where nothing does.
+     * What stands against a time, in words, and what hangs on a visit that would move there.
      *
-     * @return list<string>
+     * @return array{against: list<string>, follows: array{moved: list<array{number: int, name: string, was: string, due: string}>, stays: list<array{number: int, name: string, due: string, earliest: string}>}}
      *
      * @throws Refusal
      */
     public function check(Edit $edit): array
     {
         $id = $edit->text('id', 36) ?? '';
-        $told = $this->told($edit, '' === $id ? null : $this->em->find(Appointment::class, $id));
+        $visit = '' === $id ? null : $this->em->find(Appointment::class, $id);
+        $told = $this->told($edit, $visit);
+        $against = $this->against($told['type'], $told['start'], $told['end'], $told['staff'], $told['also'], $told['place'], $id);
 
-        return $this->against($told['type'], $told['start'], $told['end'], $told['staff'], $told['also'], $told['place'], $id);
+        return ['against' => $against, 'follows' => null === $visit ? ['moved' => [], 'stays' => []] : $this->hanging->look($visit, $told['start'], $told['end'])];
     }
 
     /**

@@ -97,7 +97,7 @@ final readonly class DiaryController
     #[IsGranted(Permission::KeepDiary->value)]
     public function check(Request $request): Response
     {
-        return new JsonResponse(['against' => $this->hand->check(new Edit(JsonBody::read($request)))]);
+        return new JsonResponse($this->hand->check(new Edit(JsonBody::read($request))));
     }
 
     #[Route('/api/appointments/{id}', requirements: ['id' => self::ID], methods: ['GET'])]

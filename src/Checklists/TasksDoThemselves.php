@@ -7,6 +7,7 @@ namespace Telamon\Checklists;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Core\Checklists\DoneBy;
+use Telamon\Core\Checklists\DueFrom;
 use Telamon\Diary\AppointmentEvent;
 use Telamon\Diary\AppointmentHappened;
 use Telamon\Files\Attachment;
@@ -37,13 +38,11 @@ final readonly class TasksDoThemselves
         if (null !== $project && AppointmentEvent::Held === $event->what) {
             $this->finish($event, $project, DoneBy::AppointmentHeld);
         } elseif (null !== $project) {
-            // It was booked, moved or cancelled: what is counted from it moves with it.
+            // It was booked, moved or cancelled: what is counted from it moves with it, and what waits for that.
             $this->em->flush();
-            foreach ($this->dates->moved($project, $project->readyBy) as ['task' => $task, 'due' => $due]) {
-                if ($task->isDueAfter('appointment')) {
-                    $task->fallDue($due);
-                    $event->touch($task);
-                }
+            foreach ($this->dates->countedFrom($project, DueFrom::Appointment->value)['moved'] as ['task' => $task, 'due' => $due]) {
+                $task->fallDue($due);
+                $event->touch($task);
             }
         }
     }

@@ -51,16 +51,45 @@ final readonly class TaskDates
      */
     public function behind(Task $task, bool $later): array
     {
-        $behind = Replanned::behind($task, ...$this->tasks($task->project)) + [$task->position => true];
+        return $this->among($task->project, Replanned::behind($task, ...$this->tasks($task->project)) + [$task->position => true], $later);
+    }
+
+    /**
+     * What has to move because something that days are counted from is another day: those tasks, and all that waits for them.
+     *
+     * @param string $what as in DueFrom
+     *
+     * @return array{moved: list<array{task: Task, due: \DateTimeImmutable}>, held: list<array{task: Task, earliest: string}>}
+     */
+    public function countedFrom(Project $project, string $what): array
+    {
+        $tasks = $this->tasks($project);
+        $numbers = [];
+        foreach ($tasks as $task) {
+            if ($task->isDueAfter($what)) {
+                $numbers += Replanned::behind($task, ...$tasks) + [$task->position => true];
+            }
+        }
+
+        return [] === $numbers ? ['moved' => [], 'held' => []] : $this->among($project, $numbers, false);
+    }
+
+    /**
+     * @param array<int, true> $numbers
+     *
+     * @return array{moved: list<array{task: Task, due: \DateTimeImmutable}>, held: list<array{task: Task, earliest: string}>}
+     */
+    private function among(Project $project, array $numbers, bool $later): array
+    {
         try {
-            $anew = $this->replanning->of($task->project, $task->project->readyBy);
+            $anew = $this->replanning->of($project, $project->readyBy);
         } catch (WorkInCircle|UnreadableOutline) {
             return ['moved' => [], 'held' => []];
         }
 
         return [
-            'moved' => array_values(array_filter($anew->moved(), static fn (array $one): bool => isset($behind[$one['task']->position]) && (!$later || $one['due'] > $one['task']->due))),
-            'held' => array_values(array_filter($anew->held(), static fn (array $one): bool => isset($behind[$one['task']->position]))),
+            'moved' => array_values(array_filter($anew->moved(), static fn (array $one): bool => isset($numbers[$one['task']->position]) && (!$later || $one['due'] > $one['task']->due))),
+            'held' => array_values(array_filter($anew->held(), static fn (array $one): bool => isset($numbers[$one['task']->position]))),
         ];
     }
 

@@ -85,11 +85,7 @@ final readonly class TaskEditing
             $was[$one->position] = $one->due->format('Y-m-d');
         }
         $done ? $task->finish($this->clock->now()) : $this->write($task, $edit);
-        $behind = $this->dates->behind($task, $done);
-        $told = [
-            'moved' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'was' => $was[$one['task']->position] ?? '', 'due' => $one['due']->format('Y-m-d')], $behind['moved']),
-            'stays' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'due' => $one['task']->due->format('Y-m-d'), 'earliest' => $one['earliest']], $behind['held']),
-        ];
+        $told = FollowsView::of($this->dates->behind($task, $done), $was);
         $this->em->clear();
 
         return $told;

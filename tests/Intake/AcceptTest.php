@@ -97,7 +97,7 @@ final class AcceptTest extends AppTestCase
         $this->inquire(['email' => 'Orla.Fennick@EXAMPLE.com', 'phone' => '020 915 0000', 'piano' => 'Halk & Roe square'])->ok(201);
         $plan = $this->get('/api/submissions/'.$this->lastSubmission())->ok();
         self::assertSame('same', $plan->text('plan.lines.0.choice.chosen'));
-        self::assertSame(['Name', 'Email', 'Phone', 'Address'], $plan->column('plan.lines.0.compared', 'field'));
+        self::assertSame(['Name', 'Email', 'Phone', 'Where it stands'], $plan->column('plan.lines.0.compared', 'field'));
         $this->accept($this->lastSubmission())->ok();
         self::assertSame(['client', 'project'], \array_slice($this->get('/api/submissions/'.$this->lastSubmission())->ok()->column('made', 'kind'), 0, 2), 'the client on file is named too');
         self::assertSame(1, $this->countRows('client'));

@@ -153,9 +153,15 @@ final class UndoTest extends AppTestCase
 
     public function testAChangedClientGetsBackWhatItHad(): void
     {
-        $this->inquire(['place' => null])->ok(201);
+        $this->publish('Moved', ['pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'destination' => 'client.email'],
+            ['key' => 'home', 'type' => 'address', 'wording' => 'Where do you live?', 'destination' => 'client.address'],
+        ]]]]);
+        $this->inquire()->ok(201);
         $this->accept($this->lastSubmission())->ok();
-        $this->inquire(['place' => '1 New Street, Marrowby'])->ok(201);
+        self::assertSame('', $this->db()->fetchOne('SELECT address FROM client'), 'where the piano stands is not where they live');
+        $this->call('POST', '/api/public/forms/moved/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'home' => '1 New Street, Marrowby']])->ok(201);
         $second = $this->lastSubmission();
         $this->accept($second)->ok();
         self::assertSame('1 New Street, Marrowby', $this->db()->fetchOne('SELECT address FROM client'));

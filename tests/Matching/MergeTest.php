@@ -31,7 +31,7 @@ final class MergeTest extends AppTestCase
         $list = $this->get('/api/duplicates')->ok();
         self::assertSame(1, $list->number('total'));
         self::assertSame(['Orla Fennick', 'Orla Fenick'], [$list->text('items.0.one.name'), $list->text('items.0.other.name')]);
-        self::assertSame([['name', 'nearly'], ['email', 'differs'], ['phone', 'same'], ['address', 'same']], array_map(static fn (array $f): array => [$f['key'], $f['verdict']], $list->rows('items.0.fields')));
+        self::assertSame([['name', 'nearly'], ['email', 'differs'], ['phone', 'same']], array_map(static fn (array $f): array => [$f['key'], $f['verdict']], $list->rows('items.0.fields')));
         self::assertSame(1, $list->number('items.0.one.projects'));
     }
 

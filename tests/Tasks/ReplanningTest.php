@@ -140,6 +140,33 @@ final class ReplanningTest extends AppTestCase
         self::assertSame(['2026-12-07', '2026-12-08', null], [$this->task('Two')['due'], $this->task('Three')['due'], $this->task('One')['finishedAt']]);
     }
 
+    public function testAVisitThatMovesTakesAlongWhatIsCountedFromItAndThatIsShownBefore(): void
+    {
+        $list = $this->post('/api/checklists', ['key' => 'visiting', 'name' => 'Visiting', 'items' => [
+            ['key' => 'pack', 'name' => 'Pack the van', 'doer' => 'lead', 'takes' => 1, 'due' => ['from' => 'appointment', 'amount' => 1, 'unit' => 'days']],
+            ['key' => 'tell', 'name' => 'Tell the client', 'doer' => 'lead', 'takes' => 1, 'waitsFor' => ['pack']],
+        ]])->ok(201)->text('id');
+        $staff = $this->id("SELECT id FROM staff WHERE initials = 'TA'");
+        $this->post("/api/projects/{$this->project}/checklists", ['checklist' => $list])->ok();
+        $visit = $this->post('/api/appointments', ['title' => 'Look at it', 'project' => $this->project, 'staff' => $staff, 'startsAt' => '2026-12-03T10:00:00+00:00', 'endsAt' => '2026-12-03T11:00:00+00:00', 'anyway' => true])->ok(201);
+        self::assertSame('2026-12-04', $this->task('Pack the van')['due']);
+        $packed = $this->task('Tell the client')['due'];
+        $changes = $this->countRows('change_set');
+        $edit = ['id' => $visit->text('appointment.id'), 'startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'];
+        $seen = $this->post('/api/appointments/check', $edit)->ok();
+        self::assertContains(['Pack the van', '2026-12-04', '2026-12-11'], array_map(static fn (array $one): array => [$one['name'], $one['was'], $one['due']], $seen->rows('follows.moved')));
+        self::assertSame([$changes, '2026-12-04'], [$this->countRows('change_set'), $this->task('Pack the van')['due']], 'a look keeps nothing');
+        self::assertSame('2026-12-03T10:00:00+00:00', $this->get('/api/appointments/'.$visit->text('appointment.id'))->ok()->text('startsAt'));
+        self::assertSame([], $this->post('/api/appointments/check', ['startsAt' => '2026-12-03T10:00:00+00:00', 'endsAt' => '2026-12-03T12:00:00+00:00'] + $edit)->ok()->rows('follows.moved'), 'longer is no other day');
+
+        $this->call('PUT', '/api/appointments/'.$visit->text('appointment.id'), $edit + ['version' => $visit->number('appointment.version'), 'anyway' => true])->ok();
+        $after = array_map(fn (array $one): array => [$one['name'], $this->task($this->word($one['name']))['due']], $seen->rows('follows.moved'));
+        self::assertSame(array_map(static fn (array $one): array => [$one['name'], $one['due']], $seen->rows('follows.moved')), $after, 'all that was shown has moved');
+        self::assertSame($changes + 1, $this->countRows('change_set'));
+        $this->undo();
+        self::assertSame(['2026-12-04', $packed], [$this->task('Pack the van')['due'], $this->task('Tell the client')['due']]);
+    }
+
     public function testAnEditThatIsRefusedIsRefusedWhenItIsLookedAt(): void
     {
         $task = $this->word($this->task('First talk')['id']);

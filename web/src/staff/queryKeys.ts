@@ -75,6 +75,7 @@ export const queryKeys = {
   visitTypes: ['visit-types'],
   goodTimes: (by: object) => ['good-times', by],
   appointment: (id: string) => ['appointments', 'one', id],
+  appointmentLooked: (edit: string) => ['appointments', 'looked', edit],
   appointmentsOf: (of: string, id: string) => ['appointments', 'of', of, id],
   todaySheet: ['today-sheet'],
   quotes: ['quotes', 'list'],

@@ -1,7 +1,7 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { ProblemError } from '../../shared/api';
+import { ProblemError, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { clockTime } from '../../shared/words';
@@ -10,6 +10,7 @@ import { useSignedIn } from '../session';
 import { Allowed } from '../shell/Allowed';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
+import { movesNothing, Told } from '../shell/TasksMove';
 import { useToast } from '../shell/Toast';
 import { Courses, type Slot } from './Courses';
 import './diary.css';
@@ -31,6 +32,13 @@ import {
 import type { Moved } from './VisitBlock';
 import { VisitSheet } from './VisitSheet';
 import { dayOf, momentOf, plusDays, shownDays, spanWords, type View } from './weeks';
+
+/** A move that somebody is asked about first: what it breaks, and what it takes along. */
+interface Asked {
+  words: string;
+  edit: VisitEdit & { id: string };
+  follows: Schema<'Follows'>;
+}
 
 /** The diary: a week as courses, the chosen day by person; beneath it what is being placed, the good times, and what needs somebody. */
 export function DiaryScreen() {
@@ -57,7 +65,7 @@ export function DiaryScreen() {
   });
   const [slot, setSlot] = useState(1);
   const [key, setKey] = useState(newKey);
-  const [broken, setBroken] = useState<{ words: string; edit: VisitEdit & { id: string } } | null>(null);
+  const [broken, setBroken] = useState<Asked | null>(null);
   const wanted: Wanted = {
     type: search.get('type') ?? '',
     length: 0,
@@ -161,8 +169,9 @@ export function DiaryScreen() {
       endsAt: momentOf(on, moved.to, diary.data.zone),
     };
     try {
-      const { against } = await checkTime(edit);
-      if (against.length > 0) setBroken({ words: `${moved.visit.title} there: ${against.join('; ')}.`, edit });
+      const { against, follows } = await checkTime(edit);
+      const words = against.length > 0 ? `${moved.visit.title} there: ${against.join('; ')}.` : '';
+      if (words !== '' || !movesNothing(follows)) setBroken({ words, edit, follows });
       else
         change.mutate(edit, {
           onSuccess: () => toast({ words: `${moved.visit.title} is moved.` }),
@@ -314,22 +323,24 @@ export function DiaryScreen() {
             </>
           ) : broken ? (
             <div className="broken" role="alert">
-              <p>{broken.words}</p>
+              {broken.words && <p>{broken.words}</p>}
+              {!movesNothing(broken.follows) && (
+                <div className="moves-with">
+                  <Told follows={broken.follows} today={today} />
+                </div>
+              )}
               <p>
                 <button
                   type="button"
                   onClick={() => {
-                    change.mutate(
-                      { ...broken.edit, anyway: true },
-                      {
-                        onSuccess: () => toast({ words: 'Moved.' }),
-                        onError: (error) => toast({ words: error.message }),
-                      },
-                    );
+                    change.mutate(broken.words ? { ...broken.edit, anyway: true } : broken.edit, {
+                      onSuccess: () => toast({ words: 'Moved.' }),
+                      onError: (error) => toast({ words: error.message }),
+                    });
                     setBroken(null);
                   }}
                 >
-                  Move it anyway
+                  {broken.words ? 'Move it anyway' : 'Move it'}
                 </button>
                 <button type="button" autoFocus onClick={() => setBroken(null)}>
                   Leave it where it is

@@ -6,11 +6,13 @@ import { Mark, type MarkKind } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
 import { clockTime, longDay } from '../../shared/words';
 import { Allowed } from '../shell/Allowed';
+import { useToday } from '../shell/day';
 import { Journal } from '../shell/Journal';
 import { RecordFiles } from '../shell/RecordFiles';
 import { StaffField } from '../shell/StaffField';
+import { movesNothing, Told } from '../shell/TasksMove';
 import { useToast } from '../shell/Toast';
-import { useAppointment, useKeepDiary, type Diary, type Visit } from './queries';
+import { useAppointment, useKeepDiary, useTimeLooked, type Diary, type Visit } from './queries';
 import { dayOf, minuteOf, momentOf } from './weeks';
 
 const states: Record<Visit['state'], { mark: MarkKind; word: string }> = {
@@ -200,6 +202,7 @@ function WaitingFor({ visit }: { visit: Visit }) {
 function Change({ visit, diary, onDone }: { visit: Visit; diary: Diary; onDone: () => void }) {
   const { change } = useKeepDiary();
   const toast = useToast();
+  const today = useToday();
   const hm = (minute: number) =>
     `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
   const [day, setDay] = useState(dayOf(visit.startsAt));
@@ -231,6 +234,16 @@ function Change({ visit, diary, onDone }: { visit: Visit; diary: Diary; onDone: 
           setAgainst(error instanceof ProblemError && error.status === 409 ? error.message : error.message),
       },
     );
+  const looked = useTimeLooked(
+    visit.project && day && from && (day !== dayOf(visit.startsAt) || from !== hm(minuteOf(visit.startsAt)))
+      ? {
+          id: visit.id,
+          staff,
+          startsAt: momentOf(day, minute(from), diary.zone),
+          endsAt: momentOf(day, Math.max(minute(to || from), minute(from) + 1), diary.zone),
+        }
+      : null,
+  ).data?.follows;
   const people = diary.staff.some((one) => one.id === visit.staff.id) ? diary.staff : [visit.staff, ...diary.staff];
   return (
     <form
@@ -255,6 +268,11 @@ function Change({ visit, diary, onDone }: { visit: Visit; diary: Diary; onDone: 
       </label>
       <StaffField label="Where" value={place} maxLength={300} onChange={(event) => setPlace(event.target.value)} />
       <StaffField label="Notes" value={notes} maxLength={5000} onChange={(event) => setNotes(event.target.value)} />
+      {looked && !movesNothing(looked) && (
+        <div className="moves-with second" aria-live="polite">
+          <Told follows={looked} today={today} />
+        </div>
+      )}
       {against && (
         <p className="visit-against" role="alert">
           {against}

@@ -83,6 +83,15 @@ export function useKeepDiary() {
   };
 }
 
+/** What a time would break and what it would take along, as it is typed; not asked while it is no other time. */
+export function useTimeLooked(body: VisitEdit | null) {
+  return useQuery({
+    queryKey: queryKeys.appointmentLooked(JSON.stringify(body)),
+    queryFn: () => checkTime(body ?? {}),
+    enabled: body !== null,
+  });
+}
+
 export function checkTime(body: VisitEdit) {
   return need(api.POST('/api/appointments/check', { body }));
 }

@@ -1,8 +1,7 @@
 import { useDeferredValue } from 'react';
 import type { Schema } from '../../shared/api';
-import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
-import { Moves } from './Outlook';
+import { Told } from '../shell/TasksMove';
 import { useFollows, type Looked } from './queries';
 
 interface Props {
@@ -24,17 +23,7 @@ export function Follows({ task, change, head }: Props) {
   return (
     <div className="moves-with second" aria-live="polite">
       {head}
-      <Moves moved={others} today={today} />
-      {follows.stays.length > 0 && (
-        <ul>
-          {follows.stays.map((one) => (
-            <li key={one.number}>
-              <span className="figures">{one.number}</span> {one.name} stays on {shortDay(one.due, today)}, as somebody
-              set it, though it cannot be done before {shortDay(one.earliest, today)}.
-            </li>
-          ))}
-        </ul>
-      )}
+      <Told follows={{ ...follows, moved: others }} today={today} />
     </div>
   );
 }

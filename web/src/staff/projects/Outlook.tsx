@@ -2,6 +2,7 @@ import type { Schema } from '../../shared/api';
 import { count } from '../../shared/numbers';
 import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
+import { Moves } from '../shell/TasksMove';
 import { useSchedule } from './queries';
 
 /** Whether the project will be ready by its day, and what decides it. */
@@ -19,25 +20,6 @@ export function Outlook({ project }: { project: Schema<'Project'> }) {
         <b>{shortDay(ahead.done, today)}</b>.
       </span>
     </p>
-  );
-}
-
-/** Which tasks get another day: what stood there, and what would. */
-export function Moves({ moved, today }: { moved: Schema<'Follows'>['moved']; today: string }) {
-  if (moved.length === 0) return <>No task moves with it.</>;
-  return (
-    <>
-      {count(moved.length, 'task')} would move with it:
-      <ul>
-        {moved.slice(0, 8).map((one) => (
-          <li key={one.number}>
-            <span className="figures">{one.number}</span> {one.name}: <s>{shortDay(one.was, today)}</s>{' '}
-            {shortDay(one.due, today)}
-          </li>
-        ))}
-      </ul>
-      {moved.length > 8 && `and ${moved.length - 8} more`}
-    </>
   );
 }
 

@@ -32,6 +32,7 @@ const everything: Session['user']['may'] = [
   'forms.design',
   'rules.keep',
   'setup.change',
+  'diary.keep',
 ];
 
 const session: Session = {
