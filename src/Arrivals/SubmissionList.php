@@ -28,7 +28,7 @@ final readonly class SubmissionList
     private const OWED = 'owed';
     private const COLUMNS = 's.id, s.number, s.name, IDENTITY(s.formVersion) AS version, s.state, s.receivedAt, s.dueAt, s.toDecide, s.decidedAt, s.asideReason, s.asideNote, s.continueBy, s.answeredAt, s.remindAt, s.priority, a.id AS assigneeId, a.name AS assignee';
 
-    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals, private VisitsOfArrivals $visits, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -38,7 +38,9 @@ final readonly class SubmissionList
         $asked = Query::oneOf($request, 'state', [...array_column(SubmissionState::cases(), 'value'), self::OWED]) ?? SubmissionState::Waiting->value;
         [$page, $next] = null === Query::id($request, 'client') && SubmissionState::Waiting->value === $asked ? $this->waiting($request) : $this->others($request, $asked);
 
-        return ['items' => array_map($this->view->facts(...), $page), 'next' => $next, 'counts' => $this->arrivals->counts()];
+        $visits = $this->visits->of(array_column($page, 'id'));
+
+        return ['items' => array_map(fn (SubmissionRow $row): array => $this->view->facts($row, $visits[$row->id] ?? null), $page), 'next' => $next, 'counts' => $this->arrivals->counts()];
     }
 
     /** @return array{list<SubmissionRow>, string|null} */

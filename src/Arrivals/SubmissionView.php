@@ -49,6 +49,7 @@ final class SubmissionView implements Remembers
         private readonly ReadAnswers $answered,
         private readonly MessageQueue $messages,
         private readonly Search $search,
+        private readonly VisitsOfArrivals $visits,
     ) {
     }
 
@@ -60,11 +61,15 @@ final class SubmissionView implements Remembers
     /** @return array<string, mixed> as SubmissionRow */
     public function row(Submission $submission): array
     {
-        return $this->facts(SubmissionRow::of($submission));
+        return $this->facts(SubmissionRow::of($submission), $this->visits->of([$submission->id])[$submission->id] ?? null);
     }
 
-    /** @return array<string, mixed> as SubmissionRow */
-    public function facts(SubmissionRow $submission): array
+    /**
+     * @param array{state: string, startsAt: string}|null $visit that was booked with it
+     *
+     * @return array<string, mixed> as SubmissionRow
+     */
+    public function facts(SubmissionRow $submission, ?array $visit): array
     {
         $this->time ??= $this->business->workingTime();
         $zone = $this->business->zone();
@@ -81,6 +86,7 @@ final class SubmissionView implements Remembers
             'state' => $submission->state->value,
             'receivedAt' => $submission->receivedAt->setTimezone($zone)->format(\DATE_RFC3339),
             'unfinished' => SubmissionState::Waiting === $submission->state && null !== $submission->continueBy && $submission->continueBy < $this->clock->now(),
+            'visit' => $visit,
             'toDecide' => SubmissionState::Waiting === $submission->state ? $submission->toDecide : 0,
             'clock' => [
                 'promiseMinutes' => $clock->promiseMinutes, 'usedMinutes' => $clock->usedMinutes,

@@ -41,9 +41,9 @@ final readonly class AppointmentView
             'client' => RecordRef::maybe($appointment->client), 'project' => RecordRef::maybe($appointment->project), 'submission' => RecordRef::maybe($submission),
             'type' => $appointment->type?->id, 'startsAt' => $appointment->startsAt->setTimezone($zone)->format(\DATE_RFC3339), 'endsAt' => $appointment->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
             'clearBefore' => $appointment->clearBefore, 'clearAfter' => $appointment->clearAfter, 'roadBefore' => $roadBefore,
-            'state' => $appointment->state->value, 'now' => $appointment->stateAt($this->clock->now()), 'heldUntil' => $appointment->heldUntil?->setTimezone($zone)->format(\DATE_RFC3339),
+            'state' => $appointment->state->value, 'now' => $appointment->stateAt($this->clock->now()), 'heldUntil' => $appointment->heldUntil?->setTimezone($zone)->format(\DATE_RFC3339), 'movedFrom' => $appointment->movedFrom?->setTimezone($zone)->format(\DATE_RFC3339),
             'notes' => $appointment->notes, 'wish' => $appointment->wish, 'who' => $appointment->with(), 'phone' => $phone, 'phoneText' => '' === $phone ? '' : $this->business->phoneReader()->format($phone), 'email' => $this->mails->address($appointment),
-            'series' => $appointment->seriesId, 'answers' => $answers && null !== $submission ? $this->answers($submission) : [],
+            'series' => $appointment->seriesId, 'priority' => $submission->priority ?? 0, 'answers' => $answers && null !== $submission ? $this->answers($submission) : [],
             'waiting' => $answers && null !== $appointment->type && $appointment->type->settings()->seats > 1 ? array_map(static fn (WaitingPlace $one): array => ['id' => $one->id, 'who' => $one->who, 'since' => $one->since->setTimezone($zone)->format(\DATE_RFC3339)], $this->waiting->at($appointment->type->id, $appointment->startsAt)) : [],
         ];
     }

@@ -25,11 +25,12 @@ final readonly class TasksOfVisit
      */
     public function look(Appointment $visit, \DateTimeImmutable $start, \DateTimeImmutable $end): array
     {
-        if (null === $visit->project || $start->getTimestamp() === $visit->startsAt->getTimestamp()) {
+        $project = $visit->project;
+        if (null === $project || $start->getTimestamp() === $visit->startsAt->getTimestamp()) {
             return ['moved' => [], 'stays' => []];
         }
         $visit->move($start, $end, $visit->staff, $visit->also, $this->clock->now());
-        $told = FollowsView::of($this->dates->countedFrom($visit->project, DueFrom::Appointment->value));
+        $told = FollowsView::of($this->dates->countedFrom($project, DueFrom::Appointment->value));
         $this->em->clear();
 
         return $told;

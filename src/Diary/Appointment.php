@@ -73,6 +73,10 @@ class Appointment implements TakenBack
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $heldUntil = null;
 
+    /** @phpstan-readonly-allow-private-mutation when it was to begin before it was moved last; null where it never was */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $movedFrom = null;
+
     /** @phpstan-readonly-allow-private-mutation IANA zone of the client; empty for the business's */
     #[ORM\Column(length: 60, options: ['default' => ''])]
     public string $zone = '';
@@ -191,6 +195,9 @@ class Appointment implements TakenBack
     /** @param list<string> $also ids of the staff who come along */
     public function move(\DateTimeImmutable $startsAt, \DateTimeImmutable $endsAt, Staff $staff, array $also, \DateTimeImmutable $now): void
     {
+        if ($startsAt->getTimestamp() !== $this->startsAt->getTimestamp()) {
+            $this->movedFrom = $this->startsAt;
+        }
         $this->startsAt = $startsAt;
         $this->endsAt = $endsAt;
         $this->staff = $staff;

@@ -236,7 +236,8 @@ final readonly class Receiver
         );
         $local = $now->setTimezone($this->business->zone())->format('Y-m-d');
         // Another form is to follow, or a time is to be chosen.
-        if (\in_array($this->booking->ending($form->ending($answers, $local), $version, $arriving->bookingPage)?->kind, [EndingKind::Form, EndingKind::Booking], true) && !$arriving->isLenient()) {
+        $ending = $this->booking->ending($form->ending($answers, $local), $version, $arriving->bookingPage);
+        if (\in_array($ending?->kind, [EndingKind::Form, EndingKind::Booking], true) && !$arriving->isLenient()) {
             $submission->waitForMore($now->modify("+{$this->business->business()->unfinishedMinutes} minutes"));
         }
         $submission->keepWith($digest, $arriving->sent, Priority::of($readings, $local)->points(), $this->twins->sameness($version->form, $readings, $uploads));
@@ -247,6 +248,9 @@ final readonly class Receiver
         $twin = null === $arriving->by ? $this->twins->before($submission, $now) : null;
         if (null !== $twin) {
             $submission->setAside('duplicate', "The same answers came before as {$twin->number}.", $now, same: $twin);
+        }
+        if (!$arriving->isLenient() && null === $twin && true === $ending?->sendsAway) {
+            $submission->setAside('sent-away', 'The form told them that it is not for us; nobody owes an answer.', $now);
         }
         if (null !== $arriving->suspicion) {
             // Out of the way, never thrown away: she can put it back.

@@ -95,6 +95,50 @@ final class BookingStoryTest extends AppTestCase
         self::assertSame(2, $this->countRows('project'));
     }
 
+    public function testWhatBecameOfAStartStandsWithTheArrival(): void
+    {
+        $t = $this->begin();
+        $this->book($t, $this->starts($t, 'tuning')[0])->ok(201);
+        $this->work();
+        $this->signIn();
+        $booked = $this->lastSubmission();
+        $row = fn (): mixed => array_column($this->get('/api/submissions?state=accepted')->ok()->rows('items'), 'visit', 'id')[$booked] ?? null;
+        $visit = $this->id('SELECT id FROM appointment');
+        $at = $this->get("/api/appointments/$visit")->ok()->text('startsAt');
+        self::assertSame(['state' => 'booked', 'startsAt' => $at], $row());
+        self::assertSame('booked', $this->get("/api/submissions/$booked")->ok()->text('visit.state'));
+        $this->call('PUT', "/api/appointments/$visit/state", ['state' => 'cancelled'])->ok();
+        self::assertSame(['state' => 'cancelled', 'startsAt' => $at], $row());
+        // Where another one stands, that is what became of it, though it comes first.
+        $one = $this->db()->fetchAssociative('SELECT * FROM appointment');
+        self::assertIsArray($one);
+        $this->db()->insert('appointment', ['id' => '0195f4f8-0000-7000-8000-00000000000a', 'uid' => 'x', 'state' => 'booked', 'starts_at' => '2026-11-26 07:00:00'] + $one);
+        self::assertSame(['state' => 'booked', 'startsAt' => '2026-11-26T07:00:00+00:00'], $row());
+    }
+
+    public function testWhoIsSentAwayPolitelyIsOwedNoAnswer(): void
+    {
+        $question = ['key' => 'far', 'type' => 'yes-no', 'wording' => 'Is it more than 60 km away?', 'required' => true];
+        $form = ['purpose' => 'open', 'pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'], $question,
+        ]]], 'endings' => [
+            ['kind' => 'thanks', 'text' => 'We do not come that far.', 'when' => ['question' => 'far', 'op' => 'is', 'value' => 'yes'], 'sendsAway' => true],
+            ['kind' => 'thanks', 'text' => 'We ring you.'],
+        ]];
+        $this->signIn();
+        $this->publish('Far', $form);
+        $send = function (string $far): string {
+            $this->call('POST', '/api/public/forms/far/submissions', ['answers' => ['name' => "Orla $far", 'far' => $far]])->ok(201);
+
+            return $this->lastSubmission();
+        };
+        $away = $this->get('/api/submissions/'.$send('yes'))->ok();
+        self::assertSame(['set-aside', 'sent-away'], [$away->text('state'), $away->text('aside.reason')]);
+        self::assertSame('waiting', $this->get('/api/submissions/'.$send('no'))->ok()->text('state'));
+        $this->post('/api/submissions/'.$away->text('id').'/undo')->ok();
+        self::assertSame('waiting', $this->get('/api/submissions/'.$away->text('id'))->ok()->text('state'), 'she can look at it all the same');
+    }
+
     public function testWhoeverLeavesBeforeATimeIsFoundAndToldAsUnfinished(): void
     {
         $t = $this->begin();

@@ -88,10 +88,14 @@ final class DiaryTest extends AppTestCase
         $version = $placed->number('appointment.version');
         $moved = $this->call('PUT', $path, ['version' => $version, 'startsAt' => '2026-11-30T14:00:00+00:00', 'endsAt' => '2026-11-30T15:30:00+00:00', 'staff' => $this->sorcha])->ok();
         self::assertSame('Sorcha Vell', $moved->text('appointment.staff.name'));
+        self::assertSame('2026-11-30T10:00:00+00:00', $moved->text('appointment.movedFrom'), 'the old time stays to be read');
         $this->call('PUT', $path, ['version' => $version, 'startsAt' => '2026-11-30T16:00:00+00:00'])->ok(409);
         $this->call('PUT', $path, ['version' => $version + 1, 'startsAt' => '2026-11-30T16:00:00+00:00', 'endsAt' => '2026-11-30T15:00:00+00:00'])->ok(422);
         $this->post('/api/changes/'.$moved->text('change.id').'/undo')->ok();
         self::assertSame('2026-11-30T10:00:00+00:00', $this->get($path)->ok()->text('startsAt'));
+        self::assertNull($this->get($path)->ok()->at('movedFrom'));
+        $longer = $this->call('PUT', $path, ['version' => $this->get($path)->ok()->number('version'), 'startsAt' => '2026-11-30T10:00:00+00:00', 'endsAt' => '2026-11-30T12:00:00+00:00', 'anyway' => true])->ok();
+        self::assertNull($longer->at('appointment.movedFrom'), 'longer is not moved');
     }
 
     public function testASeriesKeepsItsTimeByTheClockAndLeavesOutWhatIsTaken(): void

@@ -69,7 +69,7 @@ final class DefinitionReader
                 throw new InvalidDefinition("$at: it names the ending of a booking page");
             }
             $when = isset($ending['when']) && \is_array($ending['when']) ? $this->questions->condition($ending['when'], '', $at) : null;
-            $endings[] = new Ending($kind, $text, $when);
+            $endings[] = new Ending($kind, $text, $when, EndingKind::Thanks === $kind && true === ($ending['sendsAway'] ?? false));
         }
 
         return $endings;

@@ -121,6 +121,12 @@ final class ShownTest extends TestCase
         self::assertSame(EndingKind::Form, $form->ending(['a' => 'yes'], self::TODAY)?->kind);
         self::assertSame('No is fine too.', $form->ending(['a' => 'no'], self::TODAY)?->text);
         self::assertNull(self::form(['key' => 'a', 'type' => 'yes-no'])->ending([], self::TODAY));
+        $away = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [['key' => 'a', 'type' => 'yes-no']]]], 'endings' => [
+            ['kind' => 'form', 'text' => 'long-form', 'sendsAway' => true],
+            ['kind' => 'thanks', 'text' => 'Not ours.', 'sendsAway' => true],
+            ['kind' => 'thanks', 'text' => 'Ours.'],
+        ]]);
+        self::assertSame([false, true, false], array_column($away->endings, 'sendsAway'), 'thanks alone send away');
     }
 
     /** @param array<string, mixed> $definition */

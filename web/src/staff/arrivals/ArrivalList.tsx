@@ -107,10 +107,14 @@ const Row = memo(function Row({ row, today, onOpen }: { row: SubmissionRow; toda
             <Mark kind="choose">{row.toDecide} to decide</Mark>
           ) : row.unfinished ? (
             <Mark kind="waiting">did not finish</Mark>
+          ) : row.visit ? (
+            <VisitMark visit={row.visit} today={today} />
           ) : (
             <Mark kind="new">new</Mark>
           ))}
-        {row.state === 'accepted' && row.answered && <Mark kind="done">accepted</Mark>}
+        {row.state === 'accepted' &&
+          row.answered &&
+          (row.visit ? <VisitMark visit={row.visit} today={today} /> : <Mark kind="done">accepted</Mark>)}
         {row.state === 'set-aside' && (
           <Mark kind="stopped">{asideWords[row.aside?.reason ?? 'other'] ?? 'set aside'}</Mark>
         )}
@@ -118,6 +122,7 @@ const Row = memo(function Row({ row, today, onOpen }: { row: SubmissionRow; toda
         <span className="arrival-form">
           {row.assignee && <b>{initials(row.assignee.name)} </b>}
           {row.form.title}
+          {row.priority > 0 && <span className="figures"> · priority {row.priority}</span>}
         </span>
         <span className="figures">
           {waiting ? `of ${span(row.clock.promiseMinutes)}` : arrivedOn(row.receivedAt, today)}
@@ -127,6 +132,23 @@ const Row = memo(function Row({ row, today, onOpen }: { row: SubmissionRow; toda
     </NavLink>
   );
 });
+
+/** What became of the time that was booked with it. */
+function VisitMark({ visit, today }: { visit: NonNullable<SubmissionRow['visit']>; today: string }) {
+  const on = arrivedOn(visit.startsAt, today);
+  switch (visit.state) {
+    case 'offered':
+      return <Mark kind="waiting">{on} offered</Mark>;
+    case 'held':
+      return <Mark kind="done">held {on}</Mark>;
+    case 'missed':
+      return <Mark kind="stopped">missed {on}</Mark>;
+    case 'cancelled':
+      return <Mark kind="stopped">cancelled</Mark>;
+    default:
+      return <Mark kind="done">booked {on}</Mark>;
+  }
+}
 
 /** What may be done with those that are chosen. */
 function Chosen({ acting, onAsk }: { acting: Acting; onAsk: Props['onAsk'] }) {

@@ -23,6 +23,32 @@ describe('Arrivals', () => {
     expect(screen.getByText('which day is meant?')).toBeTruthy();
   });
 
+  it('says what became of each, and how much its answers count', async () => {
+    const at = '2026-12-03T10:00:00+00:00';
+    const is = (id: string, name: string, rest: object) => ({ ...row, id, name, toDecide: 0, ...rest });
+    show({
+      ...waiting,
+      'GET /api/submissions': {
+        items: [
+          is('a1', 'Ada', { visit: { state: 'booked', startsAt: at }, priority: 7 }),
+          is('a2', 'Bo', { unfinished: true }),
+          is('a3', 'Cy', { state: 'set-aside', aside: { reason: 'sent-away', note: '' } }),
+          is('a4', 'Di', { state: 'accepted', answered: true, visit: { state: 'missed', startsAt: at } }),
+          is('a5', 'Ed', { state: 'accepted', answered: true }),
+        ],
+        next: null,
+        counts: { waiting: 5, owed: 0 },
+      },
+    });
+    const said = async (name: string) => (await screen.findByText(name)).closest('.arrival')?.textContent ?? '';
+    expect(await said('Ada')).toMatch(/booked 3 Dec.*priority 7/);
+    expect(await said('Bo')).toContain('did not finish');
+    expect(await said('Bo')).not.toContain('priority');
+    expect(await said('Cy')).toContain('sent away politely');
+    expect(await said('Di')).toContain('missed 3 Dec');
+    expect(await said('Ed')).toContain('accepted');
+  });
+
   it('says when everything is answered', async () => {
     show({ 'GET /api/submissions': { items: [], next: null, counts: { waiting: 0, owed: 0 } } });
     expect(await screen.findByText('All arrivals are answered.')).toBeTruthy();

@@ -13,6 +13,7 @@ function row(name: string, dueAt: string, state: SubmissionRow['clock']['state']
     state: 'waiting',
     receivedAt: dueAt,
     unfinished: false,
+    visit: null,
     toDecide: 0,
     clock: { promiseMinutes: 120, usedMinutes: 10, dueAt, state, words: '' },
     aside: null,

@@ -11,6 +11,7 @@ export const row: SubmissionRow = {
   state: 'waiting',
   receivedAt: '2026-11-25T09:24:00+00:00',
   unfinished: false,
+  visit: null,
   toDecide: 1,
   clock: {
     promiseMinutes: 120,

@@ -15,5 +15,6 @@ export const asideWords: Record<string, string> = {
   duplicate: 'a duplicate',
   'not-for-us': 'not for us',
   continued: 'carried on',
+  'sent-away': 'sent away politely',
   other: 'set aside',
 };

@@ -59,7 +59,7 @@ export interface Definition {
   purpose?: '' | 'open' | 'add' | 'file';
   steps: { when: string; what: string }[];
   pages: DraftPage[];
-  endings?: { kind: 'thanks' | 'address' | 'form' | 'booking'; text: string; when?: Condition }[];
+  endings?: { kind: 'thanks' | 'address' | 'form' | 'booking'; text: string; when?: Condition; sendsAway?: boolean }[];
 }
 
 /** What the designer says of a kind. */

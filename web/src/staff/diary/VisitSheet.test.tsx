@@ -25,6 +25,8 @@ const visit: Visit = {
   state: 'booked',
   now: 'to-come',
   heldUntil: null,
+  movedFrom: null,
+  priority: 0,
   notes: '',
   wish: '',
   who: 'Orla Fennick',

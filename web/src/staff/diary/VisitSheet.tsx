@@ -60,6 +60,14 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
       <p>
         <b>
           {longDay(dayOf(visit.startsAt))}, {clockTime(visit.startsAt)} to {clockTime(visit.endsAt)}
+          {visit.movedFrom && (
+            <>
+              {'; moved, was '}
+              <s>
+                {longDay(dayOf(visit.movedFrom))}, {clockTime(visit.movedFrom)}
+              </s>
+            </>
+          )}
         </b>
         <br />
         {visit.title}, {[visit.staff, ...visit.also].map((one) => one.name).join(' and ')}

@@ -44,6 +44,14 @@ function VisitsOf({ of, id, name }: { of: 'client' | 'project'; id: string; name
                 <small>
                   {shortDay(dayOf(visit.startsAt), today)}, {clockTime(visit.startsAt)} to {clockTime(visit.endsAt)},{' '}
                   {visit.staff.name}
+                  {visit.movedFrom && (
+                    <>
+                      {'; moved, was '}
+                      <s>
+                        {shortDay(dayOf(visit.movedFrom), today)}, {clockTime(visit.movedFrom)}
+                      </s>
+                    </>
+                  )}
                 </small>
               </li>
             ))}

@@ -1,3 +1,4 @@
+import Checkbox from '@mui/material/Checkbox';
 import { StaffField } from '../shell/StaffField';
 import { ConditionEditor } from '../definition/ConditionEditor';
 import { Share } from './Share';
@@ -131,7 +132,9 @@ export function FormPane({ form, definition, onChange }: Props) {
                   <select
                     aria-label="How it ends"
                     value={ending.kind}
-                    onChange={(event) => setEnding(i, { kind: event.target.value as typeof ending.kind, text: '' })}
+                    onChange={(event) =>
+                      setEnding(i, { kind: event.target.value as typeof ending.kind, text: '', sendsAway: false })
+                    }
                   >
                     <option value="thanks">with other thanks</option>
                     <option value="address">at another address</option>
@@ -158,6 +161,16 @@ export function FormPane({ form, definition, onChange }: Props) {
                     condition={ending.when}
                     onChange={(when) => setEnding(i, { when })}
                   />
+                  {ending.kind === 'thanks' && (
+                    <label className="sends-away">
+                      <Checkbox
+                        size="small"
+                        checked={ending.sendsAway ?? false}
+                        onChange={(event) => setEnding(i, { sendsAway: event.target.checked })}
+                      />{' '}
+                      sends them away: nobody owes an answer
+                    </label>
+                  )}
                   <button
                     type="button"
                     className="link-button"
