@@ -12,11 +12,12 @@ final class Version20261202060000 extends Migration
 {
     public function getDescription(): string
     {
-        return 'A visit that is moved says from which time';
+        return 'A visit that is moved says from which time, and an arrival that nobody accepted says which rule did';
     }
 
     public function up(Schema $schema): void
     {
         $this->addSql('ALTER TABLE appointment ADD COLUMN moved_from DATETIME DEFAULT NULL');
+        $this->addSql("ALTER TABLE submission ADD COLUMN accepted_through VARCHAR(120) DEFAULT '' NOT NULL");
     }
 }

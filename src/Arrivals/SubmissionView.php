@@ -133,7 +133,7 @@ final class SubmissionView implements Remembers
             'holdSeconds' => $this->messages->holdSeconds(),
             'plan' => null === $plan ? null : $this->records->linked($plan->toArray()),
             'made' => $waiting ? [] : $this->made($submission),
-            'decidedBy' => $submission->decidedBy?->name,
+            'decidedBy' => $submission->decidedBy->name ?? ('' === $submission->acceptedThrough ? null : $submission->acceptedThrough),
             'decidedAt' => $submission->decidedAt?->setTimezone($this->business->zone())->format(\DATE_RFC3339),
         ];
     }

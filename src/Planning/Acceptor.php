@@ -51,15 +51,16 @@ final readonly class Acceptor
      * @param string $fingerprint of the plan that was looked at
      * @param array<array-key, mixed> $decisions
      * @param int|null $seen version of what was decided on the plan, as it was looked at
+     * @param string $through what accepts it where no person does, in words
      *
      * @return array<string, mixed> as Acceptance in the contract
      *
      * @throws Refusal when the plan has changed or the submission is decided, 422 when a question is open
      */
-    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null): array
+    public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null, string $through = ''): array
     {
-        $change = new Change(ChangeKind::Accept, "accepted the plan for {$submission->name}", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
-        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change): array {
+        $change = new Change(ChangeKind::Accept, mb_substr("accepted the plan for {$submission->name}".('' === $through ? '' : ", as $through says"), 0, 300), $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change, $through): array {
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
@@ -74,9 +75,9 @@ final readonly class Acceptor
             }
 
             $this->uses->keep($plan->outcome, $change, $submission);
-            $made = new Making($this->clock->now(), new Occasion($submission->id, $submission->number, $submission->name));
+            $made = new Making($this->clock->now(), new Occasion($submission->id, $submission->number, $submission->name, $submission->origin->source($this->business->business()->sources)));
             $touched = $this->effects->carryOut($plan->lines, $made);
-            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class));
+            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class), $through);
             $this->events->dispatch($accepted = new PlanAccepted($submission));
             array_push($touched, ...$accepted->touched(), ...$this->changes->settle());
 
@@ -153,7 +154,7 @@ final readonly class Acceptor
         if (SubmissionState::Waiting === $submission->state) {
             return;
         }
-        $by = $submission->decidedBy->name ?? 'somebody';
+        $by = $submission->decidedBy->name ?? ('' === $submission->acceptedThrough ? 'somebody' : $submission->acceptedThrough);
         $at = $submission->decidedAt?->setTimezone($this->business->zone())->format('H:i') ?? '';
         throw new DecidedAlready(SubmissionState::Accepted === $submission->state ? "$by accepted this at $at." : "$by set this aside at $at.");
     }

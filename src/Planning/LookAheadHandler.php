@@ -38,7 +38,8 @@ final readonly class LookAheadHandler
             return;
         }
         try {
-            $this->acceptor->accept($submission, $plan->fingerprint, [], null);
+            $rule = $plan->outcome->acceptedBy();
+            $this->acceptor->accept($submission, $plan->fingerprint, [], null, through: null === $rule ? 'its booking' : "the rule “{$rule->name}”");
         } catch (Refusal) {
             // Somebody was quicker, or something changed in between: it waits for a person.
         }

@@ -45,6 +45,7 @@ final readonly class OpenProjectHandler implements EffectHandler
         );
         $project->openedBy($made->occasion?->id);
         $project->serve($effect->service);
+        $project->comesFrom($made->occasion->source ?? '');
         $this->em->persist($project);
 
         return [$made->add($project)];

@@ -31,4 +31,24 @@ final class Origin
         public ?\DateTimeImmutable $beganAt = null,
     ) {
     }
+
+    /**
+     * Where the work comes from: the business's own word for it where the address named one, or else what it named.
+     *
+     * @param list<string> $known the business's words
+     *
+     * @return string 60 signs at most; empty where nothing was named
+     */
+    public function source(array $known): string
+    {
+        $plain = static fn (string $text): string => trim((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', mb_strtolower($text)));
+        [$source, $campaign] = [$this->campaign['utm_source'] ?? '', $this->campaign['utm_campaign'] ?? ''];
+        foreach ($known as $one) {
+            if (\in_array($plain($one), array_filter([$plain($source), $plain($campaign)], static fn (string $text): bool => '' !== $text), true)) {
+                return $one;
+            }
+        }
+
+        return mb_substr(implode(', ', array_filter([$source, $campaign], static fn (string $text): bool => '' !== $text)), 0, 60);
+    }
 }

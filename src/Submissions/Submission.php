@@ -55,6 +55,10 @@ class Submission implements Journaled, FileSource
     #[ORM\ManyToOne]
     public ?Staff $decidedBy = null;
 
+    /** @phpstan-readonly-allow-private-mutation what accepted it in nobody's name, in words: “the rule “…”” */
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $acceptedThrough = '';
+
     /** @phpstan-readonly-allow-private-mutation */
     #[ORM\ManyToOne]
     public ?Client $client = null;
@@ -169,10 +173,15 @@ class Submission implements Journaled, FileSource
         $this->isOwed = true;
     }
 
-    /** Its plan was carried out. What a rule accepts by itself is no answer yet: the promise was that a person would. */
-    public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project): void
+    /**
+     * Its plan was carried out. What a rule accepts by itself is no answer yet: the promise was that a person would.
+     *
+     * @param string $through what accepted it where no person did, in words
+     */
+    public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project, string $through = ''): void
     {
         $this->decide(SubmissionState::Accepted, $by, $now);
+        $this->acceptedThrough = mb_substr($through, 0, 120);
         if (null !== $by && null === $this->answeredAt && !$this->isOwed) {
             $this->answeredAt = $now;
             $this->answeredBy = $by;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Tests\Intake;
 
 use Telamon\Http\ProofOfWork;
+use Telamon\Submissions\Origin;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
@@ -33,6 +34,22 @@ final class OriginTest extends AppTestCase
         self::assertSame('203.0.113.0', $submission->text('origin.networkAddress'), 'shortened unless the business says otherwise');
         self::assertSame('2026-11-25T10:40:30+00:00', $submission->text('origin.beganAt'));
         self::assertSame(1, $submission->number('origin.version'));
+        $this->work();
+        $this->accept($this->lastSubmission())->ok();
+        self::assertSame('letter, spring', $this->db()->fetchOne('SELECT source FROM project'), 'the project knows it too');
+    }
+
+    public function testASourceIsCalledAsTheBusinessCallsIt(): void
+    {
+        $known = ['Our page', 'Sign at the steps'];
+        $of = static fn (string $source, string $campaign = ''): string => (new Origin(campaign: ['utm_source' => $source, 'utm_campaign' => $campaign]))->source($known);
+        self::assertSame('Our page', $of('our-page'));
+        self::assertSame('Sign at the steps', $of('town', 'SIGN_at the Steps'));
+        self::assertSame('Our page, new', $of('Our page, new'));
+        self::assertSame('spring', $of('', 'spring'));
+        self::assertSame('', $of('', ''));
+        self::assertSame('', (new Origin())->source(['', '–']));
+        self::assertSame(60, mb_strlen($of(str_repeat('ö', 70))));
     }
 
     public function testTheWholeAddressIsKeptWhereTheBusinessSaysSo(): void

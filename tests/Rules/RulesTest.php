@@ -133,6 +133,10 @@ final class RulesTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->work();
         self::assertSame('accepted', $this->db()->fetchOne('SELECT state FROM submission'));
+        $name = self::RULE['name'];
+        self::assertSame("the rule “{$name}”", $this->get('/api/submissions/'.$this->lastSubmission())->ok()->text('decidedBy'), 'nobody did, and that is said');
+        $words = $this->db()->fetchOne("SELECT words FROM change_set WHERE kind = 'accept'");
+        self::assertStringEndsWith("as the rule “{$name}” says", \is_string($words) ? $words : '');
         $this->inquire(['email' => 'o2@example.com', 'name' => 'Tess Quill', 'phone' => null, 'wanted_by' => '04/05/2027'])->ok(201);
         $this->work();
         self::assertSame('waiting', $this->db()->fetchOne('SELECT state FROM submission ORDER BY rowid DESC LIMIT 1'), 'an open question waits for a person');

@@ -23,7 +23,7 @@ export function Decided({ submission, today }: { submission: Submission; today: 
         <div className="pillar-head strong">
           <h2>Set aside</h2>
           <small>
-            by {submission.decidedBy}, {at}
+            {submission.decidedBy ? `by ${submission.decidedBy}` : 'by itself'}, {at}
           </small>
         </div>
         <p className="decided-words">
