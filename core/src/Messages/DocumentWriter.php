@@ -100,6 +100,7 @@ final class DocumentWriter
             }
             $line[] = $node;
         }
+        $line = ClosedUp::of($line);
 
         return [] === array_filter($line, static fn (array $node): bool => 'text' === $node['type'] && \is_string($node['text'] ?? null) && '' !== trim($node['text'])) ? [] : $line;
     }
