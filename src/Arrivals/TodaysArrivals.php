@@ -22,13 +22,13 @@ final readonly class TodaysArrivals
     {
     }
 
-    /** @return list<array<string, mixed>> as Today.waiting in the contract: the soonest due first */
+    /** @return list<array<string, mixed>> as Today.waiting in the contract: the soonest due first; what accepted itself is owed an answer as before */
     public function waiting(\DateTimeImmutable $now): array
     {
         /** @var list<Submission> $found */
         $found = $this->em->createQueryBuilder()->select('s', 'v')->from(Submission::class, 's')->join('s.formVersion', 'v')
-            ->where('s.state = :waiting AND s.answeredAt IS NULL AND (s.remindAt IS NULL OR s.remindAt <= :now)')
-            ->setParameter('waiting', SubmissionState::Waiting->value)->setParameter('now', $now, 'datetime_immutable')
+            ->where('s.state IN (:owed) AND s.answeredAt IS NULL AND (s.remindAt IS NULL OR s.remindAt <= :now)')
+            ->setParameter('owed', [SubmissionState::Waiting->value, SubmissionState::Accepted->value])->setParameter('now', $now, 'datetime_immutable')
             ->orderBy('s.dueAt')->addOrderBy('s.id')->setMaxResults(self::MOST)->getQuery()->getResult();
         $zone = $this->business->zone();
         $time = $this->business->workingTime();
@@ -37,7 +37,7 @@ final readonly class TodaysArrivals
             'id' => $one->id, 'name' => $one->name, 'form' => $one->form->title ?? $one->formVersion->definition()->title,
             'receivedAt' => $one->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'dueAt' => $one->dueAt->setTimezone($zone)->format(\DATE_RFC3339),
             'minutesLeft' => $one->dueAt >= $now ? $time->between($now, $one->dueAt) : -$time->between($one->dueAt, $now),
-            'mark' => $one->toDecide > 0 ? 'decide' : (null !== $one->continueBy && $one->continueBy > $now ? 'waiting' : 'new'), 'toDecide' => $one->toDecide,
+            'mark' => SubmissionState::Accepted === $one->state ? 'owed' : ($one->toDecide > 0 ? 'decide' : (null !== $one->continueBy && $one->continueBy > $now ? 'waiting' : 'new')), 'toDecide' => $one->toDecide,
         ], $found);
     }
 
@@ -46,7 +46,7 @@ final readonly class TodaysArrivals
     {
         $utc = $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $db = $this->em->getConnection();
-        $which = "FROM submission WHERE state = 'waiting'";
+        $which = "FROM submission WHERE state IN ('waiting', 'accepted')";
         $today = " AND (remind_at IS NULL OR remind_at <= '$utc')";
         $count = static fn (string $and): int => is_numeric($found = $db->fetchOne("SELECT COUNT(*) $which $and")) ? (int) $found : 0;
         $time = $this->business->workingTime();
@@ -55,7 +55,7 @@ final readonly class TodaysArrivals
             $over[] = $time->between(new \DateTimeImmutable(\is_string($due) ? $due : '', new \DateTimeZone('UTC')), $now);
         }
 
-        return ['waiting' => $count('AND answered_at IS NULL'), 'decide' => $count("$today AND to_decide > 0"), 'over' => $over];
+        return ['waiting' => $count('AND answered_at IS NULL'), 'decide' => $count("$today AND state = 'waiting' AND to_decide > 0"), 'over' => $over];
     }
 
     /** @return list<array{day: string, counts: list<array{source: string, count: int}>}> the days in order, the last today */

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
+use Telamon\Core\Effects\BookAppointment;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Plan;
 use Telamon\Effects\Effects;
@@ -77,7 +78,7 @@ final readonly class Acceptor
             $this->uses->keep($plan->outcome, $change, $submission);
             $made = new Making($this->clock->now(), new Occasion($submission->id, $submission->number, $submission->name, $submission->origin->source($this->business->business()->sources)));
             $touched = $this->effects->carryOut($plan->lines, $made);
-            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class), $through);
+            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class), $through, [] !== array_filter($plan->lines, static fn (PlanLine $line): bool => $line->effect instanceof BookAppointment));
             $this->events->dispatch($accepted = new PlanAccepted($submission));
             array_push($touched, ...$accepted->touched(), ...$this->changes->settle());
 

@@ -177,12 +177,13 @@ class Submission implements Journaled, FileSource
      * Its plan was carried out. What a rule accepts by itself is no answer yet: the promise was that a person would.
      *
      * @param string $through what accepted it where no person did, in words
+     * @param bool $isConfirmed whether a time that they chose is theirs by it: that is the answer
      */
-    public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project, string $through = ''): void
+    public function accept(?Staff $by, \DateTimeImmutable $now, ?Client $client, ?Project $project, string $through = '', bool $isConfirmed = false): void
     {
         $this->decide(SubmissionState::Accepted, $by, $now);
         $this->acceptedThrough = mb_substr($through, 0, 120);
-        if (null !== $by && null === $this->answeredAt && !$this->isOwed) {
+        if ((null !== $by || $isConfirmed) && null === $this->answeredAt && !$this->isOwed) {
             $this->answeredAt = $now;
             $this->answeredBy = $by;
         }

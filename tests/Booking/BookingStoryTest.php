@@ -106,6 +106,8 @@ final class BookingStoryTest extends AppTestCase
         $visit = $this->id('SELECT id FROM appointment');
         $at = $this->get("/api/appointments/$visit")->ok()->text('startsAt');
         self::assertSame(['state' => 'booked', 'startsAt' => $at], $row());
+        self::assertSame([], $this->get('/api/submissions?state=owed')->ok()->rows('items'), 'a time of their own is the answer');
+        self::assertSame('its booking', $this->get("/api/submissions/$booked")->ok()->text('decidedBy'));
         self::assertSame('booked', $this->get("/api/submissions/$booked")->ok()->text('visit.state'));
         $this->call('PUT', "/api/appointments/$visit/state", ['state' => 'cancelled'])->ok();
         self::assertSame(['state' => 'cancelled', 'startsAt' => $at], $row());

@@ -97,11 +97,14 @@ final class EventRulesTest extends AppTestCase
         $this->clock->modify('+3 days');
         $this->post("/api/projects/$project/stage", ['stage' => 'Workshop', 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
         self::assertSame([$id], $this->get('/api/submissions?state=owed')->ok()->column('items', 'id'));
+        $today = $this->get('/api/today')->ok();
+        self::assertSame([['owed', $id], 1], [[$today->text('waiting.0.mark'), $today->text('waiting.0.id')], $today->number('waitingCount')], 'and it stands on Today');
         $due = $this->db()->fetchOne('SELECT due_at FROM submission WHERE id = ?', [$id]);
         self::assertIsString($due);
         self::assertGreaterThan('2026-11-27', $due, 'counted from now');
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         self::assertSame([], $this->get('/api/submissions?state=owed')->ok()->rows('items'));
+        self::assertSame([], $this->get('/api/today')->ok()->rows('waiting'));
     }
 
     public function testAcceptingIsNoAnswerWhereTheClockStartsAnew(): void

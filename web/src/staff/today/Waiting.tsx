@@ -1,8 +1,15 @@
 import { Link } from 'react-router';
-import { MarkShape } from '../../shared/Mark';
+import { Mark, type MarkKind } from '../../shared/Mark';
 import { percent } from '../shell/ruler';
 import type { Today } from './queries';
 import { minuteOf, minutesWords } from './day';
+
+const marks: Record<Today['waiting'][number]['mark'], MarkKind> = {
+  decide: 'choose',
+  waiting: 'waiting',
+  new: 'new',
+  owed: 'new',
+};
 
 /** Reply clocks on the ruler’s scale: ink for what is used, a tick at the promise, hatched beyond it. */
 export function Waiting({ today }: { today: Today }) {
@@ -28,11 +35,14 @@ export function Waiting({ today }: { today: Today }) {
           return (
             <li key={one.id}>
               <p className="today-name">
-                <Link to={`/arrivals/${one.id}`}>{one.name}</Link>
-                <span className={`mark ${one.mark === 'decide' ? 'choose' : one.mark}`}>
-                  <MarkShape kind={one.mark === 'decide' ? 'choose' : one.mark} />
-                  {one.mark === 'decide' ? ` ${one.toDecide} to decide` : ` ${one.mark}`}
-                </span>
+                <Link to={`/arrivals/${one.id}${one.mark === 'owed' ? '?state=owed' : ''}`}>{one.name}</Link>
+                <Mark kind={marks[one.mark]}>
+                  {one.mark === 'decide'
+                    ? `${one.toDecide} to decide`
+                    : one.mark === 'owed'
+                      ? 'accepted, not answered'
+                      : one.mark}
+                </Mark>
               </p>
               <div className="today-track">
                 <i className="past" style={{ width: `${Math.max(0, percent(now))}%` }} aria-hidden />
