@@ -71,7 +71,7 @@ final readonly class DemoDiary
         return [
             'title' => 'Who are you?', 'intro' => 'Four short answers, then you choose a time.', 'privacy' => 'We use them to come to you, and delete them when you ask.', 'thanks' => 'Thank you. Your number is {{reference}}.',
             'steps' => [['when' => 'First', 'what' => 'You say who you are.'], ['when' => 'Then', 'what' => 'You choose a time. It is held for ten minutes.'], ['when' => 'After that', 'what' => 'A mail has the time, and a link to move it.']],
-            'promiseMinutes' => 240, 'dayOrder' => 'unstated',
+            'promiseMinutes' => 240, 'dayOrder' => 'unstated', 'purpose' => 'open',
             'pages' => [['key' => 'you', 'title' => 'You', 'next' => 'On to the times', 'questions' => [
                 ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
                 ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
@@ -88,7 +88,7 @@ final readonly class DemoDiary
         return [
             'title' => 'What do you need?', 'intro' => 'Five short questions lead you to the right time.', 'privacy' => 'We use them to answer you, and delete them when you ask.', 'thanks' => 'Thank you. Your number is {{reference}}. Nessa writes to you.',
             'steps' => [['when' => 'First', 'what' => 'You tell us what it is.'], ['when' => 'Then', 'what' => 'You choose a time, or we write to you.']],
-            'promiseMinutes' => 240, 'dayOrder' => 'unstated',
+            'promiseMinutes' => 240, 'dayOrder' => 'unstated', 'purpose' => 'open',
             'endings' => [
                 ['kind' => 'booking', 'text' => 'visit/tuning', 'when' => ['question' => 'service', 'op' => 'is', 'value' => 'tuning']],
                 ['kind' => 'booking', 'text' => 'talk/talk/30', 'when' => ['question' => 'service', 'op' => 'is', 'value' => 'restoration']],

@@ -66,7 +66,7 @@ final readonly class DemoExtras
             'privacy' => 'We use them to look after your instruments, and delete them when you ask.',
             'thanks' => 'Thank you. Your number is {{reference}}.',
             'steps' => [['when' => 'First', 'what' => 'You list what you have.'], ['when' => 'Then', 'what' => 'Nessa offers days for all of it.']],
-            'promiseMinutes' => 480,
+            'promiseMinutes' => 480, 'purpose' => 'open',
             'dayOrder' => 'day-first',
             'checkPage' => true,
             'pages' => [
@@ -108,7 +108,7 @@ final readonly class DemoExtras
             'privacy' => 'We use them to answer you, and delete them when you ask.',
             'thanks' => 'Thank you. Your number is {{reference}}.',
             'steps' => [['when' => 'First', 'what' => 'You say who you are.'], ['when' => 'Then', 'what' => 'You tell us about the piano, or we call.']],
-            'promiseMinutes' => 120,
+            'promiseMinutes' => 120, 'purpose' => 'open',
             'dayOrder' => 'day-first',
             'endings' => [['kind' => 'form', 'text' => 'piano-inquiry']],
             'pages' => [['key' => 'you', 'title' => 'You', 'next' => 'Next', 'questions' => [

@@ -2,6 +2,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { Mark } from '../../shared/Mark';
 import { ComingRows, Empty, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
 import { clockTime, moment } from '../../shared/words';
 import { Views } from '../shell/Views';
 import { asideWords } from './aside';
@@ -121,8 +122,12 @@ const Row = memo(function Row({ row, today, onOpen }: { row: SubmissionRow; toda
         {row.state === 'accepted' && !row.answered && <Mark kind="new">not answered</Mark>}
         <span className="arrival-form">
           {row.assignee && <b>{initials(row.assignee.name)} </b>}
+          {row.priority > 0 && (
+            <b className="figures" title="Priority: the points that its answers count">
+              {count(row.priority, 'pt')}{' '}
+            </b>
+          )}
           {row.form.title}
-          {row.priority > 0 && <span className="figures"> · priority {row.priority}</span>}
         </span>
         <span className="figures">
           {waiting ? `of ${span(row.clock.promiseMinutes)}` : arrivedOn(row.receivedAt, today)}

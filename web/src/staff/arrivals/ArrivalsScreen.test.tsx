@@ -41,9 +41,9 @@ describe('Arrivals', () => {
       },
     });
     const said = async (name: string) => (await screen.findByText(name)).closest('.arrival')?.textContent ?? '';
-    expect(await said('Ada')).toMatch(/booked 3 Dec.*priority 7/);
+    expect(await said('Ada')).toMatch(/booked 3 Dec.*7 pts/);
     expect(await said('Bo')).toContain('did not finish');
-    expect(await said('Bo')).not.toContain('priority');
+    expect(await said('Bo')).not.toContain(' pt');
     expect(await said('Cy')).toContain('sent away politely');
     expect(await said('Di')).toContain('missed 3 Dec');
     expect(await said('Ed')).toContain('accepted');

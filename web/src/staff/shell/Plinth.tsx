@@ -162,7 +162,7 @@ function More({ blocks }: { blocks: PlinthBlock[] }) {
 /** Says on the plinth that a line waits for a choice, and leads there. */
 export function ChoiceNote({ words, onGo }: { words: string; onGo: () => void }) {
   return (
-    <button type="button" className="choice-note" onClick={onGo}>
+    <button type="button" className="choice-note" title={words} onClick={onGo}>
       <MarkShape kind="choose" />
       <span>{words}</span>
     </button>
