@@ -32,7 +32,7 @@ final readonly class GoodTimesFinder
     private const MOST = 5;
     private const DAYS = 14;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private ReadAnswers $answered, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private BeforeGoing $before, private ReadAnswers $answered, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -49,7 +49,8 @@ final readonly class GoodTimesFinder
         $type = $this->type($asked->text('type', 36) ?? '', $project, $submission);
         $length = $asked->whole('length', 1, 1440) ?? $type->settings()->lengths[0];
         $begun = new Begun('', $submission, $client, $project);
-        $address = $asked->text('address', 300) ?? (null === $submission && null === $client ? '' : $this->who->of($begun)['address']);
+        $who = null === $submission && null === $client ? null : $this->who->of($begun);
+        $address = $asked->text('address', 300) ?? $who['address'] ?? '';
         $zone = $this->business->zone();
         $today = $this->clock->now()->setTimezone($zone)->format('Y-m-d');
         $from = max($today, $asked->day('from')?->format('Y-m-d') ?? $today);
@@ -70,9 +71,7 @@ final readonly class GoodTimesFinder
         }
         $best = (new GoodTimes($part, $this->business->business()->littleDriving, $project->lead->id ?? '', $this->business->business()->smallGap, $length))->next($found, self::MOST);
 
-        $who = null === $submission && null === $client ? '' : $this->who->of($begun)['name'];
-
-        return ['address' => $address, 'length' => $length, 'type' => $type->id, 'who' => $who, 'items' => array_map(fn (array $one): array => [
+        return ['address' => $address, 'onTheRoad' => $type->settings()->place->isOnTheRoad(), 'verify' => null === $who ? [] : $this->before->verify($type, $who, $address, $begun), 'length' => $length, 'type' => $type->id, 'who' => $who['name'] ?? '', 'items' => array_map(fn (array $one): array => [
             'startsAt' => (new \DateTimeImmutable("@{$one['time']->start}"))->setTimezone($zone)->format(\DATE_RFC3339),
             'endsAt' => (new \DateTimeImmutable('@'.($one['time']->start + 60 * $length)))->setTimezone($zone)->format(\DATE_RFC3339),
             'staff' => array_values(array_filter(array_map(fn (string $id): ?array => null === ($staff = $this->em->find(Staff::class, $id)) ? null : AppointmentView::person($staff), $one['time']->crew))),

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
+use Telamon\Clients\Asset;
+use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\Reading;
@@ -17,7 +20,7 @@ final readonly class WhoBooks
     /** @var array<string, string> how it is told that it is known */
     private const KNOWN = ['client.name' => 'your name', 'client.email' => 'your mail address', 'client.phone' => 'your number', 'client.address' => 'your address', 'asset.place' => 'where we should come', 'asset.description' => 'what it is about'];
 
-    public function __construct(private ReadAnswers $answered, private NameReader $names, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private ReadAnswers $answered, private NameReader $names, private Profile $business)
     {
     }
 
@@ -52,11 +55,20 @@ final readonly class WhoBooks
         ];
     }
 
+    /** The one place where a client's things stand; empty where there is none, or several. */
+    private function only(Client $client): string
+    {
+        $places = array_unique(array_filter(array_map(static fn (Asset $asset): string => $asset->place, $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50)), static fn (string $place): bool => '' !== $place));
+
+        return 1 === \count($places) ? reset($places) : '';
+    }
+
     /** @return array{name: string, first: string, email: string, phone: string, address: string, known: list<array{label: string, value: string, what: string}>} */
     private function ofClient(Begun $begun): array
     {
         $client = $begun->client ?? throw new \LogicException('there is one');
         $place = $begun->project->asset->place ?? '';
+        $place = '' === $place && '' === $client->address ? $this->only($client) : $place;
         $phone = $client->first(ContactKind::Phone) ?? '';
         $known = array_values(array_filter([
             ['label' => 'Name', 'what' => 'your name', 'value' => $client->name()],

@@ -192,6 +192,24 @@ final class DiaryTest extends AppTestCase
         self::assertSame([], $this->get('/api/diary?from=2026-11-30&to=2026-12-11')->ok()->rows('clashes'));
     }
 
+    public function testWhereToGoAndWhatToVerifyIsSaidWhilePlacing(): void
+    {
+        $bare = $this->post('/api/clients', ['givenName' => 'Ida', 'familyName' => 'Bare'])->ok(201)->text('id');
+        $told = fn (string $more = ''): Answer => $this->get("/api/diary/good-times?type={$this->tuning}&client=$bare$more")->ok();
+        self::assertSame(['Nobody has said where it is.', 'There is neither a mail address nor a number: nobody can be told.'], $told()->at('verify'));
+        self::assertSame(['There is neither a mail address nor a number: nobody can be told.'], $told('&address=1%20Quay')->at('verify'));
+        $asset = fn (string $place): Answer => $this->call('PUT', "/api/clients/$bare", ['version' => $this->get("/api/clients/$bare")->ok()->number('version'), 'assets' => [['description' => "Grand, $place", 'place' => $place]]])->ok();
+        $asset('3 Mill Row');
+        self::assertSame('3 Mill Row', $told()->text('address'), 'the one place where a thing of theirs stands');
+        $asset('9 Quay');
+        self::assertSame('', $told()->text('address'));
+        self::assertSame('Which place is meant: 3 Mill Row; 9 Quay?', $told()->text('verify.0'));
+        self::assertSame('They have things elsewhere too: 9 Quay.', $told('&address=3%20Mill%20Row')->text('verify.0'));
+        $this->db()->insert('contact_point', ['id' => '0195f4f8-0000-7000-8000-00000000000b', 'client_id' => $bare, 'kind' => 'email', 'value' => 'ida@example.org', 'match_key' => 'ida@example.org', 'confirmed' => 0]);
+        self::assertSame(['There is no number to ring on the way.', 'Nobody has confirmed ida@example.org yet.'], \array_slice((array) $told('&address=1')->at('verify'), 1));
+        self::assertSame([], $this->get("/api/diary/good-times?type={$this->tuning}")->ok()->at('verify'), 'nobody is known yet');
+    }
+
     public function testAVisitPlacedFromAPlanGoesWithIt(): void
     {
         $this->inquire()->ok(201);

@@ -267,7 +267,7 @@ export function DiaryScreen() {
       <NewVisit
         wanted={wanted}
         who={good.data?.who ?? ''}
-        address={good.data?.address ?? ''}
+        found={good.data}
         setup={setup.data}
         type={good.data?.type ?? wanted.type}
         length={good.data?.length ?? wanted.length}

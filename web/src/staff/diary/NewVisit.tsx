@@ -1,10 +1,12 @@
+import type { Schema } from '../../shared/api';
+import { Mark } from '../../shared/Mark';
 import { ClientFinder } from '../people/ClientFinder';
 import type { Kind, Setup, Wanted } from './queries';
 
 interface Props {
   wanted: Wanted;
   who: string;
-  address: string;
+  found: Schema<'GoodTimes'> | undefined;
   setup: Setup | undefined;
   type: string;
   length: number;
@@ -21,7 +23,7 @@ interface Props {
 export function NewVisit({
   wanted,
   who,
-  address,
+  found,
   setup,
   type,
   length,
@@ -66,10 +68,20 @@ export function NewVisit({
           `${length} min`
         )}
         , for {known ? <b>{who || '…'}</b> : 'nobody yet'}
-        {address && (
+        {found?.onTheRoad && (
           <>
             {' '}
-            at <span className="place">{address}</span>
+            at{' '}
+            <input
+              key={`${wanted.client} ${wanted.project} ${wanted.submission} ${found.address}`}
+              className="place"
+              aria-label="Where to go"
+              placeholder="where to go"
+              maxLength={300}
+              defaultValue={found.address}
+              onBlur={(event) => event.target.value !== found.address && onChange({ address: event.target.value })}
+              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            />
           </>
         )}
         . By{' '}
@@ -138,6 +150,15 @@ export function NewVisit({
           </>
         )}
       </p>
+      {found && found.verify.length > 0 && (
+        <ul className="verify" aria-label="To verify" aria-live="polite">
+          {found.verify.map((one) => (
+            <li key={one}>
+              <Mark kind="choose">verify</Mark> {one}
+            </li>
+          ))}
+        </ul>
+      )}
       {!known && <ClientFinder label="For whom?" onChoose={(client) => onChange({ client: client.id })} />}
       <p className="good-order">
         <i>A time is good when, in this order</i>

@@ -38,6 +38,8 @@ export interface Wanted {
   with: string;
   part: 'any' | 'morning' | 'afternoon';
   from: string;
+  /** Typed here; what is known of them where it is not there. */
+  address?: string;
 }
 
 export function useGoodTimes(by: Wanted, on: boolean) {
