@@ -82,7 +82,7 @@ class FollowUpRun implements NamesOthers, PartOf
      *
      * @phpstan-readonly-allow-private-mutation
      */
-    #[Names('template', 'stage')]
+    #[Names('template', 'stage', 'booking-page')]
     #[ORM\Column(type: 'json')]
     public array $courses;
 

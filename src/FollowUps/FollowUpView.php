@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\FollowUps\Course;
+use Telamon\Diary\BookingPage;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
 use Telamon\Record\RecordRef;
@@ -33,6 +34,7 @@ final readonly class FollowUpView
             'items' => array_map(fn (FollowUp $one): array => $this->row($one), $this->em->getRepository(FollowUp::class)->findBy([], ['name' => 'ASC'])),
             'templates' => array_map(static fn (MessageTemplate $one): array => ['value' => $one->key, 'label' => $one->name], $templates),
             'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
+            'pages' => array_map(static fn (BookingPage $page): array => ['value' => $page->slug, 'label' => $page->title], $this->em->getRepository(BookingPage::class)->findBy(['live' => true], ['title' => 'ASC'])),
             'courses' => array_map(static fn (Course $course): array => ['value' => $course->value, 'label' => $course->words()], Course::cases()),
         ];
     }

@@ -10,12 +10,15 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
+use Telamon\Core\Effects\OfferTimes;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Core\FollowUps\Quiet;
 use Telamon\Core\FollowUps\SeriesWalk;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\Step;
 use Telamon\Core\FollowUps\StepKind;
+use Telamon\Effects\Effects;
+use Telamon\Effects\Making;
 use Telamon\Messages\Channel;
 use Telamon\Messages\Ground;
 use Telamon\Messages\MessageQueue;
@@ -32,7 +35,7 @@ use Telamon\Tasks\TaskCounts;
 /** Leads people through follow-ups. Call all of it inside a change: what is queued and where they stand are written at once. */
 final readonly class Walking
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private EventDispatcherInterface $events, private ClientClock $theirs, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private Effects $effects, private EventDispatcherInterface $events, private ClientClock $theirs, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -63,7 +66,7 @@ final readonly class Walking
     public function due(FollowUpRun $run): void
     {
         $now = $this->theirs->now($run->client);
-        $later = StepKind::Send === $run->series()->at($run->stand())?->kind ? $this->walk()->afterQuiet($now) : $now;
+        $later = true === $run->series()->at($run->stand())?->kind->reachesThem() ? $this->walk()->afterQuiet($now) : $now;
         $later > $now ? $run->waitAt($run->stand(), $later->setTimezone(new \DateTimeZone('UTC'))) : $this->go($run);
     }
 
@@ -115,6 +118,7 @@ final readonly class Walking
     {
         return match ($step->kind) {
             StepKind::Send => $this->send($run, $step),
+            StepKind::Times => $this->times($run, $step),
             StepKind::Task => $this->task($run, $step),
             StepKind::Stage => $this->stage($run, $step),
             StepKind::Tag => $this->tag($run, $step),
@@ -140,6 +144,21 @@ final readonly class Walking
         $sent = '' === $number ? ($step->asText ? 'sent as a mail, as there is no number or no words for a text:' : 'sent') : 'sent as a text';
 
         return MessageState::Held === $message->state ? "held: {$message->failure}" : "$sent “{$template->name}”";
+    }
+
+    private function times(FollowUpRun $run, Step $step): string
+    {
+        if ($this->stops->has($run->address)) {
+            return 'no times sent: they asked to be left alone';
+        }
+        $made = new Making($this->clock->now());
+        $made->add($run->client);
+        if (null !== $run->project) {
+            $made->add($run->project);
+        }
+        $sent = $this->effects->handler(OfferTimes::class)->write(new OfferTimes($step->what), $made);
+
+        return [] === $sent ? 'no times sent: the page is closed, or there is no mail address' : "sent the times of /book/{$step->what}";
     }
 
     private function task(FollowUpRun $run, Step $step): string

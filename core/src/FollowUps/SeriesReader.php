@@ -65,6 +65,7 @@ final class SeriesReader
         if ('' === $what && StepKind::Stop !== $kind) {
             throw new InvalidSeries("$path.what", match ($kind) {
                 StepKind::Send => 'Choose a template.',
+                StepKind::Times => 'Choose a booking page.',
                 StepKind::Task => 'Say what is to be done.',
                 StepKind::Notice => 'Say what staff are told.',
                 StepKind::Stage => 'Choose a stage.',

@@ -35,7 +35,7 @@ final readonly class SeriesWalk
             if (StepKind::Wait === $step->kind && null !== $step->wait) {
                 $due = $step->wait->from($now, $this->working, $named);
 
-                return new Moved($done, $next, StepKind::Send === $series->at($next)?->kind ? $this->afterQuiet($due) : $due);
+                return new Moved($done, $next, true === $series->at($next)?->kind->reachesThem() ? $this->afterQuiet($due) : $due);
             }
             if (StepKind::GoOn === $step->kind) {
                 $stand = $series->find($step->what) ?? $next;

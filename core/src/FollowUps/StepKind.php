@@ -7,6 +7,8 @@ namespace Telamon\Core\FollowUps;
 enum StepKind: string
 {
     case Send = 'send';
+    /** A link to a booking page, to choose a time by. */
+    case Times = 'times';
     case Wait = 'wait';
     case Task = 'task';
     case Notice = 'notice';
@@ -15,4 +17,10 @@ enum StepKind: string
     /** On with a step of the main course. */
     case GoOn = 'go-on';
     case Stop = 'stop';
+
+    /** Whether the client gets something: not while it is quiet. */
+    public function reachesThem(): bool
+    {
+        return self::Send === $this || self::Times === $this;
+    }
 }

@@ -326,6 +326,7 @@ describe('a follow-up', () => {
       'GET /api/follow-ups': {
         items: [series],
         templates: [{ value: 'first', label: 'We have it' }],
+        pages: [],
         stages: [],
         courses: [],
       },
@@ -350,7 +351,7 @@ describe('a follow-up', () => {
 describe('a draft with versions', () => {
   const show = (put: (body: unknown) => object | Promise<object>, kept: () => Schema<'FollowUp'>) =>
     showScreen('/messages/follow-ups/f1', '/messages/follow-ups/:id?', <FollowUpsScreen />, {
-      'GET /api/follow-ups': () => ({ items: [kept()], templates: [], stages: [], courses: [] }),
+      'GET /api/follow-ups': () => ({ items: [kept()], templates: [], pages: [], stages: [], courses: [] }),
       'GET /api/follow-ups/f1': kept,
       'POST /api/follow-ups/try': { acts: [] },
       'PUT /api/follow-ups/f1': put,

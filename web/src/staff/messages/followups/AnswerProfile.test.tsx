@@ -49,6 +49,7 @@ const show = (one: Schema<'FollowUp'> = series) =>
     'GET /api/follow-ups': {
       items: [one],
       templates: [{ value: 'first', label: 'We have it' }],
+      pages: [],
       stages: [],
       courses: [],
     },

@@ -53,7 +53,14 @@ interface LabelProps {
 /** What stands above a post: its number and name, by what it goes, and what came of it. */
 export function PostLabel({ post, step, chosen, number, figure, words, onChoose }: LabelProps) {
   if (!step) return null;
-  const way = step.kind === 'send' ? (step.asText ? 'text' : 'mail') : kindWords[step.kind].replace('give the ', '');
+  const way =
+    step.kind === 'send'
+      ? step.asText
+        ? 'text'
+        : 'mail'
+      : step.kind === 'times'
+        ? 'times'
+        : kindWords[step.kind].replace('give the ', '');
   const back = figure ? figure.answered + figure.booked + figure.forms : 0;
   return (
     <button

@@ -101,6 +101,7 @@ export function StepEditor({ step, courses, list, fault, onChange }: Props) {
           {choice('who', 'Room', [{ value: '', label: 'Desk' }])}
         </p>
       )}
+      {step.kind === 'times' && <p>Send a link to the times of {choice('what', 'Booking page', list.pages)}</p>}
       {step.kind === 'stage' && <p>Move the project to {choice('what', 'Stage', list.stages)}</p>}
       {step.kind === 'tag' && <p>Tag the client {words('what', 'Tag')}</p>}
       {step.kind === 'go-on' && (

@@ -2,7 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Courses } from './queries';
 import { freeKey, inTime, moved, newStep, numbers, placeOf, stepWords } from './series';
 
-const list = { templates: [{ value: 'first', label: 'First answer' }], stages: [{ value: 'Visit', label: 'Visit' }] };
+const list = {
+  templates: [{ value: 'first', label: 'First answer' }],
+  pages: [{ value: 'visit', label: 'A visit' }],
+  stages: [{ value: 'Visit', label: 'Visit' }],
+};
 const courses: Courses = {
   main: [
     { key: 'send-1', kind: 'send', what: 'first' },
@@ -29,6 +33,9 @@ describe('a series', () => {
     expect(freeKey(courses, 'send')).toBe('send-2');
     expect(newStep('wait', courses, list)).toMatchObject({ key: 'wait-2', amount: 2, unit: 'days' });
     expect(newStep('go-on', courses, list).what).toBe('send-1');
+    const times = newStep('times', courses, list);
+    expect(stepWords(times, list, courses)).toBe('send the times of “A visit”');
+    expect(stepWords({ ...times, what: 'gone' }, list, courses)).toContain('a page that is closed');
     expect(newStep('stop', courses, list)).toEqual({ key: 'stop-1', kind: 'stop' });
   });
 

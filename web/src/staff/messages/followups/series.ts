@@ -14,6 +14,7 @@ export const courseWords: Record<Course, string> = {
 
 export const kindWords: Record<Step['kind'], string> = {
   send: 'send',
+  times: 'send the times of',
   wait: 'wait',
   task: 'give the task',
   notice: 'tell staff',
@@ -26,7 +27,7 @@ export const kindWords: Record<Step['kind'], string> = {
 const units = { hours: ['hour', 'hours'], days: ['day', 'days'], 'working-days': ['working day', 'working days'] };
 
 /** What a step does, in words. */
-export function stepWords(step: Step, list: Pick<List, 'templates'>, courses: Courses): string {
+export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages'>, courses: Courses): string {
   switch (step.kind) {
     case 'send':
       return `${list.templates.find((one) => one.value === step.what)?.label ?? 'a template that is gone'}${step.asText ? ', as a text' : ''}`;
@@ -39,6 +40,8 @@ export function stepWords(step: Step, list: Pick<List, 'templates'>, courses: Co
       const to = courseOrder.flatMap((course) => courses[course] ?? []).find((one) => one.key === step.what);
       return to ? `${kindWords['go-on']} “${stepWords(to, list, courses)}”` : 'go on with a step that is gone';
     }
+    case 'times':
+      return `${kindWords.times} “${list.pages.find((one) => one.value === step.what)?.label ?? 'a page that is closed'}”`;
     case 'stop':
       return 'end here';
     default:
@@ -53,13 +56,19 @@ export function freeKey(courses: Courses, kind: string): string {
 }
 
 /** A step to begin with, of a kind. */
-export function newStep(kind: Step['kind'], courses: Courses, list: Pick<List, 'templates' | 'stages'>): Step {
+export function newStep(
+  kind: Step['kind'],
+  courses: Courses,
+  list: Pick<List, 'templates' | 'pages' | 'stages'>,
+): Step {
   const key = freeKey(courses, kind);
   switch (kind) {
     case 'wait':
       return { key, kind, amount: 2, unit: 'days', at: '' };
     case 'send':
       return { key, kind, what: list.templates[0]?.value ?? '' };
+    case 'times':
+      return { key, kind, what: list.pages[0]?.value ?? '' };
     case 'task':
       return { key, kind, what: 'Ring them', who: 'lead', days: 0 };
     case 'stage':
