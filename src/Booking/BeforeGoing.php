@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
@@ -16,7 +14,7 @@ final readonly class BeforeGoing
 {
     private const PLACES = 4;
 
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private PlacesOnFile $places)
     {
     }
 
@@ -29,7 +27,7 @@ final readonly class BeforeGoing
     public function verify(VisitType $type, array $who, string $address, Begun $begun): array
     {
         $told = [];
-        $places = $this->places($begun->client);
+        $places = \array_slice($this->places->of($begun->client), 0, self::PLACES);
         if ($type->settings()->place->isOnTheRoad() && '' === $address) {
             $told[] = [] === $places ? 'Nobody has said where it is.' : 'Which place is meant: '.implode('; ', $places).'?';
         } elseif ($type->settings()->place->isOnTheRoad() && [] !== array_diff($places, [$address]) && null === $begun->project?->asset) {
@@ -45,14 +43,6 @@ final readonly class BeforeGoing
         }
 
         return $told;
-    }
-
-    /** @return list<string> where the things of a client stand, each once */
-    private function places(?Client $client): array
-    {
-        $places = null === $client ? [] : array_map(static fn (Asset $asset): string => $asset->place, $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50));
-
-        return \array_slice(array_values(array_unique(array_filter($places, static fn (string $place): bool => '' !== $place))), 0, self::PLACES);
     }
 
     private function isUnconfirmed(Client $client, string $email): bool

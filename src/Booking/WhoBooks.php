@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\Profile;
-use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Form\Destination;
@@ -20,7 +18,7 @@ final readonly class WhoBooks
     /** @var array<string, string> how it is told that it is known */
     private const KNOWN = ['client.name' => 'your name', 'client.email' => 'your mail address', 'client.phone' => 'your number', 'client.address' => 'your address', 'asset.place' => 'where we should come', 'asset.description' => 'what it is about'];
 
-    public function __construct(private EntityManagerInterface $em, private ReadAnswers $answered, private NameReader $names, private Profile $business)
+    public function __construct(private PlacesOnFile $places, private ReadAnswers $answered, private NameReader $names, private Profile $business)
     {
     }
 
@@ -58,9 +56,9 @@ final readonly class WhoBooks
     /** The one place where a client's things stand; empty where there is none, or several. */
     private function only(Client $client): string
     {
-        $places = array_unique(array_filter(array_map(static fn (Asset $asset): string => $asset->place, $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50)), static fn (string $place): bool => '' !== $place));
+        $places = $this->places->of($client);
 
-        return 1 === \count($places) ? reset($places) : '';
+        return 1 === \count($places) ? $places[0] : '';
     }
 
     /** @return array{name: string, first: string, email: string, phone: string, address: string, known: list<array{label: string, value: string, what: string}>} */
