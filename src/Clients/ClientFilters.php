@@ -98,12 +98,14 @@ final readonly class ClientFilters
         }
         $like = ['place' => '%'.addcslashes($place, '\\%_').'%'];
         $test = "%s.address LIKE :place ESCAPE '\\'";
+        // Where a thing of theirs stands is where they are found.
+        $stands = "SELECT s.client_id FROM asset s WHERE s.place LIKE :place ESCAPE '\\'";
         // What is searched holds the address too, with an index.
         $words = Narrowing::of($place, 'client', 'c.id', 'p');
 
         return [new ClientFilter(
-            null === $words?->gather ? null : "SELECT a.id FROM client a WHERE a.id IN ({$words->gather}) AND ".\sprintf($test, 'a'),
-            \sprintf($test, 'c'),
+            null === $words?->gather ? null : "SELECT a.id FROM client a WHERE a.id IN ({$words->gather}) AND ".\sprintf($test, 'a')." UNION $stands",
+            '('.\sprintf($test, 'c')." OR c.id IN ($stands))",
             $like + ($words->parameters ?? []),
         )];
     }

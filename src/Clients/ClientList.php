@@ -32,7 +32,7 @@ final readonly class ClientList
         $sort = Query::oneOf($request, 'sort', ['name', '-name', 'since', '-since', 'contact', '-contact']) ?? 'name';
         $column = self::SORTS[ltrim($sort, '-')];
         $way = str_starts_with($sort, '-') ? 'DESC' : 'ASC';
-        $query->select('c.id', "TRIM(c.given_name || ' ' || c.family_name) AS name", 'c.organisation', 'c.address', 'c.since', 'c.last_contact', 'c.tags', 'c.archived_at', 's.name AS owner', "$column AS sorted")
+        $query->select('c.id', "TRIM(c.given_name || ' ' || c.family_name) AS name", 'c.organisation', "CASE WHEN c.address <> '' THEN c.address ELSE (SELECT a.place FROM asset a WHERE a.client_id = c.id AND a.place <> '' ORDER BY a.id LIMIT 1) END AS address", 'c.since', 'c.last_contact', 'c.tags', 'c.archived_at', 's.name AS owner', "$column AS sorted")
             ->leftJoin('c', 'staff', 's', 's.id = c.owner_id')->orderBy($column, $way)->addOrderBy('c.id', $way)->setMaxResults(Page::SIZE + 1);
         $cursor = Cursor::from($request);
         if (null !== $cursor) {

@@ -56,6 +56,12 @@ final class ClientsListTest extends AppTestCase
         self::assertSame(['Wilf Ambry'], $this->names('place=3'), 'too short to be looked up in what is searched');
         self::assertSame(['Una Merrow'], $this->names('service=tuning&place=marrowby&q=merr'), 'all at once');
         self::assertSame(['Wilf Ambry'], $this->names('q=0143'), 'part of a number');
+        $this->db()->executeStatement("UPDATE client SET address = '' WHERE id = ?", [$ids['Una Merrow']]);
+        $this->call('PUT', '/api/clients/'.(\is_string($ids['Una Merrow']) ? $ids['Una Merrow'] : ''), ['version' => 1, 'assets' => [['description' => 'Upright', 'place' => '8 Harbour Hill, Corvane']]])->ok();
+        self::assertSame(['Una Merrow'], $this->names('place=harbour'), 'where a thing of theirs stands');
+        self::assertSame(['Una Merrow'], $this->names('place=8'));
+        self::assertSame('Corvane', $this->get('/api/clients?place=harbour')->ok()->text('items.0.locality'));
+        self::assertSame([], $this->names('place=harbour&service=repair'));
     }
 
     public function testItKnowsWhenSomebodyWasLastInTouch(): void
