@@ -60,6 +60,10 @@ final class WishTest extends TestCase
         yield [['12 am'], new Wish('', '', [], 0, 1440, 0)];
         yield [['12pm'], new Wish('', '', [], 0, 1440, 720)];
         yield [['any time'], new Wish()];
+        yield [['weekend mornings'], new Wish('', '', [6, 7], 0, 720)];
+        yield [['weekdays at noon'], new Wish('', '', [1, 2, 3, 4, 5], 690, 840)];
+        yield [['Sundays'], new Wish('', '', [7])];
+        yield [['Tuesday, morning or afternoon'], new Wish('', '', [2], 0, 1080)];
         // What says less than it seems to is a person's to read.
         yield [['not on Mondays'], null];
         yield [['mornings, but never Fridays'], null];

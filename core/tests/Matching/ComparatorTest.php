@@ -49,6 +49,24 @@ final class ComparatorTest extends TestCase
         yield 'no name at all' => ['', '', 'Orla', 'Fennick', Level::Missing, Level::Missing];
     }
 
+    public function testOfSeveralPlacesThoseThatAgreeMostAreCompared(): void
+    {
+        $at = static fn (string $line, string $locality, Person ...$elsewhere): Person => new Person('', '', '', [], [], $line, $locality, '', array_values($elsewhere));
+        $levels = static function (Person $a, Person $b): array {
+            $levels = self::compare($a, $b);
+
+            return [$levels['address'], $levels['area']];
+        };
+        $quay = $at('9 Quay', 'Corvane');
+        self::assertSame([Level::Same, Level::Town], $levels($at('3 Mill Row', 'Marrowby', $quay), $at('1 Orchard', 'Saltfold', $quay)), 'on both sides');
+        self::assertSame([Level::Same, Level::Different], $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Marrowby', $at('3 Mill Row', 'Saltfold'))), 'a house says more than a town');
+        self::assertSame([Level::Near, Level::Town], $levels($at('31 Mill Row', 'Marrowby', $quay), $at('31 Mil Row', 'Marrowby', $at('35 Mill Row', 'Marrowby'))), 'nearly says more than a part of it');
+        self::assertSame([Level::Different, Level::Town], $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Saltfold', $at('8 Ropewalk', 'Marrowby'))), 'the same town, where no house is');
+        self::assertSame([Level::Missing, Level::Missing], $levels($at('', '', $quay), $at('', '')), 'none on one side');
+        self::assertSame([Level::Same, Level::Town], $levels($at('', '', $quay), $at('', '', $at('', 'Saltfold'), $quay)));
+        self::assertCount(2, $at('9 Quay', 'Corvane', $quay, $at('3 Mill Row', 'Marrowby'), $at('', ''))->places(), 'each once, and none that is no place');
+    }
+
     /**
      * @param list<string> $a
      * @param list<string> $b

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { asks } from '../../form/answers';
 import { ComingRows } from '../../shared/Notice';
 import { useToday } from '../shell/day';
@@ -73,10 +74,13 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
   const take = (kind: Kind) => {
     const empty = { key: '', type: kind, wording: '' };
     const added = addQuestion(definition, adding, { ...empty, ...ofKind(known, empty, kind) });
-    setAdding(null);
-    change(added.definition);
-    setChosen(added.key);
-    setTimeout(() => wording.current?.focus());
+    // Drawn at once: letters that are typed on without a pause belong to the new question's wording.
+    flushSync(() => {
+      setAdding(null);
+      change(added.definition);
+      setChosen(added.key);
+    });
+    wording.current?.focus();
   };
   const remove = (key: string | null, sure = false) => {
     if (key === null) {

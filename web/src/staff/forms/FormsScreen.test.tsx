@@ -92,7 +92,8 @@ describe('designing a form', () => {
     expect(document.activeElement).toBe(kind);
     fireEvent.change(kind, { target: { value: 'sh' } });
     fireEvent.keyDown(kind, { key: 'Enter' });
-    await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Wording')));
+    // At once: what is typed on without a pause is not lost.
+    expect(document.activeElement).toBe(screen.getByLabelText('Wording'));
     fireEvent.change(screen.getByLabelText('Wording'), { target: { value: 'Its serial number?' } });
     fireEvent.click(await screen.findByText('likely: asset, serial number'));
     await waitFor(
@@ -212,6 +213,7 @@ describe('designing a form', () => {
     fireEvent.keyDown(screen.getByLabelText('Choice 1'), { key: 'ArrowDown', altKey: true });
     await waitFor(() => expect(labels()).toEqual(['One flight', 'None']), { timeout: 3000 });
     fireEvent.keyDown(screen.getByLabelText('Choice 1'), { key: 'Enter' });
+    expect(document.activeElement).toBe(screen.getByLabelText('Choice 2'));
     fireEvent.change(screen.getByLabelText('Choice 2'), { target: { value: 'Two flights' } });
     await waitFor(() => expect(labels()).toEqual(['One flight', 'Two flights', 'None']), { timeout: 3000 });
     const after = questions(server.kept())[1]?.options?.map((option) => option.value);

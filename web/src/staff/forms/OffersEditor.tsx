@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { conditionsAbout, freshValue, type Definition, type DraftQuestion } from '../definition/design';
 
 interface Props {
@@ -21,9 +22,12 @@ export function OffersEditor({ definition, question, onChange, services = [] }: 
   const missing = asksService ? services.filter((one) => !options.some((option) => option.value === one.value)) : [];
   const list = useRef<HTMLUListElement>(null);
   const [going, setGoing] = useState<string | null>(null);
-  const focus = (place: number) =>
-    setTimeout(() => list.current?.querySelectorAll<HTMLInputElement>('input')[place]?.focus());
   const set = (next: Offered[]) => onChange({ options: next });
+  // Drawn at once: letters that are typed on without a pause belong to the field that is meant.
+  const setAndGo = (next: Offered[], place: number) => {
+    flushSync(() => set(next));
+    list.current?.querySelectorAll<HTMLInputElement>('input')[place]?.focus();
+  };
   const change = (i: number, text: string) => {
     const [label = '', ...more] = text.split('\n');
     const added = more
@@ -37,16 +41,14 @@ export function OffersEditor({ definition, question, onChange, services = [] }: 
     ]);
   };
   const add = (at: number) => {
-    set([...options.slice(0, at), { value: freshValue(), label: '' }, ...options.slice(at)]);
-    focus(at);
+    setAndGo([...options.slice(0, at), { value: freshValue(), label: '' }, ...options.slice(at)], at);
   };
   const move = (i: number, step: -1 | 1) => {
     const to = i + step;
     const one = options[i];
     if (!one || to < 0 || to >= options.length) return;
     const left = options.filter((_, n) => n !== i);
-    set([...left.slice(0, to), one, ...left.slice(to)]);
-    focus(to);
+    setAndGo([...left.slice(0, to), one, ...left.slice(to)], to);
   };
   const remove = (i: number, sure = false) => {
     const value = options[i]?.value ?? '';
@@ -55,8 +57,10 @@ export function OffersEditor({ definition, question, onChange, services = [] }: 
       return;
     }
     setGoing(null);
-    set(options.filter((_, n) => n !== i));
-    focus(Math.max(0, i - 1));
+    setAndGo(
+      options.filter((_, n) => n !== i),
+      Math.max(0, i - 1),
+    );
   };
   return (
     <div>
