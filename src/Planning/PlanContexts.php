@@ -39,7 +39,7 @@ final readonly class PlanContexts
             'calendar' => $this->business->workingDays(),
             'templates' => $this->messages->templateNames() + $this->followUps->namesForPlans() + $this->rooms->namesForPlans(),
             'staff' => $this->crew->here(),
-            'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName()),
+            'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName(), $this->business->business()->currency),
         ]);
         $asked = CrewOfBusiness::isAsked([$known['base'], ...array_values(array_filter(array_map(static fn (OfferedService $service): ?Checklist => $service->addOn, $known['services']))), ...array_values($ruling->book->checklists)]);
         $desk = new Workplace($this->leads->found($known['services']), $known['coordinator'], $known['base'], $known['calendar'], $known['templates'], $known['naming'], $this->phones, $known['staff'], $asked ? $this->crew->newest() : [], $asked ? $this->counts->openByStaff() : []);

@@ -67,7 +67,7 @@ final readonly class FieldLines
         $budget = $now->inquiry->readings->for(Destination::ProjectBudget);
 
         return [
-            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'project', 'budget'))->line($budget, $budget->text, null, [], $decisions, $now->telling)]),
+            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'project', 'budget'))->line($budget, MoneyWords::of($budget, $now->desk->naming->currency), null, [], $decisions, $now->telling)]),
             ...($hasAsset ? $this->custom($now, $decisions, Destination::AssetCustom, null) : []),
             ...$this->custom($now, $decisions, Destination::ProjectCustom, null),
             ...$this->tags($now, Destination::ProjectTags, 'project', 'Project'),

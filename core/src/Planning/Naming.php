@@ -13,8 +13,9 @@ final readonly class Naming
     /**
      * @param string $asset what the work is done on: “piano”
      * @param array<string, CustomField> $customFields by name, “custom.client.size”
+     * @param string $currency ISO 4217, in which it counts; empty where it is not known
      */
-    public function __construct(public string $asset, public array $customFields = [])
+    public function __construct(public string $asset, public array $customFields = [], public string $currency = '')
     {
     }
 

@@ -150,7 +150,7 @@ final readonly class RuleLines
             $fields['service'] ??= $now->desk->services[$booked->service]->name ?? $booked->title;
         }
         foreach ($now->inquiry->readings->all as $reading) {
-            $fields[$reading->question->key] ??= $reading->text;
+            $fields[$reading->question->key] ??= MoneyWords::of($reading, $now->desk->naming->currency);
         }
 
         return $fields;
