@@ -4,36 +4,36 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-/** What people call the fields that a message may name, and an example of each from the demo workshop. */
+/** What people call the fields that a message may name, and an example of each, where the business has no word of its own ({@see OwnWords}). */
 final class FieldWords
 {
     private const WORDS = [
         'first_name' => ['first name', 'Anna'],
-        'client' => ['client', 'Marsh End Choir'],
-        'service' => ['project’s title', 'Tuning, Corvane grand'],
-        'service_words' => ['what the service says', 'A tuning takes two hours.'],
-        'asset' => ['piano', 'Corvane grand'],
-        'place' => ['place', 'Quarry Hall, Dunmarl'],
+        'client' => ['client', 'Anna Hill'],
+        'service' => ['project’s title', 'A first visit'],
+        'service_words' => ['what the service says', 'It takes two hours.'],
+        'asset' => ['what it is about', 'The one in the hall'],
+        'place' => ['place', '3 Mill Row'],
         'project' => ['project’s number', 'P-0194'],
         'reference' => ['reference', 'A-0409'],
-        'lead' => ['who leads', 'Sorcha Vell'],
-        'coordinator' => ['coordinator', 'Nessa Quarle'],
+        'lead' => ['who leads', 'Anna Hill'],
+        'coordinator' => ['coordinator', 'Anna Hill'],
         'ready_by' => ['ready by', 'Thu 26 March'],
         'notes' => ['notes', 'The lift is being mended.'],
         'why' => ['why', 'an urgent inquiry'],
         'phone' => ['client’s phone', '020 910 0456'],
         'link' => ['link', 'https://telamon.example/open/1'],
-        'answers' => ['answers', "Which piano?\nThe upright in the hall."],
+        'answers' => ['answers', "Which one?\nThe one in the hall."],
         'visit' => ['visit', 'First visit'],
         'when' => ['when', 'Thursday 26 March, 10:00 to 11:00'],
         'when_here' => ['when, by our clock', 'Thursday 26 March, 09:00'],
-        'with' => ['with whom', 'Sorcha Vell'],
-        'says' => ['what the type says', 'Please clear the lid.'],
+        'with' => ['with whom', 'Anna Hill'],
+        'says' => ['what the type says', 'Please keep the way free.'],
         'price' => ['price', '€85.00'],
         'until' => ['kept until', 'Friday 27 March, 12:00'],
         'count' => ['how many', '4'],
         'dates' => ['all times', 'When: Thursday 26 March, 10:00'],
-        'notices' => ['notices', 'Van and moving: the lift at Quarry Hall is being mended.'],
+        'notices' => ['notices', 'Van and moving: the lift is being mended.'],
         'words' => ['what they wrote', 'Could you come a day later?'],
         'quote' => ['quote', 'Q-0227'],
         'total' => ['total', '€389.30'],
@@ -41,13 +41,13 @@ final class FieldWords
         'deposit_due' => ['whether a deposit is due', 'yes'],
         'valid_until' => ['good until', 'Sunday 5 April 2026'],
         'what' => ['what happened', 'is accepted'],
-        'question' => ['question', 'Is the stool included?'],
-        'address' => ['client’s address', '8 Orchard Row, Dunmarl'],
-        'title' => ['title', 'Agreement on the voicing'],
+        'question' => ['question', 'Is the way there included?'],
+        'address' => ['client’s address', '8 Orchard Row'],
+        'title' => ['title', 'Agreement on the work'],
         'today' => ['today', '24 March 2026'],
-        'business' => ['business', 'Marrowby Piano Workshop'],
+        'business' => ['business', 'Our business'],
         'business_phone' => ['our phone', '020 910 0100'],
-        'signature' => ['signature', "Nessa Quarle\nMarrowby Piano Workshop, 020 910 0100"],
+        'signature' => ['signature', "Anna Hill\nOur business"],
     ];
 
     /** @return array{name: string, label: string, example: string} as MergeField in the contract */

@@ -11,7 +11,7 @@ use Telamon\Core\Messages\TextLength;
 final readonly class TemplatePreview
 {
     /** @param iterable<GivesExamples> $givers */
-    public function __construct(private TemplateWriter $writer, #[AutowireIterator('telamon.gives_examples')] private iterable $givers)
+    public function __construct(private TemplateWriter $writer, private OwnWords $words, #[AutowireIterator('telamon.gives_examples')] private iterable $givers)
     {
     }
 
@@ -29,12 +29,12 @@ final readonly class TemplatePreview
     public function show(TemplateText $text, Purpose $purpose, array $known, string $record): array
     {
         $values = '' === $record ? null : $this->giver($purpose)?->values($record);
-        $written = $this->writer->fill($text, $values ?? FieldWords::examples(array_values(array_diff($known, ['business', 'business_phone', 'signature']))));
+        $written = $this->writer->fill($text, $values ?? $this->words->examples(array_values(array_diff($known, ['business', 'business_phone', 'signature']))));
 
         return [
             'subject' => $written->subject, 'text' => $written->text, 'html' => $written->html, 'textMessage' => $written->textMessage,
-            'gaps' => array_map(FieldWords::of(...), array_values(array_unique([...$written->gaps, ...$written->textGaps]))),
-            'values' => (object) array_intersect_key(($values ?? []) + FieldWords::examples(null === $values ? $known : []), array_flip($known)),
+            'gaps' => $this->words->of(array_values(array_unique([...$written->gaps, ...$written->textGaps]))),
+            'values' => (object) array_intersect_key(($values ?? []) + $this->words->examples(null === $values ? $known : []), array_flip($known)),
             'length' => self::length($written->textMessage),
         ];
     }

@@ -16,7 +16,7 @@ final readonly class TemplateView
     /** Days that are looked back. */
     private const BACK = 90;
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Consents $consents, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Consents $consents, private Profile $business, private ClockInterface $clock, private OwnWords $words)
     {
     }
 
@@ -45,7 +45,7 @@ final readonly class TemplateView
             'asks' => $template->asks->value,
             'called' => (object) $this->called($template),
             'consents' => $this->consents->names(),
-            'fields' => array_map(FieldWords::of(...), $template->fields()),
+            'fields' => $this->words->of($template->fields()),
             'usedBy' => $uses,
             'versions' => array_map(fn (TemplateVersion $one): array => ['version' => $one->version, 'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $one->staff->name ?? ''], $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50)),
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Messages;
 
+use Telamon\Messages\FieldWords;
 use Telamon\Tests\Support\Answer;
 use Telamon\Tests\Support\AppTestCase;
 
@@ -44,6 +45,22 @@ final class TemplateTest extends AppTestCase
     private function made(): Answer
     {
         return $this->post('/api/templates', self::draft('Our own letter', self::text('Hello '), self::field('first_name', 'there'), self::text(', we come to '), self::field('place'), self::text('.')))->ok(201);
+    }
+
+    public function testFieldsAndExamplesAreTheBusinesssOwn(): void
+    {
+        $this->call('PUT', '/api/setup/business', ['name' => 'Hillside Gardens', 'assetWord' => 'garden'])->ok();
+        $id = $this->post('/api/templates', self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok(201)->text('id');
+        $fields = array_column($this->get("/api/templates/$id")->ok()->rows('fields'), null, 'name');
+        self::assertSame(['garden', 'The garden'], [$fields['asset']['label'] ?? '', $fields['asset']['example'] ?? '']);
+        self::assertSame('Hillside Gardens', $fields['business']['example'] ?? '');
+        self::assertSame('Nessa Quarle', $fields['coordinator']['example'] ?? $fields['lead']['example'] ?? '');
+        $preview = $this->post("/api/templates/$id/preview", self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok();
+        self::assertStringContainsString('The garden', $preview->text('subject'));
+        $this->inquire(['piano' => 'The long border'])->ok(201);
+        $this->accept($this->lastSubmission())->ok();
+        self::assertStringContainsString('The long border', $this->post("/api/templates/$id/preview", self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok()->text('subject'), 'a thing of theirs, where there is one');
+        self::assertSame(0, preg_match('/piano|corvane|marrowby|quarry|nessa|sorcha|voicing|tuning/i', (string) json_encode(FieldWords::examples(array_column($this->get("/api/templates/$id")->ok()->rows('fields'), 'name')))), 'nothing of the demo is anybody else’s example');
     }
 
     public function testATemplateIsMadeAndReadWithARecordThatIsThere(): void
