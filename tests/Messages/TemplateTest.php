@@ -60,7 +60,7 @@ final class TemplateTest extends AppTestCase
         $this->inquire(['piano' => 'The long border'])->ok(201);
         $this->accept($this->lastSubmission())->ok();
         self::assertStringContainsString('The long border', $this->post("/api/templates/$id/preview", self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok()->text('subject'), 'a thing of theirs, where there is one');
-        self::assertSame(0, preg_match('/piano|corvane|marrowby|quarry|nessa|sorcha|voicing|tuning/i', (string) json_encode(FieldWords::examples(array_column($this->get("/api/templates/$id")->ok()->rows('fields'), 'name')))), 'nothing of the demo is anybody else’s example');
+        self::assertSame(0, preg_match('/\bpiano|corvane|marrowby|quarry|nessa|sorcha|voicing|tuning/i', (string) json_encode(FieldWords::examples(array_map(strval(...), array_keys($fields))))), 'nothing of the demo is anybody else’s example');
     }
 
     public function testATemplateIsMadeAndReadWithARecordThatIsThere(): void

@@ -43,8 +43,8 @@ final class MoneyWordsTest extends TestCase
         self::assertSame('£400', RuleLines::fields($now)['budget']);
     }
 
-    private static function form(string $type): FormDefinition
+    private static function form(string $kind): FormDefinition
     {
-        return FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [['key' => 'budget', 'type' => $type]]]]]);
+        return FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [['key' => 'budget', 'type' => $kind]]]]]);
     }
 }
