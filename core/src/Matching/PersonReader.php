@@ -40,7 +40,11 @@ final readonly class PersonReader
         $places = [];
         foreach (\array_slice(array_filter($elsewhere, static fn (string $place): bool => '' !== $place), 0, self::PLACES) as $other) {
             $place = $this->addresses->read($other);
-            $places[] = new Person('', '', '', [], [], $place->line, $place->locality, $place->postalCode);
+            $there = new Person('', '', '', [], [], $place->line, $place->locality, $place->postalCode);
+            // “Stage” and “foyer” are places in a house, and say nothing of where it is.
+            if ('' !== $there->locality || '' !== $there->postalCode || ('' !== $there->houseNumber && '' !== $there->street)) {
+                $places[] = $there;
+            }
         }
         $place = $this->addresses->read($address);
 

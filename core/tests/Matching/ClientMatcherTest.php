@@ -76,6 +76,11 @@ final class ClientMatcherTest extends TestCase
         $person = Fixtures::people()->of('Wilf', 'Fennick', '', [], [], '', ['', '7 Weir Cottages, Marrowby']);
         self::assertContains('a:7|'.Fold::sound('weir'), $keys->of($person));
         self::assertContains('z:'.Fold::sound('fennick').'|marrowby', $keys->of($person));
+        foreach (['stage' => false, 'Room' => false, '7 Weir Cottages' => true, 'Weir Cottages, Marrowby' => true] as $place => $tells) {
+            $two = array_map(static fn (string $given): Person => Fixtures::people()->of($given, 'Fennick', '', [], [], '', [$place]), ['Wilf', 'Tess']);
+            self::assertSame($tells, [] !== array_filter($two[0]->places(), static fn (Person $one): bool => $one->hasAddress()), $place);
+            self::assertSame($tells, $two[0]->places()[0]->hasAddress() && $two[1]->places()[0]->hasAddress(), "two whose things stand in “{$place}”");
+        }
         $fields = self::compare($stands('7 Weir Cottages, Marrowby', 'Orla'));
         self::assertSame(['7 Weir Cottages, Marrowby', true], [$fields[3]->there, $fields[3]->same]);
     }
