@@ -24,6 +24,8 @@ final class Version20261202060000 extends Migration
     {
         $this->addSql('ALTER TABLE appointment ADD COLUMN moved_from DATETIME DEFAULT NULL');
         $this->addSql("ALTER TABLE submission ADD COLUMN accepted_through VARCHAR(120) DEFAULT '' NOT NULL");
+        // A time of their own that was booked is an answer from now on. Where a rule promised one again, it is owed as before.
+        $this->addSql("UPDATE submission SET answered_at = decided_at WHERE state = 'accepted' AND answered_at IS NULL AND decided_by_id IS NULL AND EXISTS (SELECT 1 FROM appointment a WHERE a.submission_id = submission.id) AND NOT EXISTS (SELECT 1 FROM journal_entry e WHERE e.record_id = submission.id AND e.action = 'changed' AND CAST(e.after AS TEXT) LIKE '%\"dueAt\"%')");
         $this->file();
     }
 

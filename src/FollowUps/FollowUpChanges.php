@@ -12,6 +12,8 @@ use Telamon\Core\FollowUps\InvalidSeries;
 use Telamon\Core\FollowUps\Series;
 use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Core\FollowUps\Stand;
+use Telamon\Core\FollowUps\StepKind;
+use Telamon\Diary\BookingPage;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -46,10 +48,14 @@ final readonly class FollowUpChanges
             throw new InvalidInput($error->path, $error->getMessage());
         }
         $known = array_map(static fn (MessageTemplate $one): string => $one->key, array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false]), static fn (MessageTemplate $one): bool => Purpose::Client === $one->purpose()));
+        $pages = array_map(static fn (BookingPage $one): string => $one->slug, $this->em->getRepository(BookingPage::class)->findBy(['live' => true]));
         foreach ($series->courses as $course => $steps) {
             foreach ($steps as $i => $step) {
                 if ('send' === $step->kind->value && !\in_array($step->what, $known, true)) {
                     throw new InvalidInput("courses.$course.$i.what", 'This template is not there any more. Choose another.');
+                }
+                if (StepKind::Times === $step->kind && !\in_array($step->what, $pages, true)) {
+                    throw new InvalidInput("courses.$course.$i.what", 'This booking page is closed. Choose another.');
                 }
                 if ('stage' === $step->kind->value && !\in_array($step->what, $this->business->stages(), true)) {
                     throw new InvalidInput("courses.$course.$i.what", 'This stage is not there any more. Choose another.');

@@ -17,6 +17,9 @@ use Telamon\Staff\Staff;
 /** Sends somebody of the staff every message that a follow-up would send to whoever never answers: at once, each with the time at which it would leave. */
 final readonly class RunWithOneself
 {
+    /** The letter that times go out with. */
+    private const TIMES = 'choose-time';
+
     public function __construct(private EntityManagerInterface $em, private Walking $walking, private TemplatePreview $preview, private MessageQueue $messages)
     {
     }
@@ -32,7 +35,12 @@ final readonly class RunWithOneself
     {
         $tests = [];
         foreach ((new Rehearsal($this->walking->walk()))->run($series, $this->walking->now()) as ['at' => $at, 'step' => $step]) {
-            $template = StepKind::Send === $step?->kind ? $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $step->what]) : null;
+            $key = match ($step?->kind) {
+                StepKind::Send => $step->what,
+                StepKind::Times => self::TIMES,
+                default => null,
+            };
+            $template = null === $key ? null : $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $key]);
             if (null !== $template) {
                 $purpose = $template->purpose();
                 $tests[] = [$template, $this->preview->show($template->text(), $purpose, $template->fields(), $this->preview->records($purpose)[0]['id'] ?? ''), $at->format('D j M, H:i'), $template->text()->enclosed];

@@ -21,6 +21,7 @@ use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
 use Telamon\Messages\Channel;
 use Telamon\Messages\Ground;
+use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
 use Telamon\Messages\MessageState;
 use Telamon\Messages\MessageTemplate;
@@ -148,7 +149,8 @@ final readonly class Walking
 
     private function times(FollowUpRun $run, Step $step): string
     {
-        if ($this->stops->has($run->address)) {
+        // They go where the client is written to now, which need not be where the follow-up began.
+        if ($this->stops->has($run->address) || $this->stops->has($run->client->first(ContactKind::Email) ?? '')) {
             return 'no times sent: they asked to be left alone';
         }
         $made = new Making($this->clock->now());
@@ -158,7 +160,12 @@ final readonly class Walking
         }
         $sent = $this->effects->handler(OfferTimes::class)->write(new OfferTimes($step->what), $made);
 
-        return [] === $sent ? 'no times sent: the page is closed, or there is no mail address' : "sent the times of /book/{$step->what}";
+        $message = $sent[0] ?? null;
+        if (!$message instanceof Message) {
+            return 'no times sent: the page is closed, or there is no mail address';
+        }
+
+        return MessageState::Held === $message->state ? "held: {$message->failure}" : "sent the times of /book/{$step->what}";
     }
 
     private function task(FollowUpRun $run, Step $step): string

@@ -34,6 +34,9 @@ use Telamon\Refusal\Refusal;
 /** Takes a filled-in form: checks it, and puts it on file once. */
 final readonly class Receiver
 {
+    /** Why it is out of the way where the form itself told them that it is not for us. */
+    private const AWAY = 'sent-away';
+
     public function __construct(
         private EntityManagerInterface $em,
         private AnswerCheck $check,
@@ -250,7 +253,7 @@ final readonly class Receiver
             $submission->setAside('duplicate', "The same answers came before as {$twin->number}.", $now, same: $twin);
         }
         if (!$arriving->isLenient() && null === $twin && true === $ending?->sendsAway) {
-            $submission->setAside('sent-away', 'The form told them that it is not for us; nobody owes an answer.', $now);
+            $submission->setAside(self::AWAY, 'The form told them that it is not for us; nobody owes an answer.', $now);
         }
         if (null !== $arriving->suspicion) {
             // Out of the way, never thrown away: she can put it back.
@@ -278,12 +281,14 @@ final readonly class Receiver
     /** The short form is done once the long one is here: what it said is in the long one's plan. */
     private function finish(?Submission $short, Submission $long, \DateTimeImmutable $now): void
     {
-        if (null === $short || SubmissionState::Waiting !== $long->state) {
+        // Whoever the long one sends away was sent away: nobody owes the short one an answer either.
+        $isAway = self::AWAY === $long->asideReason;
+        if (null === $short || (SubmissionState::Waiting !== $long->state && !$isAway)) {
             return;
         }
         $this->em->refresh($short);
         if (SubmissionState::Waiting === $short->state) {
-            $short->setAside('continued', "Carried on in {$long->number}.", $now);
+            $short->setAside($isAway ? self::AWAY : 'continued', "Carried on in {$long->number}.", $now);
         }
     }
 

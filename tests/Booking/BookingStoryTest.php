@@ -135,10 +135,26 @@ final class BookingStoryTest extends AppTestCase
             return $this->lastSubmission();
         };
         $away = $this->get('/api/submissions/'.$send('yes'))->ok();
+        self::assertSame([], $this->get('/api/today')->ok()->rows('waiting'), 'nobody waits for an answer');
         self::assertSame(['set-aside', 'sent-away'], [$away->text('state'), $away->text('aside.reason')]);
         self::assertSame('waiting', $this->get('/api/submissions/'.$send('no'))->ok()->text('state'));
         $this->post('/api/submissions/'.$away->text('id').'/undo')->ok();
         self::assertSame('waiting', $this->get('/api/submissions/'.$away->text('id'))->ok()->text('state'), 'she can look at it all the same');
+    }
+
+    public function testWhomTheLongFormSendsAwayTheShortOneOwesNothingEither(): void
+    {
+        $this->signIn();
+        $name = ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'];
+        $page = static fn (array ...$questions): array => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [$name, ...array_values($questions)]]];
+        $this->publish('Far', ['purpose' => 'open', 'pages' => $page(['key' => 'far', 'type' => 'yes-no', 'wording' => 'Far?', 'required' => true]), 'endings' => [['kind' => 'thanks', 'text' => 'Too far.', 'when' => ['question' => 'far', 'op' => 'is', 'value' => 'yes'], 'sendsAway' => true]]]);
+        $this->publish('Short', ['purpose' => 'open', 'pages' => $page(), 'endings' => [['kind' => 'form', 'text' => 'far']]]);
+        foreach (['yes' => 'sent-away', 'no' => 'continued'] as $far => $reason) {
+            $continues = $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => "Orla $far"]])->ok(201)->text('continues');
+            $short = $this->lastSubmission();
+            $this->call('POST', '/api/public/forms/far/submissions', ['answers' => ['name' => "Orla $far", 'far' => $far], 'continues' => $continues])->ok(201);
+            self::assertSame(['set-aside', $reason], [($shown = $this->get("/api/submissions/$short")->ok())->text('state'), $shown->text('aside.reason')], $far);
+        }
     }
 
     public function testWhoeverLeavesBeforeATimeIsFoundAndToldAsUnfinished(): void

@@ -61,8 +61,27 @@ final class TimesStepTest extends AppTestCase
         self::assertSame([], $this->sent());
     }
 
+    public function testSomebodyRunsItWithThemselves(): void
+    {
+        $sent = $this->post('/api/follow-ups/to-me', ['name' => 'Times', 'courses' => $this->get("/api/follow-ups/{$this->followUp}")->ok()->at('courses')])->ok();
+        self::assertSame(1, $sent->number('sent'));
+    }
+
+    public function testAStopOfTheirNewAddressCounts(): void
+    {
+        $this->begin();
+        $client = $this->get("/api/clients/{$this->client}")->ok();
+        $this->db()->executeStatement("UPDATE contact_point SET value = 'new@example.org', match_key = 'new@example.org' WHERE kind = 'email'");
+        $this->db()->executeStatement("UPDATE follow_up_run SET address = 'old@example.org'");
+        $this->post('/api/stops', ['client' => $client->text('id'), 'stopped' => true])->ok(204);
+        $this->wind('+2 days');
+        self::assertSame([], $this->sent());
+    }
+
     public function testAClosedPageSendsNothingAndAsksBeforeItCloses(): void
     {
+        $gone = $this->post('/api/follow-ups', ['name' => 'Gone', 'courses' => ['main' => [['key' => 't', 'kind' => 'times', 'what' => 'nowhere']]]]);
+        self::assertSame([422, 'courses.main.0.what'], [$gone->status, $gone->text('violations.0.path')]);
         $this->post('/api/follow-ups', ['name' => 'None', 'courses' => ['main' => [['key' => 't', 'kind' => 'times', 'what' => '']]]])->ok(422);
         $page = array_values(array_filter($this->get('/api/diary/types')->ok()->rows('pages'), static fn (array $one): bool => 'visit' === $one['slug']))[0];
         $id = \is_string($page['id']) ? $page['id'] : '';

@@ -35,6 +35,7 @@ export function WroteToUs({ id }: { id: string }) {
               </span>
               <small>
                 {when(submission.receivedAt, today)}, {submission.clock.words}
+                {submission.priority > 0 && `, priority ${count(submission.priority, 'point')}`}
               </small>
             </li>
           ))}

@@ -57,6 +57,7 @@ export function DiaryScreen() {
   const placing = search.has('new');
   const setup = useVisitTypes(keeps);
   const [wishes, setWishes] = useState<Partial<Wanted>>({});
+  const [settled, setSettled] = useState<string | undefined>();
   const [offer, setOffer] = useState(0);
   const usual = setup.data?.offerHours ?? 24;
   const [series, setSeries] = useState<{ every: '' | 'WEEKLY' | 'FORTNIGHTLY' | 'MONTHLY'; times: number }>({
@@ -77,7 +78,9 @@ export function DiaryScreen() {
     from: day < today ? today : day,
     ...wishes,
   };
-  const good = useGoodTimes(wanted, keeps && placing);
+  // Times are found by the place as it was left, not by each letter of it.
+  const { address: typed, ...asked } = wanted;
+  const good = useGoodTimes(settled === undefined ? asked : { ...asked, address: settled }, keeps && placing);
   const { place, change } = useKeepDiary();
 
   const show = (next: Record<string, string | null>, path = '/diary') => {
@@ -91,6 +94,7 @@ export function DiaryScreen() {
   const goTo = (next: string) => show({ day: next });
   const begin = () => {
     setWishes({});
+    setSettled(undefined);
     setSlot(1);
     setKey(newKey());
     show({ new: '1', day });
@@ -102,6 +106,7 @@ export function DiaryScreen() {
       return query;
     });
     setWishes({});
+    setSettled(undefined);
   };
   const slots: Slot[] = placing
     ? (good.data?.items ?? []).map((one, i) => ({
@@ -125,7 +130,7 @@ export function DiaryScreen() {
         also: chosen.staff.slice(1).map((one) => one.id),
         startsAt: chosen.startsAt,
         endsAt: chosen.endsAt,
-        place: good.data.address,
+        place: good.data.onTheRoad ? (typed ?? good.data.address) : good.data.address,
         offer: hours,
         ...(series.every ? series : {}),
       },
@@ -268,6 +273,7 @@ export function DiaryScreen() {
         wanted={wanted}
         who={good.data?.who ?? ''}
         found={good.data}
+        onPlace={() => setSettled(wanted.address)}
         setup={setup.data}
         type={good.data?.type ?? wanted.type}
         length={good.data?.length ?? wanted.length}

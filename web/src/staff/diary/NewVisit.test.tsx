@@ -16,6 +16,7 @@ const found: Schema<'GoodTimes'> = {
 
 function place(told: Partial<Schema<'GoodTimes'>>) {
   const onChange = vi.fn();
+  const onPlace = vi.fn();
   showScreen(
     '/',
     '/',
@@ -36,6 +37,7 @@ function place(told: Partial<Schema<'GoodTimes'>>) {
       type="k1"
       length={60}
       onChange={onChange}
+      onPlace={onPlace}
       offerHours={0}
       usualHours={24}
       onOffer={vi.fn()}
@@ -44,7 +46,7 @@ function place(told: Partial<Schema<'GoodTimes'>>) {
     />,
     {},
   );
-  return onChange;
+  return { onChange, onPlace };
 }
 
 describe('A visit that is placed', () => {
@@ -52,14 +54,18 @@ describe('A visit that is placed', () => {
   afterEach(cleanup);
 
   it('says where to go and what to verify, and takes another place', () => {
-    const onChange = place({});
+    const { onChange, onPlace } = place({});
     expect(screen.getByLabelText('To verify').textContent).toContain('There is no number to ring on the way.');
     const where = screen.getByLabelText('Where to go');
-    fireEvent.blur(where);
-    expect(onChange).not.toHaveBeenCalled();
     fireEvent.change(where, { target: { value: '9 Quay' } });
-    fireEvent.blur(where);
+    // Known as it is typed, so that nothing is lost by booking at once; asked about once it is left.
     expect(onChange).toHaveBeenCalledWith({ address: '9 Quay' });
+    expect(onPlace).not.toHaveBeenCalled();
+    fireEvent.keyDown(where, { key: 'Enter', ctrlKey: true });
+    expect(onPlace).not.toHaveBeenCalled();
+    fireEvent.keyDown(where, { key: 'Enter' });
+    fireEvent.blur(where);
+    expect(onPlace).toHaveBeenCalledTimes(2);
   });
 
   it('asks for no place where nobody travels', () => {

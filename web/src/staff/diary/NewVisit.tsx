@@ -11,6 +11,8 @@ interface Props {
   type: string;
   length: number;
   onChange: (wanted: Partial<Wanted>) => void;
+  /** The place is written: times are found anew by the way there. */
+  onPlace: () => void;
   offerHours: number;
   /** For how many hours a time is kept where nobody says otherwise. */
   usualHours: number;
@@ -28,6 +30,7 @@ export function NewVisit({
   type,
   length,
   onChange,
+  onPlace,
   offerHours,
   usualHours,
   onOffer,
@@ -73,14 +76,14 @@ export function NewVisit({
             {' '}
             at{' '}
             <input
-              key={`${wanted.client} ${wanted.project} ${wanted.submission} ${found.address}`}
               className="place"
               aria-label="Where to go"
               placeholder="where to go"
               maxLength={300}
-              defaultValue={found.address}
-              onBlur={(event) => event.target.value !== found.address && onChange({ address: event.target.value })}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              value={wanted.address ?? found.address}
+              onChange={(event) => onChange({ address: event.target.value })}
+              onBlur={onPlace}
+              onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && onPlace()}
             />
           </>
         )}

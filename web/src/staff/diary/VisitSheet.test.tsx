@@ -26,7 +26,7 @@ const visit: Visit = {
   now: 'to-come',
   heldUntil: null,
   movedFrom: null,
-  priority: 0,
+  priority: 5,
   notes: '',
   wish: '',
   who: 'Orla Fennick',
@@ -55,6 +55,7 @@ describe('A visit', () => {
       },
     });
     fireEvent.click(await screen.findByRole('button', { name: 'Move or change' }));
+    expect(screen.getByText('5 points')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Notes'), { target: { value: 'Ring first' } });
     expect(calls.filter((call) => call.path.endsWith('/check'))).toHaveLength(0);
     fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-12-10' } });

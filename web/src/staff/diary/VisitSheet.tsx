@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Mark, type MarkKind } from '../../shared/Mark';
 import { ComingRows, Trouble } from '../../shared/Notice';
+import { count } from '../../shared/numbers';
 import { clockTime, longDay } from '../../shared/words';
 import { Allowed } from '../shell/Allowed';
 import { useToday } from '../shell/day';
@@ -113,6 +114,12 @@ function Sheet({ visit, diary, onClose }: { visit: Visit; diary: Diary | undefin
               </dd>
             </div>
           ) : null,
+        )}
+        {visit.priority > 0 && (
+          <div>
+            <dt>Priority</dt>
+            <dd className="figures">{count(visit.priority, 'point')}</dd>
+          </div>
         )}
         {visit.notes && (
           <div>

@@ -221,6 +221,22 @@ describe('designing a form', () => {
     expect(new Set(after).size).toBe(3);
   });
 
+  it('lets thanks send somebody away, and nothing else', async () => {
+    const server = keeping();
+    show(server.replies);
+    fireEvent.click(await screen.findByText('with thanks; end otherwise …'));
+    fireEvent.change(screen.getByLabelText('Text, address or form'), { target: { value: 'We do not come that far.' } });
+    fireEvent.click(screen.getByLabelText(/sends them away/));
+    const ends = () => (server.kept() as { endings?: object[] }).endings;
+    await waitFor(
+      () => expect(ends()).toMatchObject([{ kind: 'thanks', text: 'We do not come that far.', sendsAway: true }]),
+      { timeout: 3000 },
+    );
+    fireEvent.change(screen.getByLabelText('How it ends'), { target: { value: 'address' } });
+    expect(screen.queryByLabelText(/sends them away/)).toBeNull();
+    await waitFor(() => expect(ends()).toMatchObject([{ kind: 'address', sendsAway: false }]), { timeout: 3000 });
+  });
+
   it('publishes what has been kept', async () => {
     const calls = show(keeping().replies);
     await choose('Stairs');

@@ -9,6 +9,7 @@ import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
 import { ArrivalsChart } from './ArrivalsChart';
+import { arrivalPath } from './day';
 import { MyDay } from './MyDay';
 import { DayPrint } from './DayPrint';
 import { QuotesWaiting } from './QuotesWaiting';
@@ -97,7 +98,7 @@ export function TodayScreen() {
                     label: `Answer ${first.name}`,
                     keyName: 'main' as const,
                     main: true,
-                    act: () => void navigate(`/arrivals/${first.id}`),
+                    act: () => void navigate(arrivalPath(first)),
                   },
                 ]
               : []),

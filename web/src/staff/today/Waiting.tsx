@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { Mark, type MarkKind } from '../../shared/Mark';
 import { percent } from '../shell/ruler';
 import type { Today } from './queries';
-import { minuteOf, minutesWords } from './day';
+import { arrivalPath, minuteOf, minutesWords } from './day';
 
 const marks: Record<Today['waiting'][number]['mark'], MarkKind> = {
   decide: 'choose',
@@ -35,7 +35,7 @@ export function Waiting({ today }: { today: Today }) {
           return (
             <li key={one.id}>
               <p className="today-name">
-                <Link to={`/arrivals/${one.id}${one.mark === 'owed' ? '?state=owed' : ''}`}>{one.name}</Link>
+                <Link to={arrivalPath(one)}>{one.name}</Link>
                 <Mark kind={marks[one.mark]}>
                   {one.mark === 'decide'
                     ? `${one.toDecide} to decide`

@@ -1,4 +1,5 @@
 import { DateTime } from 'luxon';
+import type { Today } from './queries';
 
 export function minuteOf(at: string): number {
   const time = DateTime.fromISO(at, { setZone: true });
@@ -10,4 +11,9 @@ export function minutesWords(minutes: number): string {
   if (minutes < 60) return `${minutes} min`;
   const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
   return rest ? `${hours} h ${String(rest).padStart(2, '0')}` : `${hours} h`;
+}
+
+/** Where somebody who waits is answered: what a rule accepted stands under Owed. */
+export function arrivalPath(one: Pick<Today['waiting'][number], 'id' | 'mark'>): string {
+  return `/arrivals/${one.id}${one.mark === 'owed' ? '?state=owed' : ''}`;
 }
