@@ -165,6 +165,7 @@ export function FormPane({ form, definition, onChange }: Props) {
                     <label className="sends-away">
                       <Checkbox
                         size="small"
+                        sx={{ p: 0 }}
                         checked={ending.sendsAway ?? false}
                         onChange={(event) => setEnding(i, { sendsAway: event.target.checked })}
                       />{' '}
