@@ -60,6 +60,14 @@ final class WishTest extends TestCase
         yield [['12 am'], new Wish('', '', [], 0, 1440, 0)];
         yield [['12pm'], new Wish('', '', [], 0, 1440, 720)];
         yield [['any time'], new Wish()];
+        yield [['23:59'], new Wish('', '', [], 0, 1440, 1439)];
+        yield [['24:00'], null];
+        yield [['9:59am'], new Wish('', '', [], 0, 1440, 599)];
+        yield [['9:60'], null];
+        yield [['12:30 pm'], new Wish('', '', [], 0, 1440, 750)];
+        yield [['13pm'], null];
+        yield [['0am'], null];
+        yield [['Friday evening'], new Wish('', '', [5], 1020, 1440)];
         yield [['weekend mornings'], new Wish('', '', [6, 7], 0, 720)];
         yield [['weekdays at noon'], new Wish('', '', [1, 2, 3, 4, 5], 690, 840)];
         yield [['Sundays'], new Wish('', '', [7])];
