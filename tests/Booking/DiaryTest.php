@@ -184,6 +184,7 @@ final class DiaryTest extends AppTestCase
         $this->place('2026-11-30T10:00:00+00:00')->ok(201);
         $found = $this->get("/api/diary/good-times?type={$this->tuning}&client={$this->client}&part=morning&from=2026-11-30")->ok();
         self::assertSame(['Wilf Ambry', '2 Mill Race, Marrowby'], [$found->text('who'), $found->text('address')]);
+        self::assertSame(['There is no number to ring on the way.'], $found->at('verify'), 'a mail address that somebody wrote down is confirmed');
         self::assertCount(5, $found->rows('items'));
         self::assertStringContainsString('As asked', $found->text('items.0.why'));
         foreach (array_keys($found->rows('items')) as $i) {

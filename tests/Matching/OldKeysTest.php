@@ -41,7 +41,9 @@ final class OldKeysTest extends OldInstallation
         foreach (['booked', 'again', 'rule', 'waiting'] as $id) {
             $state = 'waiting' === $id ? 'waiting' : 'accepted';
             $db->exec("INSERT INTO submission (id, state, aside_reason, aside_note, number, answers, name, to_decide, channel, received_at, due_at, form_version_id, decided_at) VALUES ('$id', '$state', '', '', '$id', '{}', 'N', 0, 'page', '2026-01-02 10:00:00', '2026-01-02 12:00:00', 'v', '2026-01-02 10:05:00')");
-            'rule' === $id || $db->exec("INSERT INTO appointment (id, title, place, staff_id, starts_at, ends_at, state, placed_at, submission_id) VALUES ('a-$id', 'T', '', 's', '2026-01-05 10:00:00', '2026-01-05 11:00:00', 'booked', '2026-01-02', '$id')");
+            if ('rule' !== $id) {
+                $db->exec("INSERT INTO appointment (id, title, place, staff_id, starts_at, ends_at, state, placed_at, submission_id) VALUES ('a-$id', 'T', '', 's', '2026-01-05 10:00:00', '2026-01-05 11:00:00', 'booked', '2026-01-02', '$id')");
+            }
         }
         $db->exec("INSERT INTO change_set (id, kind, words, at, record_label, seq) VALUES ('c', 'x', 'x', '2026-01-03', '', 1)");
         $db->exec("INSERT INTO journal_entry (id, action, record_class, record_kind, record_id, record_label, before, after, change_id, seq) VALUES ('e', 'changed', 'x', 'submission', 'again', 'A', '{\"dueAt\":\"1\"}', '{\"dueAt\":\"2\",\"answeredAt\":null}', 'c', 1)");

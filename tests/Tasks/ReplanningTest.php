@@ -151,6 +151,8 @@ final class ReplanningTest extends AppTestCase
         $visit = $this->post('/api/appointments', ['title' => 'Look at it', 'project' => $this->project, 'staff' => $staff, 'startsAt' => '2026-12-03T10:00:00+00:00', 'endsAt' => '2026-12-03T11:00:00+00:00', 'anyway' => true])->ok(201);
         self::assertSame('2026-12-04', $this->task('Pack the van')['due']);
         $packed = $this->task('Tell the client')['due'];
+        $alone = $this->post('/api/appointments', ['title' => 'On its own', 'staff' => $staff, 'startsAt' => '2026-12-04T14:00:00+00:00', 'endsAt' => '2026-12-04T15:00:00+00:00', 'anyway' => true])->ok(201)->text('appointment.id');
+        self::assertSame([], $this->post('/api/appointments/check', ['id' => $alone] + ['startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'])->ok()->rows('follows.moved'), 'nothing hangs on a visit of no project');
         $changes = $this->countRows('change_set');
         $edit = ['id' => $visit->text('appointment.id'), 'startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'];
         $seen = $this->post('/api/appointments/check', $edit)->ok();
