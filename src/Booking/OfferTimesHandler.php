@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace Telamon\Booking;
 
 use Telamon\Clients\Client;
+use Telamon\Clients\ContactKind;
 use Telamon\Core\Effects\OfferTimes;
 use Telamon\Core\Plan\Effect;
-use Telamon\Effects\EffectHandler;
 use Telamon\Effects\Making;
+use Telamon\Effects\MayComeToNothing;
 use Telamon\Projects\Project;
 
 /**
  * Mails the client a link to a booking page: of the project where there is one. Without the page, or without a mail
  * address, nothing goes out.
  *
- * @implements EffectHandler<OfferTimes>
+ * @implements MayComeToNothing<OfferTimes>
  */
-final readonly class OfferTimesHandler implements EffectHandler
+final readonly class OfferTimesHandler implements MayComeToNothing
 {
     public function __construct(private BookingPages $pages, private BookingLinks $links, private OfferMails $offers)
     {
@@ -26,6 +27,17 @@ final readonly class OfferTimesHandler implements EffectHandler
     public static function of(): string
     {
         return OfferTimes::class;
+    }
+
+    public function against(Effect $effect, Making $made): string
+    {
+        \assert($effect instanceof OfferTimes);
+
+        return match (true) {
+            null === $this->pages->findLive($effect->page) => 'no times sent: the page is closed',
+            '' === ($made->find(Client::class)?->first(ContactKind::Email) ?? '') => 'no times sent: there is no mail address',
+            default => '',
+        };
     }
 
     public function write(Effect $effect, Making $made): array

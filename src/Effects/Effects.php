@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Effects;
 
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Telamon\Core\Plan\Effect;
 use Telamon\Core\Plan\PlanLine;
@@ -22,6 +23,7 @@ final class Effects
     public function __construct(
         #[AutowireIterator('telamon.effect_handler')] private readonly iterable $handlers,
         #[AutowireIterator('telamon.last_touch')] private readonly iterable $touches,
+        private readonly EventDispatcherInterface $events,
     ) {
     }
 
@@ -34,8 +36,16 @@ final class Effects
     {
         $touched = [];
         foreach ($lines as $line) {
-            if (null !== $line->effect) {
-                array_push($touched, ...$this->handler($line->effect::class)->write($line->effect, $made));
+            if (null === $line->effect) {
+                continue;
+            }
+            $handler = $this->handler($line->effect::class);
+            $against = $handler instanceof MayComeToNothing ? $handler->against($line->effect, $made) : '';
+            if ('' !== $against) {
+                $this->events->dispatch($nothing = new CameToNothing($against, $line->said->reason, $made));
+                array_push($touched, ...$nothing->touched());
+            } else {
+                array_push($touched, ...$handler->write($line->effect, $made));
             }
         }
         foreach ($this->touches as $touch) {

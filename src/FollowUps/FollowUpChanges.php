@@ -14,6 +14,7 @@ use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\StepKind;
 use Telamon\Diary\BookingPage;
+use Telamon\Forms\PublishedForms;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -31,7 +32,7 @@ final readonly class FollowUpChanges
 {
     private const MOST = 50;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private SeriesReader $reader, private Walking $walking, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private SeriesReader $reader, private Walking $walking, private PublishedForms $forms, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -49,6 +50,7 @@ final readonly class FollowUpChanges
         }
         $known = array_map(static fn (MessageTemplate $one): string => $one->key, array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false]), static fn (MessageTemplate $one): bool => Purpose::Client === $one->purpose()));
         $pages = array_map(static fn (BookingPage $one): string => $one->slug, $this->em->getRepository(BookingPage::class)->findBy(['live' => true]));
+        $forms = $this->forms->published();
         foreach ($series->courses as $course => $steps) {
             foreach ($steps as $i => $step) {
                 if ('send' === $step->kind->value && !\in_array($step->what, $known, true)) {
@@ -56,6 +58,9 @@ final readonly class FollowUpChanges
                 }
                 if (StepKind::Times === $step->kind && !\in_array($step->what, $pages, true)) {
                     throw new InvalidInput("courses.$course.$i.what", 'This booking page is closed. Choose another.');
+                }
+                if (StepKind::Form === $step->kind && !\in_array($step->what, $forms, true)) {
+                    throw new InvalidInput("courses.$course.$i.what", 'This form is not published any more. Choose another.');
                 }
                 if ('stage' === $step->kind->value && !\in_array($step->what, $this->business->stages(), true)) {
                     throw new InvalidInput("courses.$course.$i.what", 'This stage is not there any more. Choose another.');

@@ -9,6 +9,8 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Diary\BookingPage;
+use Telamon\Forms\Form;
+use Telamon\Forms\PublishedForms;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
 use Telamon\Record\RecordRef;
@@ -21,7 +23,7 @@ final readonly class FollowUpView
     private const MOST = 2000;
     private const SHOWN = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -35,6 +37,7 @@ final readonly class FollowUpView
             'templates' => array_map(static fn (MessageTemplate $one): array => ['value' => $one->key, 'label' => $one->name], $templates),
             'stages' => array_map(static fn (string $stage): array => ['value' => $stage, 'label' => $stage], $this->business->stages()),
             'pages' => array_map(static fn (BookingPage $page): array => ['value' => $page->slug, 'label' => $page->title], $this->em->getRepository(BookingPage::class)->findBy(['live' => true], ['title' => 'ASC'])),
+            'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $this->forms->all()),
             'courses' => array_map(static fn (Course $course): array => ['value' => $course->value, 'label' => $course->words()], Course::cases()),
         ];
     }

@@ -17,8 +17,8 @@ use Telamon\Staff\Staff;
 /** Sends somebody of the staff every message that a follow-up would send to whoever never answers: at once, each with the time at which it would leave. */
 final readonly class RunWithOneself
 {
-    /** The letter that times go out with. */
-    private const TIMES = 'choose-time';
+    /** The letters that other things go out with. */
+    private const LETTERS = ['times' => 'choose-time', 'quote' => 'quote', 'form' => 'fill-in'];
 
     public function __construct(private EntityManagerInterface $em, private Walking $walking, private TemplatePreview $preview, private MessageQueue $messages)
     {
@@ -35,11 +35,7 @@ final readonly class RunWithOneself
     {
         $tests = [];
         foreach ((new Rehearsal($this->walking->walk()))->run($series, $this->walking->now()) as ['at' => $at, 'step' => $step]) {
-            $key = match ($step?->kind) {
-                StepKind::Send => $step->what,
-                StepKind::Times => self::TIMES,
-                default => null,
-            };
+            $key = StepKind::Send === $step?->kind ? $step->what : self::LETTERS[$step->kind->value ?? ''] ?? null;
             $template = null === $key ? null : $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $key]);
             if (null !== $template) {
                 $purpose = $template->purpose();

@@ -11,14 +11,18 @@ use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Effects\OfferTimes;
+use Telamon\Core\Effects\SendForm;
+use Telamon\Core\Effects\SendQuote;
 use Telamon\Core\FollowUps\Course;
 use Telamon\Core\FollowUps\Quiet;
 use Telamon\Core\FollowUps\SeriesWalk;
 use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\Step;
 use Telamon\Core\FollowUps\StepKind;
+use Telamon\Core\Plan\Effect;
 use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
+use Telamon\Effects\MayComeToNothing;
 use Telamon\Messages\Channel;
 use Telamon\Messages\Ground;
 use Telamon\Messages\Message;
@@ -119,7 +123,9 @@ final readonly class Walking
     {
         return match ($step->kind) {
             StepKind::Send => $this->send($run, $step),
-            StepKind::Times => $this->times($run, $step),
+            StepKind::Times => $this->carryOut($run, new OfferTimes($step->what), "sent the times of /book/{$step->what}"),
+            StepKind::Form => $this->carryOut($run, new SendForm($step->what), "sent the form /f/{$step->what}"),
+            StepKind::Quote => $this->carryOut($run, new SendQuote(), 'sent'),
             StepKind::Task => $this->task($run, $step),
             StepKind::Stage => $this->stage($run, $step),
             StepKind::Tag => $this->tag($run, $step),
@@ -147,25 +153,34 @@ final readonly class Walking
         return MessageState::Held === $message->state ? "held: {$message->failure}" : "$sent “{$template->name}”";
     }
 
-    private function times(FollowUpRun $run, Step $step): string
+    /** What plans do too, done by itself. */
+    private function carryOut(FollowUpRun $run, Effect $effect, string $sent): string
     {
         // They go where the client is written to now, which need not be where the follow-up began.
         if ($this->stops->has($run->address) || $this->stops->has($run->client->first(ContactKind::Email) ?? '')) {
-            return 'no times sent: they asked to be left alone';
+            return 'not sent: they asked to be left alone';
         }
         $made = new Making($this->clock->now());
         $made->add($run->client);
         if (null !== $run->project) {
             $made->add($run->project);
         }
-        $sent = $this->effects->handler(OfferTimes::class)->write(new OfferTimes($step->what), $made);
+        $handler = $this->effects->handler($effect::class);
+        $against = $handler instanceof MayComeToNothing ? $handler->against($effect, $made) : '';
+        if ('' !== $against) {
+            // Nobody looks into a follow-up that goes by itself: what it was to send and could not is told.
+            $this->events->dispatch(new StaffToBeTold('', ucfirst($against).": {$run->client->name()}", $run->followUp->name, $run->client, $run->project, $run->submissionId));
 
-        $message = $sent[0] ?? null;
-        if (!$message instanceof Message) {
-            return 'no times sent: the page is closed, or there is no mail address';
+            return $against;
+        }
+        foreach ($handler->write($effect, $made) as $one) {
+            if ($one instanceof Message && MessageState::Held === $one->state) {
+                return "held: {$one->failure}";
+            }
+            $sent = $one instanceof Message ? $sent : "$sent {$one->recordLabel()}";
         }
 
-        return MessageState::Held === $message->state ? "held: {$message->failure}" : "sent the times of /book/{$step->what}";
+        return $sent;
     }
 
     private function task(FollowUpRun $run, Step $step): string

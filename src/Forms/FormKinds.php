@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Telamon\Forms;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\Destination;
@@ -12,11 +13,12 @@ use Telamon\Core\Form\Kinds;
 use Telamon\Core\Form\Question;
 use Telamon\Core\Form\QuestionKind;
 use Telamon\Core\Planning\AskedService;
+use Telamon\Staff\Staff;
 
 /** The kinds of questions, and where answers of each may go; custom fields included. */
 final readonly class FormKinds
 {
-    public function __construct(private OwnFields $fields, private Profile $business)
+    public function __construct(private EntityManagerInterface $em, private OwnFields $fields, private Profile $business)
     {
     }
 
@@ -44,6 +46,7 @@ final readonly class FormKinds
                 'inLines' => $kind->fitsInLines(),
             ], array_values(Kinds::all())),
             'destinations' => $destinations,
+            'staff' => array_map(static fn (Staff $one): array => ['value' => $one->id, 'label' => $one->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
             'services' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($names = $this->business->serviceNames()), $names),
         ];
     }
@@ -66,7 +69,7 @@ final readonly class FormKinds
     public function advice(FormDefinition $form): array
     {
         $custom = $this->fields->byName();
-        $advice = [];
+        $advice = '' === $form->tell || true === $this->em->find(Staff::class, $form->tell)?->active ? [] : ['Whoever is to be told at once is not here any more: the coordinator is told. Choose somebody else.'];
         foreach ($form->questions() as $question) {
             foreach ([$question, ...$question->lines] as $one) {
                 $advice = [...$advice, ...self::homeless($one, $custom), ...$this->noServices($one)];

@@ -20,10 +20,11 @@ final readonly class PublicFormView
 
     /**
      * @param bool $staff whether what only staff are asked is shown too
+     * @param list<string> $not keys of questions that are left out: what they ask is known, and nothing hangs on them
      *
      * @return array<string, mixed>
      */
-    public function show(FormVersion $version, bool $staff = false): array
+    public function show(FormVersion $version, bool $staff = false, array $not = []): array
     {
         $form = $version->definition();
         $hidden = $staff ? [] : array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->staffOnly), 'key');
@@ -40,11 +41,23 @@ final readonly class PublicFormView
             'checkPage' => $form->checkPage,
             'copy' => $form->copy,
             'business' => $this->face->show(),
-            'pages' => array_map(static fn (Page $page): array => [
-                'key' => $page->key, 'title' => $page->title, 'next' => $page->next,
-                'questions' => array_map(static fn (Question $question): array => self::question($question, $hidden), array_values(array_filter($page->questions, static fn (Question $question): bool => $staff || !$question->staffOnly))),
-            ], $form->pages),
+            'pages' => $this->pages($form->pages, $hidden, static fn (Question $question): bool => ($staff || !$question->staffOnly) && !\in_array($question->key, $not, true), [] !== $not),
         ];
+    }
+
+    /**
+     * @param list<Page> $pages
+     * @param list<string> $hidden keys of the questions that only staff are asked
+     * @param \Closure(Question): bool $asks
+     * @param bool $drops whether a page on which nothing is asked goes
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function pages(array $pages, array $hidden, \Closure $asks, bool $drops): array
+    {
+        $shown = array_map(static fn (Page $page): array => ['key' => $page->key, 'title' => $page->title, 'next' => $page->next, 'questions' => array_map(static fn (Question $question): array => self::question($question, $hidden), array_values(array_filter($page->questions, $asks)))], $pages);
+
+        return array_values(array_filter($shown, static fn (array $page): bool => !$drops || [] !== $page['questions']));
     }
 
     /**

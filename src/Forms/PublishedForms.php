@@ -25,6 +25,18 @@ final readonly class PublishedForms
         return null === $form?->published ? null : $form;
     }
 
+    /** @return list<string> endings of all that have been published, open or closed */
+    public function published(): array
+    {
+        return array_map(static fn (Form $form): string => $form->slug, $this->all());
+    }
+
+    /** @return list<Form> all that have been published, by title */
+    public function all(): array
+    {
+        return array_values(array_filter($this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']), static fn (Form $form): bool => null !== $form->published));
+    }
+
     /**
      * @param int|null $number the version that somebody has before them; what they were asked is what counts
      *

@@ -24,6 +24,7 @@ final class FieldWords
         'phone' => ['client’s phone', '020 910 0456'],
         'link' => ['link', 'https://telamon.example/open/1'],
         'answers' => ['answers', "Which one?\nThe one in the hall."],
+        'form' => ['form', 'About yourself'],
         'visit' => ['visit', 'First visit'],
         'when' => ['when', 'Thursday 26 March, 10:00 to 11:00'],
         'when_here' => ['when, by our clock', 'Thursday 26 March, 09:00'],

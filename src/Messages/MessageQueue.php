@@ -50,7 +50,7 @@ final readonly class MessageQueue
         $message = new Message(
             match ($template) {
                 'confirmation', 'copy' => 'confirmation',
-                'notice', 'added', 'told' => 'notice',
+                'notice', 'added', 'told', 'arrived' => 'notice',
                 default => 'message',
             },
             $to,

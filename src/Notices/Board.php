@@ -7,11 +7,14 @@ namespace Telamon\Notices;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Telamon\Clients\Client;
 use Telamon\Database\Ids;
+use Telamon\Effects\CameToNothing;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\StaffToBeTold;
+use Telamon\Projects\Project;
 use Telamon\Record\ChangedMeanwhile;
 use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
@@ -36,6 +39,15 @@ final readonly class Board
             $this->publishing->publish($notice);
             $event->touch($notice);
         }
+    }
+
+    /** A plan was accepted, and a part of it could not be done: whoever accepted it thinks that it was. */
+    #[AsEventListener]
+    public function cameToNothing(CameToNothing $event): void
+    {
+        $told = new StaffToBeTold('', ucfirst($event->why), $event->by, $event->made->find(Client::class), $event->made->find(Project::class), $event->made->occasion?->id);
+        $this->told($told);
+        $event->touch(...$told->touched());
     }
 
     /**

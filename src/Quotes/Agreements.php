@@ -65,14 +65,19 @@ final readonly class Agreements
             default => null,
         };
 
-        return $this->changes->carryOut($this->change("sent {$title} to {$project->client->name()} for signature", $by, ChangeKind::Edit, $project), function () use ($id, $project, $title, $text, $email): Agreement {
-            $agreement = new Agreement($project->client, $project, $title, $text, $this->clock->now(), $id);
-            $this->em->persist($agreement);
-            $this->em->flush();
-            $this->messages->queue('agreement-sign', $email, $project->client->name(), $this->fields($agreement, $project->client->givenName), $project->client, $project, $project->submissionId, held: true);
+        return $this->changes->carryOut($this->change("sent {$title} to {$project->client->name()} for signature", $by, ChangeKind::Edit, $project), fn (): Agreement => $this->leave($id, $project, $title, $text));
+    }
 
-            return $agreement;
-        });
+    /** A text goes out for signature, to a client with a mail address. Call it inside a change. */
+    public function leave(string $id, Project $project, string $title, string $text): Agreement
+    {
+        $client = $project->client;
+        $agreement = new Agreement($client, $project, $title, $text, $this->clock->now(), $id);
+        $this->em->persist($agreement);
+        $this->em->flush();
+        $this->messages->queue('agreement-sign', $client->first(ContactKind::Email) ?? '', $client->name(), $this->fields($agreement, $client->givenName), $client, $project, $project->submissionId, held: true);
+
+        return $agreement;
     }
 
     /** @throws Refusal */

@@ -25,29 +25,50 @@ final readonly class QuoteSending
     /** @throws Refusal where something is missing: the first of it is named */
     public function send(Quote $quote, Edit $edit, Staff $by): void
     {
-        $today = new \DateTimeImmutable($this->setups->today(), new \DateTimeZone('UTC'));
-        $this->changes->carryOut($this->writing->change("sent {$quote->shown()} to {$quote->client->name()}", $quote, $by, ChangeKind::Edit), function () use ($quote, $edit, $today): void {
+        $this->changes->carryOut($this->writing->change("sent {$quote->shown()} to {$quote->client->name()}", $quote, $by, ChangeKind::Edit), function () use ($quote, $edit): void {
             $this->em->refresh($quote);
             $this->em->lock($quote, LockMode::OPTIMISTIC, $edit->version());
             $this->writing->refuseOut($quote);
-            foreach ($quote->content()->missing() as $missing) {
-                throw new InvalidInput("content.{$missing['path']}", $missing['words']);
+            $against = $this->against($quote);
+            if (null !== $against) {
+                throw $against;
             }
-            if ($quote->validUntil < $today) {
-                throw new InvalidInput('validUntil', 'It would have run out already. Choose a later day.');
-            }
-            if ('' === $this->mails->address($quote)) {
-                throw new InvalidInput('client', "{$quote->client->name()} has no mail address. Add one first.");
-            }
-            foreach ($this->em->getRepository(Quote::class)->findBy(['number' => $quote->number]) as $other) {
-                if ($other !== $quote && ($other->state->isOpen() || QuoteState::Expired === $other->state)) {
-                    $other->beReplaced();
-                }
-            }
-            $quote->leave($this->clock->now(), $today);
-            $this->em->flush();
-            $this->files->keep($quote, "{$quote->number}-{$quote->revision}.pdf", $this->mails->toClient($quote, 'quote', held: true));
+            $this->leave($quote);
         });
+    }
+
+    /** @return InvalidInput|null the first thing that a draft lacks; null where it can go out */
+    public function against(Quote $quote): ?InvalidInput
+    {
+        foreach ($quote->content()->missing() as $missing) {
+            return new InvalidInput("content.{$missing['path']}", $missing['words']);
+        }
+
+        return match (true) {
+            $quote->validUntil < $this->today() => new InvalidInput('validUntil', 'It would have run out already. Choose a later day.'),
+            '' === $this->mails->address($quote) => new InvalidInput('client', "{$quote->client->name()} has no mail address. Add one first."),
+            default => null,
+        };
+    }
+
+    /** A draft that lacks nothing goes out, in the place of an earlier revision. Call it inside a change. */
+    public function leave(Quote $quote): Quote
+    {
+        foreach ($this->em->getRepository(Quote::class)->findBy(['number' => $quote->number]) as $other) {
+            if ($other !== $quote && ($other->state->isOpen() || QuoteState::Expired === $other->state)) {
+                $other->beReplaced();
+            }
+        }
+        $quote->leave($this->clock->now(), $this->today());
+        $this->em->flush();
+        $this->files->keep($quote, "{$quote->number}-{$quote->revision}.pdf", $this->mails->toClient($quote, 'quote', held: true));
+
+        return $quote;
+    }
+
+    private function today(): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($this->setups->today(), new \DateTimeZone('UTC'));
     }
 
     /** What the client has is no longer good; the link says so. @throws Refusal */

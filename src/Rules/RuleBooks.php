@@ -10,13 +10,16 @@ use Telamon\Business\Profile;
 use Telamon\Business\Remembered;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\People\StaffMember;
+use Telamon\Core\Rules\Actions\LetFillIn;
 use Telamon\Core\Rules\InvalidRule;
 use Telamon\Core\Rules\Rule;
+use Telamon\Core\Rules\RuleAction;
 use Telamon\Core\Rules\RuleBook;
 use Telamon\Core\Rules\RuleReader;
 use Telamon\Core\Rules\Trigger;
 use Telamon\Core\Rules\Turns;
 use Telamon\FollowUps\FollowUps;
+use Telamon\Forms\PublishedForms;
 use Telamon\Messages\MessageQueue;
 use Telamon\Notices\Rooms;
 use Telamon\Staff\Staff;
@@ -24,7 +27,7 @@ use Telamon\Staff\Staff;
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private TurnsTaken $turns, private Remembered $remembered)
+    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private PublishedForms $forms, private TurnsTaken $turns, private Remembered $remembered)
     {
     }
 
@@ -76,7 +79,13 @@ final readonly class RuleBooks
      */
     private function of(array $rules, array $known): RuleBook
     {
-        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules), $known['followUps'], $known['rooms']);
+        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules), $known['followUps'], $known['rooms'], self::nameForms($rules) ? $this->forms->published() : []);
+    }
+
+    /** @param list<Rule> $rules */
+    private static function nameForms(array $rules): bool
+    {
+        return [] !== array_filter($rules, static fn (Rule $rule): bool => [] !== array_filter($rule->actions, static fn (RuleAction $action): bool => $action instanceof LetFillIn));
     }
 
     /** @return array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rooms: list<string>, rules: array<string, array{bool, Rule|null}>} */

@@ -12,7 +12,6 @@ use Telamon\Core\Form\Kinds\AnyOf;
 use Telamon\Core\Form\Kinds\Country;
 use Telamon\Core\Form\Kinds\Day;
 use Telamon\Core\Form\Kinds\Figure;
-use Telamon\Core\Form\Kinds\Hidden;
 use Telamon\Core\Form\Kinds\OneOf;
 use Telamon\Core\Form\Kinds\Time;
 use Telamon\Core\Form\Kinds\YesNo;
@@ -42,7 +41,7 @@ final readonly class AnswerCopy
         // Anybody may write anybody's address: what goes there repeats nothing that was typed freely, until it is known to be theirs.
         $known = $this->confirmed->has($to);
         $this->messages->queue(self::TEMPLATE, $to, mb_substr($known ? $name : ConfirmedAddresses::plainName($name), 0, 200), [
-            'first_name' => $known ? $this->names->read($name)->given : $this->names->read(ConfirmedAddresses::plainName($name))->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => self::told($submission, $form, $known),
+            'first_name' => $known ? $this->names->read($name)->given : $this->names->read(ConfirmedAddresses::plainName($name))->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => AnswersAsText::of($submission, $form, static fn (Question $question): bool => !$question->staffOnly && ($known || !self::isFree($question))),
         ], null, null, $submission->id);
     }
 
@@ -57,21 +56,5 @@ final readonly class AnswerCopy
     private static function isFree(Question $question): bool
     {
         return !($question->type instanceof OneOf || $question->type instanceof AnyOf || $question->type instanceof YesNo || $question->type instanceof Day || $question->type instanceof Time || $question->type instanceof Figure || $question->type instanceof Country);
-    }
-
-    private static function told(Submission $submission, FormDefinition $form, bool $known): string
-    {
-        $told = [];
-        foreach ($form->questions() as $question) {
-            if ($question->staffOnly || $question->type instanceof Hidden) {
-                continue;
-            }
-            $text = $question->type->text($question, $submission->answers[$question->key] ?? '');
-            if ('' !== trim($text) && ($known || !self::isFree($question))) {
-                $told[] = "{$question->wording}\n$text";
-            }
-        }
-
-        return implode("\n\n", $told);
     }
 }

@@ -31,7 +31,7 @@ final readonly class PublicSubmissionController
     private const CONTINUES = 'continues';
     private const MAX_BYTES = 262_144;
 
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, private BookingBegun $booking, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
+    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, private BookingBegun $booking, private FormLinks $links, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
     {
     }
 
@@ -52,6 +52,7 @@ final readonly class PublicSubmissionController
         if (!\is_array($answers)) {
             throw Problem::invalid('answers', 'Send the answers by question key.');
         }
+        [$answers, $sent] = $this->knowing($version, $answers, JsonBody::text($body, 'personal', 300));
         $answers = self::withUploads($version, $answers, $body['uploads'] ?? []);
         $key = IdempotencyKey::of($request);
         $submission = $this->receiver->receive($version, $answers, new Arriving(
@@ -60,6 +61,7 @@ final readonly class PublicSubmissionController
             $this->suspicion($body, $key ?? ''),
             $this->origins->of($request, $body),
             $this->continued($body),
+            sent: $sent,
             bookingPage: JsonBody::text($body, 'booking', 60),
         ));
 
@@ -75,6 +77,24 @@ final readonly class PublicSubmissionController
             'carried' => (object) $this->carried($ending, $form, $submission),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind || (EndingKind::Booking === $ending->kind && null === $booking) ? null : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text],
         ], 201);
+    }
+
+    /**
+     * With who they are put in by us, where the link says it: that never was in the browser, and what the browser says of it
+     * does not count.
+     *
+     * @param array<array-key, mixed> $answers
+     *
+     * @return array{array<array-key, mixed>, array<string, mixed>} the answers, and of them what stood there beforehand
+     */
+    private function knowing(FormVersion $version, array $answers, string $token): array
+    {
+        if ('' === $token) {
+            return [$answers, []];
+        }
+        $known = $this->links->answers($version->definition(), $this->links->client($token, $version->form->slug));
+
+        return [array_replace($answers, $known), $known];
     }
 
     /** Which submission times are chosen for: the same that came before goes on where it stopped; what looks machine-made chooses none. */

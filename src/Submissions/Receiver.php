@@ -50,6 +50,7 @@ final readonly class Receiver
         private Twins $twins,
         private PublishedForms $forms,
         private AnswerCopy $copy,
+        private TellAtOnce $tell,
         private BookingBegun $booking,
     ) {
     }
@@ -273,6 +274,9 @@ final readonly class Receiver
         }
         if (null === $arriving->suspicion && !$arriving->isLenient()) {
             $this->copy->send($submission, $readings, $form, $now);
+        }
+        if (SubmissionState::Waiting === $submission->state && !$arriving->isLenient()) {
+            $this->tell->tell($submission, $form, $now);
         }
 
         return $submission;

@@ -6,9 +6,12 @@ namespace Telamon\Tests\Intake;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Telamon\Tests\Support\AppTestCase;
+use Telamon\Tests\Support\AsksRows;
 
 final class SubmitTest extends AppTestCase
 {
+    use AsksRows;
+
     public function testAnInquiryIsThankedWithANumber(): void
     {
         $answer = $this->inquire()->ok(201);
@@ -157,6 +160,41 @@ final class SubmitTest extends AppTestCase
         self::assertSame(4, $this->work());
     }
 
+    public function testWhomTheFormTellsIsMailedAtOnce(): void
+    {
+        $pim = $this->id("SELECT id FROM staff WHERE email = 'pim@marrowby.example'");
+        $this->tells($pim);
+        $this->inquire(['matter' => 'Several keys stick.'])->ok(201);
+        self::assertSame(1, $this->work(), 'nobody has accepted anything');
+        $mail = $this->db()->fetchNumeric("SELECT to_address, subject, text FROM message WHERE template = 'arrived'");
+        self::assertIsArray($mail);
+        self::assertContainsOnlyString($mail);
+        self::assertSame('pim@marrowby.example', $mail[0]);
+        self::assertStringContainsString('A-0001', $mail[1]);
+        self::assertStringContainsString('Several keys stick.', $mail[2]);
+        // The same answers once more are no news, nor is what no person wrote.
+        $this->db()->executeStatement('DELETE FROM message');
+        $this->inquire(['matter' => 'Several keys stick.'])->ok(201);
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['unseen' => 'Buy', 'answers' => ['name' => 'Bot', 'email' => 'bot@example.org', 'service' => 'repair', 'piano' => 'x', 'place' => 'y', 'matter' => 'Buy']])->ok(201);
+        self::assertSame('0', $this->number("SELECT COUNT(*) FROM message WHERE template = 'arrived'"));
+    }
+
+    public function testWhoeverHasLeftIsNotToldAndNobodyIsFlooded(): void
+    {
+        $pim = $this->id("SELECT id FROM staff WHERE email = 'pim@marrowby.example'");
+        $this->tells($pim);
+        $this->db()->executeStatement('UPDATE staff SET active = 0 WHERE id = ?', [$pim]);
+        $this->inquire()->ok(201);
+        self::assertSame('coordinator@marrowby.example', $this->id("SELECT to_address FROM message WHERE template = 'arrived'"));
+        for ($i = 0; $i < 31; ++$i) {
+            $this->inquire()->ok(201);
+        }
+        self::assertSame('30', $this->number("SELECT COUNT(*) FROM message WHERE template = 'arrived'"), 'in one hour');
+        $this->clock->modify('+61 minutes');
+        $this->inquire()->ok(201);
+        self::assertSame('31', $this->number("SELECT COUNT(*) FROM message WHERE template = 'arrived'"));
+    }
+
     public function testWhoIsKnownGetsAllOfItAndAStrangerNoWordsOfAnother(): void
     {
         $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.copy', json('true'))");
@@ -278,5 +316,10 @@ final class SubmitTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->signIn();
         self::assertSame('2026-11-30T09:30:00+00:00', $this->get('/api/submissions')->ok()->text('items.0.clock.dueAt'));
+    }
+
+    private function tells(string $staff): void
+    {
+        $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.tell', ?)", [$staff]);
     }
 }

@@ -62,10 +62,11 @@ final class SeriesReader
             return new Step($key, $kind, wait: $this->wait($given, $path));
         }
         $what = $text('what', StepKind::Notice === $kind ? 500 : 200);
-        if ('' === $what && StepKind::Stop !== $kind) {
+        if ('' === $what && StepKind::Stop !== $kind && StepKind::Quote !== $kind) {
             throw new InvalidSeries("$path.what", match ($kind) {
                 StepKind::Send => 'Choose a template.',
                 StepKind::Times => 'Choose a booking page.',
+                StepKind::Form => 'Choose a form.',
                 StepKind::Task => 'Say what is to be done.',
                 StepKind::Notice => 'Say what staff are told.',
                 StepKind::Stage => 'Choose a stage.',

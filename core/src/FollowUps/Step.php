@@ -9,7 +9,7 @@ final readonly class Step
 {
     /**
      * @param string $key by which people who stand here are found again when the series is changed
-     * @param string $what template, ending of the booking page, name of the task, text of the notice, stage, tag, or key of the step to go on with
+     * @param string $what template, ending of the booking page or of the form, name of the task, text of the notice, stage, tag, or key of the step to go on with
      * @param string $who of a task: “lead” or “coordinator”; of a notice: the room
      * @param int $days of a task: working days until it is due
      * @param bool $asText of a message: as a text where the client has a number and the template has words for it
@@ -26,7 +26,7 @@ final readonly class Step
             StepKind::Task => ['what' => $this->what, 'who' => $this->who, 'days' => $this->days],
             StepKind::Notice => ['what' => $this->what, 'who' => $this->who],
             StepKind::Send => ['what' => $this->what, 'asText' => $this->asText],
-            StepKind::Stop => [],
+            StepKind::Stop, StepKind::Quote => [],
             default => ['what' => $this->what],
         };
     }

@@ -9,6 +9,10 @@ enum StepKind: string
     case Send = 'send';
     /** A link to a booking page, to choose a time by. */
     case Times = 'times';
+    /** The quote that is drafted for the project. */
+    case Quote = 'quote';
+    /** A link to a form that does not ask again who they are. */
+    case Form = 'form';
     case Wait = 'wait';
     case Task = 'task';
     case Notice = 'notice';
@@ -21,6 +25,6 @@ enum StepKind: string
     /** Whether the client gets something: not while it is quiet. */
     public function reachesThem(): bool
     {
-        return self::Send === $this || self::Times === $this;
+        return \in_array($this, [self::Send, self::Times, self::Quote, self::Form], true);
     }
 }

@@ -44,6 +44,7 @@ final class DefinitionReader
             true === ($data['checkPage'] ?? false),
             true === ($data['copy'] ?? false),
             Purpose::tryFrom(Plain::text($data, 'purpose')),
+            Plain::text($data, 'tell'),
         );
     }
 

@@ -11,7 +11,7 @@ final class Difference
     public static function words(FormDefinition $before, FormDefinition $after): array
     {
         $words = [];
-        foreach (['title' => 'the title', 'intro' => 'the introduction', 'thanks' => 'the thanks', 'privacy' => 'the note on privacy', 'promiseMinutes' => 'the promise to answer', 'dayOrder' => 'the order of day and month', 'checkPage' => 'the page to check', 'copy' => 'the copy of the answers', 'purpose' => 'what its submissions do'] as $property => $name) {
+        foreach (['title' => 'the title', 'intro' => 'the introduction', 'thanks' => 'the thanks', 'privacy' => 'the note on privacy', 'promiseMinutes' => 'the promise to answer', 'dayOrder' => 'the order of day and month', 'checkPage' => 'the page to check', 'copy' => 'the copy of the answers', 'purpose' => 'what its submissions do', 'tell' => 'who is told at once'] as $property => $name) {
             if ($before->{$property} !== $after->{$property}) {
                 $words[] = "$name changed";
             }

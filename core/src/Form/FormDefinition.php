@@ -17,6 +17,7 @@ final readonly class FormDefinition
      * @param bool $checkPage whether all answers are shown once more before sending
      * @param bool $copy whether whoever fills it in gets their answers by mail at once
      * @param Purpose|null $purpose what its submissions do; null where nobody has said: they open projects then
+     * @param string $tell id of whom of the staff is mailed as soon as it is sent; empty for nobody
      * @param int $promiseMinutes working minutes until a person answers
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class FormDefinition
         public bool $checkPage = false,
         public bool $copy = false,
         public ?Purpose $purpose = null,
+        public string $tell = '',
     ) {
     }
 

@@ -12,6 +12,7 @@ use Telamon\Core\Plan\Leads;
 use Telamon\Core\Plan\PlanLine;
 use Telamon\Core\Planning\Actions\ClockLine;
 use Telamon\Core\Planning\Actions\FieldLine;
+use Telamon\Core\Planning\Actions\FillInLine;
 use Telamon\Core\Planning\Actions\FollowUpLine;
 use Telamon\Core\Planning\Actions\HoldLine;
 use Telamon\Core\Planning\Actions\MessageLine;
@@ -20,6 +21,7 @@ use Telamon\Core\Planning\Actions\NoticeLine;
 use Telamon\Core\Planning\Actions\OwnerLine;
 use Telamon\Core\Planning\Actions\QuoteLine;
 use Telamon\Core\Planning\Actions\RoomLine;
+use Telamon\Core\Planning\Actions\SignLine;
 use Telamon\Core\Planning\Actions\TagLine;
 use Telamon\Core\Planning\Actions\TaskLine;
 use Telamon\Core\Planning\Actions\TimesLine;
@@ -34,7 +36,7 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new FollowUpLine(), new RoomLine()],
+        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new SignLine(), new FillInLine(), new FollowUpLine(), new RoomLine()],
     ) {
     }
 

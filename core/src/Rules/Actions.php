@@ -8,6 +8,8 @@ use Telamon\Core\Rules\Actions\BeginFollowUp;
 use Telamon\Core\Rules\Actions\GiveTask;
 use Telamon\Core\Rules\Actions\HoldNearest;
 use Telamon\Core\Rules\Actions\LetChoose;
+use Telamon\Core\Rules\Actions\LetFillIn;
+use Telamon\Core\Rules\Actions\LetSign;
 use Telamon\Core\Rules\Actions\NoteWish;
 use Telamon\Core\Rules\Actions\SendMessage;
 use Telamon\Core\Rules\Actions\SetLead;
@@ -28,7 +30,7 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, BeginFollowUp::class, TellRoom::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, LetSign::class, LetFillIn::class, BeginFollowUp::class, TellRoom::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */

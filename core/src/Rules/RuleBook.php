@@ -18,8 +18,9 @@ final readonly class RuleBook
      * @param list<string> $templates keys of message templates
      * @param list<string> $followUps keys of those that are switched on
      * @param list<string> $rooms keys of the rooms of the notice board
+     * @param list<string> $forms endings of those that are published
      */
-    public function __construct(public array $rules = [], public array $staff = [], public array $checklists = [], public array $stages = [], public array $templates = [], private Turns $turns = new Turns(), public array $followUps = [], public array $rooms = [])
+    public function __construct(public array $rules = [], public array $staff = [], public array $checklists = [], public array $stages = [], public array $templates = [], private Turns $turns = new Turns(), public array $followUps = [], public array $rooms = [], public array $forms = [])
     {
     }
 

@@ -10,6 +10,7 @@ import { textOf } from '../form/held';
 import { kinds } from '../form/kinds';
 import { forgetDraft, keepDraft, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
+import { ForWhom } from './ForWhom';
 import { PageCourse } from './PageCourse';
 import { PublicFoot } from './PublicFoot';
 import { QuestionField } from '../form/QuestionField';
@@ -23,13 +24,17 @@ interface Props {
   form: PublicForm;
   /** The booking page that it is filled in for. */
   booking?: string;
+  /** The link of their own that it was opened by, and whose: null where it does not hold any more. */
+  personal?: { link: string; who: string | null };
   onSent: (receipt: Schema<'Receipt'>) => void;
 }
 
 /** The pages of a form. What is typed is kept in the browser until it has been sent. */
-export function FilledIn({ slug, form, booking = '', onSent }: Props) {
-  const [draft] = useState(() => withBeginnings(form, keptDraft(slug)));
-  const [before] = useState(() => carriedTo(slug));
+export function FilledIn({ slug, form, booking = '', personal = { link: '', who: '' }, onSent }: Props) {
+  // Two people's links in one browser are two drafts; one whose link ran out meanwhile goes on with what was written.
+  const kept = personal.link === '' ? slug : `${slug}~${personal.link.slice(-24)}`;
+  const [draft] = useState(() => withBeginnings(form, keptDraft(kept)));
+  const [before] = useState(() => carriedTo(kept));
   const [carried, setCarried] = useState(before.keys);
   const [began] = useState(() => Date.now());
   const [unseen, setUnseen] = useState('');
@@ -45,7 +50,7 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
   const [lines, setLines] = useState<Record<string, string>>({});
   const [summed, setSummed] = useState(false);
   const [lookAt, setLookAt] = useState<string | null>(null);
-  const send = useSending(slug, form, key, booking);
+  const send = useSending(slug, form, key, booking, personal.who ? personal.link : '');
   const heading = useRef<HTMLOListElement>(null);
   const fields = useForm<Answers>({ defaultValues: draft.answers, shouldUnregister: false });
   const { errors } = fields.formState;
@@ -60,13 +65,13 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
 
   const keep = useCallback(() => {
     if (isSent.current) return;
-    keepDraft(slug, {
+    keepDraft(kept, {
       answers: fields.getValues(),
       files: keptFiles(chosen),
       unfinished: unfinishedFiles(chosen),
       key: key.current,
     });
-  }, [slug, fields, chosen]);
+  }, [kept, fields, chosen]);
   useEffect(() => {
     keep();
     // eslint-disable-next-line react-hooks/incompatible-library -- the subscription, not a value, is used
@@ -174,7 +179,7 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
       const receipt = await send.begin({ answers: sent, seconds, unseen, continues: before.continues });
       if (receipt === null) return;
       isSent.current = true;
-      forgetDraft(slug);
+      forgetDraft(kept);
       if (receipt.next?.kind === 'form') carryOn(receipt.next.to, receipt.carried, receipt.continues);
       onSent(receipt);
     } catch (error) {
@@ -240,6 +245,7 @@ export function FilledIn({ slug, form, booking = '', onSent }: Props) {
       {summed && wrong.length > 0 && (
         <ErrorSum wrong={wrong} onGo={(question) => look(pageOf(question.key), question.key)} />
       )}
+      {personal.link !== '' && at === 0 && !checking && <ForWhom who={personal.who} slug={slug} />}
       {carried.length > 0 && at === 0 && !checking && (
         <Carried
           form={form}

@@ -146,6 +146,43 @@ describe('a public form', () => {
     await waitFor(() => expect(sent[0]).toMatchObject({ answers: { name: 'Orla Fennick' }, continues: 'receipt' }));
   });
 
+  it('knows whom a link is for, keeps their draft apart and sends the link along', async () => {
+    localStorage.setItem(
+      'telamon.form.intake',
+      JSON.stringify({ answers: { budget: '12' }, files: {}, key: 'of-somebody-else' }),
+    );
+    window.history.replaceState(null, '', '/f/intake?for=signed.link.one&utm_source=mail');
+    const own = {
+      ...published,
+      pages: published.pages.map((page) => ({
+        ...page,
+        questions: page.questions.filter((question) => question.key !== 'name'),
+      })),
+      for: 'Orla',
+    };
+    const sent = show((request) => (request.url.includes('/personal?t=signed.link.one') ? own : good(request)));
+    expect(await screen.findByText(/For Orla: you need not tell us again who you are/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Not Orla?' }).getAttribute('href')).toBe('/f/intake');
+    expect(screen.queryByLabelText(/Your name/)).toBeNull();
+    expect(screen.getByLabelText<HTMLInputElement>(/Do you have a budget/).value).toBe('');
+    fireEvent.click(screen.getByLabelText('You may keep these answers.'));
+    fireEvent.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ personal: 'signed.link.one', answers: { agree: 'yes' } }));
+    expect(JSON.stringify(sent[0]).replace('"personal":"signed.link.one"', '')).not.toContain('signed.link');
+    expect(localStorage.getItem('telamon.form.intake')).toContain('of-somebody-else');
+  });
+
+  it('asks who they are where the link does not hold any more', async () => {
+    window.history.replaceState(null, '', '/f/intake?for=old');
+    const sent = show((request) => (request.url.includes('/personal') ? problem(404, 'Over.') : good(request)));
+    expect(await screen.findByText(/The link to this form is over/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText(/Your name/), { target: { value: 'Orla' } });
+    fireEvent.click(screen.getByLabelText('You may keep these answers.'));
+    fireEvent.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ answers: { name: 'Orla' } }));
+    expect(sent[0]).not.toHaveProperty('personal');
+  });
+
   it.each([
     [404, 'There is no such form.', 'There is no such form'],
     [410, 'We are closed for the move.', 'We are closed for the move.'],

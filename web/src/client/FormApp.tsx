@@ -6,13 +6,15 @@ import './page.css';
 import { forgetCarried } from './carry';
 import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
-import { usePublicForm } from '../form/publicForm';
+import { usePersonalForm } from '../form/publicForm';
 import { Thanks } from './Thanks';
-import { addressOf, goTo, growWithContent, inFrame } from './whereFrom';
+import { addressOf, goTo, growWithContent, inFrame, personalLink } from './whereFrom';
 
 /** A published form: loading, filling in, thanks; or that there is none. Times follow where it is filled in for a booking page. */
 export function FormApp({ slug, booking = '' }: { slug: string; booking?: string }) {
-  const form = usePublicForm(slug);
+  const [link] = useState(personalLink);
+  const opened = usePersonalForm(slug, link);
+  const form = { data: opened.data?.form, error: opened.error, refetch: opened.refetch };
   const [receipt, setReceipt] = useState<Schema<'Receipt'> | null>(null);
   const title = form.data ? `${receipt ? 'Thank you' : form.data.title} · ${form.data.business.name}` : 'Form';
   useEffect(() => {
@@ -35,6 +37,7 @@ export function FormApp({ slug, booking = '' }: { slug: string; booking?: string
           slug={slug}
           form={form.data}
           booking={booking}
+          personal={{ link, who: opened.data?.who ?? null }}
           onSent={(sent) => {
             forgetCarried(slug);
             if (sent.next?.kind === 'address') goTo(sent.next.to);

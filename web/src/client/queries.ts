@@ -15,7 +15,7 @@ interface Sending {
 }
 
 /** Sends a filled-in form. The same key sent twice is one submission. */
-export function useSend(slug: string, booking: string) {
+export function useSend(slug: string, booking: string, personal: string) {
   return useMutation({
     mutationFn: async ({ answers, key, version, seconds, unseen, continues }: Sending) => {
       const challenge = await need(api.GET('/api/public/forms/{slug}/challenge', { params: { path: { slug } } }));
@@ -31,6 +31,7 @@ export function useSend(slug: string, booking: string) {
             proof: { challenge: challenge.challenge, nonce },
             ...(continues ? { continues } : {}),
             ...(booking ? { booking } : {}),
+            ...(personal ? { personal } : {}),
             ...whereFrom(),
           },
         }),

@@ -16,8 +16,8 @@ interface Given {
  * Sends a form once. A key stands for what is sent: the same tried again keeps it, other answers get one of their own,
  * so that neither is one inquiry stored twice nor are two taken for one.
  */
-export function useSending(slug: string, form: PublicForm, key: { current: string }, booking = '') {
-  const send = useSend(slug, booking);
+export function useSending(slug: string, form: PublicForm, key: { current: string }, booking = '', personal = '') {
+  const send = useSend(slug, booking, personal);
   const tried = useRef<string | null>(null);
   // Known at once, unlike state, which a second click in the same moment would not see.
   const going = useRef(false);

@@ -2,6 +2,18 @@ const CAMPAIGN = ['utm_source', 'utm_medium', 'utm_campaign', 'utm_term', 'utm_c
 
 const parameters = () => new URLSearchParams(window.location.search);
 
+/** The link of somebody's own that a form was opened by; empty for none. */
+export function personalLink(): string {
+  return parameters().get('for') ?? '';
+}
+
+/** The page's address without that link, which is nobody else's business. */
+function ownAddress(): string {
+  const address = new URL(window.location.href);
+  address.searchParams.delete('for');
+  return address.href;
+}
+
 /** Whether the form stands in a frame on another site. */
 export function isEmbedded(): boolean {
   return parameters().has('embed');
@@ -10,7 +22,7 @@ export function isEmbedded(): boolean {
 /** The page that the form stands on, and the campaign that its address names. */
 export function whereFrom(): { channel: 'page' | 'embed'; page: string; campaign: Record<string, string> } {
   const embedded = isEmbedded();
-  const page = embedded ? (parameters().get('page') ?? document.referrer) : window.location.href;
+  const page = embedded ? (parameters().get('page') ?? document.referrer) : ownAddress();
   const named = embedded ? namedIn(page) : parameters();
   return {
     channel: embedded ? 'embed' : 'page',

@@ -69,6 +69,7 @@ const known: KnownKinds = {
     { kind: 'day', destinations: ['project.ready_by'], inLines: true },
   ],
   services: [],
+  staff: [],
   destinations: [
     { name: 'asset.description', label: 'asset, what it is', words: [] },
     { name: 'asset.serial', label: 'asset, serial number', words: ['serial'] },

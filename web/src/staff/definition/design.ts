@@ -56,6 +56,8 @@ export interface Definition {
   dayOrder: 'day-first' | 'month-first' | 'unstated';
   checkPage?: boolean;
   copy?: boolean;
+  /** Id of whom of the staff is mailed as soon as it is sent. */
+  tell?: string;
   purpose?: '' | 'open' | 'add' | 'file';
   steps: { when: string; what: string }[];
   pages: DraftPage[];

@@ -208,6 +208,7 @@ export function Designer({ known, form, beginning, onBegin, onBegun }: Props) {
               <FormPane
                 form={form}
                 definition={definition}
+                staff={known.staff}
                 onChange={(change_) => change({ ...definition, ...change_ })}
               />
             ),

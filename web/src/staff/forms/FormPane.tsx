@@ -2,7 +2,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { StaffField } from '../shell/StaffField';
 import { ConditionEditor } from '../definition/ConditionEditor';
 import { Share } from './Share';
-import type { Definition } from '../definition/design';
+import type { Definition, KnownKinds } from '../definition/design';
 import { type DesignedForm } from './queries';
 
 import { SettingsFields, Withdraw } from './FormSettings';
@@ -10,11 +10,13 @@ import { SettingsFields, Withdraw } from './FormSettings';
 interface Props {
   form: DesignedForm;
   definition: Definition;
+  /** Whom it may tell at once. */
+  staff: KnownKinds['staff'];
   onChange: (part: Partial<Definition>) => void;
 }
 
 /** What the form as a whole says and promises, how it ends, where and when it stands. */
-export function FormPane({ form, definition, onChange }: Props) {
+export function FormPane({ form, definition, staff, onChange }: Props) {
   const endings = definition.endings ?? [];
   const setEnding = (i: number, part: Partial<(typeof endings)[number]>) =>
     onChange({ endings: endings.map((ending, n) => (n === i ? { ...ending, ...part } : ending)) });
@@ -109,6 +111,26 @@ export function FormPane({ form, definition, onChange }: Props) {
                 />{' '}
                 whoever gives a mail address gets their answers by mail at once
               </label>
+            </dd>
+          </div>
+          <div>
+            <dt>Tells</dt>
+            <dd>
+              <select
+                aria-label="Who is told at once"
+                value={definition.tell ?? ''}
+                onChange={(event) => onChange({ tell: event.target.value })}
+              >
+                <option value="">nobody by mail: it stands in Arrivals</option>
+                {definition.tell && !staff.some((one) => one.value === definition.tell) && (
+                  <option value={definition.tell}>somebody who has left</option>
+                )}
+                {staff.map((one) => (
+                  <option key={one.value} value={one.value}>
+                    {one.label}, by mail as soon as it is sent
+                  </option>
+                ))}
+              </select>
             </dd>
           </div>
           <div>

@@ -52,6 +52,7 @@ const kinds = {
     { kind: 'yes-no', destinations: ['project.notes'], inLines: true },
   ],
   services: [],
+  staff: [{ value: 'pim', label: 'Pim Aldry' }],
   destinations: [
     { name: 'client.name', label: 'client, name', words: [] },
     { name: 'asset.description', label: 'asset, what it is', words: [] },

@@ -50,6 +50,7 @@ const show = (one: Schema<'FollowUp'> = series) =>
       items: [one],
       templates: [{ value: 'first', label: 'We have it' }],
       pages: [],
+      forms: [],
       stages: [],
       courses: [],
     },

@@ -58,8 +58,8 @@ export function PostLabel({ post, step, chosen, number, figure, words, onChoose 
       ? step.asText
         ? 'text'
         : 'mail'
-      : step.kind === 'times'
-        ? 'times'
+      : step.kind === 'times' || step.kind === 'form' || step.kind === 'quote'
+        ? step.kind
         : kindWords[step.kind].replace('give the ', '');
   const back = figure ? figure.answered + figure.booked + figure.forms : 0;
   return (

@@ -102,6 +102,18 @@ export function StepEditor({ step, courses, list, fault, onChange }: Props) {
         </p>
       )}
       {step.kind === 'times' && <p>Send a link to the times of {choice('what', 'Booking page', list.pages)}</p>}
+      {step.kind === 'form' && (
+        <p>
+          Send a link to the form {choice('what', 'Form', list.forms)}{' '}
+          <span className="second">it does not ask again who they are</span>
+        </p>
+      )}
+      {step.kind === 'quote' && (
+        <p>
+          Send the quote that is drafted for the project{' '}
+          <span className="second">where none is, or something is missing in it, staff are told</span>
+        </p>
+      )}
       {step.kind === 'stage' && <p>Move the project to {choice('what', 'Stage', list.stages)}</p>}
       {step.kind === 'tag' && <p>Tag the client {words('what', 'Tag')}</p>}
       {step.kind === 'go-on' && (

@@ -5,6 +5,7 @@ import { freeKey, inTime, moved, newStep, numbers, placeOf, stepWords } from './
 const list = {
   templates: [{ value: 'first', label: 'First answer' }],
   pages: [{ value: 'visit', label: 'A visit' }],
+  forms: [{ value: 'stairs', label: 'Stairs and floors' }],
   stages: [{ value: 'Visit', label: 'Visit' }],
 };
 const courses: Courses = {
@@ -36,6 +37,11 @@ describe('a series', () => {
     const times = newStep('times', courses, list);
     expect(stepWords(times, list, courses)).toBe('send the times of “A visit”');
     expect(stepWords({ ...times, what: 'gone' }, list, courses)).toContain('a page that is closed');
+    const form = newStep('form', courses, list);
+    expect(form.what).toBe('stairs');
+    expect(stepWords(form, list, courses)).toBe('send the form “Stairs and floors”');
+    expect(stepWords({ ...form, what: 'gone' }, list, courses)).toContain('a form that is closed');
+    expect(stepWords(newStep('quote', courses, list), list, courses)).toBe('send the quote that is drafted');
     expect(newStep('stop', courses, list)).toEqual({ key: 'stop-1', kind: 'stop' });
   });
 

@@ -15,6 +15,8 @@ export const courseWords: Record<Course, string> = {
 export const kindWords: Record<Step['kind'], string> = {
   send: 'send',
   times: 'send the times of',
+  quote: 'send the quote that is drafted',
+  form: 'send the form',
   wait: 'wait',
   task: 'give the task',
   notice: 'tell staff',
@@ -27,7 +29,7 @@ export const kindWords: Record<Step['kind'], string> = {
 const units = { hours: ['hour', 'hours'], days: ['day', 'days'], 'working-days': ['working day', 'working days'] };
 
 /** What a step does, in words. */
-export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages'>, courses: Courses): string {
+export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages' | 'forms'>, courses: Courses): string {
   switch (step.kind) {
     case 'send':
       return `${list.templates.find((one) => one.value === step.what)?.label ?? 'a template that is gone'}${step.asText ? ', as a text' : ''}`;
@@ -42,8 +44,11 @@ export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages'>, c
     }
     case 'times':
       return `${kindWords.times} “${list.pages.find((one) => one.value === step.what)?.label ?? 'a page that is closed'}”`;
+    case 'form':
+      return `${kindWords.form} “${list.forms.find((one) => one.value === step.what)?.label ?? 'a form that is closed'}”`;
+    case 'quote':
     case 'stop':
-      return 'end here';
+      return kindWords[step.kind];
     default:
       return `${kindWords[step.kind]} “${step.what ?? ''}”`;
   }
@@ -59,7 +64,7 @@ export function freeKey(courses: Courses, kind: string): string {
 export function newStep(
   kind: Step['kind'],
   courses: Courses,
-  list: Pick<List, 'templates' | 'pages' | 'stages'>,
+  list: Pick<List, 'templates' | 'pages' | 'forms' | 'stages'>,
 ): Step {
   const key = freeKey(courses, kind);
   switch (kind) {
@@ -75,6 +80,9 @@ export function newStep(
       return { key, kind, what: list.stages[0]?.value ?? '' };
     case 'go-on':
       return { key, kind, what: courses.main?.[0]?.key ?? '' };
+    case 'form':
+      return { key, kind, what: list.forms[0]?.value ?? '' };
+    case 'quote':
     case 'stop':
       return { key, kind };
     default:
