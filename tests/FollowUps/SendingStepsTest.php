@@ -20,6 +20,7 @@ final class SendingStepsTest extends AppTestCase
         $run = $this->begin(['key' => 'f', 'kind' => 'form', 'what' => 'piano-inquiry']);
         self::assertStringContainsString('sent the form /f/piano-inquiry', $run);
         $mail = $this->mail('fill-in');
+        self::assertStringContainsString('“Tell us about your piano”', $mail, 'as the client sees it called');
         self::assertSame(1, preg_match('#/f/piano-inquiry\?for=(\S+)#', $mail, $m));
         self::assertStringNotContainsString('orla', strtolower(rawurldecode($m[1])), 'nobody is named in the address');
     }

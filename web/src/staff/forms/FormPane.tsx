@@ -121,13 +121,13 @@ export function FormPane({ form, definition, staff, onChange }: Props) {
                 value={definition.tell ?? ''}
                 onChange={(event) => onChange({ tell: event.target.value })}
               >
-                <option value="">nobody by mail: it stands in Arrivals</option>
+                <option value="">nobody by mail</option>
                 {definition.tell && !staff.some((one) => one.value === definition.tell) && (
                   <option value={definition.tell}>somebody who has left</option>
                 )}
                 {staff.map((one) => (
                   <option key={one.value} value={one.value}>
-                    {one.label}, by mail as soon as it is sent
+                    {one.label}, by mail at once
                   </option>
                 ))}
               </select>

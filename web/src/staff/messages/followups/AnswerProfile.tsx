@@ -7,7 +7,7 @@ import { daysSince, endOf, pins, posts, stepOf, waits, xOf } from './profile';
 import { ProfileLine } from './ProfileLine';
 import { PinsAt, PostLabel } from './ProfileMarks';
 import { ProfileTable } from './ProfileTable';
-import { numbers, stepWords } from './series';
+import { numbers, stepName, stepWords } from './series';
 import type { Wound } from './useWound';
 import './profile.css';
 
@@ -88,6 +88,7 @@ export function AnswerProfile({ one, courses, list, wound, now, chosen, onChoose
                 number={post.keys.map((key) => number.get(key)).join(' ')}
                 figure={one.figures.find((each) => post.keys.includes(each.key))}
                 words={(step) => stepWords(step, list, courses)}
+                name={(step) => stepName(step, list)}
                 onChoose={onChoose}
               />
             ))}

@@ -47,11 +47,12 @@ interface LabelProps {
   number: string;
   figure: FollowUp['figures'][number] | undefined;
   words: (step: Step) => string;
+  name: (step: Step) => string;
   onChoose: (key: string) => void;
 }
 
 /** What stands above a post: its number and name, by what it goes, and what came of it. */
-export function PostLabel({ post, step, chosen, number, figure, words, onChoose }: LabelProps) {
+export function PostLabel({ post, step, chosen, number, figure, words, name, onChoose }: LabelProps) {
   if (!step) return null;
   const way =
     step.kind === 'send'
@@ -71,14 +72,13 @@ export function PostLabel({ post, step, chosen, number, figure, words, onChoose 
       onClick={() => onChoose(step.key)}
     >
       <span>
-        <b className="figures">{number}</b>{' '}
-        {post.room > 50 && <b>{step.kind === 'send' ? words({ ...step, asText: false }) : (step.what ?? '')}</b>}
+        <b className="figures">{number}</b> {post.room > 50 && <b>{name(step)}</b>}
       </span>
       {post.room > 50 && (
         <>
           <span>
             {way}
-            {figure && `, ${figure.done} ${step.kind === 'send' ? 'sent' : 'times'}`}
+            {figure && `, ${figure.done} ${step.kind === 'send' ? 'sent' : figure.done === 1 ? 'time' : 'times'}`}
           </span>
           <span>{figure && figure.done > 0 && `${back} back, ${percent(back / figure.done)}`}</span>
         </>

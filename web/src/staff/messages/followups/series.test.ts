@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Courses } from './queries';
-import { freeKey, inTime, moved, newStep, numbers, placeOf, stepWords } from './series';
+import { freeKey, inTime, moved, newStep, numbers, placeOf, stepName, stepWords } from './series';
 
 const list = {
   templates: [{ value: 'first', label: 'First answer' }],
@@ -40,6 +40,8 @@ describe('a series', () => {
     const form = newStep('form', courses, list);
     expect(form.what).toBe('stairs');
     expect(stepWords(form, list, courses)).toBe('send the form “Stairs and floors”');
+    expect([stepName(form, list), stepName(times, list)]).toEqual(['Stairs and floors', 'A visit']);
+    expect(stepName({ ...form, what: 'gone' }, list)).toBe('gone');
     expect(stepWords({ ...form, what: 'gone' }, list, courses)).toContain('a form that is closed');
     expect(stepWords(newStep('quote', courses, list), list, courses)).toBe('send the quote that is drafted');
     expect(newStep('stop', courses, list)).toEqual({ key: 'stop-1', kind: 'stop' });

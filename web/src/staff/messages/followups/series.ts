@@ -54,6 +54,13 @@ export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages' | '
   }
 }
 
+/** What a step is called for short: what it sends, by its name and not by the ending of an address. */
+export function stepName(step: Step, list: Pick<List, 'templates' | 'pages' | 'forms'>): string {
+  const offered = { send: list.templates, times: list.pages, form: list.forms };
+  const from = offered[step.kind as keyof typeof offered];
+  return from?.find((one) => one.value === step.what)?.label ?? (from ? 'gone' : (step.what ?? ''));
+}
+
 /** A key that no other step has. */
 export function freeKey(courses: Courses, kind: string): string {
   const taken = courseOrder.flatMap((course) => (courses[course] ?? []).map((step) => step.key));
