@@ -105,6 +105,7 @@ final class SetUpCommand extends Command
             'steps' => [['when' => 'First', 'what' => 'You write.'], ['when' => 'Then', 'what' => 'We answer.']],
             'promiseMinutes' => 240,
             'dayOrder' => 'day-first',
+            'purpose' => 'open',
             'pages' => [
                 ['key' => 'you', 'title' => 'You', 'next' => 'Next', 'questions' => [
                     ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],

@@ -92,15 +92,19 @@ export function likelyFor(known: KnownKinds, kind: Kind, wording: string): strin
   return named ?? fits[0];
 }
 
+const PLACEHOLDERS = ['First', 'Second'];
+
+/** Whether nobody has written this choice: it is as it began, or empty. */
+export function isUnwritten(option: { label: string }): boolean {
+  return option.label.trim() === '' || PLACEHOLDERS.includes(option.label);
+}
+
 /** What a question of another kind keeps, and what it begins with. */
 export function ofKind(known: KnownKinds, question: DraftQuestion, type: Kind): Partial<DraftQuestion> {
   const part: Partial<DraftQuestion> = { type };
   if (!destinationsFor(known, type).includes(question.destination ?? '')) part.destination = '';
   if ((type === 'one-of' || type === 'any-of') && !question.options?.length)
-    part.options = [
-      { value: freshValue(), label: 'First' },
-      { value: freshValue(), label: 'Second' },
-    ];
+    part.options = PLACEHOLDERS.map((label) => ({ value: freshValue(), label }));
   if (type === 'lines' && !question.lines?.length) part.lines = [{ key: 'what', type: 'short-text', wording: 'What' }];
   return part;
 }

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { conditionsAbout, freshValue, type Definition, type DraftQuestion } from '../definition/design';
+import { conditionsAbout, freshValue, isUnwritten, type Definition, type DraftQuestion } from '../definition/design';
 
 interface Props {
   definition: Definition;
@@ -115,11 +115,12 @@ export function OffersEditor({ definition, question, onChange, services = [] }: 
         <button type="button" className="link-button" onClick={() => add(options.length)}>
           Add a choice
         </button>
+        {missing.length > 0 && ' '}
         {missing.length > 0 && (
           <button
             type="button"
             className="link-button"
-            onClick={() => set([...options.filter((one) => one.label.trim() !== ''), ...missing])}
+            onClick={() => set([...options.filter((one) => !isUnwritten(one)), ...missing])}
           >
             Offer our services
           </button>

@@ -80,6 +80,20 @@ describe('What answers count', () => {
     expect(new Set(seen.now.options?.map((one) => one.value)).size).toBe(seen.now.options?.length);
     expect(screen.queryByText('Offer our services')).toBeNull();
     cleanup();
+    const begun = edit(
+      {
+        ...offered,
+        destination: 'project.service',
+        options: [
+          { value: 'c_1', label: 'First' },
+          { value: 'c_2', label: 'Second' },
+        ],
+      },
+      Editor,
+    );
+    fireEvent.click(screen.getByText('Offer our services'));
+    expect(begun.now.options).toEqual(services);
+    cleanup();
     edit({ ...offered, destination: 'project.notes' }, Editor);
     expect(screen.queryByText('Offer our services')).toBeNull();
   });

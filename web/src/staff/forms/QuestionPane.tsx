@@ -8,6 +8,7 @@ import {
   destinationLabel,
   destinationsFor,
   designed,
+  isUnwritten,
   likelyFor,
   ofKind,
   type Definition,
@@ -174,7 +175,7 @@ export function GoesTo({
   const chosen = question.destination ?? '';
   if (fits.length === 0) return null;
   // A question about the service offers the services, unless somebody has written choices already.
-  const isBlank = question.options?.every((one) => one.label.trim() === '') ?? false;
+  const isBlank = question.options?.every(isUnwritten) ?? false;
   const goTo = (destination: string) =>
     onChange(
       destination === 'project.service' && isBlank && known.services.length > 0
