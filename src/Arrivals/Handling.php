@@ -7,6 +7,7 @@ namespace Telamon\Arrivals;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -82,7 +83,7 @@ final readonly class Handling
     /** @param \Closure(Submission): void $do */
     private function carryOut(Submission $submission, string $words, Staff $by, \Closure $do): Change
     {
-        $change = new Change(ChangeKind::Handle, mb_substr($words, 0, 300), $by, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $change = $this->changes->change(Act::of(ChangeKind::Handle, $words, $by)->from($submission->id)->about($submission));
         $this->changes->carryOut($change, function () use ($submission, $do): void {
             $this->em->refresh($submission);
             $do($submission);

@@ -20,7 +20,7 @@ use Telamon\Diary\Placing;
 use Telamon\Diary\TimeHeld;
 use Telamon\Diary\TimeTaken;
 use Telamon\Diary\Wanted;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Planning\LookAheadHandler;
@@ -115,9 +115,9 @@ final readonly class Bookings
             return $there;
         }
         $who = $this->who->of($begun);
-        $change = new Change(ChangeKind::Book, mb_substr("{$who['name']} booked {$wanted->type->name}", 0, 300), null, $this->clock->now(), $begun->submission?->id);
+        $act = Act::of(ChangeKind::Book, "{$who['name']} booked {$wanted->type->name}")->from($begun->submission?->id);
 
-        $appointment = $this->changes->carryOut($change, function () use ($begun, $wanted, $start, $zone, $who): Appointment {
+        $appointment = $this->changes->carryOut($act, function () use ($begun, $wanted, $start, $zone, $who): Appointment {
             $there = $this->booked($begun);
             if (null !== $there) {
                 return $there;

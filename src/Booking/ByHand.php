@@ -18,6 +18,7 @@ use Telamon\Diary\FreeTimes;
 use Telamon\Diary\Placing;
 use Telamon\Diary\TimeTaken;
 use Telamon\Diary\VisitType;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -260,6 +261,6 @@ final readonly class ByHand
 
     private function change(string $did, string $title, string $who, Staff $by, ?string $submission, ?Appointment $about = null): Change
     {
-        return new Change(ChangeKind::Edit, mb_substr("$did $title".('' === $who ? '' : " for $who"), 0, 300), $by, $this->clock->now(), $submission, null === $about ? null : 'appointment', $about?->id, $about?->recordLabel() ?? '');
+        return $this->changes->change(Act::of(ChangeKind::Edit, "$did $title".('' === $who ? '' : " for $who"), $by)->from($submission)->about($about));
     }
 }

@@ -9,6 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -38,7 +39,7 @@ final readonly class CalendarImport
         if ($dry) {
             return self::naming($left, $this->carry($events, $of, false)) + ['change' => null];
         }
-        $change = new Change(ChangeKind::Import, mb_substr("brought a calendar into the diary of {$of->name}", 0, 300), $by, $now);
+        $change = $this->changes->change(Act::of(ChangeKind::Import, "brought a calendar into the diary of {$of->name}", $by));
 
         return self::naming($left, $this->changes->carryOut($change, fn (): array => $this->carry($events, $of, true))) + ['change' => $change];
     }

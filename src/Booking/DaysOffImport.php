@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Absence;
 use Telamon\Business\Closure;
 use Telamon\Business\Profile;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -70,7 +70,7 @@ final readonly class DaysOffImport
             throw new InvalidInput('file', 'There is nothing new in it.');
         }
         $words = null === $of ? 'took in closures from a calendar' : "took in days off of {$of->name} from a calendar";
-        $this->changes->carryOut(new Change(ChangeKind::Settings, $words, $by, $this->clock->now(), null, 'business', $this->business->business()->id, $this->business->business()->name), function () use ($new, $of): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $by)->on('business', $this->business->business()->id, $this->business->business()->name), function () use ($new, $of): void {
             $taken = [];
             foreach ($new as $day) {
                 if (null !== $of) {

@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\Placing;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Queue\DueWork;
@@ -52,8 +52,7 @@ final readonly class LapseOffers implements DueWork
             return;
         }
         $now = $this->clock->now();
-        $this->changes->carryOut(new Change(ChangeKind::Book, mb_substr("let the time for {$appointment->with()} go: nobody said yes", 0, 300), null, $now, null, 'appointment', $appointment->id, $appointment->recordLabel()), function () use ($appointment, $now): void {
-            $this->em->refresh($appointment);
+        $this->changes->carryOut(Act::of(ChangeKind::Book, "let the time for {$appointment->with()} go: nobody said yes")->about($appointment)->looking($appointment), function () use ($appointment, $now): void {
             if (AppointmentState::Offered === $appointment->state && $appointment->heldUntil <= $now) {
                 $this->placing->becomes($appointment, AppointmentState::Cancelled);
             }

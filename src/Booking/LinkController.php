@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Booking;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -15,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Clients\Client;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
@@ -25,7 +24,7 @@ use Telamon\Staff\Staff;
 /** Links by which a client on file chooses a time. */
 final readonly class LinkController
 {
-    public function __construct(private EntityManagerInterface $em, private BookingPages $pages, private BookingLinks $links, private OfferMails $offers, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private BookingPages $pages, private BookingLinks $links, private OfferMails $offers, private Changes $changes)
     {
     }
 
@@ -40,7 +39,7 @@ final readonly class LinkController
         $address = $this->links->pageAddress($page->slug, null === $project ? $this->links->forClient($client) : $this->links->forProject($project));
         $sent = false;
         if (true === ($body['send'] ?? false)) {
-            $sent = $this->changes->carryOut(new Change(ChangeKind::Edit, mb_substr("offered times to {$client->name()}", 0, 300), $staff, $this->clock->now()), fn (): bool => null !== $this->offers->send($client, $project, $page->title, $address));
+            $sent = $this->changes->carryOut(Act::of(ChangeKind::Edit, "offered times to {$client->name()}", $staff), fn (): bool => null !== $this->offers->send($client, $project, $page->title, $address));
         }
 
         return new JsonResponse(['address' => $address, 'sent' => $sent], 201);

@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Diary\BusyCalendar;
 use Telamon\Diary\BusyTime;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -40,9 +40,9 @@ final readonly class OtherCalendars
         }
         $text = '' === $address ? $file : $this->fetch->text($address);
         $spans = $this->spans($text);
-        $change = new Change(ChangeKind::Settings, mb_substr("reads another calendar of {$of->name}", 0, 300), $by, $this->clock->now(), null, 'business', $of->id, $this->business->business()->name);
+        $act = Act::of(ChangeKind::Settings, "reads another calendar of {$of->name}", $by)->on('business', $of->id, $this->business->business()->name);
 
-        return $this->changes->carryOut($change, function () use ($of, $address, $spans): int {
+        return $this->changes->carryOut($act, function () use ($of, $address, $spans): int {
             if ($this->em->getRepository(BusyCalendar::class)->count(['staff' => $of]) >= self::MOST) {
                 throw new InvalidInput('address', 'There are '.self::MOST.' already. Remove one first.');
             }
@@ -57,8 +57,8 @@ final readonly class OtherCalendars
 
     public function remove(BusyCalendar $calendar, Staff $by): void
     {
-        $change = new Change(ChangeKind::Settings, mb_substr("no longer reads another calendar of {$calendar->staff->name}", 0, 300), $by, $this->clock->now(), null, 'business', $calendar->staff->id, $this->business->business()->name);
-        $this->changes->carryOut($change, function () use ($calendar): void {
+        $act = Act::of(ChangeKind::Settings, "no longer reads another calendar of {$calendar->staff->name}", $by)->on('business', $calendar->staff->id, $this->business->business()->name);
+        $this->changes->carryOut($act, function () use ($calendar): void {
             $this->em->createQueryBuilder()->delete(BusyTime::class, 't')->where('t.calendar = :it')->setParameter('it', $calendar)->getQuery()->execute();
             $this->em->remove($calendar);
         });

@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\ReminderSent;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Queue\DueWork;
@@ -67,10 +67,9 @@ final readonly class Reminders implements DueWork
         if (null === $appointment) {
             return;
         }
-        $change = new Change(ChangeKind::Send, mb_substr("reminded {$appointment->with()} of {$appointment->title}", 0, 300), null, $this->clock->now(), $appointment->submissionId, 'appointment', $appointment->id, $appointment->recordLabel());
-        $this->changes->carryOut($change, function () use ($appointment, $minutes, $at): void {
+        $act = Act::of(ChangeKind::Send, "reminded {$appointment->with()} of {$appointment->title}")->from($appointment->submissionId)->about($appointment)->looking($appointment);
+        $this->changes->carryOut($act, function () use ($appointment, $minutes, $at): void {
             // Looked at again under the write lock: it may have gone, moved or been reminded of, and its kind may say otherwise.
-            $this->em->refresh($appointment);
             $template = $this->dueOf($appointment, $this->clock->now())[$minutes] ?? null;
             if (null === $template || AppointmentState::Booked !== $appointment->state || $this->at($appointment) !== $at || $this->isSent($appointment, $minutes)) {
                 return;

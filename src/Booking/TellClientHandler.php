@@ -10,7 +10,7 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\AppointmentTold;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Channel;
@@ -32,8 +32,8 @@ final readonly class TellClientHandler
         if (null === $appointment) {
             return;
         }
-        $change = new Change(ChangeKind::Send, mb_substr("told {$appointment->with()} of {$appointment->title}", 0, 300), null, $this->clock->now(), $appointment->submissionId, 'appointment', $appointment->id, $appointment->recordLabel());
-        $this->changes->carryOut($change, fn () => $this->tell($appointment));
+        $act = Act::of(ChangeKind::Send, "told {$appointment->with()} of {$appointment->title}")->from($appointment->submissionId)->about($appointment);
+        $this->changes->carryOut($act, fn () => $this->tell($appointment));
     }
 
     /** Whether there is something new to tell, and a way to them. */

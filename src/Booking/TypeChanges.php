@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Booking;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Booking\InvalidType;
 use Telamon\Core\Booking\TypeReader;
@@ -17,7 +16,7 @@ use Telamon\Diary\RoadTable;
 use Telamon\Diary\VisitType;
 use Telamon\Diary\WorkDay;
 use Telamon\Forms\Form;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageTemplate;
@@ -33,7 +32,7 @@ final readonly class TypeChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private RoadTable $roads, private ClockInterface $clock, private Hangs $hangs)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private RoadTable $roads, private Hangs $hangs)
     {
     }
 
@@ -245,7 +244,7 @@ final readonly class TypeChanges
     private function carryOut(string $words, Staff $by, \Closure $do, ?string $about = null): void
     {
         $business = $this->business->business();
-        $this->changes->carryOut(new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $by, $this->clock->now(), null, 'business', $about ?? $business->id, $business->name), $do);
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $by)->on('business', $about ?? $business->id, $business->name), $do);
         $this->business->reset();
     }
 }

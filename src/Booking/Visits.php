@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Booking;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\Placing;
 use Telamon\Diary\Wanted;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -20,7 +20,7 @@ use Telamon\Refusal\Refusal;
 /** What a client may do with an appointment of theirs by its link: move it, cancel it, say yes, or ask once the notice is over. */
 final readonly class Visits
 {
-    public function __construct(private EntityManagerInterface $em, private Placing $placing, private AppointmentMails $mails, private WaitingList $waiting, private Changes $changes, private MessageBusInterface $bus, private ClockInterface $clock)
+    public function __construct(private Placing $placing, private AppointmentMails $mails, private WaitingList $waiting, private Changes $changes, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -116,9 +116,8 @@ final readonly class Visits
     /** @param \Closure(): void $do */
     private function change(Appointment $appointment, string $did, \Closure $do): void
     {
-        $change = new Change(ChangeKind::Book, mb_substr("{$appointment->with()} $did {$appointment->title}", 0, 300), null, $this->clock->now(), $appointment->submissionId, 'appointment', $appointment->id, $appointment->recordLabel());
-        $this->changes->carryOut($change, function () use ($appointment, $do): void {
-            $this->em->refresh($appointment);
+        $act = Act::of(ChangeKind::Book, "{$appointment->with()} $did {$appointment->title}")->from($appointment->submissionId)->about($appointment)->looking($appointment);
+        $this->changes->carryOut($act, function () use ($appointment, $do): void {
             $do();
             $this->bus->dispatch(new TellClient($appointment->id));
         });

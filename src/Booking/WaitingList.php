@@ -18,6 +18,7 @@ use Telamon\Diary\Placing;
 use Telamon\Diary\TimeTaken;
 use Telamon\Diary\WaitingPlace;
 use Telamon\Diary\Wanted;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -55,9 +56,9 @@ final readonly class WaitingList
         }
         $who = $this->who->of($begun);
         $at = $start->setTimezone($this->business->zone())->format('l j F, H:i');
-        $change = new Change(ChangeKind::Book, mb_substr("{$who['name']} waits for a place: {$wanted->type->name}, $at", 0, 300), null, $this->clock->now(), $begun->submission?->id);
+        $act = Act::of(ChangeKind::Book, "{$who['name']} waits for a place: {$wanted->type->name}, $at")->from($begun->submission?->id);
 
-        return $this->changes->carryOut($change, function () use ($begun, $wanted, $start, $zone, $who): WaitingPlace {
+        return $this->changes->carryOut($act, function () use ($begun, $wanted, $start, $zone, $who): WaitingPlace {
             if (null !== $this->bookings->booked($begun)) {
                 throw new TimeTaken('This link has booked a time already. Move that one instead.');
             }
@@ -113,7 +114,7 @@ final readonly class WaitingList
     {
         $place = $this->em->find(WaitingPlace::class, $id);
         if (null !== $place && null === $place->appointmentId) {
-            $this->changes->carryOut(new Change(ChangeKind::Edit, mb_substr("took {$place->who} off the waiting list of {$place->type->name}", 0, 300), $by, $this->clock->now(), $place->submissionId), function () use ($place): void {
+            $this->changes->carryOut(Act::of(ChangeKind::Edit, "took {$place->who} off the waiting list of {$place->type->name}", $by)->from($place->submissionId), function () use ($place): void {
                 $this->em->remove($place);
             });
         }
@@ -144,9 +145,9 @@ final readonly class WaitingList
 
     private function offer(WaitingPlace $place): void
     {
-        $change = new Change(ChangeKind::Book, mb_substr("offered {$place->who} the place that became free: {$place->type->name}", 0, 300), null, $this->clock->now(), $place->submissionId);
+        $act = Act::of(ChangeKind::Book, "offered {$place->who} the place that became free: {$place->type->name}")->from($place->submissionId);
         try {
-            $this->changes->carryOut($change, function () use ($place): void {
+            $this->changes->carryOut($act, function () use ($place): void {
                 // Looked at again under the write lock: another worker may have offered it, or they wait no longer.
                 if (false === $this->em->getConnection()->fetchOne('SELECT 1 FROM waiting_place WHERE id = ? AND appointment_id IS NULL', [$place->id])) {
                     return;

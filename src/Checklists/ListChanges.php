@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace Telamon\Checklists;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\Service;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Core\Checklists\InvalidChecklist;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
@@ -26,7 +25,7 @@ final readonly class ListChanges
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ChecklistReader $reader, private Hangs $hangs, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ChecklistReader $reader, private Hangs $hangs)
     {
     }
 
@@ -81,8 +80,7 @@ final readonly class ListChanges
      */
     public function change(ChecklistTemplate $kept, array $body, Staff $staff): void
     {
-        $this->changes->carryOut($this->words("changed the checklist {$kept->name}", $staff, $kept), function () use ($kept, $body): void {
-            $this->em->refresh($kept);
+        $this->changes->carryOut($this->words("changed the checklist {$kept->name}", $staff, $kept)->looking($kept), function () use ($kept, $body): void {
             if (($body['version'] ?? null) !== $kept->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this checklist. Look at it again; nothing was overwritten.');
             }
@@ -133,8 +131,8 @@ final readonly class ListChanges
         }
     }
 
-    private function words(string $words, Staff $staff, ?ChecklistTemplate $about = null): Change
+    private function words(string $words, Staff $staff, ?ChecklistTemplate $about = null): Act
     {
-        return new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'checklist', $about?->id, $about->name ?? '');
+        return Act::of(ChangeKind::Settings, $words, $staff)->about($about);
     }
 }

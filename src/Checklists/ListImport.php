@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Telamon\Checklists;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Core\Checklists\Checklist;
 use Telamon\Core\Checklists\ChecklistReader;
 use Telamon\Core\Checklists\InvalidChecklist;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\FreeKey;
@@ -21,7 +20,7 @@ use Telamon\Staff\Staff;
 /** Takes checklists in from a file: all of them, or where anything is wrong, none. */
 final readonly class ListImport
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ListFile $file, private ChecklistReader $reader, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private ListFile $file, private ChecklistReader $reader)
     {
     }
 
@@ -64,7 +63,7 @@ final readonly class ListImport
         if ([] !== $wrong || [] === $lists) {
             throw new InvalidInput('text', ($wrong[0] ?? 'The file holds no checklists.').' Nothing was taken in.');
         }
-        $this->changes->carryOut(new Change(ChangeKind::Settings, 'took in checklists from a file', $staff, $this->clock->now()), function () use ($lists, $there): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, 'took in checklists from a file', $staff), function () use ($lists, $there): void {
             foreach ($lists as $key => $list) {
                 if (isset($there[$key])) {
                     $there[$key]->become($list);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Telamon\Checklists;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\ChecklistTemplate;
 use Telamon\Business\StageEnd;
 use Telamon\Core\Checklists\Checklist;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -23,7 +23,7 @@ final readonly class Takeover
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private Joining $joining, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Lists $lists, private Joining $joining)
     {
     }
 
@@ -130,6 +130,6 @@ final readonly class Takeover
     /** @param \Closure(): mixed $do */
     private function carryOut(string $words, Staff $staff, \Closure $do, string $kind, string $id, string $label): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, $kind, $id, mb_substr($label, 0, 300)), $do);
+        $this->changes->carryOut(Act::of(ChangeKind::Edit, $words, $staff)->on($kind, $id, $label), $do);
     }
 }

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Intl\Languages;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\EmailReader;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
@@ -53,10 +52,8 @@ final readonly class ClientEditing
     public function edit(Client $client, ClientEdit $edit, Staff $staff): void
     {
         $version = $edit->version();
-        $this->changes->carryOut($this->change("edited {$client->recordLabel()}", $client, $staff), function () use ($client, $edit, $version, $staff): void {
+        $this->changes->carryOut($this->change("edited {$client->recordLabel()}", $client, $staff)->looking($client, $version), function () use ($client, $edit, $staff): void {
             // As it is now, under the write lock: what was looked at may be old.
-            $this->em->refresh($client);
-            $this->em->lock($client, LockMode::OPTIMISTIC, $version);
             if (null !== $client->mergedInto) {
                 throw new ChangedMeanwhile("{$client->name()} is one client with {$client->mergedInto->name()} now.");
             }
@@ -146,8 +143,8 @@ final readonly class ClientEditing
         }
     }
 
-    private function change(string $words, Client $client, Staff $staff): Change
+    private function change(string $words, Client $client, Staff $staff): Act
     {
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, $client->recordLabel());
+        return Act::of(ChangeKind::Edit, $words, $staff)->about($client);
     }
 }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Clients;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\Refusal;
@@ -28,9 +27,7 @@ final readonly class ClientRemoval
     /** @throws Refusal where somebody was quicker */
     public function archive(Client $client, bool $archived, int $version, Staff $staff): void
     {
-        $this->changes->carryOut($this->change(($archived ? 'archived ' : 'brought back ').$client->name(), $client, $staff), function () use ($client, $archived, $version): void {
-            $this->em->refresh($client);
-            $this->em->lock($client, LockMode::OPTIMISTIC, $version);
+        $this->changes->carryOut($this->change(($archived ? 'archived ' : 'brought back ').$client->name(), $client, $staff)->looking($client, $version), function () use ($client, $archived): void {
             $client->archive($archived ? $this->clock->now() : null);
         });
     }
@@ -38,9 +35,7 @@ final readonly class ClientRemoval
     /** @throws Refusal where something hangs on them, or somebody was quicker */
     public function delete(Client $client, int $version, Staff $staff): void
     {
-        $this->changes->carryOut($this->change("deleted {$client->name()}", $client, $staff), function () use ($client, $version): void {
-            $this->em->refresh($client);
-            $this->em->lock($client, LockMode::OPTIMISTIC, $version);
+        $this->changes->carryOut($this->change("deleted {$client->name()}", $client, $staff)->looking($client, $version), function () use ($client): void {
             $holds = $this->holds($client);
             if ([] !== $holds) {
                 throw new StillNeeded($client->name(), $holds);
@@ -92,8 +87,8 @@ final readonly class ClientRemoval
         return $holds;
     }
 
-    private function change(string $words, Client $client, Staff $staff): Change
+    private function change(string $words, Client $client, Staff $staff): Act
     {
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, $client->recordLabel());
+        return Act::of(ChangeKind::Edit, $words, $staff)->about($client);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Clients;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -19,7 +19,7 @@ final readonly class SeveralClients
 {
     private const MOST = 500;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -46,7 +46,7 @@ final readonly class SeveralClients
         $count = \count($ids);
         $words = null !== $tag ? "tagged $count clients $tag" : (null === $to ? "gave $count clients to nobody in particular" : "gave $count clients to {$to->name}");
 
-        return $this->changes->carryOut(new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now()), function () use ($ids, $tag, $owner, $to): int {
+        return $this->changes->carryOut(Act::of(ChangeKind::Edit, $words, $staff), function () use ($ids, $tag, $owner, $to): int {
             $clients = $this->em->getRepository(Client::class)->findBy(['id' => $ids, 'mergedInto' => null]);
             foreach ($clients as $client) {
                 null === $tag ?: $client->tag([$tag]);

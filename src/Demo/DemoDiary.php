@@ -12,7 +12,7 @@ use Telamon\Diary\Road;
 use Telamon\Diary\VisitType;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Staff;
@@ -31,7 +31,7 @@ final readonly class DemoDiary
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the diary up', null, $now), function () use ($now): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'set the diary up')->at($now), function () use ($now): void {
             $staff = [];
             foreach ($this->em->getRepository(Staff::class)->findAll() as $one) {
                 $staff[$one->initials] = $one->id;

@@ -12,7 +12,7 @@ use Telamon\Clients\ContactPoint;
 use Telamon\Core\Form\CustomKind;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 
@@ -25,7 +25,7 @@ final readonly class DemoExtras
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added fields and two forms', null, $now), function () use ($now): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'added fields and two forms')->at($now), function () use ($now): void {
             $this->em->persist(new OwnField('client', 'steps', 'Steps to the door', CustomKind::Number, [], 1));
             $this->em->persist(new OwnField('asset', 'pitch', 'Pitch, in Hz', CustomKind::Number, [], 1));
             $this->em->persist(new OwnField('asset', 'lid', 'Lid', CustomKind::Choice, ['Black', 'Walnut', 'Mahogany', 'Other'], 2));
@@ -38,7 +38,7 @@ final readonly class DemoExtras
     /** Three clients who came on file twice, as they do when several people keep the card index. */
     public function twice(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put three cards on file', null, $now), function () use ($now): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'put three cards on file')->at($now), function () use ($now): void {
             foreach ([['Fintan', 'Haskin', 'F.', 'Haskin', 'fintan@haskin-post.example'], ['Cormac', 'Brackley', 'Cormac', 'Brackly', ''], ['Bea', 'Larkhill', 'Beatrice', 'Larkhill', 'b.larkhill@letters.example']] as [$given, $family, $as, $called, $email]) {
                 $first = $this->em->getRepository(Client::class)->findOneBy(['givenName' => $given, 'familyName' => $family]);
                 $phone = $first?->first(ContactKind::Phone);

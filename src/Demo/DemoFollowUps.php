@@ -10,7 +10,7 @@ use Telamon\FollowUps\FollowUp;
 use Telamon\FollowUps\FollowUpChanges;
 use Telamon\FollowUps\FollowUpRun;
 use Telamon\FollowUps\FollowUpSweep;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Ground;
@@ -45,7 +45,7 @@ final readonly class DemoFollowUps
     public function plan(\DateTimeImmutable $now): void
     {
         $this->timeline->at($now->modify('-77 days'), function (): void {
-            $this->journal->carryOut(new Change(ChangeKind::Setup, 'switched on two follow-ups', null, $this->timeline->now()), function (): void {
+            $this->journal->carryOut(Act::of(ChangeKind::Setup, 'switched on two follow-ups')->at($this->timeline->now()), function (): void {
                 foreach (['first-answer', 'photographs'] as $key) {
                     $this->em->getRepository(FollowUp::class)->findOneBy(['key' => $key])?->turn(true);
                 }

@@ -7,7 +7,7 @@ namespace Telamon\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 
@@ -32,7 +32,7 @@ final readonly class DemoForms
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'published the first forms', null, $now), function () use ($now): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'published the first forms')->at($now), function () use ($now): void {
             $this->publish('piano-inquiry', $this->inquiry(), $now);
             $this->publish('tuning', $this->tuning(), $now);
             $this->publish('concert', $this->concert(), $now);

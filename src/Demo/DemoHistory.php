@@ -13,7 +13,7 @@ use Telamon\Clients\ContactPoint;
 use Telamon\Diary\Appointment;
 use Telamon\Diary\AppointmentState;
 use Telamon\Diary\VisitType;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
@@ -34,7 +34,7 @@ final readonly class DemoHistory
     public function clients(array $people, DemoPeople $pool, DemoDice $dice, \DateTimeImmutable $today): array
     {
         $known = array_map(static fn (array $person): array => $person + ['piano' => $pool->piano()], $people);
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $today->modify('-95 days')), function () use ($known, $dice, $today): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'put the card index on file')->at($today->modify('-95 days')), function () use ($known, $dice, $today): void {
             foreach ($known as $i => $person) {
                 $client = new Client($person['given'], $person['family'], $person['address'], $today->modify('-'.$dice->between(200, 2200).' days'));
                 $this->em->persist($client);
@@ -67,7 +67,7 @@ final readonly class DemoHistory
         }
         $calendar = $this->business->workingDays();
         $zone = $this->business->zone();
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'wrote the diary', null, $now), function () use ($today, $now, $calendar, $zone, $projects, $staff, $types): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'wrote the diary')->at($now), function () use ($today, $now, $calendar, $zone, $projects, $staff, $types): void {
             for ($offset = -5; $offset <= 12; ++$offset) {
                 $day = $today->modify("$offset days");
                 if (!$calendar->isWorked($day)) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Notices\Board;
@@ -38,7 +38,7 @@ final readonly class DemoNotices
     public function plan(\DateTimeImmutable $now): void
     {
         $this->timeline->at($now->modify('-13 days'), function (): void {
-            $this->changes->carryOut(new Change(ChangeKind::Setup, 'opened rooms of the notice board', null, $this->timeline->now()), function (): void {
+            $this->changes->carryOut(Act::of(ChangeKind::Setup, 'opened rooms of the notice board')->at($this->timeline->now()), function (): void {
                 foreach (self::ROOMS as $key => [$name, $about, $members]) {
                     $room = new NoticeRoom($key, $name);
                     $room->become($name, $about, 'money' === $key, array_map(fn (string $one): string => $this->staff($one)->id, $members));
@@ -59,7 +59,7 @@ final readonly class DemoNotices
         if (null === $in) {
             return;
         }
-        $notice = $this->changes->carryOut(new Change(ChangeKind::Setup, "wrote in {$in->name}", null, $this->timeline->now()), function () use ($in, $words, $by, $project): Notice {
+        $notice = $this->changes->carryOut(Act::of(ChangeKind::Setup, "wrote in {$in->name}")->at($this->timeline->now()), function () use ($in, $words, $by, $project): Notice {
             $notice = new Notice($in, $words, $by, $project?->client, $project, null, $this->timeline->now());
             $this->em->persist($notice);
 

@@ -11,7 +11,7 @@ use Telamon\Core\Quotes\Priced;
 use Telamon\Core\Quotes\QuoteLine;
 use Telamon\Core\Quotes\Vat;
 use Telamon\Database\Counter;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
@@ -46,7 +46,7 @@ final readonly class DemoQuotes
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'wrote the price list', null, $now->modify('-60 days')), function (): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'wrote the price list')->at($now->modify('-60 days')), function (): void {
             foreach (self::PRICES as [$code, $name, $text, $unit, $price, $rate, $group, $minutes]) {
                 $item = new PriceItem($code, new Priced($code, $name, $text, $unit, $price, new Vat('S', $rate), $group, 'key' === $code ? [['from' => '20', 'price' => '9.50']] : []));
                 $item->hold($minutes, null, null, false);
@@ -64,7 +64,7 @@ final readonly class DemoQuotes
             ]);
             $this->em->persist($setup);
         });
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put quotes on file', null, $now), function () use ($now): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'put quotes on file')->at($now), function () use ($now): void {
             $open = $this->em->getRepository(Project::class)->findBy(['closedAt' => null], ['openedAt' => 'DESC'], 40);
             foreach ($open as $i => $project) {
                 // Most of what is behind the workshop was answered; of what is dear, less often with yes.

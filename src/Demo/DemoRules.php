@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Telamon\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Rules\HandlingRule;
@@ -20,7 +20,7 @@ final readonly class DemoRules
 
     public function load(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'made six rules', null, $now), function (): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'made six rules')->at($now), function (): void {
             $pim = $this->em->getRepository(Staff::class)->findOneBy(['initials' => 'PT'])->id ?? '';
             $this->em->persist(new HandlingRule(1, 'Stairs need two', 'Nobody carries a piano up alone.', true, [
                 'forms' => ['piano-inquiry'], 'if' => ['any' => array_map(static fn (string $word): array => ['question' => 'place', 'op' => 'has-word', 'value' => $word], ['step', 'steps up', 'stairs', 'floor'])],

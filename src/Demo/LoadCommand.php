@@ -17,7 +17,7 @@ use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoint;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Submissions\Submission;
@@ -68,7 +68,7 @@ final class LoadCommand extends Command
         $this->em->getConnection()->transactional(function () use ($drafts, $setupOnly): void {
             $now = $this->clock->now();
             $today = new \DateTimeImmutable($now->setTimezone(new \DateTimeZone('Europe/Dublin'))->format('Y-m-d'), new \DateTimeZone('UTC'));
-            $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the business up', null, $now->modify('-121 days')), fn () => $this->business->load($today));
+            $this->changes->carryOut(Act::of(ChangeKind::Setup, 'set the business up')->at($now->modify('-121 days')), fn () => $this->business->load($today));
             $this->forms->load($now->modify('-120 days'));
             $this->diary->load($now->modify('-90 days'));
             if ($setupOnly) {
@@ -101,7 +101,7 @@ final class LoadCommand extends Command
     /** Two people of one household with one mail address: the plan asks who wrote. */
     private function shareAnAddress(\DateTimeImmutable $now): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'put the card index on file', null, $now->modify('-95 days')), function (): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'put the card index on file')->at($now->modify('-95 days')), function (): void {
             $colm = $this->em->getRepository(Client::class)->findOneBy(['givenName' => 'Colm', 'familyName' => 'Spindle']) ?? throw new \LogicException('Colm is on file');
             $ida = new Client('Ida', 'Spindle', $colm->address, $colm->since->modify('+200 days'));
             $this->em->persist($ida);

@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Telamon\Access\Viewer;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
@@ -80,8 +80,7 @@ final readonly class FilesByHand
 
     public function remove(Attachment $file, Staff $staff): void
     {
-        $this->changes->carryOut($this->change("removed {$file->name}", $file->client, $file->project, $staff), function () use ($file): void {
-            $this->em->refresh($file);
+        $this->changes->carryOut($this->change("removed {$file->name}", $file->client, $file->project, $staff)->looking($file), function () use ($file): void {
             if (null !== $file->removedAt) {
                 throw new NotThere('file');
             }
@@ -110,10 +109,10 @@ final readonly class FilesByHand
         return [$client->mergedInto ?? $client, null];
     }
 
-    private function change(string $words, ?Client $client, ?Project $project, Staff $staff): Change
+    private function change(string $words, ?Client $client, ?Project $project, Staff $staff): Act
     {
         $about = $project ?? $client;
 
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, $about?->recordKind(), $about?->id, $about?->recordLabel() ?? '');
+        return Act::of(ChangeKind::Edit, $words, $staff)->about($about);
     }
 }

@@ -15,7 +15,7 @@ use Telamon\Core\FollowUps\Stand;
 use Telamon\Core\FollowUps\StepKind;
 use Telamon\Diary\BookingPage;
 use Telamon\Forms\PublishedForms;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageTemplate;
@@ -103,8 +103,7 @@ final readonly class FollowUpChanges
     {
         $series = $this->check($body['courses'] ?? null);
         $name = self::name($body);
-        $this->changes->carryOut($this->act("changed the follow-up “{$name}”", $staff, $one), function () use ($one, $body, $name, $series): void {
-            $this->em->refresh($one);
+        $this->changes->carryOut($this->act("changed the follow-up “{$name}”", $staff, $one)->looking($one), function () use ($one, $body, $name, $series): void {
             if (($body['version'] ?? null) !== $one->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this follow-up. Look at it again; nothing was overwritten.');
             }
@@ -157,17 +156,16 @@ final readonly class FollowUpChanges
     /** @throws Refusal where nobody can be written to */
     public function begin(FollowUp $one, Client $client, ?Project $project, Staff $staff): FollowUpRun
     {
-        $change = new Change(ChangeKind::Handle, mb_substr("began “{$one->name}” with {$client->name()}", 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, mb_substr($client->name(), 0, 300));
+        $act = Act::of(ChangeKind::Handle, "began “{$one->name}” with {$client->name()}", $staff)->about($client);
 
-        return $this->changes->carryOut($change, fn (): FollowUpRun => $this->walking->begin($one, $client, $project, null, "by {$staff->name}") ?? throw new InvalidInput('client', "{$client->name()} has no mail address, or asked to be left alone."));
+        return $this->changes->carryOut($act, fn (): FollowUpRun => $this->walking->begin($one, $client, $project, null, "by {$staff->name}") ?? throw new InvalidInput('client', "{$client->name()} has no mail address, or asked to be left alone."));
     }
 
     /** @throws Refusal where it has ended */
     public function stop(FollowUpRun $run, Staff $staff): void
     {
-        $change = new Change(ChangeKind::Handle, mb_substr("stopped {$run->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'client', $run->client->id, mb_substr($run->client->name(), 0, 300));
-        $this->changes->carryOut($change, function () use ($run, $staff): void {
-            $this->em->refresh($run);
+        $act = Act::of(ChangeKind::Handle, "stopped {$run->recordLabel()}", $staff)->about($run->client)->looking($run);
+        $this->changes->carryOut($act, function () use ($run, $staff): void {
             if ($run->isOver()) {
                 throw new ChangedMeanwhile("It has ended already: {$run->why}.");
             }
@@ -218,10 +216,10 @@ final readonly class FollowUpChanges
         }
     }
 
-    private function act(string $words, Staff $staff, ?FollowUp $one): Change
+    private function act(string $words, Staff $staff, ?FollowUp $one): Act
     {
         $business = $this->business->business();
 
-        return new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $one->id ?? $business->id, mb_substr($one->name ?? $business->name, 0, 300));
+        return Act::of(ChangeKind::Settings, $words, $staff)->on('business', $one->id ?? $business->id, $one->name ?? $business->name);
     }
 }

@@ -6,6 +6,7 @@ namespace Telamon\FollowUps;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -50,8 +51,7 @@ final readonly class FollowUpSweep implements DueWork
             return;
         }
         $label = $run->recordLabel();
-        $this->changes->carryOut(new Change(ChangeKind::Send, mb_substr("went on with $label", 0, 300), null, $this->clock->now(), $run->submissionId, 'client', $run->client->id, mb_substr($run->client->name(), 0, 300)), function () use ($run): void {
-            $this->em->refresh($run);
+        $this->changes->carryOut(Act::of(ChangeKind::Send, "went on with $label")->from($run->submissionId)->about($run->client)->looking($run), function () use ($run): void {
             if (RunState::Inside === $run->state && null !== $run->dueAt && $run->dueAt <= $this->clock->now()) {
                 $this->walking->due($run);
             }

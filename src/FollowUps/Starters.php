@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Telamon\FollowUps;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Core\FollowUps\SeriesReader;
 use Telamon\Database\DatabaseUpdated;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -17,7 +17,7 @@ use Telamon\Messages\MessageTemplate;
 /** The follow-ups that every installation begins with, switched off, and the letters that they send. One that was set up before gets them with the update. */
 final readonly class Starters
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class Starters
         if (0 === $this->em->getRepository(MessageTemplate::class)->count([]) || [] === array_diff(array_keys(self::series()), $there)) {
             return;
         }
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added follow-ups to begin with', null, $this->clock->now()), $this->add(...));
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'added follow-ups to begin with'), $this->add(...));
     }
 
     /** Adds what is not there. Call it inside a change. */

@@ -9,7 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Form\InvalidDefinition;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -39,9 +39,9 @@ final readonly class Draft
     /** @param array<mixed> $definition */
     public function begin(string $title, array $definition, Staff $staff): Form
     {
-        $change = new Change(ChangeKind::Setup, mb_substr("began the form $title", 0, 300), $staff, $this->clock->now());
+        $act = Act::of(ChangeKind::Setup, "began the form $title", $staff);
 
-        return $this->changes->carryOut($change, function () use ($title, $definition, $staff): Form {
+        return $this->changes->carryOut($act, function () use ($title, $definition, $staff): Form {
             $form = new Form($this->freeSlug($title), $title);
             $this->em->persist($form);
             $this->em->persist(new FormDraft($form, ['title' => $title] + $definition, $this->clock->now(), $staff));
@@ -68,11 +68,9 @@ final readonly class Draft
     public function publish(FormDraft $draft, int $version, Staff $staff): FormVersion
     {
         $form = $draft->form;
-        $change = new Change(ChangeKind::Publish, mb_substr("published {$form->title}", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title);
+        $act = Act::of(ChangeKind::Publish, "published {$form->title}", $staff)->about($form)->looking($draft, $version);
 
-        return $this->changes->carryOut($change, function () use ($draft, $form, $version): FormVersion {
-            $this->em->refresh($draft);
-            $this->em->lock($draft, LockMode::OPTIMISTIC, $version);
+        return $this->changes->carryOut($act, function () use ($draft, $form): FormVersion {
             try {
                 $faults = $this->faults->of(FormDefinition::fromArray($draft->definition), $form);
             } catch (InvalidDefinition $error) {
@@ -93,9 +91,8 @@ final readonly class Draft
     /** Takes a form offline: nobody can fill it in until a version is published again. */
     public function withdraw(Form $form, Staff $staff): void
     {
-        $change = new Change(ChangeKind::Publish, mb_substr("took {$form->title} offline", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title);
-        $this->changes->carryOut($change, function () use ($form): void {
-            $this->em->refresh($form);
+        $act = Act::of(ChangeKind::Publish, "took {$form->title} offline", $staff)->about($form)->looking($form);
+        $this->changes->carryOut($act, static function () use ($form): void {
             $form->publish(null);
         });
     }

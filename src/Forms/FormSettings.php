@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Forms;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Http\JsonBody;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -17,7 +16,7 @@ use Telamon\Staff\Staff;
 /** Changes where and when a form stands: the ending of its address, its days, its limit. */
 final readonly class FormSettings
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -46,7 +45,7 @@ final readonly class FormSettings
         }
         $closedText = JsonBody::text($body, 'closedText', 1000);
         $sites = self::sites($body);
-        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr("changed where and when {$form->title} stands", 0, 300), $staff, $this->clock->now(), null, 'form', $form->id, $form->title), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, "changed where and when {$form->title} stands", $staff)->about($form), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
             $form->showOn($sites ?? $form->sites);
             $form->standAt($slug);
             $form->takeAnswers($opens, $closes, $limit, $closedText);

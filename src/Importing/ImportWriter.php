@@ -13,6 +13,7 @@ use Telamon\Clients\ContactPoint;
 use Telamon\Clients\ContactPoints;
 use Telamon\Core\Importing\ImportedClient;
 use Telamon\Core\Reading\EmailReader;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -36,7 +37,7 @@ final readonly class ImportWriter
      */
     public function write(iterable $rows, string $fileName, ?Staff $staff, ?\Closure $progress = null, ?string $changeId = null): Change
     {
-        $change = (null === $changeId ? null : $this->em->find(Change::class, $changeId)) ?? new Change(ChangeKind::Import, mb_substr("brought in clients from $fileName", 0, 300), $staff, $this->clock->now());
+        $change = (null === $changeId ? null : $this->em->find(Change::class, $changeId)) ?? $this->changes->change(Act::of(ChangeKind::Import, "brought in clients from $fileName", $staff));
         $done = 0;
         $chunk = [];
         foreach ($rows as $row) {

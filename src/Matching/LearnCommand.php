@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Matching;
 
-use Psr\Clock\ClockInterface;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -20,7 +19,7 @@ use Telamon\Core\Matching\DuplicateFinder;
 use Telamon\Core\Matching\Estimator;
 use Telamon\Core\Matching\ShortForms;
 use Telamon\Core\Matching\Weights;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 
@@ -37,7 +36,6 @@ final class LearnCommand extends Command
         private readonly MatchSettings $settings,
         private readonly Profile $business,
         private readonly Changes $changes,
-        private readonly ClockInterface $clock,
     ) {
         parent::__construct();
     }
@@ -118,7 +116,7 @@ final class LearnCommand extends Command
     /** @param array<string, array<string, array{m: float, h: float, u: float}>> $shares */
     private function keep(array $shares): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records', null, $this->clock->now()), function () use ($shares): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records'), function () use ($shares): void {
             $this->business->business()->matchBy($shares);
         });
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Matching;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactPoint;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -19,7 +19,7 @@ final readonly class Merging
 {
     public const FIELDS = ['name', 'organisation', 'address'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class Merging
      */
     public function merge(Client $into, Client $other, array $take, Staff $staff): Change
     {
-        $change = new Change(ChangeKind::Merge, mb_substr("made one client of {$into->name()} and {$other->name()}", 0, 300), $staff, $this->clock->now(), null, 'client', $into->id, $into->name());
+        $change = $this->changes->change(Act::of(ChangeKind::Merge, "made one client of {$into->name()} and {$other->name()}", $staff)->about($into));
         $this->changes->carryOut($change, function () use ($into, $other, $take): void {
             $this->refuseMerged($into, $other);
             $into->takeOver($other, $take);
@@ -48,7 +48,7 @@ final readonly class Merging
     /** @throws Refusal when one of them was merged meanwhile */
     public function tellApart(Client $one, Client $other, Staff $staff): Change
     {
-        $change = new Change(ChangeKind::TellApart, mb_substr("told {$one->name()} from {$other->name()}", 0, 300), $staff, $this->clock->now(), null, 'client', $one->id, $one->name());
+        $change = $this->changes->change(Act::of(ChangeKind::TellApart, "told {$one->name()} from {$other->name()}", $staff)->about($one));
         $this->changes->carryOut($change, function () use ($one, $other): void {
             $this->refuseMerged($one, $other);
             $this->em->persist(new ToldApart($one, $other));

@@ -18,7 +18,7 @@ use Telamon\Clients\ContactPoint;
 use Telamon\Http\PlainPage;
 use Telamon\Http\Problem;
 use Telamon\Http\PublicLimits;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Permission;
@@ -43,8 +43,7 @@ final readonly class ConfirmController
     {
         $point = $this->point($id) ?? throw Problem::notFound('address');
         $client = $this->viewer->read($point->client);
-        $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("asked whether {$point->value} is theirs", 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, mb_substr($client->name(), 0, 300)), function () use ($point, $client): void {
-            $this->em->refresh($point);
+        $this->changes->carryOut(Act::of(ChangeKind::Handle, "asked whether {$point->value} is theirs", $staff)->about($client)->looking($point), function () use ($point, $client): void {
             $link = $this->addresses->confirmLink($point);
             match (true) {
                 $point->confirmed => throw Problem::invalid('id', 'It is confirmed already.'),
@@ -71,8 +70,7 @@ final readonly class ConfirmController
         $point = $this->of($link);
         if (null !== $point && !$point->confirmed) {
             $client = $point->client;
-            $this->changes->carryOut(new Change(ChangeKind::Receive, mb_substr("{$point->value} was confirmed by the link mailed to it", 0, 300), null, $this->clock->now(), null, 'client', $client->id, mb_substr($client->name(), 0, 300)), function () use ($point, $link): void {
-                $this->em->refresh($point);
+            $this->changes->carryOut(Act::of(ChangeKind::Receive, "{$point->value} was confirmed by the link mailed to it")->about($client)->looking($point), function () use ($point, $link): void {
                 // It may have been changed meanwhile; then nobody has confirmed what stands there now.
                 if ($this->addresses->isAbout($link, $point)) {
                     $point->confirm();

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Telamon\Core\Messages\DocumentReader;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -20,7 +19,7 @@ final readonly class Holding
 {
     private const LONGEST = 500;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TemplateWriter $writer, private Lacking $lacking, private MessageBusInterface $bus, private ClockInterface $clock)
+    public function __construct(private Changes $changes, private TemplateWriter $writer, private Lacking $lacking, private MessageBusInterface $bus, private ClockInterface $clock)
     {
     }
 
@@ -87,9 +86,8 @@ final readonly class Holding
     private function carryOut(string $words, Message $message, Staff $staff, array $from, \Closure $do): void
     {
         $label = $message->recordLabel();
-        $change = new Change(ChangeKind::Send, mb_substr("$words $label", 0, 300), $staff, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($label, 0, 300));
-        $this->changes->carryOut($change, function () use ($message, $from, $do): void {
-            $this->em->refresh($message);
+        $act = Act::of(ChangeKind::Send, "$words $label", $staff)->from($message->submissionId)->about($message)->looking($message);
+        $this->changes->carryOut($act, static function () use ($message, $from, $do): void {
             if (!\in_array($message->state, $from, true)) {
                 throw new NotWaiting();
             }

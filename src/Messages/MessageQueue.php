@@ -13,6 +13,7 @@ use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Plan\SentBefore;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -142,9 +143,9 @@ final readonly class MessageQueue
     {
         $business = $this->business->business();
         $first = $tests[0][0];
-        $change = new Change(ChangeKind::Send, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $first->id, $first->name);
+        $act = Act::of(ChangeKind::Send, $words, $staff)->on('business', $first->id, $first->name);
 
-        return $this->changes->carryOut($change, fn (): array => array_map(function (array $test) use ($business, $staff): Message {
+        return $this->changes->carryOut($act, fn (): array => array_map(function (array $test) use ($business, $staff): Message {
             [$template, $shown, $before, $along] = $test;
             $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
             $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr("$before: ".$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());

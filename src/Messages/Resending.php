@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
@@ -13,7 +12,7 @@ use Symfony\Component\Messenger\Transport\Receiver\ListableReceiverInterface;
 use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoints;
 use Telamon\Core\Reading\EmailReader;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -31,7 +30,6 @@ final readonly class Resending
         private MessageBusInterface $bus,
         #[Autowire(service: 'messenger.transport.failed')]
         private ListableReceiverInterface $failures,
-        private ClockInterface $clock,
         private EmailReader $emails,
         private ContactPoints $points,
         private EventDispatcherInterface $events,
@@ -47,9 +45,8 @@ final readonly class Resending
     {
         $address = '' === $to ? $message->toAddress : $this->read($message, $to);
         $label = $message->recordLabel();
-        $change = new Change(ChangeKind::Send, mb_substr("queued again $label", 0, 300), $staff, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($label, 0, 300));
-        $this->changes->carryOut($change, function () use ($message, $address): void {
-            $this->em->refresh($message);
+        $act = Act::of(ChangeKind::Send, "queued again $label", $staff)->from($message->submissionId)->about($message)->looking($message);
+        $this->changes->carryOut($act, function () use ($message, $address): void {
             if (MessageState::Failed !== $message->state) {
                 throw new NotFailed();
             }

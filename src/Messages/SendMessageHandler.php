@@ -12,7 +12,7 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 
@@ -159,8 +159,8 @@ final readonly class SendMessageHandler
             MessageState::Sent => 'sent ',
             default => 'could not send ',
         };
-        $change = new Change(ChangeKind::Send, mb_substr($words.$message->recordLabel(), 0, 300), null, $this->clock->now(), $message->submissionId, 'message', $message->id, mb_substr($message->recordLabel(), 0, 300));
-        $this->changes->carryOut($change, function () use ($message, $state, $failure): void {
+        $act = Act::of(ChangeKind::Send, $words.$message->recordLabel())->from($message->submissionId)->about($message);
+        $this->changes->carryOut($act, function () use ($message, $state, $failure): void {
             $message->becomes($state, $failure, MessageState::Sent === $state ? $this->clock->now() : null);
             if (MessageState::Failed === $state) {
                 $this->events->dispatch(new NotDelivered($message));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Messages;
 
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -12,7 +11,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Business\Profile;
 use Telamon\Http\JsonBody;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -23,7 +22,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class SignatureController
 {
-    public function __construct(private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private Changes $changes, private Profile $business)
     {
     }
 
@@ -32,7 +31,7 @@ final readonly class SignatureController
     {
         $signature = (new Edit(JsonBody::read($request)))->text('signature', 1000) ?? '';
         $business = $this->business->business();
-        $this->changes->carryOut(new Change(ChangeKind::Settings, 'changed how their letters end', $staff, $this->clock->now(), null, 'business', $staff->id, $business->name), static fn () => $staff->sign($signature));
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, 'changed how their letters end', $staff)->on('business', $staff->id, $business->name), static fn () => $staff->sign($signature));
 
         return new Response('', 204);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,7 +21,7 @@ use Telamon\Http\PlainPage;
 use Telamon\Http\Problem;
 use Telamon\Http\PublicLimits;
 use Telamon\Http\Query;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Permission;
@@ -31,7 +30,7 @@ use Telamon\Staff\Staff;
 /** Asking to be left alone: by the signed link of a mail, and by hand on a client's page. */
 final readonly class StopController
 {
-    public function __construct(private EntityManagerInterface $em, private Stops $stops, private SignedAddresses $addresses, private Changes $changes, private Profile $business, private PublicLimits $limits, private PlainPage $page, private PublicFace $face, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Stops $stops, private SignedAddresses $addresses, private Changes $changes, private Profile $business, private PublicLimits $limits, private PlainPage $page, private PublicFace $face)
     {
     }
 
@@ -50,7 +49,7 @@ final readonly class StopController
         $address = $this->addresses->recipientOf($link);
         if (null !== $address && !$this->stops->has($address)) {
             $client = $this->em->getRepository(ContactPoint::class)->findOneBy(['kind' => ContactKind::Email, 'value' => $address])?->client;
-            $this->changes->carryOut(new Change(ChangeKind::Receive, mb_substr("$address asked to be left alone", 0, 300), null, $this->clock->now(), null, null === $client ? 'business' : 'client', $client->id ?? $this->business->business()->id, mb_substr($client?->name() ?? $address, 0, 300)), fn () => $this->stops->stop($address, $client, 'by the link in a mail', ''));
+            $this->changes->carryOut(Act::of(ChangeKind::Receive, "$address asked to be left alone")->on(null === $client ? 'business' : 'client', $client->id ?? $this->business->business()->id, $client?->name() ?? $address), fn () => $this->stops->stop($address, $client, 'by the link in a mail', ''));
         }
 
         return $this->shown($link, true);
@@ -78,7 +77,7 @@ final readonly class StopController
         if ([] === $addresses) {
             throw Problem::invalid('client', "{$client->name()} has no mail address and no number.");
         }
-        $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr(($stop ? 'sends nothing unasked to ' : 'may write again to ').$client->name(), 0, 300), $staff, $this->clock->now(), null, 'client', $client->id, mb_substr($client->name(), 0, 300)), function () use ($addresses, $client, $stop, $staff): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Handle, ($stop ? 'sends nothing unasked to ' : 'may write again to ').$client->name(), $staff)->about($client), function () use ($addresses, $client, $stop, $staff): void {
             foreach ($addresses as $address) {
                 $stop ? $this->stops->stop($address, $client, "by hand, {$staff->name}", '') : $this->stops->allowAgain($address);
             }

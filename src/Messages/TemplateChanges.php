@@ -15,7 +15,7 @@ use Telamon\Core\Messages\InvalidDocument;
 use Telamon\Core\Messages\MessageDocument;
 use Telamon\Core\Messages\TextLength;
 use Telamon\Core\Reading\EmailReader;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
@@ -146,8 +146,7 @@ final readonly class TemplateChanges
     public function change(MessageTemplate $template, array $body, Staff $staff): void
     {
         $text = $this->check($body, $template->fields());
-        $this->changes->carryOut($this->act("changed the template “{$text->name}”", $staff, $template), function () use ($template, $text, $body, $staff): void {
-            $this->em->refresh($template);
+        $this->changes->carryOut($this->act("changed the template “{$text->name}”", $staff, $template)->looking($template), function () use ($template, $text, $body, $staff): void {
             if (($body['version'] ?? null) !== $template->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this template. Look at it again; nothing was overwritten.');
             }
@@ -227,10 +226,10 @@ final readonly class TemplateChanges
         return trim((new DocumentWriter())->fill($document, FieldWords::examples($document->fields()))->text);
     }
 
-    private function act(string $words, Staff $staff, ?MessageTemplate $template): Change
+    private function act(string $words, Staff $staff, ?MessageTemplate $template): Act
     {
         $business = $this->business->business();
 
-        return new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $template->id ?? $business->id, mb_substr($template->name ?? $business->name, 0, 300));
+        return Act::of(ChangeKind::Settings, $words, $staff)->on('business', $template->id ?? $business->id, $template->name ?? $business->name);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Messages;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Database\DatabaseUpdated;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -15,7 +15,7 @@ use Telamon\Journal\Changes;
 /** The texts about appointments, and those about quotes, that every installation begins with, and may change. One that was set up before gets them with the update. */
 final readonly class VisitTexts
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class VisitTexts
         if ([] === $there || [] === $missing) {
             return;
         }
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'added the texts of new areas', null, $this->clock->now()), function () use ($missing): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'added the texts of new areas'), function () use ($missing): void {
             foreach ($missing as $text) {
                 $this->em->persist($text);
             }

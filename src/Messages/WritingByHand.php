@@ -13,6 +13,7 @@ use Telamon\Business\Profile;
 use Telamon\Clients\Client;
 use Telamon\Core\Messages\TextLength;
 use Telamon\Core\Reading\EmailReader;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -47,7 +48,7 @@ final readonly class WritingByHand
         $leaves = $this->leavesAt($edit);
         $name = $client?->name() ?? $answers->fromName ?? '';
 
-        return $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("wrote to $name: “{$subject}”", 0, 300), $staff, $this->clock->now(), $submissionId, null === $client ? 'message' : 'client', $client->id ?? $id, mb_substr('' === $name ? $to : $name, 0, 300)), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
+        return $this->changes->carryOut(Act::of(ChangeKind::Handle, "wrote to $name: “{$subject}”", $staff)->from($submissionId)->on(null === $client ? 'message' : 'client', $client->id ?? $id, '' === $name ? $to : $name), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
             $there = $this->em->find(Message::class, $id);
             if (null !== $there) {
                 return [$there->toAddress, $there->subject, $there->text] === [$to, $subject, $text] ? $there : throw new WrittenBefore('This letter has been sent already, with other words. Send this one once more and it goes as a second letter.');

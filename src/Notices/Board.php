@@ -10,6 +10,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Clients\Client;
 use Telamon\Database\Ids;
 use Telamon\Effects\CameToNothing;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -84,8 +85,7 @@ final readonly class Board
     /** @throws Refusal where somebody else has taken it meanwhile */
     public function take(Notice $notice, bool $taken, Staff $staff): void
     {
-        $this->changes->carryOut($this->act($taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”", $notice->room, $staff), function () use ($notice, $taken, $staff): void {
-            $this->em->refresh($notice);
+        $this->changes->carryOut($this->act($taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”", $notice->room, $staff)->looking($notice), static function () use ($notice, $taken, $staff): void {
             if ($taken && null !== $notice->holder && $notice->holder !== $staff) {
                 throw new ChangedMeanwhile("{$notice->holder->name} has it already.");
             }
@@ -106,8 +106,8 @@ final readonly class Board
         }
     }
 
-    private function act(string $words, NoticeRoom $room, Staff $staff): Change
+    private function act(string $words, NoticeRoom $room, Staff $staff): Act
     {
-        return new Change(ChangeKind::Handle, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $room->id, $room->name);
+        return Act::of(ChangeKind::Handle, $words, $staff)->on('business', $room->id, $room->name);
     }
 }

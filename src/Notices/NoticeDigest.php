@@ -9,7 +9,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Business\Profile;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageQueue;
@@ -57,7 +57,7 @@ final readonly class NoticeDigest implements DueWork
         if (null === $staff || !$staff->active) {
             return;
         }
-        $this->changes->carryOut(new Change(ChangeKind::Send, "mailed {$staff->name} what stands on the board", null, $this->clock->now()), function () use ($staff): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Send, "mailed {$staff->name} what stands on the board"), function () use ($staff): void {
             // Asked under the lock: they may have looked meanwhile.
             $unseen = $this->unseen($staff);
             if ([] === $unseen) {

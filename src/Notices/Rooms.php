@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Notices;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Telamon\Business\Profile;
 use Telamon\Core\Effects\PostNotice;
 use Telamon\Core\Time\OnCall;
 use Telamon\Database\DatabaseUpdated;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -26,7 +25,7 @@ final readonly class Rooms
 {
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'bool:TELAMON_POST_PRIVATE')] private bool $postsPrivately)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, #[Autowire(env: 'bool:TELAMON_POST_PRIVATE')] private bool $postsPrivately)
     {
     }
 
@@ -34,7 +33,7 @@ final readonly class Rooms
     public function __invoke(DatabaseUpdated $event): void
     {
         if (0 === $this->em->getRepository(NoticeRoom::class)->count([])) {
-            $this->changes->carryOut(new Change(ChangeKind::Setup, 'opened the first room of the notice board', null, $this->clock->now()), function (): void {
+            $this->changes->carryOut(Act::of(ChangeKind::Setup, 'opened the first room of the notice board'), function (): void {
                 $room = new NoticeRoom('desk', 'Desk');
                 $room->become('Desk', 'what everybody should know', false, []);
                 $this->em->persist($room);
@@ -189,10 +188,10 @@ final readonly class Rooms
         return \is_array($given) && \count($given) <= 7 ? array_values(array_filter($given, is_int(...))) : [];
     }
 
-    private function act(string $words, Staff $staff, ?NoticeRoom $room): Change
+    private function act(string $words, Staff $staff, ?NoticeRoom $room): Act
     {
         $business = $this->business->business();
 
-        return new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $room->id ?? $business->id, mb_substr($room->name ?? $business->name, 0, 300));
+        return Act::of(ChangeKind::Settings, $words, $staff)->on('business', $room->id ?? $business->id, $room->name ?? $business->name);
     }
 }

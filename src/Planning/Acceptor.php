@@ -16,6 +16,7 @@ use Telamon\Effects\Effects;
 use Telamon\Effects\Making;
 use Telamon\Effects\Occasion;
 use Telamon\Effects\PlanHasChanged;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -60,7 +61,7 @@ final readonly class Acceptor
      */
     public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null, string $through = ''): array
     {
-        $change = new Change(ChangeKind::Accept, mb_substr("accepted the plan for {$submission->name}".('' === $through ? '' : ", as $through says"), 0, 300), $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $change = $this->changes->change(Act::of(ChangeKind::Accept, "accepted the plan for {$submission->name}".('' === $through ? '' : ", as $through says"), $staff)->from($submission->id)->about($submission));
         $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change, $through): array {
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
@@ -92,7 +93,7 @@ final readonly class Acceptor
     /** @throws Refusal */
     public function setAside(Submission $submission, string $reason, string $note, Staff $staff, ?Submission $same = null): Change
     {
-        $change = new Change(ChangeKind::SetAside, "set {$submission->name} aside", $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $change = $this->changes->change(Act::of(ChangeKind::SetAside, "set {$submission->name} aside", $staff)->from($submission->id)->about($submission));
         $this->changes->carryOut($change, function () use ($submission, $reason, $note, $staff, $same): void {
             $this->em->refresh($submission);
             $this->refuseDecided($submission);
@@ -110,7 +111,7 @@ final readonly class Acceptor
     public function putBack(Submission $submission, Staff $staff): array
     {
         $words = "put {$submission->name} back among the arrivals";
-        $change = new Change(ChangeKind::Setup, $words, $staff, $this->clock->now(), $submission->id, 'submission', $submission->id, $submission->recordLabel());
+        $change = $this->changes->change(Act::of(ChangeKind::Setup, $words, $staff)->from($submission->id)->about($submission));
         $this->changes->carryOut($change, static function () use ($submission): void {
             $submission->putBack();
         });

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace Telamon\Projects;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\OwnFields;
 use Telamon\Business\Profile;
 use Telamon\Clients\Asset;
 use Telamon\Clients\Client;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -25,7 +23,7 @@ final readonly class ProjectEditing
 {
     private const MOST_TAGS = 40;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private Profile $business, private EventDispatcherInterface $events, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private Profile $business, private EventDispatcherInterface $events)
     {
     }
 
@@ -33,11 +31,9 @@ final readonly class ProjectEditing
     public function edit(Project $project, Edit $edit, Staff $staff): void
     {
         $version = $edit->version();
-        $change = new Change(ChangeKind::Edit, mb_substr("edited {$project->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
-        $this->changes->carryOut($change, function () use ($project, $edit, $version): void {
+        $act = Act::of(ChangeKind::Edit, "edited {$project->recordLabel()}", $staff)->about($project)->looking($project, $version);
+        $this->changes->carryOut($act, function () use ($project, $edit): void {
             // As it is now, under the write lock: what was looked at may be old.
-            $this->em->refresh($project);
-            $this->em->lock($project, LockMode::OPTIMISTIC, $version);
             $readyBy = $project->readyBy;
             $title = $edit->text('title', 200) ?? $project->title;
             $project->become(

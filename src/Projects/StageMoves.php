@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Telamon\Projects;
 
-use Doctrine\DBAL\LockMode;
-use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
 use Telamon\Business\StageEnd;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -23,7 +22,7 @@ use Telamon\Staff\Staff;
 /** Moves projects from stage to stage, and tells of it. */
 final readonly class StageMoves
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private StageGate $gate, private Profile $business, private ClockInterface $clock)
+    public function __construct(private Changes $changes, private EventDispatcherInterface $events, private StageGate $gate, private Profile $business, private ClockInterface $clock)
     {
     }
 
@@ -43,10 +42,8 @@ final readonly class StageMoves
             throw new StageNotReached($stage, $missing, Role::Owner === $staff->role);
         }
         $words = [] === $missing ? '' : ' without '.implode(' and ', $missing).": $reason";
-        $change = new Change(ChangeKind::MoveStage, mb_substr("moved {$project->recordLabel()} to $stage$words", 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
-        $this->changes->carryOut($change, function () use ($project, $stage, $version): void {
-            $this->em->refresh($project);
-            $this->em->lock($project, LockMode::OPTIMISTIC, $version);
+        $act = Act::of(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage$words", $staff)->about($project)->looking($project, $version);
+        $this->changes->carryOut($act, function () use ($project, $stage): void {
             $before = $project->stage;
             if ($before !== $stage) {
                 $project->moveTo($stage, $this->business->stageEnd($stage), $this->clock->now());
@@ -128,10 +125,8 @@ final readonly class StageMoves
     /** @param \Closure(): void $do */
     private function turn(Project $project, string $words, int $version, Staff $staff, \Closure $do): void
     {
-        $change = new Change(ChangeKind::MoveStage, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
-        $this->changes->carryOut($change, function () use ($project, $version, $do): void {
-            $this->em->refresh($project);
-            $this->em->lock($project, LockMode::OPTIMISTIC, $version);
+        $act = Act::of(ChangeKind::MoveStage, $words, $staff)->about($project)->looking($project, $version);
+        $this->changes->carryOut($act, static function () use ($do): void {
             $do();
         });
     }

@@ -12,6 +12,7 @@ use Telamon\Business\Profile;
 use Telamon\Clients\ContactKind;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Http\SignedText;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -83,8 +84,7 @@ final readonly class Agreements
     /** @throws Refusal */
     public function withdraw(Agreement $agreement, Staff $by): void
     {
-        $this->changes->carryOut($this->change("withdrew {$agreement->title}", $by, ChangeKind::Edit, $agreement->project, $agreement), function () use ($agreement): void {
-            $this->em->refresh($agreement);
+        $this->changes->carryOut($this->change("withdrew {$agreement->title}", $by, ChangeKind::Edit, $agreement->project, $agreement)->looking($agreement), function () use ($agreement): void {
             if (AgreementState::Signed === $agreement->state) {
                 throw new QuoteOver('It is signed. That stays as it is.');
             }
@@ -102,8 +102,7 @@ final readonly class Agreements
     /** @throws Refusal */
     public function decline(Agreement $agreement, string $reason): void
     {
-        $this->changes->carryOut($this->change("{$agreement->client->name()} declined {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $reason): void {
-            $this->em->refresh($agreement);
+        $this->changes->carryOut($this->change("{$agreement->client->name()} declined {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement)->looking($agreement), function () use ($agreement, $reason): void {
             $this->refuseOver($agreement);
             $agreement->becomes(AgreementState::Declined, $this->clock->now(), mb_substr(trim($reason), 0, 500));
             $this->tellLead($agreement, 'is declined'.('' === trim($reason) ? '' : ': '.trim($reason)));
@@ -118,9 +117,8 @@ final readonly class Agreements
     public function sign(Agreement $agreement, string $name, string $drawing, Reached $reached): void
     {
         $name = Closing::mayBe($name, $drawing);
-        $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), function () use ($agreement, $name, $drawing, $reached): void {
+        $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement)->looking($agreement), function () use ($agreement, $name, $drawing, $reached): void {
             // Looked at again under the write lock: two at one time are one.
-            $this->em->refresh($agreement);
             $this->refuseOver($agreement);
             $this->em->persist($this->closing->close($agreement->id, ['what' => 'agreement'] + AgreementFacts::of($agreement, $this->parties)->toArray(), $name, $drawing, $reached->by($agreement->client->first(ContactKind::Email) ?? '')));
             $agreement->becomes(AgreementState::Signed, $this->clock->now());
@@ -179,8 +177,8 @@ final readonly class Agreements
         return ['first_name' => $first, 'title' => $agreement->title, 'project' => $agreement->project->title, 'lead' => $agreement->project->lead->name, 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/agreement/'.$this->token($agreement)];
     }
 
-    private function change(string $words, ?Staff $by, ChangeKind $kind, Project $project, ?Agreement $about = null): Change
+    private function change(string $words, ?Staff $by, ChangeKind $kind, Project $project, ?Agreement $about = null): Act
     {
-        return new Change($kind, mb_substr($words, 0, 300), $by, $this->clock->now(), null, null === $about ? 'project' : 'agreement', $about->id ?? $project->id, $about?->recordLabel() ?? $project->recordLabel());
+        return Act::of($kind, $words, $by)->about($about ?? $project);
     }
 }

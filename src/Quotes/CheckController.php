@@ -21,7 +21,7 @@ use Telamon\Files\FileKind;
 use Telamon\Http\PlainPage;
 use Telamon\Http\PublicLimits;
 use Telamon\Http\SignedText;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\Message;
@@ -99,7 +99,7 @@ final readonly class CheckController
         }
         $lead = $record instanceof Agreement ? $record->project->lead : $record->lead;
 
-        return $this->changes->carryOut(new Change(ChangeKind::Receive, mb_substr("somebody had {$files[0]->name} sent to $email again", 0, 300), null, $this->clock->now(), null, $record->recordKind(), $record->id, mb_substr($record->recordLabel(), 0, 300)), function () use ($record, $lead, $files, $email): string {
+        return $this->changes->carryOut(Act::of(ChangeKind::Receive, "somebody had {$files[0]->name} sent to $email again")->about($record), function () use ($record, $lead, $files, $email): string {
             if ($this->wasMailed($email)) {
                 return 'It was mailed within the last hour. Look into your mail, also among what is filtered out.';
             }

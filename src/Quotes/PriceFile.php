@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Core\Quotes\Priced;
 use Telamon\Http\CsvText;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -21,7 +20,7 @@ final readonly class PriceFile
     private const MOST = 2000;
     private const HEADS = ['code', 'name', 'text', 'unit', 'price', 'category', 'rate', 'group', 'effort', 'steps', 'from', 'to', 'retired'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock, private PriceReader $reader = new PriceReader())
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private PriceReader $reader = new PriceReader())
     {
     }
 
@@ -68,7 +67,7 @@ final readonly class PriceFile
         if ([] !== $wrong) {
             throw new InvalidInput('csv', $wrong[0].' Nothing was read in.');
         }
-        $this->changes->carryOut(new Change(ChangeKind::Settings, 'read prices from a file', $by, $this->clock->now()), function () use ($read, $there): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, 'read prices from a file', $by), function () use ($read, $there): void {
             foreach ($read as $code => [$priced, $effort, $from, $to, $retired]) {
                 $item = $there[$code] ?? new PriceItem($priced->code, $priced);
                 $item->become($priced);

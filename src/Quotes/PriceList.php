@@ -7,12 +7,11 @@ namespace Telamon\Quotes;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Planning\OfferedService;
 use Telamon\Core\Quotes\Units;
 use Telamon\Core\Quotes\Vat;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -23,7 +22,7 @@ use Telamon\Staff\Staff;
 /** The price list with how the business quotes, shown; one price, kept. */
 final readonly class PriceList
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Changes $changes, private Setups $setups, private Profile $business, private ClockInterface $clock, private PriceReader $reader = new PriceReader())
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private Changes $changes, private Setups $setups, private Profile $business, private PriceReader $reader = new PriceReader())
     {
     }
 
@@ -58,7 +57,7 @@ final readonly class PriceList
             throw new InvalidInput('validTo', 'It ends before it begins.');
         }
         $words = null === $item ? "added {$priced->code} to the price list" : "changed {$item->code} on the price list";
-        $this->changes->carryOut(new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $by, $this->clock->now()), function () use ($item, $edit, $priced, $effort, $from, $to): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $by), function () use ($item, $edit, $priced, $effort, $from, $to): void {
             if (null === $item) {
                 $this->refuseTwice($priced->code);
                 $item = new PriceItem($priced->code, $priced);

@@ -35,9 +35,9 @@ final readonly class QuoteAnswers
         if (!$quote->state->isOpen() || (null !== $quote->openedAt && $quote->openedAt > $this->clock->now()->modify('-1 hour'))) {
             return;
         }
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} opened {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote): void {
-            $this->em->refresh($quote);
-            if ($quote->state->isOpen()) {
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} opened {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote): void {
+            $now = $quote->state;
+            if ($now->isOpen()) {
                 $first = QuoteState::Sent === $quote->state;
                 $quote->beOpened($this->clock->now());
                 if ($first) {
@@ -65,8 +65,7 @@ final readonly class QuoteAnswers
         if ('' === trim($words)) {
             throw new InvalidInput('words', 'Write what you would like to know.');
         }
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} asked about {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $words): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} asked about {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $words): void {
             $last = $quote->questions[\count($quote->questions) - 1] ?? null;
             if (($last['words'] ?? '') === trim($words)) {
                 return;
@@ -83,8 +82,7 @@ final readonly class QuoteAnswers
     /** @throws Refusal */
     public function decline(Quote $quote, string $reason): void
     {
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} declined {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $reason): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("{$quote->client->name()} declined {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $reason): void {
             if (QuoteState::Declined === $quote->state) {
                 return;
             }
@@ -109,8 +107,7 @@ final readonly class QuoteAnswers
     public function accept(Quote $quote, array $ticked, string $total, string $name, string $drawing, Reached $reached): void
     {
         $name = Closing::mayBe($name, $drawing);
-        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive), function () use ($quote, $ticked, $total, $name, $drawing, $reached): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $ticked, $total, $name, $drawing, $reached): void {
             if (QuoteState::Accepted === $quote->state) {
                 throw new QuoteOver('It is accepted already. Thank you: there is nothing else to do.');
             }

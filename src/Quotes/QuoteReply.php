@@ -31,8 +31,7 @@ final readonly class QuoteReply
             throw new InvalidInput('words', 'Write the answer.');
         }
         $at = $edit->whole('question', 0, 1000) ?? 0;
-        $this->changes->carryOut($this->writing->change("answered {$quote->client->name()} about {$quote->shown()}", $quote, $by), function () use ($quote, $edit, $words, $at): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("answered {$quote->client->name()} about {$quote->shown()}", $quote, $by)->looking($quote), function () use ($quote, $edit, $words, $at): void {
             $question = $quote->questions[$at] ?? throw new InvalidInput('question', 'There is no such question.');
             if (isset($question['answer'])) {
                 throw new ChangedMeanwhile('Somebody has answered this already. Look at it again.');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Quotes;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Journal\ChangeKind;
@@ -25,9 +24,7 @@ final readonly class QuoteSending
     /** @throws Refusal where something is missing: the first of it is named */
     public function send(Quote $quote, Edit $edit, Staff $by): void
     {
-        $this->changes->carryOut($this->writing->change("sent {$quote->shown()} to {$quote->client->name()}", $quote, $by, ChangeKind::Edit), function () use ($quote, $edit): void {
-            $this->em->refresh($quote);
-            $this->em->lock($quote, LockMode::OPTIMISTIC, $edit->version());
+        $this->changes->carryOut($this->writing->change("sent {$quote->shown()} to {$quote->client->name()}", $quote, $by, ChangeKind::Edit)->looking($quote, $edit->version()), function () use ($quote): void {
             $this->writing->refuseOut($quote);
             $against = $this->against($quote);
             if (null !== $against) {
@@ -74,9 +71,7 @@ final readonly class QuoteSending
     /** What the client has is no longer good; the link says so. @throws Refusal */
     public function withdraw(Quote $quote, Edit $edit, Staff $by): void
     {
-        $this->changes->carryOut($this->writing->change("withdrew {$quote->shown()}", $quote, $by), function () use ($quote, $edit): void {
-            $this->em->refresh($quote);
-            $this->em->lock($quote, LockMode::OPTIMISTIC, $edit->version());
+        $this->changes->carryOut($this->writing->change("withdrew {$quote->shown()}", $quote, $by)->looking($quote, $edit->version()), static function () use ($quote): void {
             if (QuoteState::Accepted === $quote->state) {
                 throw new ChangedMeanwhile('It is accepted and signed. That stays as it is.');
             }

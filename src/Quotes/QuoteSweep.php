@@ -65,8 +65,7 @@ final readonly class QuoteSweep implements DueWork
 
     private function expire(Quote $quote): void
     {
-        $this->changes->carryOut($this->writing->change("{$quote->shown()} ran out", $quote, null, ChangeKind::Receive), function () use ($quote): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("{$quote->shown()} ran out", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote): void {
             // It may have been made to last longer meanwhile.
             if ($quote->state->isOpen() && $quote->validUntil->format('Y-m-d') < $this->setups->today()) {
                 $quote->beAnswered(QuoteState::Expired, $this->clock->now());
@@ -79,8 +78,7 @@ final readonly class QuoteSweep implements DueWork
 
     private function nudge(Quote $quote): void
     {
-        $this->changes->carryOut($this->writing->change("reminded {$quote->client->name()} of {$quote->shown()}", $quote, null, ChangeKind::Send), function () use ($quote): void {
-            $this->em->refresh($quote);
+        $this->changes->carryOut($this->writing->change("reminded {$quote->client->name()} of {$quote->shown()}", $quote, null, ChangeKind::Send)->looking($quote), function () use ($quote): void {
             // Any answer stops it, a question too until that is answered.
             if ($quote->state->isOpen() && null === $quote->nudgedAt && !$quote->isAsked()) {
                 $quote->nudge($this->clock->now());

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Quotes;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
@@ -13,6 +12,7 @@ use Telamon\Core\Quotes\Content;
 use Telamon\Core\Quotes\ContentReader;
 use Telamon\Core\Quotes\InvalidContent;
 use Telamon\Database\Counter;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -56,9 +56,9 @@ final readonly class QuoteWriting
         $template = $edit->text('template', 36) ?? '';
         $begun = '' === $template ? null : $this->templates->content($template) ?? throw new InvalidInput('template', 'This template is gone. Choose another, or write the quote without one.');
         $content = $like?->content()->alone() ?? $begun ?? $this->answers->content($submission, $project->service ?? '');
-        $change = new Change(ChangeKind::Edit, mb_substr("drafted a quote for {$client->name()}", 0, 300), $by, $this->clock->now(), $submission?->id, 'client', $client->id, $client->name());
+        $act = Act::of(ChangeKind::Edit, "drafted a quote for {$client->name()}", $by)->from($submission?->id)->about($client);
 
-        return $this->changes->carryOut($change, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));
+        return $this->changes->carryOut($act, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));
     }
 
     /**
@@ -87,9 +87,7 @@ final readonly class QuoteWriting
         $content = $edit->has('content') ? $this->content($edit->any('content')) : null;
         $until = $edit->day('validUntil');
         $lead = $edit->has('lead') ? $this->em->find(Staff::class, $edit->text('lead', 36) ?? '') ?? throw new InvalidInput('lead', 'Choose somebody who is here.') : null;
-        $this->changes->carryOut($this->change("changed {$quote->shown()}", $quote, $by), function () use ($quote, $edit, $content, $until, $lead): void {
-            $this->em->refresh($quote);
-            $this->em->lock($quote, LockMode::OPTIMISTIC, $edit->version());
+        $this->changes->carryOut($this->change("changed {$quote->shown()}", $quote, $by)->looking($quote, $edit->version()), function () use ($quote, $content, $until, $lead): void {
             $this->refuseOut($quote);
             if (null !== $content) {
                 $this->with->refuseOthers($quote, $content);
@@ -153,9 +151,9 @@ final readonly class QuoteWriting
         }
     }
 
-    public function change(string $words, Quote $quote, ?Staff $by, ChangeKind $kind = ChangeKind::Edit): Change
+    public function change(string $words, Quote $quote, ?Staff $by, ChangeKind $kind = ChangeKind::Edit): Act
     {
-        return new Change($kind, mb_substr($words, 0, 300), $by, $this->clock->now(), $quote->submissionId, 'quote', $quote->id, $quote->recordLabel());
+        return Act::of($kind, $words, $by)->from($quote->submissionId)->about($quote);
     }
 
     private static function day(string $day): \DateTimeImmutable

@@ -6,9 +6,8 @@ namespace Telamon\Quotes;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -19,7 +18,7 @@ use Telamon\Staff\Staff;
 /** Keeps how the business quotes: what is usual, and the table by which answers become lines. */
 final readonly class SetupKeeping
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private ClockInterface $clock, private PriceReader $reader = new PriceReader())
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private PriceReader $reader = new PriceReader())
     {
     }
 
@@ -35,7 +34,7 @@ final readonly class SetupKeeping
                 throw new InvalidInput($field, 'Choose a stage that is there.');
             }
         }
-        $this->changes->carryOut(new Change(ChangeKind::Settings, 'changed how we quote', $by, $this->clock->now()), function () use ($edit, $vat, $deposit, $rows): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, 'changed how we quote', $by), function () use ($edit, $vat, $deposit, $rows): void {
             $setup = $this->em->find(QuoteSetup::class, QuoteSetup::ID);
             if (null === $setup) {
                 $setup = new QuoteSetup();

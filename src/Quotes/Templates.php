@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Telamon\Quotes;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Core\Quotes\Content;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\Edit;
@@ -20,7 +19,7 @@ final readonly class Templates
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {
     }
 
@@ -75,8 +74,8 @@ final readonly class Templates
         return $this->em->getRepository(QuoteTemplate::class)->findBy([], ['name' => 'ASC']);
     }
 
-    private function change(string $words, Staff $by): Change
+    private function change(string $words, Staff $by): Act
     {
-        return new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $by, $this->clock->now());
+        return Act::of(ChangeKind::Settings, $words, $by);
     }
 }

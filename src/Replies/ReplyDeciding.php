@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Telamon\Replies;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Core\Replies\Meaning;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -19,7 +19,7 @@ use Telamon\Staff\Staff;
 /** A person says what a reply means. What follows is one change, and can be taken back. */
 final readonly class ReplyDeciding
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private WhatFollows $follows, private EventDispatcherInterface $events, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private WhatFollows $follows, private EventDispatcherInterface $events)
     {
     }
 
@@ -54,8 +54,8 @@ final readonly class ReplyDeciding
         }
     }
 
-    private function change(string $words, Incoming $reply, Staff $staff): Change
+    private function change(string $words, Incoming $reply, Staff $staff): Act
     {
-        return new Change(ChangeKind::Handle, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'reply', $reply->id, $reply->recordLabel());
+        return Act::of(ChangeKind::Handle, $words, $staff)->about($reply);
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Telamon\Replies;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
 use Telamon\Core\Replies\Asked;
 use Telamon\Core\Replies\MailOrigin;
 use Telamon\Core\Replies\Meaning;
 use Telamon\Core\Replies\ReplyReader;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -28,7 +28,7 @@ final readonly class ReplyTaking
     /** Per cent from which "stop" is nothing but that. */
     private const SURE_STOP = 95;
 
-    public function __construct(private EntityManagerInterface $em, private ReplyReader $replies, private WhatFollows $follows, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private ReplyReader $replies, private WhatFollows $follows, private Changes $changes, private EventDispatcherInterface $events, private Profile $business)
     {
     }
 
@@ -47,9 +47,9 @@ final readonly class ReplyTaking
     public function keep(Incoming $one, \Closure $write): Incoming
     {
         $label = $one->recordLabel();
-        $change = new Change(ChangeKind::Receive, mb_substr("took in $label", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $label);
+        $act = Act::of(ChangeKind::Receive, "took in $label")->on('reply', $one->id, $label);
 
-        return $this->changes->carryOut($change, function () use ($one, $write): Incoming {
+        return $this->changes->carryOut($act, function () use ($one, $write): Incoming {
             $known = $this->known($one->messageId);
             if (null !== $known) {
                 return $known;
@@ -64,7 +64,7 @@ final readonly class ReplyTaking
     /** Somebody does something with it. */
     public function change(Incoming $one, string $words, Staff $by, \Closure $do): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr($words, 0, 300), $by, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), $do);
+        $this->changes->carryOut(Act::of(ChangeKind::Handle, $words, $by)->about($one), $do);
     }
 
     /** Reads it, and tells whoever waits for it. Call it inside keep(). */
@@ -83,7 +83,7 @@ final readonly class ReplyTaking
         // A stop and nothing else is obeyed at once, wherever the business has put its own line.
         $sure = Meaning::Stop === $one->says ? self::SURE_STOP : $this->business->business()->replyThreshold;
         if (Meaning::Other !== $one->says && $one->confidence >= $sure) {
-            $this->changes->carryOut(new Change(ChangeKind::Handle, mb_substr("read {$one->recordLabel()} as {$one->says->value}", 0, 300), null, $this->clock->now(), null, 'reply', $one->id, $one->recordLabel()), function () use ($one): void {
+            $this->changes->carryOut(Act::of(ChangeKind::Handle, "read {$one->recordLabel()} as {$one->says->value}")->about($one), function () use ($one): void {
                 // Looked at again under the lock: somebody may have read it meanwhile.
                 if ($one->isOpen()) {
                     $this->follows->carryOut($one, $one->says);

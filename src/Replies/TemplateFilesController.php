@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Replies;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -15,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Telamon\Files\Attachment;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Problem;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Messages\MessageTemplate;
@@ -28,7 +27,7 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Write->value)]
 final readonly class TemplateFilesController
 {
-    public function __construct(private EntityManagerInterface $em, private LetterFiles $files, private Changes $changes, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private LetterFiles $files, private Changes $changes)
     {
     }
 
@@ -37,8 +36,8 @@ final readonly class TemplateFilesController
     {
         $template = $this->em->find(MessageTemplate::class, $id) ?? throw Problem::notFound('template');
         $edit = new Edit(JsonBody::read($request));
-        $change = new Change(ChangeKind::Settings, mb_substr("kept a file for the template “{$template->name}”", 0, 300), $staff, $this->clock->now(), null, 'business', $template->id, $template->name);
-        $brought = $this->changes->carryOut($change, fn (): array => $this->files->bring($edit, null, null) ?: throw new InvalidInput('uploads', 'Choose a file first.'));
+        $act = Act::of(ChangeKind::Settings, "kept a file for the template “{$template->name}”", $staff)->on('business', $template->id, $template->name);
+        $brought = $this->changes->carryOut($act, fn (): array => $this->files->bring($edit, null, null) ?: throw new InvalidInput('uploads', 'Choose a file first.'));
 
         return new JsonResponse(['items' => array_map(static fn (Attachment $file): array => $file->toArray(), $brought)], 201);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Telamon\Rules;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Telamon\Core\Form\Purpose;
 use Telamon\Core\Rules\Actions\GiveTask;
 use Telamon\Core\Rules\InvalidRule;
@@ -17,7 +16,7 @@ use Telamon\Core\Text\TemplateRenderer;
 use Telamon\Core\Text\UnreadableTemplate;
 use Telamon\Forms\Form;
 use Telamon\Http\JsonBody;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Record\ChangedMeanwhile;
@@ -30,7 +29,7 @@ final readonly class RuleChanges
 {
     private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself', 'when', 'what', 'alsoByHand'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private MergeFields $fields, private TemplateRenderer $renderer, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private MergeFields $fields, private TemplateRenderer $renderer)
     {
     }
 
@@ -125,13 +124,12 @@ final readonly class RuleChanges
     public function change(HandlingRule $kept, array $body, Staff $staff): void
     {
         $rule = $this->check($body, $kept->id);
-        $this->carryOut("changed the rule {$rule->name}", $staff, function () use ($kept, $rule, $body): void {
-            $this->em->refresh($kept);
+        $this->carryOut("changed the rule {$rule->name}", $staff, static function () use ($kept, $rule, $body): void {
             if (($body['version'] ?? null) !== $kept->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this rule. Look at it again; nothing was overwritten.');
             }
             $kept->become($rule->name, JsonBody::text($body, 'why'), true === ($body['enabled'] ?? false), self::definition($body));
-        });
+        }, $kept);
     }
 
     /** Up or down by one place. */
@@ -158,9 +156,10 @@ final readonly class RuleChanges
     }
 
     /** @param \Closure(): mixed $do */
-    private function carryOut(string $words, Staff $staff, \Closure $do): void
+    private function carryOut(string $words, Staff $staff, \Closure $do, ?HandlingRule $looked = null): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Rule, mb_substr($words, 0, 300), $staff, $this->clock->now()), $do);
+        $act = Act::of(ChangeKind::Rule, $words, $staff);
+        $this->changes->carryOut(null === $looked ? $act : $act->looking($looked), $do);
     }
 
     /**

@@ -15,7 +15,7 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Telamon\Business\Business;
 use Telamon\Forms\Form;
 use Telamon\Forms\FormVersion;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Staff\Role;
@@ -61,7 +61,7 @@ final class SetUpCommand extends Command
             return Command::FAILURE;
         }
         $password = bin2hex(random_bytes(8));
-        $this->changes->carryOut(new Change(ChangeKind::Setup, 'set the installation up', null, $this->clock->now()), function () use ($given, $password): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, 'set the installation up'), function () use ($given, $password): void {
             $words = explode(' ', $given('owner'));
             $owner = new Staff($given('email'), $given('owner'), mb_strtoupper(mb_substr($words[0], 0, 1).mb_substr(end($words), 0, 1)), Role::Owner);
             $owner->keepPassword($this->hasher->hashPassword($owner, $password));

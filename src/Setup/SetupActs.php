@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Setup;
 
-use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -14,7 +14,7 @@ use Telamon\Staff\Staff;
 /** Every change of the settings: one act, journaled, taken back by one undo. */
 final readonly class SetupActs
 {
-    public function __construct(private Changes $changes, private Profile $business, private ClockInterface $clock)
+    public function __construct(private Changes $changes, private Profile $business)
     {
     }
 
@@ -25,7 +25,7 @@ final readonly class SetupActs
     public function carryOut(string $words, Staff $staff, \Closure $do, ?string $about = null): void
     {
         $business = $this->business->business();
-        $this->changes->carryOut(new Change(ChangeKind::Settings, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $about ?? $business->id, $business->name), $do);
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $staff)->on('business', $about ?? $business->id, $business->name), $do);
         // What was read of the settings before is old now.
         $this->business->reset();
     }
@@ -33,6 +33,6 @@ final readonly class SetupActs
     /** Something that was done and that undo cannot reach: it stands in the journal by its words alone. */
     public function noting(string $words, Staff $staff, string $about): void
     {
-        $this->changes->carryOut(new Change(ChangeKind::Setup, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'business', $about, $this->business->business()->name), static fn (): null => null);
+        $this->changes->carryOut(Act::of(ChangeKind::Setup, $words, $staff)->on('business', $about, $this->business->business()->name), static fn (): null => null);
     }
 }

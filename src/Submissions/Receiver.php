@@ -26,7 +26,7 @@ use Telamon\Files\AttachmentShelf;
 use Telamon\Files\Upload;
 use Telamon\Forms\FormVersion;
 use Telamon\Forms\PublishedForms;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\Refusal;
@@ -83,7 +83,7 @@ final readonly class Receiver
         }
 
         return $this->changes->carryOut(
-            null === $arriving->by ? new Change(ChangeKind::Receive, $arriving->asFound ? 'received a letter' : 'received a form', null, $now) : new Change(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by, $now),
+            null === $arriving->by ? Act::of(ChangeKind::Receive, $arriving->asFound ? 'received a letter' : 'received a form') : Act::of(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
             fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
         );

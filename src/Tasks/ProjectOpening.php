@@ -17,6 +17,7 @@ use Telamon\Core\Checklists\UnreadableOutline;
 use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Planning\OfferedService;
 use Telamon\Database\Counter;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -166,8 +167,8 @@ final readonly class ProjectOpening
         return '' === $id || $asset?->client === $client ? $asset : throw new InvalidInput('asset', 'Choose one that is theirs.');
     }
 
-    private function change(string $words, Staff $staff): Change
+    private function change(string $words, Staff $staff): Act
     {
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now());
+        return Act::of(ChangeKind::Edit, $words, $staff);
     }
 }

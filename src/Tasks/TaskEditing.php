@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Telamon\Tasks;
 
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Telamon\Business\Profile;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Projects\Project;
@@ -56,9 +55,7 @@ final readonly class TaskEditing
     public function edit(Task $task, Edit $edit, Staff $staff): void
     {
         $version = $edit->version();
-        $this->changes->carryOut($this->change("edited task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $edit, $version): void {
-            $this->em->refresh($task);
-            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
+        $this->changes->carryOut($this->change("edited task {$task->recordLabel()}", $task->project, $staff)->looking($task, $version), function () use ($task, $edit): void {
             $this->write($task, $edit);
             if (true === $edit->yes('follow')) {
                 $this->em->flush();
@@ -116,9 +113,7 @@ final readonly class TaskEditing
     /** @throws Refusal */
     public function remove(Task $task, int $version, Staff $staff): void
     {
-        $this->changes->carryOut($this->change("removed task {$task->recordLabel()}", $task->project, $staff), function () use ($task, $version): void {
-            $this->em->refresh($task);
-            $this->em->lock($task, LockMode::OPTIMISTIC, $version);
+        $this->changes->carryOut($this->change("removed task {$task->recordLabel()}", $task->project, $staff)->looking($task, $version), function () use ($task): void {
             $all = $this->all($task->project);
             if ('' !== $task->item && null === $this->em->getRepository(RemovedItem::class)->findOneBy(['project' => $task->project, 'item' => $task->item])) {
                 // No later version of its checklist brings it back.
@@ -207,8 +202,8 @@ final readonly class TaskEditing
         return '' === $name ? throw new InvalidInput('name', 'Say what is to be done.') : $name;
     }
 
-    private function change(string $words, Project $project, Staff $staff): Change
+    private function change(string $words, Project $project, Staff $staff): Act
     {
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'project', $project->id, $project->recordLabel());
+        return Act::of(ChangeKind::Edit, $words, $staff)->about($project);
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
+use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
@@ -29,9 +30,8 @@ final readonly class TaskFinishing
      */
     public function finish(Task $task, int $version, Staff $staff): void
     {
-        $change = new Change(ChangeKind::FinishTask, mb_substr("finished task {$task->recordLabel()}", 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
-        $this->changes->carryOut($change, function () use ($task, $version, $staff): void {
-            $this->em->refresh($task);
+        $act = Act::of(ChangeKind::FinishTask, "finished task {$task->recordLabel()}", $staff)->about($task)->looking($task);
+        $this->changes->carryOut($act, function () use ($task, $version, $staff): void {
             if (null !== $task->finishedAt) {
                 throw new FinishedAlready();
             }
@@ -51,7 +51,7 @@ final readonly class TaskFinishing
     public function several(array $tasks, Staff $staff): void
     {
         $words = 1 === \count($tasks) ? "finished task {$tasks[0]->recordLabel()}" : 'finished '.\count($tasks).' tasks';
-        $this->changes->carryOut(new Change(ChangeKind::FinishTask, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'task', $tasks[0]->id, $tasks[0]->recordLabel()), function () use ($tasks, $staff): void {
+        $this->changes->carryOut(Act::of(ChangeKind::FinishTask, $words, $staff)->about($tasks[0]), function () use ($tasks, $staff): void {
             foreach ($tasks as $task) {
                 $this->em->refresh($task);
                 if (null === $task->finishedAt) {

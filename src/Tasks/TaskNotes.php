@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Psr\Clock\ClockInterface;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Telamon\Business\Profile;
-use Telamon\Journal\Change;
+use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
 use Telamon\Refusal\InvalidInput;
@@ -63,8 +63,7 @@ final readonly class TaskNotes
         foreach ($places as $place) {
             isset($steps[$place]) ?: throw new InvalidInput('steps', 'There is no such step.');
         }
-        $this->changes->carryOut($this->change("ticked steps of task {$task->recordLabel()}", $task, $staff), function () use ($task, $places): void {
-            $this->em->refresh($task);
+        $this->changes->carryOut($this->change("ticked steps of task {$task->recordLabel()}", $task, $staff)->looking($task), static function () use ($task, $places): void {
             $task->tick(array_values(array_unique($places)));
         });
     }
@@ -91,8 +90,8 @@ final readonly class TaskNotes
         return $named;
     }
 
-    private function change(string $words, Task $task, Staff $staff): Change
+    private function change(string $words, Task $task, Staff $staff): Act
     {
-        return new Change(ChangeKind::Edit, mb_substr($words, 0, 300), $staff, $this->clock->now(), null, 'task', $task->id, $task->recordLabel());
+        return Act::of(ChangeKind::Edit, $words, $staff)->about($task);
     }
 }

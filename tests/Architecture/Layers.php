@@ -8,6 +8,7 @@ use PHPat\Selector\Selector;
 use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
+use Telamon\Journal\Change;
 
 /**
  * One direction: a room knows only rooms of lower layers; rooms of one layer are strangers. A folder that is not
@@ -63,6 +64,15 @@ final class Layers
     public function application(): iterable
     {
         return self::rules('Telamon', self::APPLICATION);
+    }
+
+    /** Who does what is said by an act, and written down by one door: its words, their length, the clock and the lock stand there. */
+    #[TestRule]
+    public function acts(): Rule
+    {
+        return PHPat::rule()->classes(Selector::inNamespace('Telamon'))->excluding(Selector::inNamespace('Telamon\\Journal'), Selector::inNamespace('Telamon\\Core'))
+            ->shouldNot()->construct()->classes(Selector::classname(Change::class))
+            ->because('an act is carried out by Changes');
     }
 
     /**
