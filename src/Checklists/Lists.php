@@ -15,6 +15,7 @@ use Telamon\Core\Checklists\Joins;
 use Telamon\Core\Checklists\UnreadableOutline;
 use Telamon\Core\Checklists\WorkInCircle;
 use Telamon\Core\Time\WorkingDays;
+use Telamon\Staff\Role;
 
 /** The checklists that are in use, and whether one more fits among them. */
 final readonly class Lists
@@ -79,6 +80,9 @@ final readonly class Lists
     private static function refuseUnknown(Checklist $list, array $names): void
     {
         foreach ($list->items as $i => $item) {
+            if ('' !== $item->approval && null === Role::tryFrom($item->approval)) {
+                throw new InvalidChecklist("items.$i.approval", 'It can be approved by '.implode(', ', array_column(Role::offered(), 'approver')).'.');
+            }
             foreach ([...$item->waitsFor, ...(null === $item->due || '' === $item->due->item ? [] : [$item->due->item])] as $written) {
                 if (!isset($names[$written]) && !isset($names["{$list->key}/$written"])) {
                     throw new InvalidChecklist("items.$i.waitsFor", "“{$item->name}” names $written, which no checklist has.");

@@ -24,7 +24,7 @@ use Telamon\Staff\Staff;
 
 /** What clients were asked to sign: of a project or a client; written, sent, withdrawn. */
 #[Route('/api/agreements')]
-#[IsGranted(Permission::Quote->value)]
+#[IsGranted(Permission::SeeQuotes->value)]
 final readonly class AgreementController
 {
     private const ID = '[0-9a-f-]{36}';
@@ -52,6 +52,7 @@ final readonly class AgreementController
     }
 
     #[Route('', methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function send(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $key = IdempotencyKey::of($request);
@@ -61,6 +62,7 @@ final readonly class AgreementController
     }
 
     #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function withdraw(string $id, #[CurrentUser] Staff $staff): Response
     {
         $agreement = $this->agreement($id);

@@ -20,7 +20,7 @@ use Telamon\Staff\Staff;
 
 /** The price list, and how the business quotes. */
 #[Route('/api/prices')]
-#[IsGranted(Permission::Quote->value)]
+#[IsGranted(Permission::SeePrices->value)]
 final readonly class PriceController
 {
     public function __construct(private EntityManagerInterface $em, private PriceList $prices, private PriceFile $file, private SetupKeeping $setup)
@@ -34,6 +34,7 @@ final readonly class PriceController
     }
 
     #[Route('', methods: ['POST'])]
+    #[IsGranted(Permission::KeepPrices->value)]
     public function add(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->prices->keep(null, new Edit(JsonBody::read($request)), $staff);
@@ -42,6 +43,7 @@ final readonly class PriceController
     }
 
     #[Route('/setup', methods: ['PUT'], priority: 1)]
+    #[IsGranted(Permission::KeepPrices->value)]
     public function setUp(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->setup->keep(new Edit(JsonBody::read($request)), $staff);
@@ -56,6 +58,7 @@ final readonly class PriceController
     }
 
     #[Route('/import', methods: ['POST'], priority: 1)]
+    #[IsGranted(Permission::KeepPrices->value)]
     public function import(Request $request, #[CurrentUser] Staff $staff): Response
     {
         $body = JsonBody::read($request);
@@ -64,6 +67,7 @@ final readonly class PriceController
     }
 
     #[Route('/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]
+    #[IsGranted(Permission::KeepPrices->value)]
     public function change(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->prices->keep($this->em->find(PriceItem::class, $id) ?? throw Problem::notFound('price'), new Edit(JsonBody::read($request)), $staff);

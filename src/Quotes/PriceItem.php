@@ -15,7 +15,7 @@ use Telamon\Staff\WrittenWith;
 
 /** One thing on the price list. It is retired, never deleted: quotes name it. */
 #[ORM\Entity]
-#[WrittenWith(Permission::Quote)]
+#[WrittenWith(Permission::KeepPrices)]
 class PriceItem implements PartOf
 {
     use Setting;

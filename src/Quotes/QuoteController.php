@@ -24,7 +24,7 @@ use Telamon\Staff\Staff;
 
 /** Quotes: the list, one of them, its sums as it is typed, and sending it. */
 #[Route('/api/quotes')]
-#[IsGranted(Permission::Quote->value)]
+#[IsGranted(Permission::SeeQuotes->value)]
 final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
@@ -40,6 +40,7 @@ final readonly class QuoteController
     }
 
     #[Route('', methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function draft(Request $request, #[CurrentUser] Staff $staff): Response
     {
         return new JsonResponse($this->view->show($this->writing->draft(self::key($request), new Edit(JsonBody::read($request)), $staff)), 201);
@@ -71,6 +72,7 @@ final readonly class QuoteController
     }
 
     #[Route('/ubl', methods: ['POST'], priority: 1)]
+    #[IsGranted(Permission::Quote->value)]
     public function read(Request $request): Response
     {
         return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat(), $this->business->business()->currency));
@@ -83,6 +85,7 @@ final readonly class QuoteController
     }
 
     #[Route('/templates/{id}', requirements: ['id' => self::ID], methods: ['DELETE'], priority: 1)]
+    #[IsGranted(Permission::Quote->value)]
     public function forget(string $id, #[CurrentUser] Staff $staff): Response
     {
         $this->templates->remove($id, $staff);
@@ -91,6 +94,7 @@ final readonly class QuoteController
     }
 
     #[Route('/{id}/template', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function template(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $this->templates->keep($this->quote($id), new Edit(JsonBody::read($request)), $staff);
@@ -105,30 +109,35 @@ final readonly class QuoteController
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['PUT'])]
+    #[IsGranted(Permission::Quote->value)]
     public function edit(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return $this->done($id, fn (Quote $quote) => $this->writing->edit($quote, new Edit(JsonBody::read($request)), $staff));
     }
 
     #[Route('/{id}/send', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function send(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return $this->done($id, fn (Quote $quote) => $this->sending->send($quote, new Edit(JsonBody::read($request)), $staff));
     }
 
     #[Route('/{id}/reply', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function reply(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return $this->done($id, fn (Quote $quote) => $this->reply->reply($quote, new Edit(JsonBody::read($request)), $staff));
     }
 
     #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function withdraw(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return $this->done($id, fn (Quote $quote) => $this->sending->withdraw($quote, new Edit(JsonBody::read($request)), $staff));
     }
 
     #[Route('/{id}/revise', requirements: ['id' => self::ID], methods: ['POST'])]
+    #[IsGranted(Permission::Quote->value)]
     public function revise(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         return new JsonResponse($this->view->show($this->writing->revise($this->quote($id), self::key($request), $staff)), 201);

@@ -14,7 +14,7 @@ use Telamon\Staff\WrittenWith;
 
 /** How the business quotes: prices with or without VAT, what is usual, the table by which answers become lines. */
 #[ORM\Entity]
-#[WrittenWith(Permission::Quote)]
+#[WrittenWith(Permission::KeepPrices)]
 class QuoteSetup implements PartOf
 {
     use Setting;

@@ -20,6 +20,7 @@ use Telamon\Forms\Form;
 use Telamon\Messages\MessageTemplate;
 use Telamon\Messages\Purpose;
 use Telamon\Notices\Rooms;
+use Telamon\Staff\Role;
 use Telamon\Staff\Staff;
 
 /** Shows handling rules, what they did, and what they may name. */
@@ -53,6 +54,7 @@ final readonly class RuleView
 
         return [
             'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
+            'roles' => Role::offered(),
             'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
             'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
             'questions' => self::questions($forms),

@@ -54,7 +54,7 @@ final readonly class TodayController
             'visits' => $this->diary->show($day, $day, $seesAll ? null : $staff)['appointments'],
             'tasks' => $this->tasks->rows(\array_slice($due, 0, self::MOST)),
             'moreTasks' => \count($due) > self::MOST,
-            'quotes' => $this->viewer->may(Permission::Quote) ? $this->quotes->show() : ['items' => [], 'count' => 0, 'sum' => ''],
+            'quotes' => $this->viewer->may(Permission::SeeQuotes) ? $this->quotes->show() : ['items' => [], 'count' => 0, 'sum' => ''],
             'arrivals' => $came,
         ]);
     }

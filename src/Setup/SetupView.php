@@ -18,6 +18,7 @@ use Telamon\Business\Service;
 use Telamon\Business\Stage;
 use Telamon\Core\Time\HoursInWords;
 use Telamon\Projects\StageGate;
+use Telamon\Staff\Role;
 use Telamon\Staff\Staff;
 
 /** Everything that is set, with what hangs on it, as Setup in the contract. */
@@ -38,6 +39,7 @@ final readonly class SetupView
             'hours' => self::days($business->hours),
             'hoursText' => $business->hoursText,
             'closures' => $this->closures(),
+            'roles' => Role::offered(),
             'staff' => array_map(fn (Staff $one): array => $this->staff($one, $viewer), $this->em->getRepository(Staff::class)->findBy([], ['active' => 'DESC', 'name' => 'ASC'])),
             'services' => array_map(self::service(...), $this->em->getRepository(Service::class)->findBy([], ['retired' => 'ASC', 'name' => 'ASC'])),
             'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
@@ -78,7 +80,7 @@ final readonly class SetupView
     private function staff(Staff $one, Staff $viewer): array
     {
         return [
-            'id' => $one->id, 'name' => $one->name, 'email' => $one->email, 'initials' => $one->initials, 'role' => $one->role->value, 'active' => $one->active, 'you' => $one->id === $viewer->id, 'holds' => $this->staff->holds($one),
+            'id' => $one->id, 'name' => $one->name, 'email' => $one->email, 'initials' => $one->initials, 'role' => $one->role->value, 'roleName' => $one->role->entry()->name, 'active' => $one->active, 'you' => $one->id === $viewer->id, 'holds' => $this->staff->holds($one),
             'hours' => [] === $one->hours ? [] : self::days($one->hours),
             'zone' => $one->zone,
             'hoursText' => [] === $one->hours ? '' : HoursInWords::of($one->hours),

@@ -13,7 +13,11 @@ enum Permission: string
     case SeeAll = 'records.see-all';
     case Decide = 'arrivals.decide';
     case KeepDiary = 'diary.keep';
+    case SeeQuotes = 'quotes.see';
     case Quote = 'quotes.keep';
+    case SeePrices = 'prices.see';
+    /** To change the price list, and how the business quotes. */
+    case KeepPrices = 'prices.keep';
     case Message = 'messages.see';
     /** To write to clients, and to keep templates and follow-ups. */
     case Write = 'messages.write';

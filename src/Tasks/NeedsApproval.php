@@ -13,11 +13,7 @@ final class NeedsApproval extends Refusal
 {
     public function __construct(Role $role)
     {
-        parent::__construct('This needs the approval of '.match ($role) {
-            Role::Owner => 'an owner',
-            Role::Coordinator => 'the coordinator',
-            Role::Field => 'field staff',
-        }.'. Write them a comment with @ and their name.');
+        parent::__construct("This needs the approval of {$role->entry()->approver}. Write them a comment with @ and their name.");
     }
 
     public function nature(): Nature

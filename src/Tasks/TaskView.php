@@ -10,6 +10,7 @@ use Telamon\Business\Absence;
 use Telamon\Business\Profile;
 use Telamon\Core\Checklists\DoneBy;
 use Telamon\Record\RecordRef;
+use Telamon\Staff\Role;
 
 /** Shows tasks as the contract has them. A task waits while one that comes first is open. */
 final readonly class TaskView
@@ -61,7 +62,7 @@ final readonly class TaskView
                 'words' => $task->told('words'),
                 'steps' => array_map(static fn (int $i, string $text): array => ['text' => $text, 'done' => \in_array($i, $task->ticked, true)], array_keys($task->steps()), $task->steps()),
                 'doneBy' => DoneBy::tryFrom($task->told('doneBy'))?->words() ?? '',
-                'approval' => $task->told('approval'),
+                'approval' => Role::tryFrom($task->told('approval'))?->entry()->approver ?? '',
                 'shown' => true === ($task->brief['shown'] ?? false),
                 'handDated' => $task->handDated,
                 'fromList' => $task->followsList(),

@@ -40,7 +40,7 @@ final class PermissionsTest extends AppTestCase
                 $refused += $may ? 0 : 1;
             }
         }
-        self::assertSame(Role::Field === $role, $refused > 20);
+        self::assertSame(\count($role->may()) < \count(Permission::cases()), $refused > 20);
     }
 
     /** @return iterable<string, array{Role}> */

@@ -185,7 +185,7 @@ describe('a project by hand', () => {
             steps,
             words: 'Mind the lid.',
             doneBy: 'when the quote is accepted',
-            approval: 'owner',
+            approval: 'an owner',
             effort: 60,
           },
         ],

@@ -14,8 +14,6 @@ import { firstName } from '../../shared/firstName';
 
 type Task = Schema<'Task'>;
 
-const roles: Record<string, string> = { owner: 'an owner', coordinator: 'the coordinator', field: 'field staff' };
-
 /** What else there is to a task: its steps, what does it, comments and minutes of work. */
 export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
   const tick = useTickSteps();
@@ -25,7 +23,7 @@ export function TaskMore({ task, canWork }: { task: Task; canWork: boolean }) {
     <div className="task-more">
       {task.words && <p className="written">{task.words}</p>}
       {task.doneBy && task.state !== 'done' && <p className="second">Done by itself {task.doneBy}.</p>}
-      {task.approval && <p className="second">Needs the approval of {roles[task.approval] ?? task.approval}.</p>}
+      {task.approval && <p className="second">Needs the approval of {task.approval}.</p>}
       {task.steps.length > 0 && (
         <ul className="task-steps" aria-label="Steps">
           {task.steps.map((step, i) => (

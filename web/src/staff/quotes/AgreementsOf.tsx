@@ -8,6 +8,7 @@ import { ComingRows, Empty } from '../../shared/Notice';
 import { shortDay } from '../../shared/words';
 import { queryKeys } from '../queryKeys';
 import { useToday } from '../shell/day';
+import { Allowed } from '../shell/Allowed';
 import { SectionRows } from '../shell/SectionRows';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
@@ -41,9 +42,11 @@ export function AgreementsOfProject({ id }: { id: string; name: string }) {
       <SectionRows
         title="Agreements"
         small={
-          <button type="button" className="link-button" aria-expanded={writing} onClick={() => setWriting(!writing)}>
-            Send for signature
-          </button>
+          <Allowed to="quotes.keep">
+            <button type="button" className="link-button" aria-expanded={writing} onClick={() => setWriting(!writing)}>
+              Send for signature
+            </button>
+          </Allowed>
         }
         list={list}
         empty={<Empty fact="Nothing to sign.">Send a text; signed, it lands here by itself.</Empty>}

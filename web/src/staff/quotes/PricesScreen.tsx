@@ -3,9 +3,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { ProblemError } from '../../shared/api';
 import { Empty, Trouble } from '../../shared/Notice';
+import { Allowed } from '../shell/Allowed';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { ReadFile } from '../shell/ReadFile';
+import { ReadOnly, useMay } from '../shell/ReadOnly';
 import { StaffField } from '../shell/StaffField';
 import { useToast } from '../shell/Toast';
 import { AlsoWriting } from '../shell/AlsoWriting';
@@ -22,6 +24,7 @@ type Item = PriceList['items'][number];
 export function PricesScreen() {
   const list = usePrices();
   const [at, setAt] = useState('');
+  const keeps = useMay('prices.keep');
   if (!list.data) return <PillarsWaiting title="Price list" query={list} />;
   const chosen = list.data.items.find((item) => item.id === at);
   return (
@@ -33,18 +36,21 @@ export function PricesScreen() {
           width: '640px',
           middling: '1fr',
           content: <Items list={list.data} at={at} onChoose={setAt} />,
-          blocks: [{ label: 'Add a price', keyName: 'add', act: () => setAt('new') }],
+          blocks: keeps ? [{ label: 'Add a price', keyName: 'add', act: () => setAt('new') }] : [],
         },
         {
           name: at === '' ? 'How we quote' : 'Price',
           width: '1fr',
           sheet: true,
-          content:
-            at === '' ? (
-              <HowWeQuote key={list.data.setup.version} list={list.data} />
-            ) : (
-              <PriceForm key={`${at} ${chosen?.version}`} item={chosen} list={list.data} onDone={() => setAt('')} />
-            ),
+          content: (
+            <ReadOnly unless="prices.keep">
+              {at === '' ? (
+                <HowWeQuote key={list.data.setup.version} list={list.data} />
+              ) : (
+                <PriceForm key={`${at} ${chosen?.version}`} item={chosen} list={list.data} onDone={() => setAt('')} />
+              )}
+            </ReadOnly>
+          ),
         },
       ]}
     />
@@ -62,15 +68,17 @@ function Items({ list, at, onChoose }: { list: PriceList; at: string; onChoose: 
         <h1>Price list</h1>
         <small>
           <Link to="/quotes">Quotes</Link> <a href="/api/prices/export">Save as CSV</a>{' '}
-          <ReadFile
-            plain
-            label="Read a CSV file"
-            accept=".csv,text/csv"
-            onText={(text) => {
-              setCsv(text);
-              read.mutate({ csv: text, dry: true });
-            }}
-          />
+          <Allowed to="prices.keep">
+            <ReadFile
+              plain
+              label="Read a CSV file"
+              accept=".csv,text/csv"
+              onText={(text) => {
+                setCsv(text);
+                read.mutate({ csv: text, dry: true });
+              }}
+            />
+          </Allowed>
         </small>
       </div>
       {csv !== '' && read.data && (

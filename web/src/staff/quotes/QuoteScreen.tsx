@@ -13,8 +13,10 @@ import { Journal } from '../shell/Journal';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { useToast } from '../shell/Toast';
+import { Allowed } from '../shell/Allowed';
 import { AlsoWriting } from '../shell/AlsoWriting';
 import { Behind as SavedMeanwhile } from '../shell/Behind';
+import { ReadOnly, useMay } from '../shell/ReadOnly';
 import { useDraftOf } from '../shell/useDraftOf';
 import { Asked } from './Asked';
 import { GoesWith } from './GoesWith';
@@ -46,7 +48,8 @@ function TheQuote({ quote }: { quote: Quote }) {
   const setTyped = work.set;
   const setContent = (next: Content) => setTyped({ content: next, validUntil });
   const changed = JSON.stringify(content) !== JSON.stringify(quote.content) || validUntil !== quote.validUntil;
-  const draft = quote.state === 'draft';
+  const keeps = useMay('quotes.keep');
+  const draft = quote.state === 'draft' && keeps;
   const prices = usePrices();
   const today = useToday();
   const toast = useToast();
@@ -117,7 +120,7 @@ function TheQuote({ quote }: { quote: Quote }) {
               },
             ]
           : []),
-        ...(quote.state !== 'accepted' && quote.state !== 'replaced'
+        ...(keeps && quote.state !== 'accepted' && quote.state !== 'replaced'
           ? [
               {
                 label: 'Another revision',
@@ -134,14 +137,18 @@ function TheQuote({ quote }: { quote: Quote }) {
               },
             ]
           : []),
-        {
-          label: 'Copy it',
-          act: () =>
-            copy.mutate(
-              { key, like: quote.id, ...(quote.project ? { project: quote.project.id } : {}) },
-              { onSuccess: (next) => void navigate(`/quotes/${next.id}`), onError: failed },
-            ),
-        },
+        ...(keeps
+          ? [
+              {
+                label: 'Copy it',
+                act: () =>
+                  copy.mutate(
+                    { key, like: quote.id, ...(quote.project ? { project: quote.project.id } : {}) },
+                    { onSuccess: (next) => void navigate(`/quotes/${next.id}`), onError: failed },
+                  ),
+              },
+            ]
+          : []),
       ];
   const head = (
     <section className="quote-head" aria-label="The quote">
@@ -254,10 +261,14 @@ function TheQuote({ quote }: { quote: Quote }) {
                   {changed ? 'PDF, as saved' : 'PDF'}
                 </a>{' '}
                 <a href={`/api/quotes/${quote.id}/ubl`}>UBL</a>
-                <KeepAsTemplate quote={quote} changed={changed} />
+                <Allowed to="quotes.keep">
+                  <KeepAsTemplate quote={quote} changed={changed} />
+                </Allowed>
               </p>
               <Told quote={quote} today={today} />
-              <Journal record={quote.id} />
+              <Allowed to="records.see-all">
+                <Journal record={quote.id} />
+              </Allowed>
             </>
           ),
         },
@@ -277,7 +288,8 @@ function Behind({
   onChange: ((content: Content) => void) | undefined;
 }) {
   const project = quote.project?.id ?? '';
-  const files = useFileList('project', project);
+  const seesFiles = useMay('records.see-all');
+  const files = useFileList('project', seesFiles ? project : '');
   const from = [...new Set(content.lines.map((line) => line.from ?? '').filter(Boolean))];
   return (
     <div className="quote-behind">
@@ -315,7 +327,9 @@ function Told({ quote, today }: { quote: Quote; today: string }) {
         </p>
       )}
       {quote.questions.map((question, i) => (
-        <Asked key={question.at} quote={quote} at={i} question={question} today={today} />
+        <ReadOnly key={question.at} unless="quotes.keep">
+          <Asked quote={quote} at={i} question={question} today={today} />
+        </ReadOnly>
       ))}
       {quote.state === 'declined' && <p>They said no{quote.reason ? `: “${quote.reason}”` : '.'}</p>}
       {quote.signed && (

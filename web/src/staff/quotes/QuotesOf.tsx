@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { newKey } from '../../shared/newKey';
 import { Mark } from '../../shared/Mark';
 import { Empty } from '../../shared/Notice';
+import { Allowed } from '../shell/Allowed';
 import { SectionRows } from '../shell/SectionRows';
 import { useToast } from '../shell/Toast';
 import { useDraft, useQuotesOf, useTemplates } from './queries';
@@ -54,9 +55,11 @@ function QuotesOf({ of, id, name }: { of: 'client' | 'project'; id: string; name
       <SectionRows
         title="Quotes"
         small={
-          <button type="button" className="link-button" disabled={draft.isPending} onClick={() => write()}>
-            Write a quote
-          </button>
+          <Allowed to="quotes.keep">
+            <button type="button" className="link-button" disabled={draft.isPending} onClick={() => write()}>
+              Write a quote
+            </button>
+          </Allowed>
         }
         list={list}
         empty={<Empty fact="No quote yet.">Write one for {name}: its lines come from the answers.</Empty>}

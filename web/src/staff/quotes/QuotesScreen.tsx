@@ -7,6 +7,7 @@ import { shortDay } from '../../shared/words';
 import { useKey } from '../keys';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
+import { Allowed } from '../shell/Allowed';
 import { Pillars } from '../shell/Pillars';
 import { PillarsWaiting } from '../shell/PillarsWaiting';
 import { MoneyCourses } from './MoneyCourses';
@@ -66,7 +67,10 @@ export function QuotesScreen() {
           ))}
         </p>
         <p className="quotes-ways">
-          <Link to="/quotes/prices">Price list</Link> <a href="/api/quotes/export">Save as CSV</a>
+          <Allowed to="prices.see">
+            <Link to="/quotes/prices">Price list</Link>
+          </Allowed>{' '}
+          <a href="/api/quotes/export">Save as CSV</a>
         </p>
       </div>
       <MoneyCourses rows={rows} sums={list.data.sums} chosen={chosen?.id ?? ''} onChoose={setAt} />

@@ -34,6 +34,10 @@ const offered = JSON.parse(
 export const list = {
   items: [rule('r1', 'Stairs'), rule('r2', 'Welcome', { enabled: false, times: 0, last: null, failures: 0 })],
   offers: {
+    roles: [
+      { value: 'owner', label: 'owner', says: 'everything', approver: 'an owner' },
+      { value: 'coordinator', label: 'coordinator', says: 'nearly everything', approver: 'the coordinator' },
+    ],
     ...offered,
     clientFields: [{ value: 'email', label: 'in the mail address' }],
     facts: [

@@ -2,7 +2,6 @@ import { Mark } from '../../shared/Mark';
 import { shortDay } from '../../shared/words';
 import { useToday } from '../shell/day';
 import type { Setup, SetupStaff } from './queries';
-import { roleWords } from './roles';
 import { Row, Rows } from './Rows';
 
 /** Until when somebody is away who is not here today. */
@@ -17,7 +16,7 @@ export function StaffSection({ staff }: { staff: Setup['staff'] }) {
     <Rows title="Staff and roles" add="Add person" adds="new.staff" columns={['role', 'hours', 'holds']}>
       {staff.map((one) => (
         <Row key={one.id} shows={`staff.${one.id}`} name={one.name}>
-          <span>{one.active ? roleWords[one.role] : <Mark kind="stopped">left</Mark>}</span>
+          <span>{one.active ? one.roleName : <Mark kind="stopped">left</Mark>}</span>
           <span>{away(one, today) ?? (one.hoursText || 'as the business')}</span>
           <span>{one.holds.map(({ what }) => what).join(', ')}</span>
         </Row>

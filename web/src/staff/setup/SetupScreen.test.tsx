@@ -29,6 +29,10 @@ const setup: Setup = {
   hours: [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, spans: day < 6 ? [{ from: '09:00', to: '17:00' }] : [] })),
   hoursText: 'Mon to Fri, 9 to 5',
   closures: [{ id: 'c1', day: '2026-12-25', name: 'Christmas' }],
+  roles: [
+    { value: 'owner', label: 'owner', says: 'everything', approver: 'an owner' },
+    { value: 'field', label: 'field staff', says: 'their own work', approver: 'field staff' },
+  ],
   staff: [
     {
       id: 's1',
@@ -36,6 +40,7 @@ const setup: Setup = {
       email: 'nessa@curl.example',
       initials: 'NQ',
       role: 'owner',
+      roleName: 'owner',
       active: true,
       you: true,
       hours: [],
@@ -50,6 +55,7 @@ const setup: Setup = {
       email: 'una@curl.example',
       initials: 'UM',
       role: 'field',
+      roleName: 'field staff',
       active: true,
       you: false,
       hours: [],

@@ -112,7 +112,7 @@ function Opened({ setup, shown, onDone }: { setup: Setup; shown: string; onDone:
   const staff = setup.staff.find((one) => one.id === id);
   const service = setup.services.find((one) => one.id === id || (kind === 'service' && one.key === id));
   const stage = setup.stages.find((one) => one.id === id);
-  if (shown === 'new.staff') return <NewStaff onDone={onDone} />;
+  if (shown === 'new.staff') return <NewStaff setup={setup} onDone={onDone} />;
   if (shown === 'new.service') return <NewService setup={setup} onDone={onDone} />;
   if (shown === 'new.stage') return <NewStage onDone={onDone} />;
   if (kind === 'hours') return <HoursPane hours={setup.hours} day={Number(id)} onDone={onDone} />;

@@ -13,14 +13,13 @@ import {
   type Setup,
   type SetupStaff,
 } from './queries';
-import { roleHints, roleWords } from './roles';
 import { StaffHours } from './StaffHours';
 
 type Edit = Omit<Parameters<ReturnType<typeof useChangeStaff>['mutateAsync']>[0], 'id'>;
 
-const roles = (Object.keys(roleHints) as SetupStaff['role'][]).map((value) => ({ value, label: roleHints[value] }));
+const offered = (setup: Setup) => setup.roles.map(({ value, label, says }) => ({ value, label: `${label}: ${says}` }));
 
-export function NewStaff({ onDone }: { onDone: () => void }) {
+export function NewStaff({ setup, onDone }: { setup: Setup; onDone: () => void }) {
   const add = useAddStaff();
   const toast = useToast();
   const [given, setGiven] = useState<{ password: string; email: string } | null>(null);
@@ -38,7 +37,7 @@ export function NewStaff({ onDone }: { onDone: () => void }) {
       }}
       onSave={async ({ name = '', email = '', role = 'field', how = '' }) => {
         const invite = how === 'mail';
-        const answer = await add.mutateAsync({ name, email, role: role as SetupStaff['role'], invite });
+        const answer = await add.mutateAsync({ name, email, role, invite });
         if (invite) {
           toast({ words: `A link goes to ${answer.email}; it is good for seven days.` });
           return;
@@ -49,7 +48,7 @@ export function NewStaff({ onDone }: { onDone: () => void }) {
       fields={[
         { key: 'name', label: 'Name', value: '' },
         { key: 'email', label: 'Email, to sign in with', value: '', kind: 'email' },
-        { key: 'role', label: 'May do', value: 'field', options: roles },
+        { key: 'role', label: 'May do', value: 'field', options: offered(setup) },
         {
           key: 'how',
           label: 'Password',
@@ -127,8 +126,8 @@ export function StaffPane({ one, setup, onDone }: { one: SetupStaff; setup: Setu
           {
             key: 'role',
             label: 'May do',
-            shown: roleWords[one.role],
-            fields: [{ key: 'role', label: 'May do', value: one.role, options: roles }],
+            shown: one.roleName,
+            fields: [{ key: 'role', label: 'May do', value: one.role, options: offered(setup) }],
             edit: ({ role = one.role }) => ({ role: role as SetupStaff['role'] }),
           },
         ]}

@@ -69,7 +69,7 @@ export function Lintel({ areas, onKeys }: { areas: Area[]; onKeys: () => void })
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
         <div className="menu-name">
-          {user.name}, {user.role === 'field' ? 'field staff' : user.role}
+          {user.name}, {user.roleName}
         </div>
         {user.may.includes('setup.change') && (
           <MenuItem

@@ -33,6 +33,10 @@ const everything: Session['user']['may'] = [
   'rules.keep',
   'setup.change',
   'diary.keep',
+  'quotes.see',
+  'quotes.keep',
+  'prices.see',
+  'prices.keep',
 ];
 
 const session: Session = {
@@ -42,6 +46,7 @@ const session: Session = {
     initials: 'NQ',
     email: 'coordinator@marrowby.example',
     role: 'coordinator',
+    roleName: 'coordinator',
     may: everything,
   },
   business: {

@@ -16,11 +16,9 @@ interface Props {
   onChange: (part: Partial<Item>) => void;
 }
 
-const approvals = [
+const approvals = (offers: Lists['offers']) => [
   { value: '', label: 'no approval' },
-  { value: 'owner', label: 'an owner’s approval' },
-  { value: 'coordinator', label: 'the coordinator’s approval' },
-  { value: 'field', label: 'field staff’s approval' },
+  ...offers.roles.map(({ value, approver }) => ({ value, label: `${approver}’s approval` })),
 ];
 
 /** One item, unfolded in its list. */
@@ -140,7 +138,7 @@ export function ItemEditor({ row, rows, groups, offers, faults, onChange }: Prop
             <Choice
               label="Who has to approve it"
               value={item.approval}
-              options={approvals}
+              options={approvals(offers)}
               onChange={(value) => onChange({ approval: value as Item['approval'] })}
             />
           </dd>
