@@ -16,6 +16,9 @@ enum Role: string
     #[RoleOf('field staff', 'the projects they work on, and those clients', 'field staff', [Permission::Work])]
     case Field = 'field';
 
+    #[RoleOf('bookkeeper', 'quotes and prices, to read', 'the bookkeeper', [Permission::Work, Permission::SeeQuotes, Permission::SeePrices])]
+    case Bookkeeper = 'bookkeeper';
+
     /** @return list<Permission> */
     public function may(): array
     {

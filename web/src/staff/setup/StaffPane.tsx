@@ -128,7 +128,7 @@ export function StaffPane({ one, setup, onDone }: { one: SetupStaff; setup: Setu
             label: 'May do',
             shown: one.roleName,
             fields: [{ key: 'role', label: 'May do', value: one.role, options: offered(setup) }],
-            edit: ({ role = one.role }) => ({ role: role as SetupStaff['role'] }),
+            edit: ({ role = one.role }) => ({ role: role }),
           },
         ]}
       />

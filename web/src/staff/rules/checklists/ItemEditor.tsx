@@ -139,7 +139,7 @@ export function ItemEditor({ row, rows, groups, offers, faults, onChange }: Prop
               label="Who has to approve it"
               value={item.approval}
               options={approvals(offers)}
-              onChange={(value) => onChange({ approval: value as Item['approval'] })}
+              onChange={(value) => onChange({ approval: value })}
             />
           </dd>
         </div>
