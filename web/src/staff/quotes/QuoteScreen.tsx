@@ -49,6 +49,7 @@ function TheQuote({ quote }: { quote: Quote }) {
   const setContent = (next: Content) => setTyped({ content: next, validUntil });
   const changed = JSON.stringify(content) !== JSON.stringify(quote.content) || validUntil !== quote.validUntil;
   const keeps = useMay('quotes.keep');
+  const sees = useMay('records.see-all');
   const draft = quote.state === 'draft' && keeps;
   const prices = usePrices();
   const today = useToday();
@@ -154,11 +155,17 @@ function TheQuote({ quote }: { quote: Quote }) {
     <section className="quote-head" aria-label="The quote">
       <div>
         <h1>
-          Quote for {quote.client.path ? <Link to={quote.client.path}>{quote.client.label}</Link> : quote.client.label}
+          Quote for{' '}
+          {sees && quote.client.path ? <Link to={quote.client.path}>{quote.client.label}</Link> : quote.client.label}
         </h1>
         <p>
           <span className="figures">{quote.number}</span> <Mark kind={state.mark}>{state.word}</Mark>{' '}
-          {quote.project?.path && <Link to={quote.project.path}>{quote.project.label}</Link>}, led by {quote.lead.name}
+          {sees && quote.project?.path ? (
+            <Link to={quote.project.path}>{quote.project.label}</Link>
+          ) : (
+            quote.project?.label
+          )}
+          , led by {quote.lead.name}
         </p>
         <AlsoWriting name={`quote.${quote.id}`} />
         {work.behind && draft && (
@@ -288,14 +295,14 @@ function Behind({
   onChange: ((content: Content) => void) | undefined;
 }) {
   const project = quote.project?.id ?? '';
-  const seesFiles = useMay('records.see-all');
-  const files = useFileList('project', seesFiles ? project : '');
+  const sees = useMay('records.see-all');
+  const files = useFileList('project', sees ? project : '');
   const from = [...new Set(content.lines.map((line) => line.from ?? '').filter(Boolean))];
   return (
     <div className="quote-behind">
       <div className="pillar-head">
         <h2>What it came from</h2>
-        {quote.submission?.path && (
+        {sees && quote.submission?.path && (
           <small>
             <Link to={quote.submission.path}>all answers</Link>
           </small>
