@@ -260,7 +260,7 @@ class Client implements Journaled, Tagged
             $this->rename($other->givenName, $other->familyName);
         }
         $addresses = [$this->address, ...$this->otherAddresses, $other->address, ...$other->otherAddresses];
-        foreach (['organisation', 'address', 'externalId'] as $field) {
+        foreach (['organisation', 'address', 'externalId', 'language'] as $field) {
             if ('' !== $other->$field && ('' === $this->$field || \in_array($field, $take, true))) {
                 $this->$field = $other->$field;
             }

@@ -6,6 +6,7 @@ namespace Telamon\Matching;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Intl\Languages;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
 use Telamon\Business\OwnFields;
@@ -80,18 +81,36 @@ final readonly class DuplicateList
             $fields[] = ['key' => $key, 'field' => $words, 'here' => $here, 'there' => $there, 'same' => $here === $there || \in_array($level, [Level::Same, Level::Shared], true), 'verdict' => '' === $here || '' === $there ? 'only one has it' : FieldWords::level($level), 'weight' => round($weight, 1)];
         }
 
+        if ('' !== $one->language.$other->language) {
+            $fields[] = self::beside('language', 'Language', self::language($one), self::language($other));
+        }
         foreach ($this->ownFields->byName() as $own) {
             [$here, $there] = [$one->custom[$own->key] ?? '', $other->custom[$own->key] ?? ''];
             if ('client' === $own->record && '' !== $here.$there) {
-                $fields[] = ['key' => "custom.{$own->key}", 'field' => $own->label, 'here' => $here, 'there' => $there, 'same' => $here === $there, 'verdict' => match (true) {
-                    $here === $there => 'same',
-                    '' === $here || '' === $there => 'only one has it',
-                    default => 'differs',
-                }, 'weight' => 0.0];
+                $fields[] = self::beside("custom.{$own->key}", $own->label, $here, $there);
             }
         }
 
         return ['probability' => round($probability, 4), 'percent' => FieldWords::percent($probability), 'one' => $this->brief($one), 'other' => $this->brief($other), 'fields' => $fields];
+    }
+
+    /**
+     * A field by which nobody is told apart.
+     *
+     * @return array<string, mixed>
+     */
+    private static function beside(string $key, string $words, string $here, string $there): array
+    {
+        return ['key' => $key, 'field' => $words, 'here' => $here, 'there' => $there, 'same' => $here === $there, 'verdict' => match (true) {
+            $here === $there => 'same',
+            '' === $here || '' === $there => 'only one has it',
+            default => 'differs',
+        }, 'weight' => 0.0];
+    }
+
+    private static function language(Client $client): string
+    {
+        return '' === $client->language ? '' : Languages::getName($client->language, 'en');
     }
 
     /** @return list<array{string, string, string, string, non-empty-list<Field>}> */

@@ -17,7 +17,7 @@ use Telamon\Staff\Staff;
 /** Makes one client of two, or says that they are two. */
 final readonly class Merging
 {
-    public const FIELDS = ['name', 'organisation', 'address'];
+    public const FIELDS = ['name', 'organisation', 'address', 'language'];
 
     public function __construct(private EntityManagerInterface $em, private Changes $changes)
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Telamon\Tests\Matching;
 
+use Doctrine\ORM\EntityManagerInterface;
+use Telamon\Clients\Client;
 use Telamon\Tests\Support\AppTestCase;
 
 final class MergeTest extends AppTestCase
@@ -85,6 +87,44 @@ final class MergeTest extends AppTestCase
         $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['address', 'custom.floor']])->ok();
         $client = $this->get("/api/clients/$one")->ok();
         self::assertSame(['9 Mill Race', ['7 Weir Cottages'], '3'], [$client->text('address'), $client->at('otherAddresses'), $client->text('custom.0.value')]);
+    }
+
+    public function testALanguageIsTakenOverAndChosenWhereTheyDiffer(): void
+    {
+        [$one, $other] = $this->ids;
+        $this->db()->executeStatement("UPDATE client SET language = 'ga' WHERE id = ?", [$one]);
+        $this->db()->executeStatement("UPDATE client SET language = 'pl' WHERE id = ?", [$other]);
+        self::assertContains(['language', 'Irish', 'Polish', 'differs'], array_map(static fn (array $f): array => [$f['key'], $f['here'], $f['there'], $f['verdict']], $this->get('/api/duplicates')->ok()->rows('items.0.fields')));
+        $done = $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['language']])->ok();
+        self::assertSame('pl', $this->get("/api/clients/$one")->ok()->text('language'));
+        $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();
+        self::assertSame('ga', $this->get("/api/clients/$one")->ok()->text('language'));
+    }
+
+    /** What is not in the one is taken from the other, whatever a client will be made of: a new column is named here, or moves. */
+    public function testNothingThatOnlyTheOtherSaysIsLost(): void
+    {
+        $stays = ['id', 'version', 'sortName', 'givenName', 'familyName', 'since', 'archivedAt', 'lastContact', 'otherAddresses'];
+        [$one, $other] = $this->ids;
+        $em = self::getContainer()->get('doctrine.orm.entity_manager');
+        self::assertInstanceOf(EntityManagerInterface::class, $em);
+        $meta = $em->getClassMetadata(Client::class);
+        $left = [];
+        foreach (array_diff($meta->getFieldNames(), $stays) as $field) {
+            $column = $meta->getColumnName($field);
+            $said = match ($meta->getTypeOfField($field)) {
+                'json' => 'tags' === $field ? '["known"]' : '{"known":"yes"}',
+                default => 'language' === $field ? 'pl' : 'said',
+            };
+            $this->db()->executeStatement("UPDATE client SET $column = ? WHERE id = ?", ['json' === $meta->getTypeOfField($field) ? '[]' : '', $one]);
+            $this->db()->executeStatement("UPDATE client SET $column = ? WHERE id = ?", [$said, $other]);
+            $left[$column] = $said;
+        }
+        self::assertGreaterThan(5, \count($left));
+        $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => []])->ok();
+        foreach ($left as $column => $said) {
+            self::assertSame($said, $this->db()->fetchOne("SELECT $column FROM client WHERE id = ?", [$one]), $column);
+        }
     }
 
     public function testAnArrivalFindsTheClientThatStayed(): void
