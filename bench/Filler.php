@@ -41,7 +41,16 @@ final readonly class Filler
         foreach ((new People(5))->make($clients, 0)[0] as $i => $row) {
             $id = Uuid::v7()->toRfc4122();
             $address = implode(', ', array_filter([$row['address_line'], $row['locality'], $row['postal_code']], static fn (string $part): bool => '' !== $part));
-            $client->execute([$id, mb_strtolower("{$row['family_name']} {$row['given_name']}"), $row['given_name'], $row['family_name'], $address, gmdate('Y-m-d', 1_600_000_000 + 1000 * $i), 0 === $i % 10 ? '["choir"]' : '[]', 0 === $i % 20 ? $owner : null]);
+            $client->execute([
+                $id,
+                mb_strtolower("{$row['family_name']} {$row['given_name']}"),
+                $row['given_name'],
+                $row['family_name'],
+                $address,
+                gmdate('Y-m-d', 1_600_000_000 + 1000 * $i),
+                0 === $i % 10 ? '["choir"]' : '[]',
+                0 === $i % 20 ? $owner : null,
+            ]);
             foreach (['email' => $row['email'], 'phone' => $row['phone']] as $kind => $value) {
                 if ('' !== $value) {
                     $point->execute([Uuid::v7()->toRfc4122(), $kind, $value, $value, $id]);
@@ -54,7 +63,9 @@ final readonly class Filler
         $version = $this->one("SELECT v.id FROM form_version v JOIN form f ON f.id = v.form_id WHERE f.slug = 'piano-inquiry'");
         $form = $this->one("SELECT id FROM form WHERE slug = 'piano-inquiry'");
         $staff = $this->one("SELECT id FROM staff WHERE initials = 'NQ'");
-        $row = $this->db->prepare('INSERT INTO submission (id, version, state, aside_reason, aside_note, decided_at, number, answers, name, to_decide, channel, received_at, due_at, idempotency_key, decided_by_id, client_id, project_id, form_version_id, form_id) VALUES (?, 1, ?, ?, \'\', ?, ?, ?, ?, 0, \'page\', ?, ?, ?, ?, NULL, NULL, ?, ?)');
+        $row = $this->db->prepare(
+            'INSERT INTO submission (id, version, state, aside_reason, aside_note, decided_at, number, answers, name, to_decide, channel, received_at, due_at, idempotency_key, decided_by_id, client_id, project_id, form_version_id, form_id) VALUES (?, 1, ?, ?, \'\', ?, ?, ?, ?, 0, \'page\', ?, ?, ?, ?, NULL, NULL, ?, ?)',
+        );
         for ($i = 0; $i < $submissions; ++$i) {
             // The newest 250 still wait, as they would after a night and a morning of this traffic.
             $waiting = $i >= $submissions - 250;
@@ -62,7 +73,9 @@ final readonly class Filler
             $row->execute([
                 Uuid::v7()->toRfc4122(), $waiting ? 'waiting' : 'set-aside', $waiting ? '' : 'test', $waiting ? null : $at, "B-$i",
                 json_encode([
-                    'name' => "Given$i Family$i", 'email' => "person$i@example.net", 'phone' => '020 914 '.(1000 + $i % 9000), 'service' => ['repair', 'tuning', 'rental', 'valuation'][$i % 4], 'piano' => ['Upright', 'Grand', 'Square piano'][$i % 3]." no. $i", 'place' => ($i % 200).' Weir Cottages',
+                    'name' => "Given$i Family$i", 'email' => "person$i@example.net", 'phone' => '020 914 '.(1000 + $i % 9000),
+                    'service' => ['repair', 'tuning', 'rental', 'valuation'][$i % 4],
+                    'piano' => ['Upright', 'Grand', 'Square piano'][$i % 3]." no. $i", 'place' => ($i % 200).' Weir Cottages',
                     'wanted_by' => gmdate('j F Y', time() + $i % 400 * 86400), 'budget' => (string) (100 + $i % 900), 'matter' => str_repeat('It squeaks. ', 20),
                 ], \JSON_THROW_ON_ERROR),
                 "Given$i Family$i", $at, $at, null, $waiting ? null : $staff, $version, $form,
@@ -81,14 +94,27 @@ final readonly class Filler
         $clients = $this->column("SELECT id FROM client LIMIT $projects");
         $lead = $this->one("SELECT id FROM staff WHERE initials = 'SV'");
         $stages = $this->column('SELECT name FROM stage ORDER BY position');
-        $project = $this->db->prepare("INSERT INTO project (id, version, number, title, stage, ready_by, notes, opened_at, stage_since, client_id, lead_id, service) VALUES (?, 1, ?, 'Repair', ?, ?, '', ?, ?, ?, ?, 'repair')");
-        $task = $this->db->prepare("INSERT INTO task (id, version, project_id, position, name, assignee_id, due, waits_for, checklist, finished_at) VALUES (?, 1, ?, ?, ?, ?, ?, ?, 'Repair', ?)");
+        $project = $this->db->prepare(
+            "INSERT INTO project (id, version, number, title, stage, ready_by, notes, opened_at, stage_since, client_id, lead_id, service) VALUES (?, 1, ?, 'Repair', ?, ?, '', ?, ?, ?, ?, 'repair')",
+        );
+        $task = $this->db->prepare(
+            "INSERT INTO task (id, version, project_id, position, name, assignee_id, due, waits_for, checklist, finished_at) VALUES (?, 1, ?, ?, ?, ?, ?, ?, 'Repair', ?)",
+        );
         for ($i = 0; $i < $projects; ++$i) {
             $id = Uuid::v7()->toRfc4122();
             $at = gmdate('Y-m-d H:i:s', time() - $i * 7200);
             $project->execute([$id, "B-P-$i", $stages[$i % \count($stages)], gmdate('Y-m-d', time() + 864_000), $at, $at, $clients[$i % \count($clients)], $lead]);
             for ($n = 1; $n <= 6; ++$n) {
-                $task->execute([Uuid::v7()->toRfc4122(), $id, $n, "Task $n", $lead, gmdate('Y-m-d', time() + 86_400 * ($n - 2)), 1 === $n ? '[]' : '['.($n - 1).']', 1 === $n ? $at : null]);
+                $task->execute([
+                    Uuid::v7()->toRfc4122(),
+                    $id,
+                    $n,
+                    "Task $n",
+                    $lead,
+                    gmdate('Y-m-d', time() + 86_400 * ($n - 2)),
+                    1 === $n ? '[]' : '['.($n - 1).']',
+                    1 === $n ? $at : null,
+                ]);
             }
         }
         $this->db->commit();
@@ -109,7 +135,10 @@ final readonly class Filler
     private function search(): void
     {
         // With the application's own way of waiting: the worker is at work meanwhile.
-        $rows = new SearchRows(DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()])), [new SubmissionSearch(), new ClientSearch(), new ContactSearch(), new AssetSearch(), new ProjectSearch(), new MessageSearch()]);
+        $rows = new SearchRows(
+            DriverManager::getConnection(['driver' => 'pdo_sqlite', 'path' => $this->path], (new Configuration())->setMiddlewares([new SqliteSession()])),
+            [new SubmissionSearch(), new ClientSearch(), new ContactSearch(), new AssetSearch(), new ProjectSearch(), new MessageSearch()],
+        );
         $this->db->exec('BEGIN');
         $this->db->exec('DELETE FROM search_entry');
         $this->db->exec("INSERT INTO search_text (search_text) VALUES ('rebuild')");

@@ -18,7 +18,8 @@ final class People
     /** How often a second record of a person differs from the first, per field. */
     public const ERRORS = [
         'given: a letter wrong, missing, doubled or changed about' => .06, 'given: a short form' => .08, 'given: an initial' => .04,
-        'family: a letter wrong, missing, doubled or changed about' => .06, 'family: another after a wedding' => .02, 'given and family changed about' => .02, 'all in capitals' => .05,
+        'family: a letter wrong, missing, doubled or changed about' => .06, 'family: another after a wedding' => .02,
+        'given and family changed about' => .02, 'all in capitals' => .05,
         'phone: another' => .15, 'phone: none' => .08, 'phone: a figure wrong' => .02,
         'email: another' => .15, 'email: none' => .08, 'email: a letter wrong' => .02,
         'address: moved house' => .12, 'address: none' => .08, 'address: a letter wrong, or the kind of street short' => .15,
@@ -26,7 +27,8 @@ final class People
     /** The same, of careless people who move often. */
     public const MORE_ERRORS = [
         'given: a letter wrong, missing, doubled or changed about' => .08, 'given: a short form' => .08, 'given: an initial' => .05,
-        'family: a letter wrong, missing, doubled or changed about' => .08, 'family: another after a wedding' => .03, 'given and family changed about' => .03, 'all in capitals' => .05,
+        'family: a letter wrong, missing, doubled or changed about' => .08, 'family: another after a wedding' => .03,
+        'given and family changed about' => .03, 'all in capitals' => .05,
         'phone: another' => .22, 'phone: none' => .08, 'phone: a figure wrong' => .03,
         'email: another' => .20, 'email: none' => .08, 'email: a letter wrong' => .03,
         'address: moved house' => .15, 'address: none' => .08, 'address: a letter wrong, or the kind of street short' => .20,
@@ -109,7 +111,18 @@ final class People
     {
         $given = ucfirst($this->common($this->givenNames));
         $family = $this->common($this->familyNames);
-        $row = ['external_id' => "p$i", 'given_name' => $given, 'family_name' => $family, 'organisation' => $this->chance(.08) ? ucfirst($this->word(2)).' '.$this->pick(['Hall', 'School', 'Works', 'Society']) : '', 'email' => $this->chance(.94) ? $this->email($given, $family) : '', 'phone' => $this->chance(.88) ? $this->phone() : '', 'address_line' => '', 'locality' => '', 'postal_code' => '', 'country' => 'IE'];
+        $row = [
+            'external_id' => "p$i",
+            'given_name' => $given,
+            'family_name' => $family,
+            'organisation' => $this->chance(.08) ? ucfirst($this->word(2)).' '.$this->pick(['Hall', 'School', 'Works', 'Society']) : '',
+            'email' => $this->chance(.94) ? $this->email($given, $family) : '',
+            'phone' => $this->chance(.88) ? $this->phone() : '',
+            'address_line' => '',
+            'locality' => '',
+            'postal_code' => '',
+            'country' => 'IE',
+        ];
 
         return $this->chance(.9) ? $this->live($row) : $row;
     }
@@ -176,7 +189,9 @@ final class People
         } elseif ($error('address: none')) {
             $row['address_line'] = $row['locality'] = $row['postal_code'] = '';
         } elseif ($error('address: a letter wrong, or the kind of street short')) {
-            $row['address_line'] = $this->chance(.5) ? $this->slip($row['address_line']) : strtr($row['address_line'], ['Street' => 'St', 'Road' => 'Rd.', 'Avenue' => 'Ave', 'Lane' => 'Ln', 'Terrace' => 'Tce']);
+            $row['address_line'] = $this->chance(.5)
+                ? $this->slip($row['address_line'])
+                : strtr($row['address_line'], ['Street' => 'St', 'Road' => 'Rd.', 'Avenue' => 'Ave', 'Lane' => 'Ln', 'Terrace' => 'Tce']);
         }
 
         return $error('all in capitals') ? [...$row, 'given_name' => mb_strtoupper($row['given_name']), 'family_name' => mb_strtoupper($row['family_name'])] : $row;
@@ -191,7 +206,12 @@ final class People
     {
         [$town, $code] = $this->pick($this->towns);
 
-        return [...$row, 'address_line' => $this->dice->getInt(1, 140).' '.$this->pick($this->streets), 'locality' => $town, 'postal_code' => $code.' '.strtoupper($this->word(1)).$this->dice->getInt(0, 9)];
+        return [
+            ...$row,
+            'address_line' => $this->dice->getInt(1, 140).' '.$this->pick($this->streets),
+            'locality' => $town,
+            'postal_code' => $code.' '.strtoupper($this->word(1)).$this->dice->getInt(0, 9),
+        ];
     }
 
     private function email(string $given, string $family): string
@@ -210,7 +230,14 @@ final class People
 
     private function mailbox(string $given, string $family): string
     {
-        return $this->pick(["$given.$family", "$given$family", $given[0].$family, "$family.{$given[0]}", $given.$this->dice->getInt(1, 999)]).($this->chance(.4) ? $this->dice->getInt(1, 99) : '').'@'.$this->pick(['post.example', 'mail.example', 'home.example', 'letters.example', 'box.example', $this->word(2).'.example']);
+        return $this->pick([
+            "$given.$family",
+            "$given$family",
+            $given[0].$family,
+            "$family.{$given[0]}",
+            $given.$this->dice->getInt(1, 999),
+        ]).($this->chance(.4) ? $this->dice->getInt(1, 99) : '').'@'.$this
+            ->pick(['post.example', 'mail.example', 'home.example', 'letters.example', 'box.example', $this->word(2).'.example']);
     }
 
     private function phone(): string
@@ -240,7 +267,9 @@ final class People
     {
         $word = '';
         for ($i = 0; $i < $syllables; ++$i) {
-            $word .= $this->pick(['b', 'br', 'c', 'cr', 'd', 'f', 'g', 'h', 'k', 'l', 'm', 'n', 'p', 'r', 's', 'st', 't', 'w']).$this->pick(['a', 'e', 'i', 'o', 'u', 'ea', 'oo']).$this->pick(['', 'l', 'n', 'r', 's', 'th', 'ck', 'm']);
+            $word .= $this->pick(['b', 'br', 'c', 'cr', 'd', 'f', 'g', 'h', 'k', 'l', 'm', 'n', 'p', 'r', 's', 'st', 't', 'w']).$this
+                ->pick(['a', 'e', 'i', 'o', 'u', 'ea', 'oo']).$this
+                ->pick(['', 'l', 'n', 'r', 's', 'th', 'ck', 'm']);
         }
 
         return $word;

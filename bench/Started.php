@@ -27,7 +27,13 @@ final readonly class Started
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no port is free');
         $port = substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
-        $server = new Process([\dirname(__DIR__).'/bin/start', '--no-install', '--port', $port, '--data', $data], null, ['TELAMON_DATA' => $data, 'APP_ENV' => 'prod'] + $environment, null, null);
+        $server = new Process(
+            [\dirname(__DIR__).'/bin/start', '--no-install', '--port', $port, '--data', $data],
+            null,
+            ['TELAMON_DATA' => $data, 'APP_ENV' => 'prod'] + $environment,
+            null,
+            null,
+        );
         $server->start();
         register_shutdown_function(static function () use ($server, $data): void {
             $server->stop(10);

@@ -37,5 +37,10 @@ foreach (Picks::cases() as $picks) {
         ++$week[$got];
         $before[$client] = $got;
     }
-    printf("%-10s %s   most less fewest: %d\n", $picks->value, implode('  ', array_map(static fn (int $count): string => str_pad(number_format($count), 6, ' ', \STR_PAD_LEFT), $had)), max($had) - min($had));
+    printf(
+        "%-10s %s   most less fewest: %d\n",
+        $picks->value,
+        implode('  ', array_map(static fn (int $count): string => str_pad(number_format($count), 6, ' ', \STR_PAD_LEFT), $had)),
+        max($had) - min($had),
+    );
 }

@@ -76,7 +76,12 @@ for ($i = 0; $i < 7; ++$i) {
 $next = [];
 for ($i = 0; $i < 20; ++$i) {
     // As somebody reads: the arrivals beside the one that is shown have come by then.
-    $driver->wait(10, 50)->until(static fn (): bool => true === $driver->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("ahead")).every((one) => one.responseEnd > 0) && performance.now() - Math.max(0, ...performance.getEntriesByType("resource").map((one) => one.responseEnd)) > 300'));
+    $driver->wait(10, 50)
+        ->until(
+            static fn (): bool => true === $driver->executeScript(
+                'return performance.getEntriesByType("resource").filter((one) => one.name.includes("ahead")).every((one) => one.responseEnd > 0) && performance.now() - Math.max(0, ...performance.getEntriesByType("resource").map((one) => one.responseEnd)) > 300',
+            ),
+        );
     $driver->findElement(WebDriverBy::cssSelector('body'))->sendKeys('j');
     $next[] = $number('window.felt.next');
 }

@@ -46,6 +46,14 @@ if ([] === $all) {
     exit(1);
 }
 $part = static fn (float $of): float => $all[(int) min(count($all) - 1, floor($of * count($all)))];
-printf("seconds from arrival to hand-over: least %.2f, quarter %.2f, half %.2f, three quarters %.2f, nine of ten %.2f, most %.2f (aim: all under 60)\n", $all[0], $part(.25), $part(.5), $part(.75), $part(.9), $all[count($all) - 1]);
+printf(
+    "seconds from arrival to hand-over: least %.2f, quarter %.2f, half %.2f, three quarters %.2f, nine of ten %.2f, most %.2f (aim: all under 60)\n",
+    $all[0],
+    $part(.25),
+    $part(.5),
+    $part(.75),
+    $part(.9),
+    $all[count($all) - 1],
+);
 echo implode(' ', array_map(static fn (float $one): string => number_format($one, 2), $all)), "\n";
 exit(count($all) === $arrivals && $all[count($all) - 1] < 60 ? 0 : 1);

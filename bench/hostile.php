@@ -35,7 +35,14 @@ function value(int $depth, array $texts): mixed
         2 => (bool) mt_rand(0, 1),
         3 => mt_rand(-5, 5) / 3,
         4 => $depth > 4 ? [] : array_map(static fn (): mixed => value($depth + 1, $texts), range(0, mt_rand(0, 3))),
-        5 => $depth > 4 ? new \stdClass() : (object) ['question' => value($depth + 1, $texts), 'op' => pick(['is', 'between', pick($texts)]), 'value' => value($depth + 1, $texts), 'kind' => value($depth + 1, $texts)],
+        5 => $depth > 4
+            ? new \stdClass()
+            : (object) [
+                'question' => value($depth + 1, $texts),
+                'op' => pick(['is', 'between', pick($texts)]),
+                'value' => value($depth + 1, $texts),
+                'kind' => value($depth + 1, $texts),
+            ],
         default => pick($texts),
     };
 }
@@ -51,13 +58,55 @@ $telamon = Started::as('hostile', ['TELAMON_SUBMISSIONS_PER_HOUR' => '1000000', 
 $host = substr($base, \strlen('http://'));
 $slow = new Slow($base);
 $waits = [];
-foreach (['half heads' => [1500, "GET / HTTP/1.1\r\nHost: $host\r\nX-A: "], 'half bodies' => [520, "POST /api/public/forms/piano-inquiry/submissions HTTP/1.1\r\nHost: $host\r\nContent-Type: application/json\r\nContent-Length: 500\r\n\r\n{"]] as $name => [$many, $begun]) {
+foreach ([
+    'half heads' => [1500, "GET / HTTP/1.1\r\nHost: $host\r\nX-A: "],
+    'half bodies' => [520, "POST /api/public/forms/piano-inquiry/submissions HTTP/1.1\r\nHost: $host\r\nContent-Type: application/json\r\nContent-Length: 500\r\n\r\n{"],
+] as $name => [$many, $begun]) {
     $seen = $slow->against($many, $begun);
-    printf("%d %s: somebody else is answered %d after %.2f s, %d are turned away, %d are held after 25 s\n", $many, $name, $seen['status'], $seen['seconds'], $seen['turned'], $seen['left']);
+    printf(
+        "%d %s: somebody else is answered %d after %.2f s, %d are turned away, %d are held after 25 s\n",
+        $many,
+        $name,
+        $seen['status'],
+        $seen['seconds'],
+        $seen['turned'],
+        $seen['left'],
+    );
     $waits[] = 200 === $seen['status'] && $seen['seconds'] < 5 && 0 === $seen['left'] && ('half heads' === $name || $seen['turned'] > 0);
 }
 
-$texts = ['', ' ', "\0", '%00', "a\r\nX-Bad: 1", str_repeat('x', 70_000), '<script>', "' OR 1=1 --", '{{#x}}', '../../etc/passwd', "\u{202E}abc", "\xff\xfe", '9999999999999999999999', '-1', 'NaN', '1e309', 'null', 'true', '2026-02-31', '0000-00-00', '2026-11-25T10:42:00+99:99', 'Europe/Nowhere', 'a?bcc=x@example.com', 'a(comment)@example.com', "\u{1F3B9}\u{0301}", '=1+1', 'eyJ', '{', '[[[[', '0193650a-0000-7000-8000-000000000000'];
+$texts = [
+    '',
+    ' ',
+    "\0",
+    '%00',
+    "a\r\nX-Bad: 1",
+    str_repeat('x', 70_000),
+    '<script>',
+    "' OR 1=1 --",
+    '{{#x}}',
+    '../../etc/passwd',
+    "\u{202E}abc",
+    "\xff\xfe",
+    '9999999999999999999999',
+    '-1',
+    'NaN',
+    '1e309',
+    'null',
+    'true',
+    '2026-02-31',
+    '0000-00-00',
+    '2026-11-25T10:42:00+99:99',
+    'Europe/Nowhere',
+    'a?bcc=x@example.com',
+    'a(comment)@example.com',
+    "\u{1F3B9}\u{0301}",
+    '=1+1',
+    'eyJ',
+    '{',
+    '[[[[',
+    '0193650a-0000-7000-8000-000000000000',
+];
 /** @var array{paths: array<string, array<string, array{requestBody?: array{content?: array<string, array{schema?: array{properties?: array<string, mixed>}}>}}>>} $document */
 $document = Yaml::parseFile("$root/api/openapi.yaml");
 $operations = [];
@@ -76,14 +125,22 @@ $ask = static function (\CurlHandle $curl): array {
 $open = static function (string $method, string $url, ?string $body, array $headers) use ($base): \CurlHandle {
     $curl = curl_init($base.$url);
     '' !== $method || throw new \LogicException('a request has a method');
-    curl_setopt_array($curl, [\CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_RETURNTRANSFER => true, \CURLOPT_HTTPHEADER => $headers, \CURLOPT_TIMEOUT => 60, \CURLOPT_PATH_AS_IS => true]);
+    curl_setopt_array(
+        $curl,
+        [\CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_RETURNTRANSFER => true, \CURLOPT_HTTPHEADER => $headers, \CURLOPT_TIMEOUT => 60, \CURLOPT_PATH_AS_IS => true],
+    );
     if (null !== $body) {
         curl_setopt($curl, \CURLOPT_POSTFIELDS, $body);
     }
 
     return $curl;
 };
-$login = $open('POST', '/api/session', json_encode(['email' => 'coordinator@marrowby.example', 'password' => 'telamon-demo'], \JSON_THROW_ON_ERROR), ['Content-Type: application/json', "Origin: $base"]);
+$login = $open(
+    'POST',
+    '/api/session',
+    json_encode(['email' => 'coordinator@marrowby.example', 'password' => 'telamon-demo'], \JSON_THROW_ON_ERROR),
+    ['Content-Type: application/json', "Origin: $base"],
+);
 curl_setopt($login, \CURLOPT_HEADER, true);
 [, $answer] = $ask($login);
 preg_match('/Set-Cookie: (telamon=[^;]+)/i', $answer, $cookie) ?: throw new \RuntimeException("not signed in: $answer");
@@ -108,7 +165,11 @@ for ($i = 0; $i < $wanted; ++$i) {
     if ('DELETE' === $method && '/api/session' === $path) {
         continue;
     }
-    $url = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => 'slug' === $m[1] && mt_rand(0, 2) > 0 ? 'piano-inquiry' : rawurlencode(mt_rand(0, 2) > 0 ? pick($ids) : pick($texts)), $path);
+    $url = preg_replace_callback(
+        '/\{(\w+)\}/',
+        static fn (array $m): string => 'slug' === $m[1] && mt_rand(0, 2) > 0 ? 'piano-inquiry' : rawurlencode(mt_rand(0, 2) > 0 ? pick($ids) : pick($texts)),
+        $path,
+    );
     if (0 === mt_rand(0, 2)) {
         $url .= '?'.pick(['q', 'cursor', 'state', 'sort', 'record', 'client', 'project', 'limit', 'from', 'day', 'q[]', 'cursor[a]']).'='.rawurlencode(pick($texts));
     }
@@ -151,7 +212,13 @@ $db = new \PDO("sqlite:$data/telamon.db");
 $sound = ($db->query('PRAGMA integrity_check') ?: throw new \RuntimeException('the database does not answer'))->fetchColumn();
 $sound = \is_string($sound) ? $sound : 'silent';
 $loose = \count(($db->query('PRAGMA foreign_key_check') ?: throw new \RuntimeException('the database does not answer'))->fetchAll());
-printf("%d requests of seed %d in %.0f s: %s\n", array_sum($seen), $seed, microtime(true) - $began, implode(', ', array_map(static fn (int $status, int $n): string => "$n × $status", array_keys($seen), $seen)));
+printf(
+    "%d requests of seed %d in %.0f s: %s\n",
+    array_sum($seen),
+    $seed,
+    microtime(true) - $began,
+    implode(', ', array_map(static fn (int $status, int $n): string => "$n × $status", array_keys($seen), $seen)),
+);
 printf("database %s, %d loose references\n", $sound, $loose);
 foreach (\array_slice($bad, 0, 40) as $line) {
     echo "$line\n";

@@ -22,7 +22,16 @@ $errors = in_array('more', $argv, true) ? People::MORE_ERRORS : People::ERRORS;
 [$rows, $truth] = (new People($seed, $errors))->make($records, $pairs);
 $people = [];
 foreach ($rows as $row) {
-    $people[$row['external_id']] = new Person($row['given_name'], $row['family_name'], $row['organisation'], [$row['email']], [$row['phone']], $row['address_line'], $row['locality'], $row['postal_code']);
+    $people[$row['external_id']] = new Person(
+        $row['given_name'],
+        $row['family_name'],
+        $row['organisation'],
+        [$row['email']],
+        [$row['phone']],
+        $row['address_line'],
+        $row['locality'],
+        $row['postal_code'],
+    );
 }
 $finder = new DuplicateFinder(new ShortForms());
 $reached = array_fill_keys(array_keys($truth), false);
@@ -57,7 +66,10 @@ foreach ([.999, .99, .97, .95, .9, .8, .7, .6, .5, .4, .3, .2, .1, .05, .01] as 
     $row("at least $threshold", array_filter($found, static fn (array $pair): bool => $pair[2]->probability >= $threshold));
 }
 if (in_array('show', $argv, true)) {
-    $shown = array_fill_keys(array_map(static fn (array $pair): string => "{$pair[0]}|{$pair[1]}", array_filter($found, static fn (array $pair): bool => $pair[2]->probability >= .5)), true);
+    $shown = array_fill_keys(
+        array_map(static fn (array $pair): string => "{$pair[0]}|{$pair[1]}", array_filter($found, static fn (array $pair): bool => $pair[2]->probability >= .5)),
+        true,
+    );
     $by = array_column($rows, null, 'external_id');
     $line = static fn (string $id): string => implode(' · ', array_slice($by[$id], 1, 8));
     foreach ($found as [$a, $b, $judgement]) {
@@ -67,14 +79,29 @@ if (in_array('show', $argv, true)) {
     }
     foreach ($found as [$a, $b, $judgement]) {
         if (isset($truth["$a|$b"]) && $judgement->probability < .97 && $judgement->probability > .5) {
-            printf("WEAK %.3f h %.3f\n   %s\n   %s\n   %s\n", $judgement->probability, $judgement->household, $line($a), $line($b), json_encode(array_map(static fn ($w) => round($w, 1), $judgement->weights)));
+            printf(
+                "WEAK %.3f h %.3f\n   %s\n   %s\n   %s\n",
+                $judgement->probability,
+                $judgement->household,
+                $line($a),
+                $line($b),
+                json_encode(array_map(static fn ($w) => round($w, 1), $judgement->weights)),
+            );
         }
     }
     foreach ($truth as $key => $_) {
         [$a, $b] = explode('|', $key);
         if (!isset($shown[$key])) {
             $judgement = (new Telamon\Core\Matching\Judge(new ShortForms()))->judge($people[$a], $people[$b]);
-            printf("MISSED %s %.3f h %.3f\n   %s\n   %s\n   %s\n", $reached[$key] ? '' : '(not compared)', $judgement->probability, $judgement->household, $line($a), $line($b), json_encode(array_map(static fn ($w) => round($w, 1), $judgement->weights)));
+            printf(
+                "MISSED %s %.3f h %.3f\n   %s\n   %s\n   %s\n",
+                $reached[$key] ? '' : '(not compared)',
+                $judgement->probability,
+                $judgement->household,
+                $line($a),
+                $line($b),
+                json_encode(array_map(static fn ($w) => round($w, 1), $judgement->weights)),
+            );
         }
     }
 }

@@ -41,7 +41,12 @@ $tell('Network.enable', []);
 $tell('Network.setCacheDisabled', ['cacheDisabled' => true]);
 $tell('Network.emulateNetworkConditions', ['offline' => false, 'latency' => 150, 'downloadThroughput' => 1_600_000 / 8, 'uploadThroughput' => 750_000 / 8]);
 // Usable: the first field is in the page, and the browser has come round to painting and to nothing else.
-$tell('Page.addScriptToEvaluateOnNewDocument', ['source' => 'new MutationObserver((_, o) => { if (!document.querySelector(".question input")) return; o.disconnect(); requestAnimationFrame(() => setTimeout(() => { window.usableAfter = performance.now(); }, 0)); }).observe(document, { childList: true, subtree: true });']);
+$tell(
+    'Page.addScriptToEvaluateOnNewDocument',
+    [
+        'source' => 'new MutationObserver((_, o) => { if (!document.querySelector(".question input")) return; o.disconnect(); requestAnimationFrame(() => setTimeout(() => { window.usableAfter = performance.now(); }, 0)); }).observe(document, { childList: true, subtree: true });',
+    ],
+);
 
 $times = [];
 for ($i = 0; $i < 5; ++$i) {

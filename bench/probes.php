@@ -20,7 +20,19 @@ require_once dirname(__DIR__).'/vendor/autoload.php';
 $records = (int) ($argv[1] ?? 5_000);
 $probes = (int) ($argv[2] ?? 2_000);
 [$rows] = (new People(11))->make($records, (int) ($records * .34));
-$people = array_map(static fn (array $row): Person => new Person($row['given_name'], $row['family_name'], $row['organisation'], [$row['email']], [$row['phone']], $row['address_line'], $row['locality'], $row['postal_code']), $rows);
+$people = array_map(
+    static fn (array $row): Person => new Person(
+        $row['given_name'],
+        $row['family_name'],
+        $row['organisation'],
+        [$row['email']],
+        [$row['phone']],
+        $row['address_line'],
+        $row['locality'],
+        $row['postal_code'],
+    ),
+    $rows,
+);
 $counted = new Counted();
 array_map($counted->add(...), $people);
 $forms = new ShortForms();
@@ -39,4 +51,10 @@ foreach ((new DuplicateFinder($forms))->candidates($people) as $i => $brought) {
         }
     }
 }
-printf("%s probes against up to %s records: %d pairs at or above “perhaps”, %d of them not brought by the keys\n", number_format($probes), number_format($records), $above, $missed);
+printf(
+    "%s probes against up to %s records: %d pairs at or above “perhaps”, %d of them not brought by the keys\n",
+    number_format($probes),
+    number_format($records),
+    $above,
+    $missed,
+);

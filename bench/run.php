@@ -38,7 +38,16 @@ $web->signIn();
 $anonymous = new Web($telamon->address);
 
 $db->exec('CREATE TABLE floor (id INTEGER PRIMARY KEY, body TEXT)');
-$answers = ['name' => 'Orla Fennick', 'email' => 'orla.fennick@post.example', 'phone' => '020 914 3327', 'service' => 'repair', 'piano' => 'Upright', 'place' => '7 Weir Cottages', 'wanted_by' => '12 June 2027', 'matter' => 'Several keys stick.'];
+$answers = [
+    'name' => 'Orla Fennick',
+    'email' => 'orla.fennick@post.example',
+    'phone' => '020 914 3327',
+    'service' => 'repair',
+    'piano' => 'Upright',
+    'place' => '7 Weir Cottages',
+    'wanted_by' => '12 June 2027',
+    'matter' => 'Several keys stick.',
+];
 $posted = 0;
 // No two say the same: the second would be recognised as the first.
 $post = static function () use ($anonymous, $answers, &$posted): array {
@@ -104,28 +113,73 @@ foreach ([$entry['script'], ...$entry['preload'], ...$entry['styles']] as $addre
     $bytes += (int) @filesize("$root/public$address.gz");
 }
 
-$calendar = ['zone' => 'Europe/Dublin', 'now' => '2026-03-01T08:00:00Z', 'from' => '2026-03-01', 'to' => '2026-05-29', 'type' => ['length' => 60, 'clear_after' => 15, 'step' => 15, 'notice_minutes' => 120, 'furthest_days' => 90], 'staff' => []];
+$calendar = [
+    'zone' => 'Europe/Dublin',
+    'now' => '2026-03-01T08:00:00Z',
+    'from' => '2026-03-01',
+    'to' => '2026-05-29',
+    'type' => ['length' => 60, 'clear_after' => 15, 'step' => 15, 'notice_minutes' => 120, 'furthest_days' => 90],
+    'staff' => [],
+];
 for ($one = 0; $one < 20; ++$one) {
-    $calendar['staff'][] = ['id' => "s$one", 'hours' => array_fill(1, 5, [['09:00', '12:30'], ['13:00', '17:00']]), 'appointments' => array_map(static fn (int $i): array => ['start' => gmdate('Y-m-d\TH:i:s\Z', 1_772_352_000 + 76_000 * $i + 900 * $one), 'end' => gmdate('Y-m-d\TH:i:s\Z', 1_772_355_600 + 76_000 * $i + 900 * $one), 'clear_after' => 15, 'taken' => 1], range(1, 100))];
+    $calendar['staff'][] = [
+        'id' => "s$one",
+        'hours' => array_fill(1, 5, [['09:00', '12:30'], ['13:00', '17:00']]),
+        'appointments' => array_map(
+            static fn (int $i): array => [
+                'start' => gmdate('Y-m-d\TH:i:s\Z', 1_772_352_000 + 76_000 * $i + 900 * $one),
+                'end' => gmdate('Y-m-d\TH:i:s\Z', 1_772_355_600 + 76_000 * $i + 900 * $one),
+                'clear_after' => 15,
+                'taken' => 1,
+            ],
+            range(1, 100),
+        ),
+    ];
 }
 $request = (new SlotReader())->read($calendar);
 $times += Clock::race(['free times: 20 people, 90 days, 2,000 visits' => static fn (): array => (new SlotFinder())->find($request)], 10, 1);
 
 $merge = ['start' => '2026-11-24', 'ready_by' => '2027-06-30', 'open_weekdays' => [1, 2, 3, 4, 5], 'closures' => ['2026-12-25', '2026-12-28', '2027-01-01'], 'checklists' => []];
 for ($list = 0; $list < 10; ++$list) {
-    $items = array_map(static fn (int $i): array => ['key' => "i$i", 'name' => "Item $i", 'takes' => $i % 3, 'waits_for' => 0 === $i ? [] : array_values(array_unique(["l$list/i".intdiv($i, 2), "l$list/i".($i - 1)]))], range(0, 99));
+    $items = array_map(
+        static fn (int $i): array => [
+            'key' => "i$i",
+            'name' => "Item $i",
+            'takes' => $i % 3,
+            'waits_for' => 0 === $i ? [] : array_values(array_unique(["l$list/i".intdiv($i, 2), "l$list/i".($i - 1)])),
+        ],
+        range(0, 99),
+    );
     $merge['checklists'][] = ['key' => "l$list", 'joins_after' => 0 === $list ? null : 'l'.($list - 1).'/i50', 'items' => $items];
 }
 $times += Clock::race(['merging 10 checklists of 100 items' => static fn (): array => (new OutlineMerge())->of((new OutlineReader())->read($merge))], 30, 1);
 
-$lines = array_map(static fn (int $i): array => ['key' => "l$i", 'name' => "Line $i", 'quantity' => (string) (1 + $i % 7), 'price' => (10 + $i).'.50', 'offPercent' => 0 === $i % 5 ? '10' : null, 'vat' => ['category' => 'S', 'rate' => 0 === $i % 3 ? '23' : '13.5'], 'optional' => 0 === $i % 9], range(1, 200));
+$lines = array_map(
+    static fn (int $i): array => [
+        'key' => "l$i",
+        'name' => "Line $i",
+        'quantity' => (string) (1 + $i % 7),
+        'price' => (10 + $i).'.50',
+        'offPercent' => 0 === $i % 5 ? '10' : null,
+        'vat' => ['category' => 'S', 'rate' => 0 === $i % 3 ? '23' : '13.5'],
+        'optional' => 0 === $i % 9,
+    ],
+    range(1, 200),
+);
 $times += Clock::race(['the sums of a quote with 200 lines' => static fn (): array => $web->call('POST', '/api/quotes/total', ['content' => ['lines' => $lines]])], 30);
 
 $filler->projects(500);
 $times += Clock::race(['the wall with 500 open projects' => static fn (): array => $web->call('GET', '/api/wall')], 30);
 
 $empty = $times['floor: an empty framework route']['median'];
-$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty, 'merging 10 checklists of 100 items' => $empty, 'the wall with 500 open projects' => 2 * $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + ['a plan made again after a decision' => 2 * $empty, 'search' => 2 * $empty, 'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'], 'Arrivals, first page' => 3 * $empty, 'set aside, first page' => 3 * $empty, 'a form\'s table, first page' => 3 * $empty];
+$aims = ['free times: 20 people, 90 days, 2,000 visits' => $empty, 'the sums of a quote with 200 lines' => 2 * $empty, 'merging 10 checklists of 100 items' => $empty, 'the wall with 500 open projects' => 2 * $empty] + array_fill_keys(array_filter(array_keys($times), static fn (string $what): bool => str_starts_with($what, 'clients ')), 4 * $empty) + [
+    'a plan made again after a decision' => 2 * $empty,
+    'search' => 2 * $empty,
+    'post a submission' => 4 * $empty + $times['floor: one durable SQLite insert']['median'],
+    'Arrivals, first page' => 3 * $empty,
+    'set aside, first page' => 3 * $empty,
+    'a form\'s table, first page' => 3 * $empty,
+];
 printf("\n%-46s %11s %11s %16s\n", '', 'median', '95 %', 'empty routes');
 foreach ($times + $slow as $what => $time) {
     printf("%-46s %8.2f ms %8.2f ms %16.1f%s\n", $what, $time['median'], $time['p95'], $time['median'] / $empty, isset($aims[$what]) ? sprintf('   (aim: at most %.1f)', $aims[$what] / $empty) : '');

@@ -27,7 +27,10 @@ $needed = static function (array $keys) use ($manifest): array {
 
     return $files;
 };
-$size = static fn (array $files): int => array_sum(array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents("$root/public/build/$file"), 9)), array_keys($files)));
+$size = static fn (array $files): int => array_sum(array_map(
+    static fn (string $file): int => strlen((string) gzencode((string) file_get_contents("$root/public/build/$file"), 9)),
+    array_keys($files),
+));
 
 $first = $needed(['src/staff/main.tsx', 'src/staff/arrivals/ArrivalsScreen.tsx']);
 $bad = $size($first) > 230_000;

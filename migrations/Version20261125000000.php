@@ -382,7 +382,9 @@ final class Version20261125000000 extends Migration
         $this->addSql('CREATE INDEX IDX_17BDE61F93CB796C ON upload (file_id)');
         $this->addSql('CREATE INDEX IDX_17BDE61F6D4F7F99 ON upload (received_at)');
         $this->addSql('CREATE TABLE counter (letter VARCHAR(1) NOT NULL PRIMARY KEY, value INTEGER NOT NULL)');
-        $this->addSql('CREATE TABLE queued (id INTEGER PRIMARY KEY AUTOINCREMENT, queue VARCHAR(40) NOT NULL, body CLOB NOT NULL, headers CLOB NOT NULL, queued_at INTEGER NOT NULL, available_at INTEGER NOT NULL, taken_at INTEGER DEFAULT NULL)');
+        $this->addSql(
+            'CREATE TABLE queued (id INTEGER PRIMARY KEY AUTOINCREMENT, queue VARCHAR(40) NOT NULL, body CLOB NOT NULL, headers CLOB NOT NULL, queued_at INTEGER NOT NULL, available_at INTEGER NOT NULL, taken_at INTEGER DEFAULT NULL)',
+        );
         $this->addSql('CREATE INDEX queued_ready ON queued (queue, available_at, id)');
     }
 }

@@ -30,11 +30,17 @@ final class Version20261125020000 extends Migration
         $this->addSql("ALTER TABLE project ADD COLUMN tags CLOB NOT NULL DEFAULT '[]'");
         $this->addSql("ALTER TABLE project ADD COLUMN custom CLOB NOT NULL DEFAULT '{}'");
         $this->addSql("ALTER TABLE project ADD COLUMN wishes CLOB NOT NULL DEFAULT '{}'");
-        $this->addSql('CREATE TABLE contact (id VARCHAR(36) NOT NULL, client_id VARCHAR(36) NOT NULL, name VARCHAR(200) NOT NULL, role VARCHAR(200) NOT NULL, email VARCHAR(254) NOT NULL, phone VARCHAR(40) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_4C62E63819EB6921 FOREIGN KEY (client_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
+        $this->addSql(
+            'CREATE TABLE contact (id VARCHAR(36) NOT NULL, client_id VARCHAR(36) NOT NULL, name VARCHAR(200) NOT NULL, role VARCHAR(200) NOT NULL, email VARCHAR(254) NOT NULL, phone VARCHAR(40) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_4C62E63819EB6921 FOREIGN KEY (client_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
+        );
         $this->addSql('CREATE INDEX IDX_4C62E63819EB6921 ON contact (client_id)');
-        $this->addSql('CREATE TABLE custom_field (id VARCHAR(36) NOT NULL, record VARCHAR(10) NOT NULL, key VARCHAR(40) NOT NULL, label VARCHAR(100) NOT NULL, kind VARCHAR(10) NOT NULL, choices CLOB NOT NULL, retired BOOLEAN NOT NULL DEFAULT 0, position INTEGER NOT NULL, PRIMARY KEY (id))');
+        $this->addSql(
+            'CREATE TABLE custom_field (id VARCHAR(36) NOT NULL, record VARCHAR(10) NOT NULL, key VARCHAR(40) NOT NULL, label VARCHAR(100) NOT NULL, kind VARCHAR(10) NOT NULL, choices CLOB NOT NULL, retired BOOLEAN NOT NULL DEFAULT 0, position INTEGER NOT NULL, PRIMARY KEY (id))',
+        );
         $this->addSql('CREATE UNIQUE INDEX UNIQ_98F8BD319B349F918A90ABA9 ON custom_field (record, key)');
-        $this->addSql('CREATE TABLE form_table_view (id VARCHAR(36) NOT NULL, form_id VARCHAR(36) NOT NULL, name VARCHAR(80) NOT NULL, filter CLOB NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_BDECA7D15FF69B7D FOREIGN KEY (form_id) REFERENCES form (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
+        $this->addSql(
+            'CREATE TABLE form_table_view (id VARCHAR(36) NOT NULL, form_id VARCHAR(36) NOT NULL, name VARCHAR(80) NOT NULL, filter CLOB NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_BDECA7D15FF69B7D FOREIGN KEY (form_id) REFERENCES form (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
+        );
         $this->addSql('CREATE INDEX IDX_BDECA7D15FF69B7D ON form_table_view (form_id)');
         $this->addSql("ALTER TABLE form ADD COLUMN sites CLOB NOT NULL DEFAULT '[]'");
         $this->addSql('ALTER TABLE business ADD COLUMN shortens_addresses BOOLEAN NOT NULL DEFAULT 1');

@@ -30,7 +30,9 @@ final class Version20261125030000 extends Migration
         $this->addSql('ALTER TABLE business ADD COLUMN perhaps_from INTEGER NOT NULL DEFAULT 20');
         $this->addSql('ALTER TABLE business ADD COLUMN again_days INTEGER NOT NULL DEFAULT 30');
         $this->addSql("ALTER TABLE business ADD COLUMN match_weights CLOB NOT NULL DEFAULT '[]'");
-        $this->addSql('CREATE TABLE told_apart (id VARCHAR(36) NOT NULL, one_id VARCHAR(36) NOT NULL, other_id VARCHAR(36) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_TOLD_APART_ONE FOREIGN KEY (one_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE, CONSTRAINT FK_TOLD_APART_OTHER FOREIGN KEY (other_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
+        $this->addSql(
+            'CREATE TABLE told_apart (id VARCHAR(36) NOT NULL, one_id VARCHAR(36) NOT NULL, other_id VARCHAR(36) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_TOLD_APART_ONE FOREIGN KEY (one_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE, CONSTRAINT FK_TOLD_APART_OTHER FOREIGN KEY (other_id) REFERENCES client (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
+        );
         $this->addSql('CREATE TABLE match_key (hash INTEGER NOT NULL, client_id VARCHAR(36) NOT NULL, PRIMARY KEY (hash, client_id)) WITHOUT ROWID');
         $this->addSql('CREATE INDEX match_key_client ON match_key (client_id)');
         $this->fill();
@@ -48,7 +50,14 @@ final class Version20261125030000 extends Migration
         }
         foreach ($this->connection->iterateAssociative('SELECT id, given_name, family_name, organisation, address FROM client') as $row) {
             $id = self::text($row, 'id');
-            $person = $people->of(self::text($row, 'given_name'), self::text($row, 'family_name'), self::text($row, 'organisation'), $points[$id]['email'] ?? [], $points[$id]['phone'] ?? [], self::text($row, 'address'));
+            $person = $people->of(
+                self::text($row, 'given_name'),
+                self::text($row, 'family_name'),
+                self::text($row, 'organisation'),
+                $points[$id]['email'] ?? [],
+                $points[$id]['phone'] ?? [],
+                self::text($row, 'address'),
+            );
             foreach ($keys->filed($person) as $hash) {
                 $this->addSql('INSERT INTO match_key (hash, client_id) VALUES (?, ?)', [$hash, $id]);
             }

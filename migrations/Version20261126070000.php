@@ -24,7 +24,9 @@ final class Version20261126070000 extends Migration
         foreach (self::SETTINGS as $table) {
             foreach (['INSERT', 'UPDATE', 'DELETE'] as $event) {
                 // By chance, not by counting: what was rolled back must not come again as something else.
-                $this->addSql("CREATE TRIGGER setup_version_{$table}_".strtolower($event)." AFTER $event ON $table BEGIN UPDATE setup_version SET version = lower(hex(randomblob(16))); END");
+                $this->addSql(
+                    "CREATE TRIGGER setup_version_{$table}_".strtolower($event)." AFTER $event ON $table BEGIN UPDATE setup_version SET version = lower(hex(randomblob(16))); END",
+                );
             }
         }
     }

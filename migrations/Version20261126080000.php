@@ -28,6 +28,8 @@ final class Version20261126080000 extends Migration
         $this->addSql('ALTER TABLE project ADD COLUMN closed_at DATETIME DEFAULT NULL');
         $this->addSql("ALTER TABLE project ADD COLUMN source VARCHAR(60) DEFAULT '' NOT NULL");
         // By the database, so that taking a new name back takes the projects back with it.
-        $this->addSql('CREATE TRIGGER project_follows_stage AFTER UPDATE OF name ON stage WHEN OLD.name <> NEW.name BEGIN UPDATE project SET stage = NEW.name WHERE stage = OLD.name; END');
+        $this->addSql(
+            'CREATE TRIGGER project_follows_stage AFTER UPDATE OF name ON stage WHEN OLD.name <> NEW.name BEGIN UPDATE project SET stage = NEW.name WHERE stage = OLD.name; END',
+        );
     }
 }

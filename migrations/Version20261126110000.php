@@ -26,7 +26,9 @@ final class Version20261126110000 extends Migration
         $this->addSql("INSERT OR IGNORE INTO client_tag (client_id, tag) SELECT client.id, j.value FROM client, json_each(client.tags) j WHERE client.tags <> '[]'");
         // By the database, whoever writes: the column stays what counts.
         $this->addSql('CREATE TRIGGER client_tag_insert AFTER INSERT ON client WHEN NEW.tags <> \'[]\' BEGIN '.\sprintf($fill, 'NEW.id', 'NEW.tags').'; END');
-        $this->addSql('CREATE TRIGGER client_tag_update AFTER UPDATE OF tags ON client BEGIN DELETE FROM client_tag WHERE client_id = NEW.id; '.\sprintf($fill, 'NEW.id', 'NEW.tags').'; END');
+        $this->addSql(
+            'CREATE TRIGGER client_tag_update AFTER UPDATE OF tags ON client BEGIN DELETE FROM client_tag WHERE client_id = NEW.id; '.\sprintf($fill, 'NEW.id', 'NEW.tags').'; END',
+        );
         $this->addSql('CREATE TRIGGER client_tag_delete AFTER DELETE ON client BEGIN DELETE FROM client_tag WHERE client_id = OLD.id; END');
     }
 }

@@ -31,10 +31,14 @@ final class Version20261127010000 extends Migration
         // By the database, whoever writes: no change of a record, so no version and no journal.
         foreach (['submission' => 'client_id', 'message' => 'client_id, sent_at'] as $table => $columns) {
             $this->addSql("CREATE TRIGGER client_touched_by_{$table}_insert AFTER INSERT ON $table WHEN NEW.client_id IS NOT NULL BEGIN ".self::TOUCH.'id = NEW.client_id; END');
-            $this->addSql("CREATE TRIGGER client_touched_by_{$table}_update AFTER UPDATE OF $columns ON $table WHEN NEW.client_id IS NOT NULL OR OLD.client_id IS NOT NULL BEGIN ".self::TOUCH.'id IN (OLD.client_id, NEW.client_id); END');
+            $this->addSql(
+                "CREATE TRIGGER client_touched_by_{$table}_update AFTER UPDATE OF $columns ON $table WHEN NEW.client_id IS NOT NULL OR OLD.client_id IS NOT NULL BEGIN ".self::TOUCH.'id IN (OLD.client_id, NEW.client_id); END',
+            );
             $this->addSql("CREATE TRIGGER client_touched_by_{$table}_delete AFTER DELETE ON $table WHEN OLD.client_id IS NOT NULL BEGIN ".self::TOUCH.'id = OLD.client_id; END');
         }
-        $this->addSql('CREATE TABLE list_view (id VARCHAR(36) NOT NULL, list VARCHAR(20) NOT NULL, name VARCHAR(80) NOT NULL, search CLOB NOT NULL, hidden CLOB NOT NULL, PRIMARY KEY (id))');
+        $this->addSql(
+            'CREATE TABLE list_view (id VARCHAR(36) NOT NULL, list VARCHAR(20) NOT NULL, name VARCHAR(80) NOT NULL, search CLOB NOT NULL, hidden CLOB NOT NULL, PRIMARY KEY (id))',
+        );
         $this->addSql('CREATE UNIQUE INDEX list_view_name ON list_view (list, name)');
     }
 }

@@ -27,7 +27,9 @@ final class Version20261127020000 extends Migration
         $this->addSql('ALTER TABLE service ADD COLUMN promise_minutes INTEGER DEFAULT NULL');
         $this->addSql('ALTER TABLE attachment ADD COLUMN for_office BOOLEAN DEFAULT 0 NOT NULL');
         $this->addSql("ALTER TABLE staff ADD COLUMN hours CLOB DEFAULT '[]' NOT NULL");
-        $this->addSql('CREATE TABLE absence (id VARCHAR(36) NOT NULL, staff_id VARCHAR(36) NOT NULL, first DATE NOT NULL, last DATE NOT NULL, note VARCHAR(100) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_765AE0C9D4D57CD FOREIGN KEY (staff_id) REFERENCES staff (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
+        $this->addSql(
+            'CREATE TABLE absence (id VARCHAR(36) NOT NULL, staff_id VARCHAR(36) NOT NULL, first DATE NOT NULL, last DATE NOT NULL, note VARCHAR(100) NOT NULL, PRIMARY KEY (id), CONSTRAINT FK_765AE0C9D4D57CD FOREIGN KEY (staff_id) REFERENCES staff (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
+        );
         $this->addSql('CREATE INDEX IDX_765AE0C9D4D57CD ON absence (staff_id)');
     }
 }

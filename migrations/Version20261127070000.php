@@ -65,7 +65,14 @@ final class Version20261127070000 extends Migration
                 foreach ($item['after'] ?? [] as $key) {
                     $waits[] = \in_array($key, $own, true) ? $key : "{$base['code']}/$key";
                 }
-                $new[] = ['key' => $item['key'], 'name' => $item['name'], 'doer' => $item['doer'], 'takes' => 1, 'due' => ['from' => $item['from'] ?? 'accepted', 'amount' => $item['days'], 'unit' => 'days', 'item' => ''], 'waitsFor' => $waits];
+                $new[] = [
+                    'key' => $item['key'],
+                    'name' => $item['name'],
+                    'doer' => $item['doer'],
+                    'takes' => 1,
+                    'due' => ['from' => $item['from'] ?? 'accepted', 'amount' => $item['days'], 'unit' => 'days', 'item' => ''],
+                    'waitsFor' => $waits,
+                ];
             }
             $this->addSql('UPDATE checklist_template SET code = ?, joins_after = ?, items = ? WHERE id = ?', [$free, $joins, json_encode($new, \JSON_THROW_ON_ERROR), $row['id']]);
         }

@@ -19,6 +19,8 @@ final class Version20261127090000 extends Migration
     {
         $this->addSql("ALTER TABLE stage ADD COLUMN needs CLOB DEFAULT '[]' NOT NULL");
         $this->addSql('ALTER TABLE project ADD COLUMN stage_since DATETIME DEFAULT NULL');
-        $this->addSql("UPDATE project SET stage_since = COALESCE((SELECT MAX(c.at) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE e.record_id = project.id AND json_extract(e.after, '$.stage') = project.stage), opened_at)");
+        $this->addSql(
+            "UPDATE project SET stage_since = COALESCE((SELECT MAX(c.at) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE e.record_id = project.id AND json_extract(e.after, '$.stage') = project.stage), opened_at)",
+        );
     }
 }

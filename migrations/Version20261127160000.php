@@ -32,7 +32,9 @@ final class Version20261127160000 extends Migration
             ]);
         }
         $this->addSql('ALTER TABLE message_template DROP COLUMN body');
-        $this->addSql('CREATE TABLE message_template_version (id VARCHAR(36) NOT NULL, version INTEGER NOT NULL, text CLOB NOT NULL, until DATETIME NOT NULL, template_id VARCHAR(36) NOT NULL, staff_id VARCHAR(36) DEFAULT NULL, PRIMARY KEY (id), FOREIGN KEY (template_id) REFERENCES message_template (id) NOT DEFERRABLE INITIALLY IMMEDIATE, FOREIGN KEY (staff_id) REFERENCES staff (id) NOT DEFERRABLE INITIALLY IMMEDIATE)');
+        $this->addSql(
+            'CREATE TABLE message_template_version (id VARCHAR(36) NOT NULL, version INTEGER NOT NULL, text CLOB NOT NULL, until DATETIME NOT NULL, template_id VARCHAR(36) NOT NULL, staff_id VARCHAR(36) DEFAULT NULL, PRIMARY KEY (id), FOREIGN KEY (template_id) REFERENCES message_template (id) NOT DEFERRABLE INITIALLY IMMEDIATE, FOREIGN KEY (staff_id) REFERENCES staff (id) NOT DEFERRABLE INITIALLY IMMEDIATE)',
+        );
         foreach (['template_id', 'staff_id'] as $column) {
             $this->addSql('CREATE INDEX '.strtoupper('IDX_'.dechex(crc32('message_template_version')).dechex(crc32($column)))." ON message_template_version ($column)");
         }

@@ -17,8 +17,12 @@ final class Version20261201000000 extends Migration
 
     public function up(Schema $schema): void
     {
-        $this->addSql('CREATE TABLE due_work (name VARCHAR(40) NOT NULL, next_at INTEGER NOT NULL, looked_at INTEGER NOT NULL, taken_until INTEGER DEFAULT NULL, taken_by VARCHAR(16) NOT NULL, PRIMARY KEY(name))');
-        $this->addSql('CREATE TABLE due_trouble (work VARCHAR(40) NOT NULL, record VARCHAR(300) NOT NULL, tries INTEGER NOT NULL, since INTEGER NOT NULL, next_at INTEGER NOT NULL, why VARCHAR(300) NOT NULL, PRIMARY KEY(work, record))');
+        $this->addSql(
+            'CREATE TABLE due_work (name VARCHAR(40) NOT NULL, next_at INTEGER NOT NULL, looked_at INTEGER NOT NULL, taken_until INTEGER DEFAULT NULL, taken_by VARCHAR(16) NOT NULL, PRIMARY KEY(name))',
+        );
+        $this->addSql(
+            'CREATE TABLE due_trouble (work VARCHAR(40) NOT NULL, record VARCHAR(300) NOT NULL, tries INTEGER NOT NULL, since INTEGER NOT NULL, next_at INTEGER NOT NULL, why VARCHAR(300) NOT NULL, PRIMARY KEY(work, record))',
+        );
         $this->addSql('CREATE TABLE installation_note (name VARCHAR(40) NOT NULL, value VARCHAR(300) NOT NULL, PRIMARY KEY(name))');
     }
 }

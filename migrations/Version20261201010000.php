@@ -18,7 +18,9 @@ final class Version20261201010000 extends Migration
     public function up(Schema $schema): void
     {
         $this->addSql("ALTER TABLE message_template ADD COLUMN asks VARCHAR(10) DEFAULT 'decision' NOT NULL");
-        $this->addSql("UPDATE message_template SET asks = 'nothing' WHERE code IN ('confirmation', 'copy', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'choose-time', 'quote-accepted', 'quote-yes', 'added', 'told', 'notice', 'notices', 'wish', 'quote-answered', 'quote-drafted', 'quote-reply')");
+        $this->addSql(
+            "UPDATE message_template SET asks = 'nothing' WHERE code IN ('confirmation', 'copy', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'choose-time', 'quote-accepted', 'quote-yes', 'added', 'told', 'notice', 'notices', 'wish', 'quote-answered', 'quote-drafted', 'quote-reply')",
+        );
         $this->addSql("ALTER TABLE incoming ADD COLUMN parts CLOB DEFAULT '[]' NOT NULL");
         $this->addSql("ALTER TABLE incoming ADD COLUMN original VARCHAR(64) DEFAULT '' NOT NULL");
         // What came before is as it was.

@@ -25,7 +25,9 @@ final class Version20261202060000 extends Migration
         $this->addSql('ALTER TABLE appointment ADD COLUMN moved_from DATETIME DEFAULT NULL');
         $this->addSql("ALTER TABLE submission ADD COLUMN accepted_through VARCHAR(120) DEFAULT '' NOT NULL");
         // A time of their own that was booked is an answer from now on. Where a rule promised one again, it is owed as before.
-        $this->addSql("UPDATE submission SET answered_at = decided_at WHERE state = 'accepted' AND answered_at IS NULL AND decided_by_id IS NULL AND EXISTS (SELECT 1 FROM appointment a WHERE a.submission_id = submission.id) AND NOT EXISTS (SELECT 1 FROM journal_entry e WHERE e.record_id = submission.id AND e.action = 'changed' AND CAST(e.after AS TEXT) LIKE '%\"dueAt\"%')");
+        $this->addSql(
+            "UPDATE submission SET answered_at = decided_at WHERE state = 'accepted' AND answered_at IS NULL AND decided_by_id IS NULL AND EXISTS (SELECT 1 FROM appointment a WHERE a.submission_id = submission.id) AND NOT EXISTS (SELECT 1 FROM journal_entry e WHERE e.record_id = submission.id AND e.action = 'changed' AND CAST(e.after AS TEXT) LIKE '%\"dueAt\"%')",
+        );
         $this->file();
     }
 
@@ -35,7 +37,9 @@ final class Version20261202060000 extends Migration
         $keys = new BlockingKeys(new ShortForms());
         $people = new PersonReader(new NameReader(), new AddressReader());
         $places = [];
-        foreach ($this->connection->iterateAssociative("SELECT a.client_id, a.place, c.given_name, c.family_name FROM asset a JOIN client c ON c.id = a.client_id WHERE a.place <> '' ORDER BY a.id") as $row) {
+        foreach ($this->connection->iterateAssociative(
+            "SELECT a.client_id, a.place, c.given_name, c.family_name FROM asset a JOIN client c ON c.id = a.client_id WHERE a.place <> '' ORDER BY a.id",
+        ) as $row) {
             $client = array_map(static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '', $row);
             $places[$client['client_id']]['name'] = [$client['given_name'], $client['family_name']];
             $places[$client['client_id']]['places'][] = $client['place'];

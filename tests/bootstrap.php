@@ -10,7 +10,14 @@ $root = dirname(__DIR__);
 require_once "$root/vendor/autoload.php";
 
 date_default_timezone_set('UTC');
-foreach (['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'tests-only', 'TELAMON_PROOF_BITS' => '0', 'TELAMON_HOLD_SECONDS' => '0', 'TELAMON_DATA' => DataFolder::root()] as $name => $value) {
+foreach ([
+    'APP_ENV' => 'test',
+    'APP_DEBUG' => '0',
+    'APP_SECRET' => 'tests-only',
+    'TELAMON_PROOF_BITS' => '0',
+    'TELAMON_HOLD_SECONDS' => '0',
+    'TELAMON_DATA' => DataFolder::root(),
+] as $name => $value) {
     $_ENV[$name] = $_SERVER[$name] = $value;
     putenv("$name=$value");
 }

@@ -72,7 +72,13 @@ final class Fixtures
             ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
             ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
             ['key' => 'phone', 'type' => 'phone', 'wording' => 'Phone', 'destination' => 'client.phone'],
-            ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'destination' => 'project.service', 'options' => [['value' => 'repair', 'label' => 'Repair it'], ['value' => 'other', 'label' => 'Something else']]],
+            [
+                'key' => 'service',
+                'type' => 'one-of',
+                'wording' => 'What should we do?',
+                'destination' => 'project.service',
+                'options' => [['value' => 'repair', 'label' => 'Repair it'], ['value' => 'other', 'label' => 'Something else']],
+            ],
             ['key' => 'piano', 'type' => 'short-text', 'wording' => 'Which piano?', 'destination' => 'asset.description'],
             ['key' => 'place', 'type' => 'address', 'wording' => 'Where is it?', 'destination' => 'asset.place'],
             ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'By when?', 'destination' => 'project.ready_by'],
@@ -102,9 +108,27 @@ final class Fixtures
         $answers = array_filter($answers + self::answers(), static fn (mixed $answer): bool => null !== $answer);
 
         $desk = new Workplace(
-            ['repair' => new OfferedService('repair', 'Repair', $sorcha, 'Repairs go to Sorcha', new Checklist('repair', 'Repair', [new ChecklistItem('parts', 'Order the parts', Doer::lead(), 1, new Due(DueFrom::ReadyBy, -2), ['onboarding/talk'])], 'onboarding/talk'))],
+            ['repair' => new OfferedService(
+                'repair',
+                'Repair',
+                $sorcha,
+                'Repairs go to Sorcha',
+                new Checklist(
+                    'repair',
+                    'Repair',
+                    [new ChecklistItem('parts', 'Order the parts', Doer::lead(), 1, new Due(DueFrom::ReadyBy, -2), ['onboarding/talk'])],
+                    'onboarding/talk',
+                ),
+            )],
             new StaffMember('s2', 'Nessa Quarle', 'nessa@marrowby.example'),
-            new Checklist('onboarding', 'Onboarding', [new ChecklistItem('talk', 'First talk', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 1)), new ChecklistItem('deposit', 'Ask for the deposit', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 5), ['talk'])]),
+            new Checklist(
+                'onboarding',
+                'Onboarding',
+                [
+                    new ChecklistItem('talk', 'First talk', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 1)),
+                    new ChecklistItem('deposit', 'Ask for the deposit', Doer::coordinator(), 1, new Due(DueFrom::Accepted, 5), ['talk']),
+                ],
+            ),
             new WorkingDays([1, 2, 3, 4, 5], []),
             ['confirmation' => 'We have your inquiry', 'notice' => 'New project'],
             new Naming('piano'),
@@ -112,15 +136,26 @@ final class Fixtures
         );
         $readings = self::reader()->read(self::form($dayOrder), $answers);
 
-        return new PlanContext(new Inquiry($readings, $purpose), new OnFile(self::candidates($readings, $candidates), $sent), $desk, new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')));
+        return new PlanContext(
+            new Inquiry($readings, $purpose),
+            new OnFile(self::candidates($readings, $candidates), $sent),
+            $desk,
+            new \DateTimeImmutable('2026-11-25 10:42', new \DateTimeZone('Europe/Dublin')),
+        );
     }
 
     /**
      * @param list<array{id: string, description: string}> $assets
      * @param list<array{id: string, number: string, title: string, lead: string, opened: string}> $open projects
      */
-    public static function known(string $id = 'c1', string $name = 'Orla Fennick', array $assets = [], string $phone = '+353209143327', string $address = '7 Weir Cottages, Marrowby', array $open = []): KnownClient
-    {
+    public static function known(
+        string $id = 'c1',
+        string $name = 'Orla Fennick',
+        array $assets = [],
+        string $phone = '+353209143327',
+        string $address = '7 Weir Cottages, Marrowby',
+        array $open = [],
+    ): KnownClient {
         return new KnownClient($id, $name, 2023, ['orla@example.com'], [$phone], $address, $assets, [], explode(' ', $name, 2)[0], explode(' ', $name, 2)[1] ?? '', $open);
     }
 
@@ -155,9 +190,17 @@ final class Fixtures
     }
 
     /** The same, with rules, or with another way of calling things. */
-    public static function context(PlanContext $now, ?Ruling $ruling = null, ?Naming $naming = null, ?Amendments $amendments = null, ?OnFile $onFile = null, ?Inquiry $inquiry = null): PlanContext
-    {
-        $desk = null === $naming ? $now->desk : new Workplace($now->desk->services, $now->desk->coordinator, $now->desk->baseChecklist, $now->desk->calendar, $now->desk->templates, $naming, $now->desk->phones);
+    public static function context(
+        PlanContext $now,
+        ?Ruling $ruling = null,
+        ?Naming $naming = null,
+        ?Amendments $amendments = null,
+        ?OnFile $onFile = null,
+        ?Inquiry $inquiry = null,
+    ): PlanContext {
+        $desk = null === $naming
+            ? $now->desk
+            : new Workplace($now->desk->services, $now->desk->coordinator, $now->desk->baseChecklist, $now->desk->calendar, $now->desk->templates, $naming, $now->desk->phones);
 
         return new PlanContext($inquiry ?? $now->inquiry, $onFile ?? $now->onFile, $desk, $now->today, $ruling ?? $now->ruling, $amendments ?? $now->amendments);
     }

@@ -28,7 +28,15 @@ final readonly class ListedClients implements Directory
 
     private static function read(KnownClient $client): Person
     {
-        return Fixtures::people()->of($client->givenName, $client->familyName, $client->fields['organisation'] ?? '', $client->emails, $client->phones, $client->address, array_map(static fn (array $asset): string => $asset['place'] ?? '', $client->assets));
+        return Fixtures::people()->of(
+            $client->givenName,
+            $client->familyName,
+            $client->fields['organisation'] ?? '',
+            $client->emails,
+            $client->phones,
+            $client->address,
+            array_map(static fn (array $asset): string => $asset['place'] ?? '', $client->assets),
+        );
     }
 
     public function people(array $keys): array

@@ -21,7 +21,14 @@ final readonly class AccessDenied implements AccessDeniedHandlerInterface
 
     public function handle(Request $request, AccessDeniedException $accessDeniedException): Response
     {
-        $this->accessLogger->warning('Refused.', ['who' => $this->security->getUser()?->getUserIdentifier(), 'from' => $this->addresses->of($request), 'what' => $request->getMethod().' '.mb_substr($request->getPathInfo(), 0, 200)]);
+        $this->accessLogger->warning(
+            'Refused.',
+            [
+                'who' => $this->security->getUser()?->getUserIdentifier(),
+                'from' => $this->addresses->of($request),
+                'what' => $request->getMethod().' '.mb_substr($request->getPathInfo(), 0, 200),
+            ],
+        );
 
         return (new Problem(403, 'Not allowed', 'Your role does not include this.'))->response();
     }

@@ -24,7 +24,17 @@ final readonly class KnownDevice
     {
         $text = $this->of($request, $staff->email) ?? self::account($staff->email).'-'.bin2hex(random_bytes(8));
 
-        return Cookie::create(self::NAME, $this->signed->sign(self::PURPOSE, $text, self::SECONDS), time() + self::SECONDS, '/', null, $request->isSecure(), true, false, Cookie::SAMESITE_STRICT);
+        return Cookie::create(
+            self::NAME,
+            $this->signed->sign(self::PURPOSE, $text, self::SECONDS),
+            time() + self::SECONDS,
+            '/',
+            null,
+            $request->isSecure(),
+            true,
+            false,
+            Cookie::SAMESITE_STRICT,
+        );
     }
 
     /** @return string|null what the device is known by, where this account has signed in on it; null where it has not */

@@ -12,7 +12,9 @@ final class OfficeMayNot extends Refusal
 {
     public function __construct()
     {
-        parent::__construct('This is for the client alone. Where they sit beside you, open the link in a private window, or on a device where nobody of the business is signed in.');
+        parent::__construct(
+            'This is for the client alone. Where they sit beside you, open the link in a private window, or on a device where nobody of the business is signed in.',
+        );
     }
 
     public function nature(): Nature

@@ -20,8 +20,15 @@ use Telamon\Staff\Staff;
 /** One's own password: changed, lost and chosen anew, and all sessions ended with it. */
 final readonly class PasswordController
 {
-    public function __construct(private Passwords $passwords, private PasswordLinks $links, private AccountLimits $limits, private Security $security, private MessageBusInterface $bus, private LoggerInterface $accessLogger, private LoggedAddress $addresses)
-    {
+    public function __construct(
+        private Passwords $passwords,
+        private PasswordLinks $links,
+        private AccountLimits $limits,
+        private Security $security,
+        private MessageBusInterface $bus,
+        private LoggerInterface $accessLogger,
+        private LoggedAddress $addresses,
+    ) {
     }
 
     #[Route('/api/session/password', methods: ['PUT'])]

@@ -21,7 +21,16 @@ final readonly class SessionView
         $business = $this->business->business();
 
         return [
-            'user' => ['id' => $staff->id, 'name' => $staff->name, 'initials' => $staff->initials, 'email' => $staff->email, 'signature' => $staff->signature, 'role' => $staff->role->value, 'roleName' => $staff->role->entry()->name, 'may' => array_map(static fn (Permission $one): string => $one->value, $staff->role->may())],
+            'user' => [
+                'id' => $staff->id,
+                'name' => $staff->name,
+                'initials' => $staff->initials,
+                'email' => $staff->email,
+                'signature' => $staff->signature,
+                'role' => $staff->role->value,
+                'roleName' => $staff->role->entry()->name,
+                'may' => array_map(static fn (Permission $one): string => $one->value, $staff->role->may()),
+            ],
             'business' => [
                 'name' => $business->name, 'timeZone' => $business->timeZone, 'currency' => $business->currency,
                 'assetWord' => $business->assetWord, 'drawing' => $business->drawing, 'opens' => $business->opens(), 'closes' => $business->closes(),

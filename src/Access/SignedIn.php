@@ -17,8 +17,13 @@ use Telamon\Staff\Staff;
 /** Answers a sign-in that succeeded. */
 final readonly class SignedIn implements AuthenticationSuccessHandlerInterface
 {
-    public function __construct(private SessionView $view, private LoggerInterface $accessLogger, private LoggedAddress $addresses, private Disk $disk, private KnownDevice $devices)
-    {
+    public function __construct(
+        private SessionView $view,
+        private LoggerInterface $accessLogger,
+        private LoggedAddress $addresses,
+        private Disk $disk,
+        private KnownDevice $devices,
+    ) {
     }
 
     /** @throws Problem 503 where the session could not be kept: whoever reads that one is in would be out with the next click */

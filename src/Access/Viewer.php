@@ -52,7 +52,8 @@ final class Viewer implements Remembers
             return false;
         }
 
-        return null === $own || (null !== $context['project'] ? \in_array($context['project'], $own['projects'], true) : $record::isReadWithClient() && \in_array($context['client'], $own['clients'], true));
+        return null === $own
+            || (null !== $context['project'] ? \in_array($context['project'], $own['projects'], true) : $record::isReadWithClient() && \in_array($context['client'], $own['clients'], true));
     }
 
     /**
@@ -98,6 +99,8 @@ final class Viewer implements Remembers
     {
         $staff = $this->staff();
 
-        return null === $staff || $staff->may(Permission::SeeAll) ? null : $this->own ??= ['projects' => $this->reach->projects($staff), 'clients' => $this->reach->clients($staff)];
+        return null === $staff || $staff->may(Permission::SeeAll)
+            ? null
+            : $this->own ??= ['projects' => $this->reach->projects($staff), 'clients' => $this->reach->clients($staff)];
     }
 }

@@ -25,7 +25,8 @@ final readonly class ArrivalsOfDay
             ->orderBy('s.receivedAt', 'DESC')->setMaxResults(60)->getQuery()->getResult();
 
         return array_map(static fn (Submission $s): array => [
-            'id' => $s->id, 'name' => $s->name, 'receivedAt' => $s->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'answered' => SubmissionState::SetAside === $s->state || null !== $s->answeredAt,
+            'id' => $s->id, 'name' => $s->name, 'receivedAt' => $s->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'answered' => SubmissionState::SetAside === $s->state
+                || null !== $s->answeredAt,
         ], array_reverse($found));
     }
 

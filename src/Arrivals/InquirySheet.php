@@ -52,7 +52,13 @@ final readonly class InquirySheet
         ];
         // Which of several is meant is a question; the only one is not.
         if (1 === \count($assets)) {
-            $values += ['asset.description' => $assets[0]->description, 'asset.make' => $assets[0]->make, 'asset.model' => $assets[0]->model, 'asset.serial' => $assets[0]->serialNumber, 'asset.place' => $assets[0]->place];
+            $values += [
+                'asset.description' => $assets[0]->description,
+                'asset.make' => $assets[0]->make,
+                'asset.model' => $assets[0]->model,
+                'asset.serial' => $assets[0]->serialNumber,
+                'asset.place' => $assets[0]->place,
+            ];
         }
         foreach ($client->custom as $key => $value) {
             $values["custom.client.$key"] = $value;

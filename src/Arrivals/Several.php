@@ -40,7 +40,10 @@ final readonly class Several
         }
         $changes = [];
         $kept = [];
-        $left = array_map(fn (string $id): Submission => $this->em->find(Submission::class, $id) ?? throw new InvalidInput('ids', 'One of them is there no more.'), array_values(array_unique($ids)));
+        $left = array_map(
+            fn (string $id): Submission => $this->em->find(Submission::class, $id) ?? throw new InvalidInput('ids', 'One of them is there no more.'),
+            array_values(array_unique($ids)),
+        );
         foreach ($left as $submission) {
             // A transaction that failed leaves nothing to work with: the others are told, and can be tried again.
             $why = $this->em->isOpen() ? $this->hindrance($submission, $body) : 'not tried, as one before it failed';

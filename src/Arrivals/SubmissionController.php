@@ -67,7 +67,11 @@ final readonly class SubmissionController
     {
         $submission = $this->get($id);
 
-        return new Response($pdf->of($submission), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition('inline', "{$submission->number}.pdf")]);
+        return new Response(
+            $pdf->of($submission),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition('inline', "{$submission->number}.pdf")],
+        );
     }
 
     /** What the mails of the plan will say, as it is decided so far. */
@@ -129,7 +133,10 @@ final readonly class SubmissionController
         if (SubmissionState::SetAside === $submission->state && null === $submission->decidedBy) {
             return new JsonResponse($acceptor->putBack($submission, $staff));
         }
-        $change = $this->em->getRepository(Change::class)->findOneBy(['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null], ['seq' => 'DESC'])
+        $change = $this->em->getRepository(Change::class)->findOneBy(
+            ['submissionId' => $submission->id, 'kind' => [ChangeKind::Accept, ChangeKind::SetAside], 'undoneAt' => null],
+            ['seq' => 'DESC'],
+        )
             ?? throw new Problem(409, 'Nothing to take back', 'This submission has not been decided.');
 
         $mailed->askFirst($change->id, $request);

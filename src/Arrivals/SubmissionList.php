@@ -28,8 +28,14 @@ final readonly class SubmissionList
     private const OWED = 'owed';
     private const COLUMNS = 's.id, s.number, s.name, IDENTITY(s.formVersion) AS version, s.state, s.receivedAt, s.dueAt, s.toDecide, s.decidedAt, s.asideReason, s.asideNote, s.continueBy, s.answeredAt, s.remindAt, s.priority, a.id AS assigneeId, a.name AS assignee';
 
-    public function __construct(private EntityManagerInterface $em, private SubmissionView $view, private ArrivalsOfDay $arrivals, private VisitsOfArrivals $visits, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SubmissionView $view,
+        private ArrivalsOfDay $arrivals,
+        private VisitsOfArrivals $visits,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return array{items: list<array<string, mixed>>, next: string|null, counts: array{waiting: int, owed: int}} */
@@ -40,7 +46,11 @@ final readonly class SubmissionList
 
         $visits = $this->visits->of(array_column($page, 'id'));
 
-        return ['items' => array_map(fn (SubmissionRow $row): array => $this->view->facts($row, $visits[$row->id] ?? null), $page), 'next' => $next, 'counts' => $this->arrivals->counts()];
+        return [
+            'items' => array_map(fn (SubmissionRow $row): array => $this->view->facts($row, $visits[$row->id] ?? null), $page),
+            'next' => $next,
+            'counts' => $this->arrivals->counts(),
+        ];
     }
 
     /** @return array{list<SubmissionRow>, string|null} */
@@ -52,7 +62,11 @@ final readonly class SubmissionList
             if (null !== $cursor && $i < $cursor[0]) {
                 continue;
             }
-            $query = $this->query($request, SubmissionState::Waiting->value)->orderBy('s.dueAt', 'ASC')->addOrderBy('s.priority', 'DESC')->addOrderBy('s.id', 'ASC')->setMaxResults(Page::SIZE + 1 - \count($found));
+            $query = $this->query($request, SubmissionState::Waiting->value)
+                ->orderBy('s.dueAt', 'ASC')
+                ->addOrderBy('s.priority', 'DESC')
+                ->addOrderBy('s.id', 'ASC')
+                ->setMaxResults(Page::SIZE + 1 - \count($found));
             $now = $this->clock->now();
             $query->andWhere($putOff ? 's.remindAt > :now' : 's.remindAt IS NULL OR s.remindAt <= :now')->setParameter('now', $now, 'datetime_immutable');
             if (null !== $from) {
@@ -75,7 +89,9 @@ final readonly class SubmissionList
         }
         $page = $this->told(\array_slice($found, 0, Page::SIZE));
         $last = $page[Page::SIZE - 1] ?? null;
-        $next = null === $last || \count($found) <= Page::SIZE ? null : (new Cursor($steps[Page::SIZE - 1]."|{$last->priority}|".$last->dueAt->format('Y-m-d H:i:s'), $last->id))->text();
+        $next = null === $last || \count($found) <= Page::SIZE
+            ? null
+            : (new Cursor($steps[Page::SIZE - 1]."|{$last->priority}|".$last->dueAt->format('Y-m-d H:i:s'), $last->id))->text();
 
         return [$page, $next];
     }
@@ -100,7 +116,10 @@ final readonly class SubmissionList
                 ->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
         }
 
-        return Page::cut($this->told(self::rows($query)), static fn (SubmissionRow $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id));
+        return Page::cut(
+            $this->told(self::rows($query)),
+            static fn (SubmissionRow $s): Cursor => new Cursor(('dueAt' === $column ? $s->dueAt : $s->receivedAt)->format('Y-m-d H:i:s'), $s->id),
+        );
     }
 
     /** @param string|null $state null for any */
@@ -142,7 +161,9 @@ final readonly class SubmissionList
             return null;
         }
 
-        return 1 === preg_match('/^([0-5])\|(\d{1,6})\|([\d: -]{19})$/', $cursor->value, $m) ? [(int) $m[1], (int) $m[2], $m[3], $cursor->id] : throw new InvalidInput('cursor', 'This is no cursor of this list.');
+        return 1 === preg_match('/^([0-5])\|(\d{1,6})\|([\d: -]{19})$/', $cursor->value, $m)
+            ? [(int) $m[1], (int) $m[2], $m[3], $cursor->id]
+            : throw new InvalidInput('cursor', 'This is no cursor of this list.');
     }
 
     /** @return list<array<string, mixed>> */

@@ -34,6 +34,23 @@ final readonly class SubmissionRow
 
     public static function of(Submission $s): self
     {
-        return new self($s->id, $s->number, $s->name, $s->formVersion, $s->state, $s->receivedAt, $s->dueAt, $s->toDecide, $s->decidedAt, $s->asideReason, $s->asideNote, $s->continueBy, $s->answeredAt, $s->remindAt, $s->priority, null === $s->assignee ? null : ['id' => $s->assignee->id, 'name' => $s->assignee->name]);
+        return new self(
+            $s->id,
+            $s->number,
+            $s->name,
+            $s->formVersion,
+            $s->state,
+            $s->receivedAt,
+            $s->dueAt,
+            $s->toDecide,
+            $s->decidedAt,
+            $s->asideReason,
+            $s->asideNote,
+            $s->continueBy,
+            $s->answeredAt,
+            $s->remindAt,
+            $s->priority,
+            null === $s->assignee ? null : ['id' => $s->assignee->id, 'name' => $s->assignee->name],
+        );
     }
 }

@@ -76,7 +76,14 @@ final class SubmissionView implements Remembers
         $form = $submission->formVersion;
         // What was promised then: by the form, by the service asked for, or anew since.
         $promise = $this->time->between($submission->receivedAt, $submission->dueAt);
-        $clock = ReplyClock::read($this->time, $submission->receivedAt, $submission->dueAt, $promise, $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null), $this->clock->now());
+        $clock = ReplyClock::read(
+            $this->time,
+            $submission->receivedAt,
+            $submission->dueAt,
+            $promise,
+            $submission->answeredAt ?? (SubmissionState::SetAside === $submission->state ? $submission->decidedAt : null),
+            $this->clock->now(),
+        );
 
         return [
             'id' => $submission->id,
@@ -124,7 +131,9 @@ final class SubmissionView implements Remembers
             'continues' => RecordRef::maybe($submission->continues),
             'continuedBy' => null === $submission->continueBy ? null : RecordRef::maybe($this->em->getRepository(Submission::class)->findOneBy(['continues' => $submission])),
             'sameAs' => RecordRef::maybe($submission->sameAs),
-            'cameAgain' => !$submission->doubled ? [] : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
+            'cameAgain' => !$submission->doubled
+                ? []
+                : array_map(RecordRef::of(...), $this->em->getRepository(Submission::class)->findBy(['sameAs' => $submission], ['receivedAt' => 'ASC'], 20)),
             'notes' => $this->notes($submission),
             'points' => Priority::of($this->answered->of($submission), $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'))->parts,
             'answeredBy' => $submission->answeredBy?->name,
@@ -166,10 +175,25 @@ final class SubmissionView implements Remembers
         $found = $this->em->createQueryBuilder()->select('s')->from(Submission::class, 's')->where('s.client = :client OR s.id IN (:same)')->andWhere('s.receivedAt < :at')
             ->setParameter('client', $client)->setParameter('same', $same)->setParameter('at', $submission->receivedAt, 'datetime_immutable')->orderBy('s.receivedAt', 'DESC')->setMaxResults(4 * self::EARLIER)->getQuery()->getResult();
         // What is searched holds parts of addresses too: the whole one has to be there.
-        $wrote = static fn (Submission $one): bool => \in_array(mb_strtolower($sender), array_map(static fn (mixed $answer): string => \is_string($answer) ? mb_strtolower(trim($answer)) : '', $one->answers), true);
-        $found = \array_slice(array_values(array_filter($found, static fn (Submission $one): bool => (null !== $client && $one->client?->id === $client) || $wrote($one))), 0, self::EARLIER);
+        $wrote = static fn (Submission $one): bool => \in_array(
+            mb_strtolower($sender),
+            array_map(static fn (mixed $answer): string => \is_string($answer) ? mb_strtolower(trim($answer)) : '', $one->answers),
+            true,
+        );
+        $found = \array_slice(
+            array_values(array_filter($found, static fn (Submission $one): bool => (null !== $client && $one->client?->id === $client) || $wrote($one))),
+            0,
+            self::EARLIER,
+        );
 
-        return array_map(fn (Submission $one): array => ['record' => RecordRef::of($one), 'at' => $one->receivedAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'state' => $one->state->value], $found);
+        return array_map(
+            fn (Submission $one): array => [
+                'record' => RecordRef::of($one),
+                'at' => $one->receivedAt->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+                'state' => $one->state->value,
+            ],
+            $found,
+        );
     }
 
     /** @return list<array{text: string, by: string, at: string}> the oldest first */

@@ -37,7 +37,9 @@ final readonly class TodaysArrivals
             'id' => $one->id, 'name' => $one->name, 'form' => $one->form->title ?? $one->formVersion->definition()->title,
             'receivedAt' => $one->receivedAt->setTimezone($zone)->format(\DATE_RFC3339), 'dueAt' => $one->dueAt->setTimezone($zone)->format(\DATE_RFC3339),
             'minutesLeft' => $one->dueAt >= $now ? $time->between($now, $one->dueAt) : -$time->between($one->dueAt, $now),
-            'mark' => SubmissionState::Accepted === $one->state ? 'owed' : ($one->toDecide > 0 ? 'decide' : (null !== $one->continueBy && $one->continueBy > $now ? 'waiting' : 'new')), 'toDecide' => $one->toDecide,
+            'mark' => SubmissionState::Accepted === $one->state
+                ? 'owed'
+                : ($one->toDecide > 0 ? 'decide' : (null !== $one->continueBy && $one->continueBy > $now ? 'waiting' : 'new')), 'toDecide' => $one->toDecide,
         ], $found);
     }
 
@@ -64,11 +66,15 @@ final readonly class TodaysArrivals
         $zone = $this->business->zone();
         $first = $now->setTimezone($zone)->setTime(0, 0)->modify('-'.(self::DAYS - 1).' days');
         $counts = [];
-        $rows = $this->em->getConnection()->fetchAllNumeric('SELECT s.received_at, s.channel, f.title FROM submission s LEFT JOIN form f ON f.id = s.form_id WHERE s.received_at >= ?', [$first->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+        $rows = $this->em->getConnection()->fetchAllNumeric(
+            'SELECT s.received_at, s.channel, f.title FROM submission s LEFT JOIN form f ON f.id = s.form_id WHERE s.received_at >= ?',
+            [$first->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
+        );
         $by = [];
         foreach ($rows as [$at, $channel, $title]) {
             if (\is_string($at) && \is_string($channel)) {
-                $by[self::SOURCES[$channel] ?? (\is_string($title) ? $title : 'Other forms')][] = (new \DateTimeImmutable($at, new \DateTimeZone('UTC')))->setTimezone($zone)->format('Y-m-d');
+                $by[self::SOURCES[$channel] ?? (\is_string($title) ? $title : 'Other forms')][] = (new \DateTimeImmutable($at, new \DateTimeZone('UTC')))->setTimezone($zone)
+                    ->format('Y-m-d');
             }
         }
         uasort($by, static fn (array $a, array $b): int => \count($b) <=> \count($a));

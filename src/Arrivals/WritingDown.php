@@ -27,8 +27,14 @@ final readonly class WritingDown
 {
     private const CHANNELS = ['phone', 'desk', 'mail'];
 
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Taken $taken, private Receiver $receiver, private PlanMaker $plans, private Decisions $decisions)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private PublishedForms $forms,
+        private Taken $taken,
+        private Receiver $receiver,
+        private PlanMaker $plans,
+        private Decisions $decisions,
+    ) {
     }
 
     /** @return list<Form> those that have been published, open or closed, the most used first */
@@ -66,7 +72,15 @@ final readonly class WritingDown
     {
         $version = $this->version(JsonBody::text($body, 'form', 100));
 
-        return $this->plans->dryRun($version->definition(), self::answers($body, 'answers'), $version->form->slug, self::answers($body, 'sent'), null, self::channel($body), $this->clientOf($body)->id ?? '');
+        return $this->plans->dryRun(
+            $version->definition(),
+            self::answers($body, 'answers'),
+            $version->form->slug,
+            self::answers($body, 'sent'),
+            null,
+            self::channel($body),
+            $this->clientOf($body)->id ?? '',
+        );
     }
 
     /**

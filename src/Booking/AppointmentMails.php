@@ -21,8 +21,15 @@ use Telamon\Messages\Purpose;
 /** Writes mails about appointments. Call it inside a change. */
 final readonly class AppointmentMails implements GivesExamples
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private BookedTimes $booked, private BookingLinks $links, private NameReader $names, private ConfirmedAddresses $confirmed, private Profile $business)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MessageQueue $messages,
+        private BookedTimes $booked,
+        private BookingLinks $links,
+        private NameReader $names,
+        private ConfirmedAddresses $confirmed,
+        private Profile $business,
+    ) {
     }
 
     /** @return string where the client is written to; empty where nobody knows */
@@ -50,7 +57,11 @@ final readonly class AppointmentMails implements GivesExamples
      */
     public function ofSeries(array $series): ?Message
     {
-        return $this->send($series[0], 'series', ['count' => (string) \count($series), 'dates' => implode("\n", array_map(fn (Appointment $one): string => "When: {$this->when($one)}", $series))]);
+        return $this->send(
+            $series[0],
+            'series',
+            ['count' => (string) \count($series), 'dates' => implode("\n", array_map(fn (Appointment $one): string => "When: {$this->when($one)}", $series))],
+        );
     }
 
     /** Whether anything of this template reaches them. */
@@ -73,7 +84,18 @@ final readonly class AppointmentMails implements GivesExamples
     {
         [$by, $to] = $this->way($appointment, $template);
 
-        return '' === $to ? null : $this->messages->queue($template, $to, !$appointment->isFromOutside() || $this->confirmed->has($to) ? $appointment->with() : ConfirmedAddresses::plainName($appointment->with()), $fields + $this->fields($appointment), $appointment->client, $appointment->project, $appointment->submissionId, by: $by);
+        return '' === $to
+            ? null
+            : $this->messages->queue(
+                $template,
+                $to,
+                !$appointment->isFromOutside() || $this->confirmed->has($to) ? $appointment->with() : ConfirmedAddresses::plainName($appointment->with()),
+                $fields + $this->fields($appointment),
+                $appointment->client,
+                $appointment->project,
+                $appointment->submissionId,
+                by: $by,
+            );
     }
 
     /** Tells the coordinator what the client wants changed. */
@@ -94,7 +116,10 @@ final readonly class AppointmentMails implements GivesExamples
 
     public function records(): array
     {
-        return array_map(fn (Appointment $one): array => ['id' => $one->id, 'label' => "{$one->with()}, {$this->booked->when($one)}", 'path' => "/diary/{$one->id}"], $this->em->getRepository(Appointment::class)->findBy([], ['startsAt' => 'DESC'], 20));
+        return array_map(
+            fn (Appointment $one): array => ['id' => $one->id, 'label' => "{$one->with()}, {$this->booked->when($one)}", 'path' => "/diary/{$one->id}"],
+            $this->em->getRepository(Appointment::class)->findBy([], ['startsAt' => 'DESC'], 20),
+        );
     }
 
     public function values(string $id): ?array
@@ -129,6 +154,9 @@ final readonly class AppointmentMails implements GivesExamples
         $zone = '' === $appointment->zone ? $this->business->zone() : new \DateTimeZone($appointment->zone);
         $same = $zone->getOffset($appointment->startsAt) === $this->business->zone()->getOffset($appointment->startsAt);
 
-        return $appointment->startsAt->setTimezone($zone)->format('l j F, H:i').' to '.$appointment->endsAt->setTimezone($zone)->format('H:i').($same ? '' : " ({$zone->getName()})");
+        return $appointment->startsAt->setTimezone($zone)
+            ->format('l j F, H:i').' to '.$appointment->endsAt
+            ->setTimezone($zone)
+            ->format('H:i').($same ? '' : " ({$zone->getName()})");
     }
 }

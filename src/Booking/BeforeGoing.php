@@ -47,6 +47,8 @@ final readonly class BeforeGoing
 
     private function isUnconfirmed(Client $client, string $email): bool
     {
-        return [] !== $client->contactPoints->filter(static fn (ContactPoint $point): bool => ContactKind::Email === $point->kind && $point->value === $email && !$point->confirmed)->toArray();
+        return [] !== $client->contactPoints->filter(
+            static fn (ContactPoint $point): bool => ContactKind::Email === $point->kind && $point->value === $email && !$point->confirmed,
+        )->toArray();
     }
 }

@@ -54,18 +54,39 @@ final readonly class BookingTimes
         $hours = $this->business->business();
         $days = [];
         for ($day = $from; $day <= $last; $day = self::plus($day, 1)) {
-            $days[] = ['day' => $day, 'starts' => $found[$day] ?? [], 'full' => $full[$day] ?? [], 'closed' => $closed[$day] ?? ([] === ($hours->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''), 'clocks' => $this->clocks($day)];
+            $days[] = [
+                'day' => $day,
+                'starts' => $found[$day] ?? [],
+                'full' => $full[$day] ?? [],
+                'closed' => $closed[$day] ?? ([] === ($hours->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''),
+                'clocks' => $this->clocks($day),
+            ];
         }
         $next = self::plus($last, 1);
 
-        return ['zone' => $hours->timeZone, 'length' => $wanted->length, 'step' => $wanted->type->settings()->step, 'opens' => $hours->opens(), 'closes' => $hours->closes(), 'days' => $days, 'next' => [] !== $found && $next <= $furthest ? $next : null];
+        return [
+            'zone' => $hours->timeZone,
+            'length' => $wanted->length,
+            'step' => $wanted->type->settings()->step,
+            'opens' => $hours->opens(),
+            'closes' => $hours->closes(),
+            'days' => $days,
+            'next' => [] !== $found && $next <= $furthest ? $next : null,
+        ];
     }
 
     /** @return array<string, string> names by ISO 8601 day */
     private function closures(string $from, string $to): array
     {
         /** @var list<Closure> $found */
-        $found = $this->em->createQueryBuilder()->select('c')->from(Closure::class, 'c')->where('c.day >= :from AND c.day <= :to')->setParameter('from', $from)->setParameter('to', $to)->getQuery()->getResult();
+        $found = $this->em->createQueryBuilder()
+            ->select('c')
+            ->from(Closure::class, 'c')
+            ->where('c.day >= :from AND c.day <= :to')
+            ->setParameter('from', $from)
+            ->setParameter('to', $to)
+            ->getQuery()
+            ->getResult();
         $names = [];
         foreach ($found as $one) {
             $names[$one->day->format('Y-m-d')] = $one->name;

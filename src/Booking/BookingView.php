@@ -19,8 +19,19 @@ use Telamon\Staff\Staff;
 /** Shows a booking page to whoever books, as BookingPage in the contract. */
 final readonly class BookingView
 {
-    public function __construct(private BookingPages $pages, private FreeTimes $times, private Profile $business, private PublicFace $face, private WhoBooks $who, private Bookings $bookings, private BookedTimes $booked, private BookingLinks $links, private AppointmentMails $mails, private WaitingList $waiting, private ClockInterface $clock)
-    {
+    public function __construct(
+        private BookingPages $pages,
+        private FreeTimes $times,
+        private Profile $business,
+        private PublicFace $face,
+        private WhoBooks $who,
+        private Bookings $bookings,
+        private BookedTimes $booked,
+        private BookingLinks $links,
+        private AppointmentMails $mails,
+        private WaitingList $waiting,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -45,7 +56,15 @@ final readonly class BookingView
     /** @return array<string, mixed> as WaitsFor in the contract */
     public function waits(WaitingPlace $place): array
     {
-        return ['at' => $place->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'type' => $place->type->slug, 'title' => $place->type->name, 'length' => $place->minutes, 'number' => $this->waiting->number($place), 'hours' => $place->type->settings()->waitHours, 'email' => $place->email];
+        return [
+            'at' => $place->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            'type' => $place->type->slug,
+            'title' => $place->type->name,
+            'length' => $place->minutes,
+            'number' => $this->waiting->number($place),
+            'hours' => $place->type->settings()->waitHours,
+            'email' => $place->email,
+        ];
     }
 
     /** @return array<string, mixed> as HeldTime in the contract */
@@ -54,7 +73,15 @@ final readonly class BookingView
         $people = $this->times->people($held->type);
         $names = array_map(static fn (string $id): string => $people[$id]->name ?? '', $held->staff);
 
-        return ['at' => $held->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'type' => $held->type->slug, 'length' => intdiv($held->endsAt->getTimestamp() - $held->startsAt->getTimestamp(), 60), 'with' => implode(' and ', $names), 'until' => $held->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'now' => $this->clock->now()->format(\DATE_RFC3339), 'extended' => $held->extended];
+        return [
+            'at' => $held->startsAt->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            'type' => $held->type->slug,
+            'length' => intdiv($held->endsAt->getTimestamp() - $held->startsAt->getTimestamp(), 60),
+            'with' => implode(' and ', $names),
+            'until' => $held->until->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            'now' => $this->clock->now()->format(\DATE_RFC3339),
+            'extended' => $held->extended,
+        ];
     }
 
     /** @return array<string, mixed> as BookedVisit in the contract */
@@ -64,9 +91,14 @@ final readonly class BookingView
         $settings = $appointment->type?->settings();
 
         return [
-            'title' => $appointment->title, 'startsAt' => $appointment->startsAt->setTimezone($zone)->format(\DATE_RFC3339), 'endsAt' => $appointment->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
-            'when' => $this->mails->when($appointment), 'place' => $appointment->place, 'with' => $this->booked->with($appointment), 'says' => $settings->says ?? '', 'price' => $settings->price ?? '',
-            'state' => $appointment->state->value, 'after' => $settings->after ?? '', 'token' => $this->links->visitToken($appointment), 'email' => $this->mails->address($appointment),
+            'title' => $appointment->title, 'startsAt' => $appointment->startsAt->setTimezone($zone)
+                ->format(\DATE_RFC3339), 'endsAt' => $appointment->endsAt
+                ->setTimezone($zone)
+                ->format(\DATE_RFC3339),
+            'when' => $this->mails->when($appointment), 'place' => $appointment->place, 'with' => $this->booked->with($appointment),
+            'says' => $settings->says ?? '', 'price' => $settings->price ?? '',
+            'state' => $appointment->state->value, 'after' => $settings->after ?? '', 'token' => $this->links->visitToken($appointment),
+            'email' => $this->mails->address($appointment),
         ];
     }
 
@@ -76,8 +108,11 @@ final readonly class BookingView
         $settings = $type->settings();
 
         return [
-            'slug' => $type->slug, 'name' => $type->name, 'lengths' => $settings->lengths, 'price' => $settings->price, 'deposit' => $settings->deposit, 'place' => $settings->place->value, 'says' => $settings->says, 'seats' => $settings->seats,
-            'people' => 'any' === $settings->takes->value ? array_values(array_map(static fn (Staff $one): array => ['id' => $one->id, 'name' => $one->name, 'initials' => $one->initials], $this->times->people($type))) : [],
+            'slug' => $type->slug, 'name' => $type->name, 'lengths' => $settings->lengths, 'price' => $settings->price,
+            'deposit' => $settings->deposit, 'place' => $settings->place->value, 'says' => $settings->says, 'seats' => $settings->seats,
+            'people' => 'any' === $settings->takes->value
+                ? array_values(array_map(static fn (Staff $one): array => ['id' => $one->id, 'name' => $one->name, 'initials' => $one->initials], $this->times->people($type)))
+                : [],
         ];
     }
 }

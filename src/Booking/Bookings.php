@@ -59,10 +59,27 @@ final readonly class Bookings
             $this->refuseBooked($begun);
             $crews = $this->times->at($wanted, $start) ?? throw $this->gone();
             $crew = $this->times->choose($wanted->type, $crews, $start, $begun->client?->id);
-            $this->em->createQueryBuilder()->delete(TimeHeld::class, 'h')->where('h.begunBy = :mine OR h.until < :now')->setParameter('mine', $begun->id)->setParameter('now', $this->clock->now()->modify('-1 hour'), 'datetime_immutable')->getQuery()->execute();
+            $this->em->createQueryBuilder()
+                ->delete(TimeHeld::class, 'h')
+                ->where('h.begunBy = :mine OR h.until < :now')
+                ->setParameter('mine', $begun->id)
+                ->setParameter('now', $this->clock->now()->modify('-1 hour'), 'datetime_immutable')
+                ->getQuery()
+                ->execute();
             $settings = $wanted->type->settings();
             $ids = array_map(static fn ($one): string => $one->id, $crew);
-            $held = new TimeHeld($begun->id, $wanted->type, [] === $ids ? throw new \LogicException('somebody holds it') : $ids, $settings->resources, $settings->place->isOnTheRoad() ? mb_substr($wanted->address, 0, 300) : '', $start, $start->modify("+{$wanted->length} minutes"), $settings->clearBefore, $settings->clearAfter, $this->clock->now());
+            $held = new TimeHeld(
+                $begun->id,
+                $wanted->type,
+                [] === $ids ? throw new \LogicException('somebody holds it') : $ids,
+                $settings->resources,
+                $settings->place->isOnTheRoad() ? mb_substr($wanted->address, 0, 300) : '',
+                $start,
+                $start->modify("+{$wanted->length} minutes"),
+                $settings->clearBefore,
+                $settings->clearAfter,
+                $this->clock->now(),
+            );
             $this->em->persist($held);
             $this->reached($begun, 'held', $wanted->type->slug);
             $this->em->flush();
@@ -125,7 +142,13 @@ final readonly class Bookings
             $held = $this->held($begun);
             $with = null !== $held && $held->startsAt->getTimestamp() === $start->getTimestamp() && 1 === \count($held->staff) ? $held->staff[0] : $wanted->with;
             try {
-                $appointment = $this->placing->place(Ids::next(), new Wanted($wanted->type, $wanted->length, $wanted->address, $with, begunBy: $begun->id, notice: 0), $start, $begun->client, $this->projectOf($begun, $wanted));
+                $appointment = $this->placing->place(
+                    Ids::next(),
+                    new Wanted($wanted->type, $wanted->length, $wanted->address, $with, begunBy: $begun->id, notice: 0),
+                    $start,
+                    $begun->client,
+                    $this->projectOf($begun, $wanted),
+                );
             } catch (TimeTaken) {
                 throw $this->gone();
             }
@@ -201,7 +224,12 @@ final readonly class Bookings
         if (null !== $begun->project || null === $begun->client || OntoProject::None === $settings->onto || OntoProject::Asks === $settings->onto) {
             return $begun->project;
         }
-        $open = OntoProject::Opens === $settings->onto ? null : $this->em->getRepository(Project::class)->findOneBy(['client' => $begun->client, 'closedAt' => null] + ('' === $settings->service ? [] : ['service' => $settings->service]), ['openedAt' => 'DESC']);
+        $open = OntoProject::Opens === $settings->onto
+            ? null
+            : $this->em->getRepository(Project::class)->findOneBy(
+                ['client' => $begun->client, 'closedAt' => null] + ('' === $settings->service ? [] : ['service' => $settings->service]),
+                ['openedAt' => 'DESC'],
+            );
 
         return $open ?? $this->opened($begun->client, $wanted);
     }

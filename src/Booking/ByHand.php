@@ -36,8 +36,18 @@ final readonly class ByHand
 {
     private const LONGEST = 1440;
 
-    public function __construct(private EntityManagerInterface $em, private Placing $placing, private FreeTimes $times, private WhoBooks $who, private Changes $changes, private MessageQueue $messages, private MessageBusInterface $bus, private SeriesDays $series, private TasksOfVisit $hanging, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Placing $placing,
+        private FreeTimes $times,
+        private WhoBooks $who,
+        private Changes $changes,
+        private MessageQueue $messages,
+        private MessageBusInterface $bus,
+        private SeriesDays $series,
+        private TasksOfVisit $hanging,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -72,7 +82,16 @@ final readonly class ByHand
                     $skipped[] = $words;
                     continue;
                 }
-                $appointment = new Appointment($told['title'], $told['place'], $told['staff'], $told['project'], $start, $end, $this->clock->now(), null === $first && 0 === $i ? $id : Ids::next());
+                $appointment = new Appointment(
+                    $told['title'],
+                    $told['place'],
+                    $told['staff'],
+                    $told['project'],
+                    $start,
+                    $end,
+                    $this->clock->now(),
+                    null === $first && 0 === $i ? $id : Ids::next(),
+                );
                 if (null !== $told['type']) {
                     $appointment->isOf($told['type'], $told['type']->settings()->resources);
                 }
@@ -110,7 +129,10 @@ final readonly class ByHand
     public function edit(Appointment $appointment, Edit $edit, Staff $by): array
     {
         $told = $this->told($edit, $appointment);
-        $moves = $told['start']->getTimestamp() !== $appointment->startsAt->getTimestamp() || $told['end']->getTimestamp() !== $appointment->endsAt->getTimestamp() || $told['staff'] !== $appointment->staff || $told['also'] !== $appointment->also;
+        $moves = $told['start']->getTimestamp() !== $appointment->startsAt
+            ->getTimestamp() || $told['end']
+            ->getTimestamp() !== $appointment->endsAt
+            ->getTimestamp() || $told['staff'] !== $appointment->staff || $told['also'] !== $appointment->also;
         $change = $this->change($moves ? 'moved' : 'changed', $told['title'], $appointment->with(), $by, $appointment->submissionId, $appointment);
 
         return $this->changes->carryOut($change, function () use ($appointment, $edit, $told, $moves, $change): array {
@@ -119,7 +141,9 @@ final readonly class ByHand
                 throw new ChangedMeanwhile('Somebody has changed this appointment since you looked at it. Nothing was changed; look at it again.');
             }
             if ($moves) {
-                $against = true === $edit->yes('anyway') ? [] : $this->against($told['type'], $told['start'], $told['end'], $told['staff'], $told['also'], $told['place'], $appointment->id);
+                $against = true === $edit->yes('anyway')
+                    ? []
+                    : $this->against($told['type'], $told['start'], $told['end'], $told['staff'], $told['also'], $told['place'], $appointment->id);
                 if ([] !== $against) {
                     throw new TimeTaken(implode('; ', $against).'. Move it anyway, or choose another time.');
                 }
@@ -204,11 +228,17 @@ final readonly class ByHand
     private function told(Edit $edit, ?Appointment $now): array
     {
         $typeId = $edit->text('type', 36);
-        $type = null === $typeId ? $now?->type : ('' === $typeId ? null : $this->em->find(VisitType::class, $typeId) ?? throw new InvalidInput('type', 'Choose a kind that is there.'));
+        $type = null === $typeId
+            ? $now?->type
+            : ('' === $typeId ? null : $this->em->find(VisitType::class, $typeId) ?? throw new InvalidInput('type', 'Choose a kind that is there.'));
         $projectId = $edit->text('project', 36);
-        $project = null === $projectId ? $now?->project : ('' === $projectId ? null : $this->em->find(Project::class, $projectId) ?? throw new InvalidInput('project', 'Choose a project that is there.'));
+        $project = null === $projectId
+            ? $now?->project
+            : ('' === $projectId ? null : $this->em->find(Project::class, $projectId) ?? throw new InvalidInput('project', 'Choose a project that is there.'));
         $clientId = $edit->text('client', 36);
-        $client = null === $clientId ? $project->client ?? $now?->client : ('' === $clientId ? $project?->client : $this->em->find(Client::class, $clientId) ?? throw new InvalidInput('client', 'Choose a client who is there.'));
+        $client = null === $clientId
+            ? $project->client ?? $now?->client
+            : ('' === $clientId ? $project?->client : $this->em->find(Client::class, $clientId) ?? throw new InvalidInput('client', 'Choose a client who is there.'));
         if (null !== $project && $project->client !== $client) {
             throw new InvalidInput('project', 'That project is another client’s.');
         }
@@ -219,7 +249,9 @@ final readonly class ByHand
             throw new InvalidInput('staff', 'Choose who goes.');
         }
         $start = $this->moment($edit, 'startsAt') ?? $now->startsAt ?? throw new InvalidInput('startsAt', 'Say when it begins.');
-        $end = $this->moment($edit, 'endsAt') ?? $start->modify('+'.(null === $now ? 60 * ($type?->settings()->lengths[0] ?? 60) : $now->endsAt->getTimestamp() - $now->startsAt->getTimestamp()).' seconds');
+        $end = $this->moment($edit, 'endsAt') ?? $start->modify(
+            '+'.(null === $now ? 60 * ($type?->settings()->lengths[0] ?? 60) : $now->endsAt->getTimestamp() - $now->startsAt->getTimestamp()).' seconds',
+        );
         if ($end <= $start || $end->getTimestamp() - $start->getTimestamp() > 60 * self::LONGEST) {
             throw new InvalidInput('endsAt', 'It ends after it begins, and within a day.');
         }
@@ -227,13 +259,19 @@ final readonly class ByHand
             throw new InvalidInput('startsAt', 'That is too long ago, or too far ahead.');
         }
         $title = $edit->text('title', 100) ?? $now->title ?? '';
-        $address = null === $submission ? (null === $client ? '' : $this->who->of(new Begun('', null, $client, $project))['address']) : $this->who->of(new Begun('', $submission, null, null))['address'];
+        $address = null === $submission
+            ? (null === $client ? '' : $this->who->of(new Begun('', null, $client, $project))['address'])
+            : $this->who->of(new Begun('', $submission, null, null))['address'];
         $usual = null === $type || $type->settings()->place->isOnTheRoad() ? $address : $type->settings()->address;
 
         return [
-            'type' => $type, 'title' => '' === $title ? $type->name ?? throw new InvalidInput('title', 'Say what it is.') : $title, 'who' => $client?->name() ?? ($submission->name ?? ''),
-            'client' => $client, 'project' => $project, 'submission' => $submission, 'staff' => $staff, 'also' => array_values(array_diff($edit->texts('also', 20, 36) ?? $now->also ?? [], [$staff->id])),
-            'start' => $start, 'end' => $end, 'place' => $edit->text('place', 300) ?? $now->place ?? mb_substr($usual, 0, 300), 'notes' => $edit->text('notes', 5000) ?? $now->notes ?? '',
+            'type' => $type, 'title' => '' === $title
+                ? $type->name ?? throw new InvalidInput('title', 'Say what it is.')
+                : $title, 'who' => $client?->name() ?? ($submission->name ?? ''),
+            'client' => $client, 'project' => $project, 'submission' => $submission, 'staff' => $staff,
+            'also' => array_values(array_diff($edit->texts('also', 20, 36) ?? $now->also ?? [], [$staff->id])),
+            'start' => $start, 'end' => $end, 'place' => $edit->text('place', 300) ?? $now->place ?? mb_substr($usual, 0, 300),
+            'notes' => $edit->text('notes', 5000) ?? $now->notes ?? '',
         ];
     }
 

@@ -48,7 +48,15 @@ final readonly class CalendarChild
         foreach ($items as $one) {
             if (\is_array($one)) {
                 $said = static fn (string $key): string => \is_string($one[$key] ?? null) ? $one[$key] : '';
-                $events[] = ['uid' => $said('uid'), 'title' => $said('title'), 'place' => $said('place'), 'notes' => $said('notes'), 'start' => self::time($said('start')), 'end' => self::time($said('end')), 'cancelled' => true === ($one['cancelled'] ?? null)];
+                $events[] = [
+                    'uid' => $said('uid'),
+                    'title' => $said('title'),
+                    'place' => $said('place'),
+                    'notes' => $said('notes'),
+                    'start' => self::time($said('start')),
+                    'end' => self::time($said('end')),
+                    'cancelled' => true === ($one['cancelled'] ?? null),
+                ];
             }
         }
         usort($events, static fn (array $a, array $b): int => [$a['start'], $a['uid']] <=> [$b['start'], $b['uid']]);
@@ -63,8 +71,17 @@ final readonly class CalendarChild
      */
     private function ask(string $what, string $text, \DateTimeImmutable $from, \DateTimeImmutable $to, \DateTimeZone $zone): array
     {
-        $asked = json_encode(['what' => $what, 'text' => $text, 'from' => $from->format(\DATE_RFC3339), 'to' => $to->format(\DATE_RFC3339), 'zone' => $zone->getName()], \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
-        $child = new Process([self::php(), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', "{$this->projectFolder}/bin/read-calendar"], null, null, $asked, self::SECONDS);
+        $asked = json_encode(
+            ['what' => $what, 'text' => $text, 'from' => $from->format(\DATE_RFC3339), 'to' => $to->format(\DATE_RFC3339), 'zone' => $zone->getName()],
+            \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE,
+        );
+        $child = new Process(
+            [self::php(), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', "{$this->projectFolder}/bin/read-calendar"],
+            null,
+            null,
+            $asked,
+            self::SECONDS,
+        );
         try {
             $child->run();
         } catch (ProcessTimedOutException) {
@@ -78,7 +95,10 @@ final readonly class CalendarChild
             throw new InvalidInput('file', $answer['refused']);
         }
 
-        return [\is_array($answer['items'] ?? null) ? $answer['items'] : [], array_values(array_filter(\is_array($answer['left'] ?? null) ? $answer['left'] : [], \is_string(...)))];
+        return [
+            \is_array($answer['items'] ?? null) ? $answer['items'] : [],
+            array_values(array_filter(\is_array($answer['left'] ?? null) ? $answer['left'] : [], \is_string(...))),
+        ];
     }
 
     /** Under the web server this process is no command that could be run. */

@@ -36,7 +36,10 @@ final class CalendarFetch
         $done = curl_exec($curl);
         $status = curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
         if (false === $done || 200 !== $status) {
-            throw new InvalidInput('address', \strlen($body) > self::MOST_BYTES ? 'That calendar is larger than 5 MB.' : (200 === $status || 0 === $status ? 'It did not answer in time, or not at all.' : "It answered with $status."));
+            throw new InvalidInput(
+                'address',
+                \strlen($body) > self::MOST_BYTES ? 'That calendar is larger than 5 MB.' : (200 === $status || 0 === $status ? 'It did not answer in time, or not at all.' : "It answered with $status."),
+            );
         }
 
         return $body;
@@ -46,9 +49,17 @@ final class CalendarFetch
     public static function publicAddress(string $host): string
     {
         $host = trim($host, '[]');
-        $found = false !== filter_var($host, \FILTER_VALIDATE_IP) ? [$host] : array_values(array_filter(array_map(static fn (array $row): ?string => $row['ip'] ?? $row['ipv6'] ?? null, @dns_get_record($host, \DNS_A | \DNS_AAAA) ?: []), \is_string(...)));
+        $found = false !== filter_var($host, \FILTER_VALIDATE_IP)
+            ? [$host]
+            : array_values(array_filter(
+                array_map(static fn (array $row): ?string => $row['ip'] ?? $row['ipv6'] ?? null, @dns_get_record($host, \DNS_A | \DNS_AAAA) ?: []),
+                \is_string(...),
+            ));
         foreach ($found as $ip) {
-            if (false === filter_var($ip, \FILTER_VALIDATE_IP, \FILTER_FLAG_NO_PRIV_RANGE | \FILTER_FLAG_NO_RES_RANGE) || 1 === preg_match('/^(100\.(6[4-9]|[7-9]\d|1[01]\d|12[0-7])\.|22[4-9]\.|23\d\.|::|64:ff9b:|2002:|2001:0?0?0?0:|ff|f[cd]|fe[89abc-f])/i', $ip)) {
+            if (
+                false === filter_var($ip, \FILTER_VALIDATE_IP, \FILTER_FLAG_NO_PRIV_RANGE | \FILTER_FLAG_NO_RES_RANGE)
+                || 1 === preg_match('/^(100\.(6[4-9]|[7-9]\d|1[01]\d|12[0-7])\.|22[4-9]\.|23\d\.|::|64:ff9b:|2002:|2001:0?0?0?0:|ff|f[cd]|fe[89abc-f])/i', $ip)
+            ) {
                 throw new InvalidInput('address', 'That address lies in a private network. Export a file instead.');
             }
         }

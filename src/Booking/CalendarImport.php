@@ -23,8 +23,13 @@ final readonly class CalendarImport
     /** So many are brought in at once; the same file again brings the next, as those that are in are known. */
     private const MOST = 1_000;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private CalendarChild $reader,
+        private Changes $changes,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**

@@ -93,7 +93,15 @@ final class CalendarReader
                 continue;
             }
             $seen[$uid] = true;
-            $events[] = ['uid' => $uid, 'title' => trim(self::text($event, 'SUMMARY')), 'place' => trim(self::text($event, 'LOCATION')), 'notes' => trim(self::text($event, 'DESCRIPTION')), 'start' => $span[0], 'end' => $span[1], 'cancelled' => 'CANCELLED' === self::text($event, 'STATUS')];
+            $events[] = [
+                'uid' => $uid,
+                'title' => trim(self::text($event, 'SUMMARY')),
+                'place' => trim(self::text($event, 'LOCATION')),
+                'notes' => trim(self::text($event, 'DESCRIPTION')),
+                'start' => $span[0],
+                'end' => $span[1],
+                'cancelled' => 'CANCELLED' === self::text($event, 'STATUS'),
+            ];
         }
 
         return $events;

@@ -22,8 +22,13 @@ final readonly class DaysOffImport
     private const AHEAD = '+732 days';
     private const LONGEST = 92;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private Changes $changes, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private CalendarChild $reader,
+        private Changes $changes,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -54,7 +59,14 @@ final readonly class DaysOffImport
             $days[] = ['first' => $first->format('Y-m-d'), 'last' => $last->format('Y-m-d'), 'name' => $name, 'known' => false];
         }
         usort($days, static fn (array $a, array $b): int => $a['first'] <=> $b['first']);
-        $days = array_map(fn (array $day): array => ['known' => null === $of ? [] === $this->open($day) : null !== $this->em->getRepository(Absence::class)->findOneBy(['staff' => $of, 'first' => self::day($day['first']), 'last' => self::day($day['last'])])] + $day, $days);
+        $days = array_map(
+            fn (array $day): array => ['known' => null === $of ? [] === $this->open($day) : null !== $this->em->getRepository(Absence::class)->findOneBy([
+                'staff' => $of,
+                'first' => self::day($day['first']),
+                'last' => self::day($day['last']),
+            ])] + $day,
+            $days,
+        );
         if (!$dry) {
             $this->keep($days, $of, $by);
         }
@@ -70,7 +82,11 @@ final readonly class DaysOffImport
             throw new InvalidInput('file', 'There is nothing new in it.');
         }
         $words = null === $of ? 'took in closures from a calendar' : "took in days off of {$of->name} from a calendar";
-        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $by)->on('business', $this->business->business()->id, $this->business->business()->name), function () use ($new, $of): void {
+        $this->changes->carryOut(Act::of(ChangeKind::Settings, $words, $by)->on(
+            'business',
+            $this->business->business()->id,
+            $this->business->business()->name,
+        ), function () use ($new, $of): void {
             $taken = [];
             foreach ($new as $day) {
                 if (null !== $of) {

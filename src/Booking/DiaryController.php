@@ -35,8 +35,18 @@ final readonly class DiaryController
     private const MOST = 200;
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private DiaryView $diary, private AppointmentView $view, private ByHand $hand, private GoodTimesFinder $good, private WaitingList $waiting, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private DiaryView $diary,
+        private AppointmentView $view,
+        private ByHand $hand,
+        private GoodTimesFinder $good,
+        private WaitingList $waiting,
+        private Viewer $viewer,
+        private Profile $business,
+        private Records $records,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/api/diary', methods: ['GET'])]
@@ -55,7 +65,9 @@ final readonly class DiaryController
     #[IsGranted(Permission::KeepDiary->value)]
     public function goodTimes(Request $request): Response
     {
-        return new JsonResponse($this->good->find(new Edit(['length' => '' === $request->query->getString('length') ? null : $request->query->getInt('length')] + $request->query->all())));
+        return new JsonResponse(
+            $this->good->find(new Edit(['length' => '' === $request->query->getString('length') ? null : $request->query->getInt('length')] + $request->query->all())),
+        );
     }
 
     #[Route('/api/appointments', methods: ['GET'])]
@@ -122,7 +134,10 @@ final readonly class DiaryController
         }
         $appointment = $this->appointment($id);
         // Whoever was there says whether it took place; the diary itself is the coordinator's.
-        if (!$this->viewer->may(Permission::KeepDiary) && (!\in_array($staff->id, $appointment->crew(), true) || !\in_array($state, [AppointmentState::Held, AppointmentState::Missed], true))) {
+        if (
+            !$this->viewer->may(Permission::KeepDiary)
+            && (!\in_array($staff->id, $appointment->crew(), true) || !\in_array($state, [AppointmentState::Held, AppointmentState::Missed], true))
+        ) {
             throw new Problem(403, 'Not yours', 'Only whoever keeps the diary can do that.');
         }
 
@@ -155,13 +170,18 @@ final readonly class DiaryController
     {
         [$appointment, $change, $skipped] = $done;
 
-        return new JsonResponse(['appointment' => $this->view->show($appointment), 'change' => $change->toArray($this->business->zone(), $this->records), 'skipped' => $skipped], $status);
+        return new JsonResponse(
+            ['appointment' => $this->view->show($appointment), 'change' => $change->toArray($this->business->zone(), $this->records), 'skipped' => $skipped],
+            $status,
+        );
     }
 
     private static function day(Request $request, string $key): string
     {
         $day = $request->query->getString($key);
 
-        return 1 === preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $day, $m) && checkdate((int) $m[2], (int) $m[3], (int) $m[1]) ? $day : throw Problem::invalid($key, 'Write a day like 2026-12-01.');
+        return 1 === preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $day, $m) && checkdate((int) $m[2], (int) $m[3], (int) $m[1])
+            ? $day
+            : throw Problem::invalid($key, 'Write a day like 2026-12-01.');
     }
 }

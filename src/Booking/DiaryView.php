@@ -23,8 +23,16 @@ use Telamon\Staff\Staff;
 /** The diary of some days, as Diary in the contract: who works when, what stands, what clashes and what somebody has to look at. */
 final readonly class DiaryView
 {
-    public function __construct(private EntityManagerInterface $em, private Calendars $calendars, private PeopleAtWork $work, private RoadTable $roads, private AppointmentView $view, private BookedTimes $booked, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Calendars $calendars,
+        private PeopleAtWork $work,
+        private RoadTable $roads,
+        private AppointmentView $view,
+        private BookedTimes $booked,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -67,7 +75,10 @@ final readonly class DiaryView
     public function needsOf(string $from, string $to): array
     {
         $zone = $this->business->zone();
-        $appointments = array_values(array_filter($this->calendars->appointments($from, $to), static fn (Appointment $one): bool => ($day = $one->startsAt->setTimezone($zone)->format('Y-m-d')) >= $from && $day <= $to));
+        $appointments = array_values(array_filter(
+            $this->calendars->appointments($from, $to),
+            static fn (Appointment $one): bool => ($day = $one->startsAt->setTimezone($zone)->format('Y-m-d')) >= $from && $day <= $to,
+        ));
 
         return $this->needs($appointments, $this->clashes($appointments), $this->clock->now());
     }
@@ -83,23 +94,47 @@ final readonly class DiaryView
         $zone = $this->business->zone();
         $closures = [];
         /** @var list<Closure> $closed */
-        $closed = $this->em->createQueryBuilder()->select('c')->from(Closure::class, 'c')->where('c.day >= :from AND c.day <= :to')->setParameter('from', $from)->setParameter('to', $to)->getQuery()->getResult();
+        $closed = $this->em->createQueryBuilder()
+            ->select('c')
+            ->from(Closure::class, 'c')
+            ->where('c.day >= :from AND c.day <= :to')
+            ->setParameter('from', $from)
+            ->setParameter('to', $to)
+            ->getQuery()
+            ->getResult();
         foreach ($closed as $closure) {
             $closures[$closure->day->format('Y-m-d')] = $closure->name;
         }
         /** @var list<Absence> $absences */
-        $absences = $this->em->createQueryBuilder()->select('a')->from(Absence::class, 'a')->where('a.last >= :from AND a.first <= :to')->setParameter('from', $from)->setParameter('to', $to)->getQuery()->getResult();
+        $absences = $this->em->createQueryBuilder()
+            ->select('a')
+            ->from(Absence::class, 'a')
+            ->where('a.last >= :from AND a.first <= :to')
+            ->setParameter('from', $from)
+            ->setParameter('to', $to)
+            ->getQuery()
+            ->getResult();
         /** @var list<BusyTime> $busy */
         $busy = $this->em->createQueryBuilder()->select('b')->from(BusyTime::class, 'b')->where('b.endsAt > :from AND b.startsAt < :to')
-            ->setParameter('from', new \DateTimeImmutable($from, $zone), 'datetime_immutable')->setParameter('to', (new \DateTimeImmutable($to, $zone))->modify('+1 day'), 'datetime_immutable')->setMaxResults(2000)->getQuery()->getResult();
+            ->setParameter('from', new \DateTimeImmutable($from, $zone), 'datetime_immutable')->setParameter(
+                'to',
+                (new \DateTimeImmutable($to, $zone))->modify('+1 day'),
+                'datetime_immutable',
+            )->setMaxResults(2000)->getQuery()->getResult();
         $open = $this->work->between($from, $to, $lanes);
         $days = [];
         for ($day = $from; $day <= $to; $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d')) {
             $rows = [];
             foreach ($lanes as $one) {
-                $away = array_values(array_filter($absences, static fn (Absence $absence): bool => $absence->staff === $one && $absence->first->format('Y-m-d') <= $day && $day <= $absence->last->format('Y-m-d')));
+                $away = array_values(array_filter(
+                    $absences,
+                    static fn (Absence $absence): bool => $absence->staff === $one && $absence->first->format('Y-m-d') <= $day && $day <= $absence->last->format('Y-m-d'),
+                ));
                 $spans = isset($closures[$day]) || [] !== $away ? [] : $open[$one->id][$day] ?? [];
-                $mine = array_values(array_filter($busy, static fn (BusyTime $time): bool => $time->staffId === $one->id && $time->startsAt->setTimezone($zone)->format('Y-m-d') <= $day && $time->endsAt->setTimezone($zone)->format('Y-m-d') >= $day));
+                $mine = array_values(array_filter(
+                    $busy,
+                    static fn (BusyTime $time): bool => $time->staffId === $one->id && $time->startsAt->setTimezone($zone)->format('Y-m-d') <= $day && $time->endsAt->setTimezone($zone)->format('Y-m-d') >= $day,
+                ));
                 $rows[] = [
                     'staff' => $one->id, 'open' => array_map(fn (array $span): array => $this->span($span[0], $span[1]), $spans),
                     'away' => [] === $away ? '' : ('' === $away[0]->note ? 'away' : $away[0]->note),
@@ -107,7 +142,11 @@ final readonly class DiaryView
                     'freeMinutes' => Clashes::freeMinutes($spans, self::taken($one, $appointments)),
                 ];
             }
-            $days[] = ['day' => $day, 'closed' => $closures[$day] ?? ([] === ($this->business->business()->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''), 'lanes' => $rows];
+            $days[] = [
+                'day' => $day,
+                'closed' => $closures[$day] ?? ([] === ($this->business->business()->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : ''),
+                'lanes' => $rows,
+            ];
         }
 
         return $days;
@@ -149,7 +188,12 @@ final readonly class DiaryView
         foreach ((new Clashes($this->roads->roads()))->of(array_map($this->placed(...), $appointments)) as $clash) {
             [$first, $second] = [$byId[$clash['first']], $byId[$clash['second']]];
             $name = $this->em->find(Staff::class, $clash['who'])->name ?? '';
-            $clashes[] = ['first' => $first->id, 'second' => $second->id, 'staff' => $clash['who'], 'words' => "$name is at {$first->recordLabel()} until {$time($first->endsAt)}, and {$second->recordLabel()} begins at {$time($second->startsAt)}".($clash['road'] > 0 ? ", {$clash['road']} min away" : '').'.'];
+            $clashes[] = [
+                'first' => $first->id,
+                'second' => $second->id,
+                'staff' => $clash['who'],
+                'words' => "$name is at {$first->recordLabel()} until {$time($first->endsAt)}, and {$second->recordLabel()} begins at {$time($second->startsAt)}".($clash['road'] > 0 ? ", {$clash['road']} min away" : '').'.',
+            ];
         }
 
         return $clashes;
@@ -169,7 +213,10 @@ final readonly class DiaryView
      */
     private static function taken(Staff $one, array $appointments): array
     {
-        return array_map(static fn (Appointment $appointment): array => [$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp()], array_values(array_filter($appointments, static fn (Appointment $appointment): bool => \in_array($one->id, $appointment->crew(), true))));
+        return array_map(
+            static fn (Appointment $appointment): array => [$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp()],
+            array_values(array_filter($appointments, static fn (Appointment $appointment): bool => \in_array($one->id, $appointment->crew(), true))),
+        );
     }
 
     /**
@@ -186,7 +233,11 @@ final readonly class DiaryView
             if ('' !== $one->wish) {
                 $needs[] = ['appointment' => $one->id, 'what' => 'wish', 'words' => "$label: {$one->wish}"];
             } elseif (AppointmentState::Offered === $one->state) {
-                $needs[] = ['appointment' => $one->id, 'what' => 'offered', 'words' => "$label: no yes yet".(null === $one->heldUntil ? '' : '; kept until '.$one->heldUntil->setTimezone($this->business->zone())->format('D H:i'))];
+                $needs[] = [
+                    'appointment' => $one->id,
+                    'what' => 'offered',
+                    'words' => "$label: no yes yet".(null === $one->heldUntil ? '' : '; kept until '.$one->heldUntil->setTimezone($this->business->zone())->format('D H:i')),
+                ];
             } elseif (null === $one->client && null !== $one->submissionId) {
                 $needs[] = ['appointment' => $one->id, 'what' => 'waiting', 'words' => "$label: its plan waits for you"];
             } elseif (AppointmentState::Booked === $one->state && $one->endsAt < $now && null !== $one->type) {

@@ -28,8 +28,16 @@ use Telamon\Staff\Staff;
 /** The diary as calendar files: to subscribe to, to take out, to bring in. */
 final readonly class FeedController
 {
-    public function __construct(private EntityManagerInterface $em, private Invitation $invitation, private TasksAsTodos $todos, private CalendarImport $import, private Viewer $viewer, private Profile $business, private Records $records, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Invitation $invitation,
+        private TasksAsTodos $todos,
+        private CalendarImport $import,
+        private Viewer $viewer,
+        private Profile $business,
+        private Records $records,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/api/public/calendars/{token}', requirements: ['token' => '[0-9a-f]{48}\.ics'], methods: ['GET'])]
@@ -49,7 +57,9 @@ final readonly class FeedController
     {
         $id = JsonBody::text(JsonBody::read($request), 'staff', 36);
         // Whoever does not keep the diary means their own.
-        $of = '' === $id ? ($this->viewer->may(Permission::KeepDiary) ? null : $by) : $this->em->find(Staff::class, $id) ?? throw Problem::invalid('staff', 'Choose whose calendar it is.');
+        $of = '' === $id
+            ? ($this->viewer->may(Permission::KeepDiary) ? null : $by)
+            : $this->em->find(Staff::class, $id) ?? throw Problem::invalid('staff', 'Choose whose calendar it is.');
         if ($of !== $by && !$this->viewer->may(Permission::KeepDiary)) {
             throw new Problem(403, 'Not yours', 'You may only have your own calendar.');
         }
@@ -97,7 +107,11 @@ final readonly class FeedController
         $calendar = $this->invitation->calendar('PUBLISH', $of->name);
         $this->todos->add($calendar, $of);
 
-        return new Response($calendar->serialize(), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="tasks.ics"', 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $calendar->serialize(),
+            200,
+            ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="tasks.ics"', 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     private function calendar(?Staff $of, string $since, string $until, string $name): Response
@@ -112,7 +126,12 @@ final readonly class FeedController
         foreach ($found as $one) {
             if ($one->stands($now) && (null === $of || \in_array($of->id, $one->crew(), true))) {
                 $phone = $one->client?->first(ContactKind::Phone) ?? '';
-                $this->invitation->add($calendar, $one, $this->em->find(AppointmentTold::class, $one->id)->sequence ?? 0, notes: trim(('' === $phone ? '' : 'Ring '.$this->business->phoneReader()->format($phone)."\n").$one->notes."\n"));
+                $this->invitation->add(
+                    $calendar,
+                    $one,
+                    $this->em->find(AppointmentTold::class, $one->id)->sequence ?? 0,
+                    notes: trim(('' === $phone ? '' : 'Ring '.$this->business->phoneReader()->format($phone)."\n").$one->notes."\n"),
+                );
             }
         }
 

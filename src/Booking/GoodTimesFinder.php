@@ -32,8 +32,17 @@ final readonly class GoodTimesFinder
     private const MOST = 5;
     private const DAYS = 14;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private RoadTable $roads, private WhoBooks $who, private BeforeGoing $before, private ReadAnswers $answered, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FreeTimes $times,
+        private Calendars $calendars,
+        private RoadTable $roads,
+        private WhoBooks $who,
+        private BeforeGoing $before,
+        private ReadAnswers $answered,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -66,15 +75,30 @@ final readonly class GoodTimesFinder
         $found = [];
         foreach ($this->times->find($wanted, $from, $to) as $free) {
             foreach ($free['crews'] as $crew) {
-                $found[] = new FreeTime($crew, $free['start']->getTimestamp(), 60 * (int) $free['start']->format('G') + (int) $free['start']->format('i'), $free['start']->format('Y-m-d'), $this->around($neighbours, $crew[0] ?? '', $free['start'], $length, $type->settings()->place->isOnTheRoad() ? $address : ''));
+                $found[] = new FreeTime(
+                    $crew,
+                    $free['start']->getTimestamp(),
+                    60 * (int) $free['start']->format('G') + (int) $free['start']->format('i'),
+                    $free['start']->format('Y-m-d'),
+                    $this->around($neighbours, $crew[0] ?? '', $free['start'], $length, $type->settings()->place->isOnTheRoad() ? $address : ''),
+                );
             }
         }
-        $best = (new GoodTimes($part, $this->business->business()->littleDriving, $project->lead->id ?? '', $this->business->business()->smallGap, $length))->next($found, self::MOST);
+        $best = (new GoodTimes(
+            $part,
+            $this->business->business()->littleDriving,
+            $project->lead->id ?? '',
+            $this->business->business()->smallGap,
+            $length,
+        ))->next($found, self::MOST);
 
         return ['address' => $address, 'onTheRoad' => $type->settings()->place->isOnTheRoad(), 'verify' => null === $who ? [] : $this->before->verify($type, $who, $address, $begun), 'length' => $length, 'type' => $type->id, 'who' => $who['name'] ?? '', 'items' => array_map(fn (array $one): array => [
             'startsAt' => (new \DateTimeImmutable("@{$one['time']->start}"))->setTimezone($zone)->format(\DATE_RFC3339),
             'endsAt' => (new \DateTimeImmutable('@'.($one['time']->start + 60 * $length)))->setTimezone($zone)->format(\DATE_RFC3339),
-            'staff' => array_values(array_filter(array_map(fn (string $id): ?array => null === ($staff = $this->em->find(Staff::class, $id)) ? null : AppointmentView::person($staff), $one['time']->crew))),
+            'staff' => array_values(array_filter(array_map(
+                fn (string $id): ?array => null === ($staff = $this->em->find(Staff::class, $id)) ? null : AppointmentView::person($staff),
+                $one['time']->crew,
+            ))),
             'added' => $one['time']->neighbours->added, 'why' => $one['why'],
         ], $best)];
     }
@@ -129,6 +153,13 @@ final readonly class GoodTimesFinder
         $to = null === $after ? $home : $this->calendars->whereOf($after);
         [$there, $on, $straight] = [$roads->between($from, $address), $roads->between($address, $to), $roads->between($from, $to)];
 
-        return new Neighbours($before?->endsAt->getTimestamp(), $after?->startsAt->getTimestamp(), $before?->with() ?? '', $after?->with() ?? '', '' === $address ? 0 : max(0, $there + $on - $straight), null === $after ? $there : (null === $before ? $on : min($there, $on)));
+        return new Neighbours(
+            $before?->endsAt->getTimestamp(),
+            $after?->startsAt->getTimestamp(),
+            $before?->with() ?? '',
+            $after?->with() ?? '',
+            '' === $address ? 0 : max(0, $there + $on - $straight),
+            null === $after ? $there : (null === $before ? $on : min($there, $on)),
+        );
     }
 }

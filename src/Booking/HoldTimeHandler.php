@@ -43,7 +43,14 @@ final readonly class HoldTimeHandler implements EffectHandler
         \assert($effect instanceof HoldTime);
         $type = $this->types->live($effect->kind) ?? throw new TimeTaken("{$effect->title} is not offered any more. Look at the plan again.");
         $client = $made->the(Client::class);
-        $appointment = $this->placing->place(Ids::next(), new Wanted($type, $effect->minutes, $effect->address), new \DateTimeImmutable($effect->start), $client, $made->find(Project::class), $effect->title);
+        $appointment = $this->placing->place(
+            Ids::next(),
+            new Wanted($type, $effect->minutes, $effect->address),
+            new \DateTimeImmutable($effect->start),
+            $client,
+            $made->find(Project::class),
+            $effect->title,
+        );
         $appointment->bookedBy($client->name(), $client->first(ContactKind::Email) ?? '', '', $made->occasion?->id);
         $this->placing->happened($appointment, AppointmentEvent::Booked);
         $this->bus->dispatch(new TellClient($appointment->id), [new DelayStamp(1000 * $this->messages->holdSeconds())]);

@@ -87,7 +87,11 @@ final readonly class Invitation
         }
         if ('' !== $email) {
             $event->add('ORGANIZER', "mailto:{$business->email}", ['CN' => $business->name]);
-            $event->add('ATTENDEE', "mailto:$email", ['CN' => $appointment->with(), 'ROLE' => 'REQ-PARTICIPANT', 'PARTSTAT' => $isGone ? 'DECLINED' : 'ACCEPTED', 'RSVP' => 'FALSE']);
+            $event->add(
+                'ATTENDEE',
+                "mailto:$email",
+                ['CN' => $appointment->with(), 'ROLE' => 'REQ-PARTICIPANT', 'PARTSTAT' => $isGone ? 'DECLINED' : 'ACCEPTED', 'RSVP' => 'FALSE'],
+            );
         }
     }
 }

@@ -45,6 +45,12 @@ final readonly class InvitationPaper implements EnclosesPapers
             ->setParameter('who', $who)->setParameter('booked', AppointmentState::Booked->value)->setParameter('now', $this->clock->now()->setTimezone(new \DateTimeZone('UTC')))
             ->orderBy('a.startsAt')->setMaxResults(1)->getQuery()->getOneOrNullResult();
 
-        return $next instanceof Appointment ? ['name' => 'visit.ics', 'type' => 'text/calendar; method=PUBLISH; charset=utf-8', 'bytes' => $this->invitation->make($next, 'PUBLISH', 0, '', $this->links->visitAddress($next))] : null;
+        return $next instanceof Appointment
+            ? [
+                'name' => 'visit.ics',
+                'type' => 'text/calendar; method=PUBLISH; charset=utf-8',
+                'bytes' => $this->invitation->make($next, 'PUBLISH', 0, '', $this->links->visitAddress($next)),
+            ]
+            : null;
     }
 }

@@ -40,7 +40,10 @@ final readonly class LapseOffers implements DueWork
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         /** @var list<string> $due */
-        $due = $this->em->getConnection()->fetchFirstColumn('SELECT id FROM appointment WHERE state = ? AND held_until <= ? AND starts_at > ? ORDER BY held_until, id LIMIT 1000', [AppointmentState::Offered->value, $now->format('Y-m-d H:i:s'), $now->modify('-400 days')->format('Y-m-d H:i:s')]);
+        $due = $this->em->getConnection()->fetchFirstColumn(
+            'SELECT id FROM appointment WHERE state = ? AND held_until <= ? AND starts_at > ? ORDER BY held_until, id LIMIT 1000',
+            [AppointmentState::Offered->value, $now->format('Y-m-d H:i:s'), $now->modify('-400 days')->format('Y-m-d H:i:s')],
+        );
 
         return $due;
     }
@@ -52,7 +55,10 @@ final readonly class LapseOffers implements DueWork
             return;
         }
         $now = $this->clock->now();
-        $this->changes->carryOut(Act::of(ChangeKind::Book, "let the time for {$appointment->with()} go: nobody said yes")->about($appointment)->looking($appointment), function () use ($appointment, $now): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Book,
+            "let the time for {$appointment->with()} go: nobody said yes",
+        )->about($appointment)->looking($appointment), function () use ($appointment, $now): void {
             if (AppointmentState::Offered === $appointment->state && $appointment->heldUntil <= $now) {
                 $this->placing->becomes($appointment, AppointmentState::Cancelled);
             }

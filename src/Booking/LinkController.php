@@ -39,7 +39,10 @@ final readonly class LinkController
         $address = $this->links->pageAddress($page->slug, null === $project ? $this->links->forClient($client) : $this->links->forProject($project));
         $sent = false;
         if (true === ($body['send'] ?? false)) {
-            $sent = $this->changes->carryOut(Act::of(ChangeKind::Edit, "offered times to {$client->name()}", $staff), fn (): bool => null !== $this->offers->send($client, $project, $page->title, $address));
+            $sent = $this->changes->carryOut(
+                Act::of(ChangeKind::Edit, "offered times to {$client->name()}", $staff),
+                fn (): bool => null !== $this->offers->send($client, $project, $page->title, $address),
+            );
         }
 
         return new JsonResponse(['address' => $address, 'sent' => $sent], 201);

@@ -23,6 +23,17 @@ final readonly class OfferMails
     {
         $email = $client->first(ContactKind::Email) ?? '';
 
-        return '' === $email ? null : $this->messages->queue('choose-time', $email, $client->name(), ['first_name' => $client->givenName, 'visit' => $title, 'link' => $address, 'coordinator' => $this->business->coordinator()->name], $client, $project, null, held: true);
+        return '' === $email
+            ? null
+            : $this->messages->queue(
+                'choose-time',
+                $email,
+                $client->name(),
+                ['first_name' => $client->givenName, 'visit' => $title, 'link' => $address, 'coordinator' => $this->business->coordinator()->name],
+                $client,
+                $project,
+                null,
+                held: true,
+            );
     }
 }

@@ -49,7 +49,12 @@ final readonly class OfferTimesHandler implements MayComeToNothing
             return [];
         }
         $project = $made->find(Project::class);
-        $message = $this->offers->send($client, $project, $page->title, $this->links->pageAddress($page->slug, null === $project ? $this->links->forClient($client) : $this->links->forProject($project)));
+        $message = $this->offers->send(
+            $client,
+            $project,
+            $page->title,
+            $this->links->pageAddress($page->slug, null === $project ? $this->links->forClient($client) : $this->links->forProject($project)),
+        );
 
         return null === $message ? [] : [$message];
     }

@@ -27,7 +27,12 @@ final readonly class OpenBookings
         }
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $count = function (string $where, string $value) use ($appointment, $now): int {
-            $found = '' === trim($value) ? 0 : $this->db->fetchOne("SELECT COUNT(*) FROM appointment a LEFT JOIN submission s ON s.id = a.submission_id WHERE a.id <> ? AND a.state IN ('booked', 'offered') AND a.starts_at > ? AND a.submission_id IS NOT NULL AND $where", [$appointment->id, $now, $value]);
+            $found = '' === trim($value)
+                ? 0
+                : $this->db->fetchOne(
+                    "SELECT COUNT(*) FROM appointment a LEFT JOIN submission s ON s.id = a.submission_id WHERE a.id <> ? AND a.state IN ('booked', 'offered') AND a.starts_at > ? AND a.submission_id IS NOT NULL AND $where",
+                    [$appointment->id, $now, $value],
+                );
 
             return is_numeric($found) ? (int) $found : 0;
         };

@@ -22,8 +22,14 @@ final readonly class OtherCalendars
     private const MOST = 5;
     private const DAYS_AHEAD = 400;
 
-    public function __construct(private EntityManagerInterface $em, private CalendarChild $reader, private CalendarFetch $fetch, private Changes $changes, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private CalendarChild $reader,
+        private CalendarFetch $fetch,
+        private Changes $changes,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -57,7 +63,11 @@ final readonly class OtherCalendars
 
     public function remove(BusyCalendar $calendar, Staff $by): void
     {
-        $act = Act::of(ChangeKind::Settings, "no longer reads another calendar of {$calendar->staff->name}", $by)->on('business', $calendar->staff->id, $this->business->business()->name);
+        $act = Act::of(
+            ChangeKind::Settings,
+            "no longer reads another calendar of {$calendar->staff->name}",
+            $by,
+        )->on('business', $calendar->staff->id, $this->business->business()->name);
         $this->changes->carryOut($act, function () use ($calendar): void {
             $this->em->createQueryBuilder()->delete(BusyTime::class, 't')->where('t.calendar = :it')->setParameter('it', $calendar)->getQuery()->execute();
             $this->em->remove($calendar);

@@ -20,7 +20,9 @@ final readonly class PlacesOnFile
     /** @return list<string> each once, the longest on file first; none for nobody */
     public function of(?Client $client): array
     {
-        $places = null === $client ? [] : array_map(static fn (Asset $asset): string => $asset->place, $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], self::MOST));
+        $places = null === $client
+            ? []
+            : array_map(static fn (Asset $asset): string => $asset->place, $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], self::MOST));
 
         return array_values(array_unique(array_filter($places, static fn (string $place): bool => '' !== $place)));
     }

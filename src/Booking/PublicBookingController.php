@@ -19,8 +19,17 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/booking/{slug}')]
 final readonly class PublicBookingController
 {
-    public function __construct(private BookingPages $pages, private BookingView $view, private BookingTimes $times, private Bookings $bookings, private BookingLinks $links, private WhoBooks $who, private WaitingList $waiting, private PublicLimits $limits, private EntityManagerInterface $em)
-    {
+    public function __construct(
+        private BookingPages $pages,
+        private BookingView $view,
+        private BookingTimes $times,
+        private Bookings $bookings,
+        private BookingLinks $links,
+        private WhoBooks $who,
+        private WaitingList $waiting,
+        private PublicLimits $limits,
+        private EntityManagerInterface $em,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -43,7 +52,10 @@ final readonly class PublicBookingController
         }
         $wanted = $this->wanted($page, $begun, $request->query->all());
         $times = $this->times->of($wanted, $from);
-        $offers = array_sum(array_map(static fn (mixed $day): int => \is_array($day) && \is_array($day['starts'] ?? null) ? \count($day['starts']) : 0, \is_array($times['days']) ? $times['days'] : []));
+        $offers = array_sum(array_map(
+            static fn (mixed $day): int => \is_array($day) && \is_array($day['starts'] ?? null) ? \count($day['starts']) : 0,
+            \is_array($times['days']) ? $times['days'] : [],
+        ));
         $this->em->wrapInTransaction(fn () => $this->bookings->reached($begun, 'times', $wanted->type->slug, page: $page->slug, offers: $offers));
 
         return new JsonResponse($times);

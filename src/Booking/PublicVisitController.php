@@ -20,8 +20,16 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/visits/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicVisitController
 {
-    public function __construct(private BookingLinks $links, private BookingView $view, private BookingTimes $times, private Visits $visits, private Invitation $invitation, private PublicLimits $limits, private Profile $business, private PublicFace $face)
-    {
+    public function __construct(
+        private BookingLinks $links,
+        private BookingView $view,
+        private BookingTimes $times,
+        private Visits $visits,
+        private Invitation $invitation,
+        private PublicLimits $limits,
+        private Profile $business,
+        private PublicFace $face,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -45,7 +53,11 @@ final readonly class PublicVisitController
     #[Route('/calendar.ics', methods: ['GET'])]
     public function calendar(string $token): Response
     {
-        return new Response($this->invitation->make($this->links->visit($token), 'PUBLISH', 0, ''), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="visit.ics"']);
+        return new Response(
+            $this->invitation->make($this->links->visit($token), 'PUBLISH', 0, ''),
+            200,
+            ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="visit.ics"'],
+        );
     }
 
     #[Route('/move', methods: ['POST'])]
@@ -88,7 +100,9 @@ final readonly class PublicVisitController
         $settings = $appointment->type?->settings();
 
         return new JsonResponse([
-            'visit' => $this->view->visit($appointment), 'open' => $this->visits->isOpen($appointment), 'over' => $this->visits->isOver($appointment), 'notice' => $settings->cancelNotice ?? 1440, 'movable' => null !== $settings, 'wish' => $appointment->wish, 'zone' => $business->timeZone,
+            'visit' => $this->view->visit($appointment), 'open' => $this->visits
+                ->isOpen($appointment), 'over' => $this->visits
+                ->isOver($appointment), 'notice' => $settings->cancelNotice ?? 1440, 'movable' => null !== $settings, 'wish' => $appointment->wish, 'zone' => $business->timeZone,
             'until' => AppointmentState::Offered === $appointment->state ? $appointment->heldUntil?->setTimezone($this->business->zone())->format(\DATE_RFC3339) : null,
             'business' => $this->face->show(),
             'coordinator' => $business->coordinator->name,

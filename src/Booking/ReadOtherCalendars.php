@@ -34,7 +34,10 @@ final readonly class ReadOtherCalendars implements ReachesOut
     public function due(): array
     {
         /** @var list<string> $due */
-        $due = $this->em->getConnection()->fetchFirstColumn("SELECT id FROM busy_calendar WHERE address <> '' AND read_at < ? ORDER BY read_at, id LIMIT 1000", [$this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-15 minutes')->format('Y-m-d H:i:s')]);
+        $due = $this->em->getConnection()->fetchFirstColumn(
+            "SELECT id FROM busy_calendar WHERE address <> '' AND read_at < ? ORDER BY read_at, id LIMIT 1000",
+            [$this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify('-15 minutes')->format('Y-m-d H:i:s')],
+        );
 
         return $due;
     }

@@ -45,7 +45,11 @@ final readonly class Reminders implements DueWork
         /** @var list<Appointment> $coming */
         $coming = $this->em->createQueryBuilder()->select('a', 't')->from(Appointment::class, 'a')->join('a.type', 't')
             ->where('a.state = :booked AND a.startsAt > :now AND a.startsAt <= :until')
-            ->setParameter('booked', AppointmentState::Booked->value)->setParameter('now', $now, 'datetime_immutable')->setParameter('until', $now->modify('+'.self::DAYS.' days'), 'datetime_immutable')
+            ->setParameter('booked', AppointmentState::Booked->value)->setParameter('now', $now, 'datetime_immutable')->setParameter(
+                'until',
+                $now->modify('+'.self::DAYS.' days'),
+                'datetime_immutable',
+            )
             ->orderBy('a.startsAt')->addOrderBy('a.id')->getQuery()->getResult();
         $due = [];
         foreach ($coming as $appointment) {
@@ -102,6 +106,9 @@ final readonly class Reminders implements DueWork
     /** @phpstan-impure another process may have sent it meanwhile */
     private function isSent(Appointment $appointment, int $minutes): bool
     {
-        return false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM reminder_sent WHERE appointment_id = ? AND minutes = ? AND starts_at = ?', [$appointment->id, $minutes, $this->at($appointment)]);
+        return false !== $this->em->getConnection()->fetchOne(
+            'SELECT 1 FROM reminder_sent WHERE appointment_id = ? AND minutes = ? AND starts_at = ?',
+            [$appointment->id, $minutes, $this->at($appointment)],
+        );
     }
 }

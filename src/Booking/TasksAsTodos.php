@@ -24,7 +24,9 @@ final readonly class TasksAsTodos
     {
         /** @var list<Task> $tasks */
         $tasks = $this->em->createQueryBuilder()->select('t', 'p', 'c')->from(Task::class, 't')->join('t.project', 'p')->join('p.client', 'c')
-            ->where("t.assignee = :of AND t.finishedAt IS NULL AND p.outcome = 'open'")->setParameter('of', $of)->orderBy('t.due')->addOrderBy('t.id')->setMaxResults(self::MOST)->getQuery()->getResult();
+            ->where(
+                "t.assignee = :of AND t.finishedAt IS NULL AND p.outcome = 'open'",
+            )->setParameter('of', $of)->orderBy('t.due')->addOrderBy('t.id')->setMaxResults(self::MOST)->getQuery()->getResult();
         foreach ($tasks as $task) {
             $todo = $calendar->createComponent('VTODO', [
                 'UID' => "{$task->id}@telamon",

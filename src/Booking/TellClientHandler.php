@@ -22,8 +22,14 @@ use Telamon\Messages\Channel;
 #[AsMessageHandler]
 final readonly class TellClientHandler
 {
-    public function __construct(private EntityManagerInterface $em, private AppointmentMails $mails, private Invitation $invitation, private BookingLinks $links, private Changes $changes, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private AppointmentMails $mails,
+        private Invitation $invitation,
+        private BookingLinks $links,
+        private Changes $changes,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function __invoke(TellClient $command): void
@@ -78,7 +84,13 @@ final readonly class TellClientHandler
         $message = $this->mails->toClient($appointment, $template);
         // A text carries no file; where it leads is in its words.
         if ('offered' !== $template && Channel::Mail === $message?->channel) {
-            $message->enclose($this->invitation->make($appointment, AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST', $sequence, $this->mails->address($appointment), $this->links->visitAddress($appointment)));
+            $message->enclose($this->invitation->make(
+                $appointment,
+                AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST',
+                $sequence,
+                $this->mails->address($appointment),
+                $this->links->visitAddress($appointment),
+            ));
         }
         if (null === $told) {
             $this->em->persist(new AppointmentTold($appointment->id, $appointment->state, $digest, $sequence, $appointment->startsAt));
@@ -116,6 +128,12 @@ final readonly class TellClientHandler
 
     private static function digest(Appointment $appointment): string
     {
-        return hash('sha256', json_encode([$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp(), $appointment->place, $appointment->title, $appointment->crew()], \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+        return hash(
+            'sha256',
+            json_encode(
+                [$appointment->startsAt->getTimestamp(), $appointment->endsAt->getTimestamp(), $appointment->place, $appointment->title, $appointment->crew()],
+                \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+        );
     }
 }

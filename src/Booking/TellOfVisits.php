@@ -34,7 +34,10 @@ final readonly class TellOfVisits implements DueWork
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         /** @var list<string> $ids */
-        $ids = $this->db->fetchFirstColumn("SELECT a.id FROM appointment a JOIN appointment_told t ON t.appointment_id = a.id WHERE a.starts_at > ? AND ((a.state IN ('booked', 'cancelled') AND a.state <> t.state AND NOT (a.state = 'cancelled' AND t.state = 'offered')) OR (a.state = 'booked' AND a.starts_at <> t.starts_at)) ORDER BY a.starts_at, a.id LIMIT 1000", [$now]);
+        $ids = $this->db->fetchFirstColumn(
+            "SELECT a.id FROM appointment a JOIN appointment_told t ON t.appointment_id = a.id WHERE a.starts_at > ? AND ((a.state IN ('booked', 'cancelled') AND a.state <> t.state AND NOT (a.state = 'cancelled' AND t.state = 'offered')) OR (a.state = 'booked' AND a.starts_at <> t.starts_at)) ORDER BY a.starts_at, a.id LIMIT 1000",
+            [$now],
+        );
 
         return array_values(array_filter($ids, $this->tell->hasNews(...)));
     }

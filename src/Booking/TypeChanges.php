@@ -156,7 +156,10 @@ final readonly class TypeChanges
     {
         $named = $ends || $moves ? $this->hangs->on($what) : [];
         if ([] !== $named && true !== $edit->yes('anyway')) {
-            throw new InvalidInput($ends ? 'live' : 'slug', 'It is named in '.implode(', ', $named).'. Take it out there first, or do it anyway: what they say then leads nowhere.');
+            throw new InvalidInput(
+                $ends ? 'live' : 'slug',
+                'It is named in '.implode(', ', $named).'. Take it out there first, or do it anyway: what they say then leads nowhere.',
+            );
         }
     }
 
@@ -169,7 +172,12 @@ final readonly class TypeChanges
         $gap = $edit->whole('smallGap', 0, 600) ?? $business->smallGap;
         $hours = $edit->whole('offerHours', 1, 336) ?? $business->offerHours;
         $csv = $edit->text('csv', 200_000) ?? '';
-        $rows = '' === $csv ? array_map(static fn (mixed $row): array => \is_array($row) ? [$row['from'] ?? '', $row['to'] ?? '', $row['minutes'] ?? ''] : [], \is_array($edit->any('roads')) ? array_values($edit->any('roads')) : []) : RoadFile::rows($csv);
+        $rows = '' === $csv
+            ? array_map(
+                static fn (mixed $row): array => \is_array($row) ? [$row['from'] ?? '', $row['to'] ?? '', $row['minutes'] ?? ''] : [],
+                \is_array($edit->any('roads')) ? array_values($edit->any('roads')) : [],
+            )
+            : RoadFile::rows($csv);
         $wanted = [];
         foreach ($rows as $i => $row) {
             [$from, $to, $minutes] = $row + ['', '', ''];

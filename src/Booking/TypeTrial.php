@@ -25,8 +25,13 @@ final readonly class TypeTrial
     /** Starts for which a reason is worked out: those within the hours of the business. */
     private const MOST = 800;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Calendars $calendars, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FreeTimes $times,
+        private Calendars $calendars,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return array<string, mixed> as TypeTrial in the contract */
@@ -41,7 +46,9 @@ final readonly class TypeTrial
         $day = $first;
         for ($looked = 0; $looked < 14 && \count(array_filter($days, static fn (string $closed): bool => '' === $closed)) < self::DAYS; ++$looked) {
             $closure = $this->em->getRepository(Closure::class)->findOneBy(['day' => new \DateTimeImmutable($day)]);
-            $days[$day] = null !== $closure ? $closure->name : ([] === ($this->business->business()->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : '');
+            $days[$day] = null !== $closure
+                ? $closure->name
+                : ([] === ($this->business->business()->hours[(int) (new \DateTimeImmutable($day))->format('N')] ?? []) ? 'closed' : '');
             $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d');
         }
         $last = (string) array_key_last($days);
@@ -66,7 +73,11 @@ final readonly class TypeTrial
         }
         arsort($counts);
 
-        return ['days' => $shown, 'count' => \count(array_unique(array_merge(...array_map(array_keys(...), array_values($free)), ...[[]]))), 'missing' => array_map(static fn (string $why): array => ['why' => $why, 'count' => $counts[$why]], array_keys($counts))];
+        return [
+            'days' => $shown,
+            'count' => \count(array_unique(array_merge(...array_map(array_keys(...), array_values($free)), ...[[]]))),
+            'missing' => array_map(static fn (string $why): array => ['why' => $why, 'count' => $counts[$why]], array_keys($counts)),
+        ];
     }
 
     /**
@@ -89,7 +100,10 @@ final readonly class TypeTrial
                 $starts[] = $text;
                 continue;
             }
-            $reason = $why->of($request->people[$i], $at->getTimestamp() * LocalClock::SECOND) ?? ($this->times->isFullWeek($wanted, $staff, $at) ? 'enough that week already' : 'needs others too, or what it takes along');
+            $reason = $why->of(
+                $request->people[$i],
+                $at->getTimestamp() * LocalClock::SECOND,
+            ) ?? ($this->times->isFullWeek($wanted, $staff, $at) ? 'enough that week already' : 'needs others too, or what it takes along');
             $kind = self::kind($reason);
             $missing[] = ['at' => $text, 'why' => $reason, 'kind' => $kind];
             $counts[$kind] = ($counts[$kind] ?? 0) + 1;
@@ -105,7 +119,12 @@ final readonly class TypeTrial
         $visits = [];
         foreach ($this->calendars->appointments($day, $day) as $one) {
             if (\in_array($staff->id, $one->crew(), true) && $day === $one->startsAt->setTimezone($zone)->format('Y-m-d')) {
-                $visits[] = ['from' => $one->startsAt->setTimezone($zone)->format(\DATE_RFC3339), 'to' => $one->endsAt->setTimezone($zone)->format(\DATE_RFC3339), 'label' => '' === $one->with() ? $one->title : $one->with(), 'clear' => $one->clearAfter];
+                $visits[] = [
+                    'from' => $one->startsAt->setTimezone($zone)->format(\DATE_RFC3339),
+                    'to' => $one->endsAt->setTimezone($zone)->format(\DATE_RFC3339),
+                    'label' => '' === $one->with() ? $one->title : $one->with(),
+                    'clear' => $one->clearAfter,
+                ];
             }
         }
 

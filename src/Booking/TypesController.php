@@ -27,8 +27,13 @@ final readonly class TypesController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private TypesView $view, private TypeChanges $changes, private TypeTrial $trial, private OtherCalendars $calendars)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TypesView $view,
+        private TypeChanges $changes,
+        private TypeTrial $trial,
+        private OtherCalendars $calendars,
+    ) {
     }
 
     #[Route('/types', methods: ['GET'])]

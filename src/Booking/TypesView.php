@@ -35,23 +35,56 @@ final readonly class TypesView
 
         return [
             'types' => array_map(fn (VisitType $type): array => [
-                'id' => $type->id, 'version' => $type->version, 'slug' => $type->slug, 'name' => $type->name, 'live' => $type->live, 'settings' => $type->settings()->toArray(), 'booked' => $this->booked($type->id, $since), 'hangs' => $this->hangs($type),
+                'id' => $type->id, 'version' => $type->version, 'slug' => $type->slug, 'name' => $type->name, 'live' => $type->live, 'settings' => $type->settings()
+                    ->toArray(), 'booked' => $this
+                    ->booked($type->id, $since), 'hangs' => $this
+                    ->hangs($type),
             ], $this->em->getRepository(VisitType::class)->findBy([], ['position' => 'ASC', 'id' => 'ASC'])),
             'pages' => array_map(fn (BookingPage $page): array => [
-                'id' => $page->id, 'version' => $page->version, 'slug' => $page->slug, 'title' => $page->title, 'intro' => $page->intro, 'types' => $page->types, 'form' => $page->form, 'live' => $page->live, 'sites' => $page->sites, 'starts' => $this->starts($page->slug, $since),
+                'id' => $page->id, 'version' => $page->version, 'slug' => $page->slug, 'title' => $page->title, 'intro' => $page->intro,
+                'types' => $page->types, 'form' => $page->form, 'live' => $page->live, 'sites' => $page->sites,
+                'starts' => $this->starts($page->slug, $since),
             ], $this->em->getRepository(BookingPage::class)->findBy([], ['title' => 'ASC'])),
-            'roads' => array_map(static fn (Road $road): array => ['from' => $road->from, 'to' => $road->to, 'minutes' => $road->minutes], $this->em->getRepository(Road::class)->findBy([], ['from' => 'ASC', 'to' => 'ASC'])),
+            'roads' => array_map(
+                static fn (Road $road): array => ['from' => $road->from, 'to' => $road->to, 'minutes' => $road->minutes],
+                $this->em->getRepository(Road::class)->findBy([], ['from' => 'ASC', 'to' => 'ASC']),
+            ),
             'littleDriving' => $this->business->business()->littleDriving,
             'smallGap' => $this->business->business()->smallGap,
             'offerHours' => $this->business->business()->offerHours,
             'unknownRoad' => $this->business->business()->unknownRoad,
-            'resources' => array_map(static fn (Resource $one): array => ['id' => $one->id, 'name' => $one->name], $this->em->getRepository(Resource::class)->findBy(['gone' => false], ['name' => 'ASC'])),
+            'resources' => array_map(
+                static fn (Resource $one): array => ['id' => $one->id, 'name' => $one->name],
+                $this->em->getRepository(Resource::class)->findBy(['gone' => false], ['name' => 'ASC']),
+            ),
             'staff' => array_map(AppointmentView::person(...), $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
-            'feeds' => array_map(static fn (CalendarFeed $feed): array => ['staff' => $feed->staff?->id, 'path' => "/api/public/calendars/{$feed->id}.ics"], $this->em->getRepository(CalendarFeed::class)->findAll()),
-            'calendars' => array_map(fn (BusyCalendar $one): array => ['id' => $one->id, 'staff' => $one->staff->id, 'address' => $one->address, 'readAt' => $one->readAt?->setTimezone($zone)->format(\DATE_RFC3339), 'trouble' => $one->trouble, 'busy' => $this->count('SELECT COUNT(*) FROM busy_time WHERE calendar_id = ?', [$one->id])], $this->em->getRepository(BusyCalendar::class)->findAll()),
+            'feeds' => array_map(
+                static fn (CalendarFeed $feed): array => ['staff' => $feed->staff?->id, 'path' => "/api/public/calendars/{$feed->id}.ics"],
+                $this->em->getRepository(CalendarFeed::class)->findAll(),
+            ),
+            'calendars' => array_map(
+                fn (BusyCalendar $one): array => [
+                    'id' => $one->id,
+                    'staff' => $one->staff->id,
+                    'address' => $one->address,
+                    'readAt' => $one->readAt?->setTimezone($zone)->format(\DATE_RFC3339),
+                    'trouble' => $one->trouble,
+                    'busy' => $this->count('SELECT COUNT(*) FROM busy_time WHERE calendar_id = ?', [$one->id]),
+                ],
+                $this->em->getRepository(BusyCalendar::class)->findAll(),
+            ),
             'forms' => array_map(static fn (Form $form): array => ['slug' => $form->slug, 'title' => $form->title], $forms),
-            'services' => array_map(static fn (Service $service): array => ['key' => $service->key, 'name' => $service->name], $this->em->getRepository(Service::class)->findBy(['retired' => false], ['name' => 'ASC'])),
-            'templates' => array_map(static fn (MessageTemplate $one): array => ['key' => $one->key, 'name' => $one->name], array_values(array_filter($this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC']), static fn (MessageTemplate $one): bool => \in_array('visit', $one->fields(), true) && !\in_array($one->key, ['wish', 'choose-time', 'series'], true)))),
+            'services' => array_map(
+                static fn (Service $service): array => ['key' => $service->key, 'name' => $service->name],
+                $this->em->getRepository(Service::class)->findBy(['retired' => false], ['name' => 'ASC']),
+            ),
+            'templates' => array_map(
+                static fn (MessageTemplate $one): array => ['key' => $one->key, 'name' => $one->name],
+                array_values(array_filter(
+                    $this->em->getRepository(MessageTemplate::class)->findBy([], ['name' => 'ASC']),
+                    static fn (MessageTemplate $one): bool => \in_array('visit', $one->fields(), true) && !\in_array($one->key, ['wish', 'choose-time', 'series'], true),
+                )),
+            ),
         ];
     }
 
@@ -59,9 +92,16 @@ final readonly class TypesView
     private function hangs(VisitType $type): array
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $rules = $this->db->fetchFirstColumn("SELECT name FROM handling_rule WHERE enabled AND json_extract(definition, '$.then') LIKE ? ORDER BY position", ['%"visit":"'.addcslashes($type->slug, '%_').'"%']);
+        $rules = $this->db->fetchFirstColumn(
+            "SELECT name FROM handling_rule WHERE enabled AND json_extract(definition, '$.then') LIKE ? ORDER BY position",
+            ['%"visit":"'.addcslashes($type->slug, '%_').'"%'],
+        );
 
-        return ['ahead' => $this->count("SELECT COUNT(*) FROM appointment WHERE type_id = ? AND starts_at > ? AND state IN ('booked', 'offered')", [$type->id, $now]), 'waiting' => $this->count('SELECT COUNT(*) FROM waiting_place WHERE type_id = ? AND starts_at > ? AND appointment_id IS NULL', [$type->id, $now]), 'rules' => array_values(array_filter($rules, \is_string(...)))];
+        return [
+            'ahead' => $this->count("SELECT COUNT(*) FROM appointment WHERE type_id = ? AND starts_at > ? AND state IN ('booked', 'offered')", [$type->id, $now]),
+            'waiting' => $this->count('SELECT COUNT(*) FROM waiting_place WHERE type_id = ? AND starts_at > ? AND appointment_id IS NULL', [$type->id, $now]),
+            'rules' => array_values(array_filter($rules, \is_string(...))),
+        ];
     }
 
     /** @return array{booked: int, held: int, missed: int} */
@@ -77,7 +117,13 @@ final readonly class TypesView
     {
         $count = fn (string $step): int => $this->count("SELECT COUNT(*) FROM booking_start WHERE page = ? AND begun_at >= ? $step", [$page, $since]);
 
-        return ['begun' => $count(''), 'times' => $count("AND step = 'times'"), 'held' => $count("AND step = 'held'"), 'waits' => $count("AND step IN ('waits', 'offered')"), 'booked' => $count("AND step = 'booked'")];
+        return [
+            'begun' => $count(''),
+            'times' => $count("AND step = 'times'"),
+            'held' => $count("AND step = 'held'"),
+            'waits' => $count("AND step IN ('waits', 'offered')"),
+            'booked' => $count("AND step = 'booked'"),
+        ];
     }
 
     /** @param list<string> $values */

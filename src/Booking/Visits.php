@@ -20,8 +20,14 @@ use Telamon\Refusal\Refusal;
 /** What a client may do with an appointment of theirs by its link: move it, cancel it, say yes, or ask once the notice is over. */
 final readonly class Visits
 {
-    public function __construct(private Placing $placing, private AppointmentMails $mails, private WaitingList $waiting, private Changes $changes, private MessageBusInterface $bus, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Placing $placing,
+        private AppointmentMails $mails,
+        private WaitingList $waiting,
+        private Changes $changes,
+        private MessageBusInterface $bus,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** Whether the client may change it by themselves: it stands, and the notice is not over. */
@@ -29,7 +35,8 @@ final readonly class Visits
     {
         $notice = $appointment->type?->settings()->cancelNotice ?? 1440;
 
-        return \in_array($appointment->state, [AppointmentState::Booked, AppointmentState::Offered], true) && $this->clock->now() <= $appointment->startsAt->modify("-$notice minutes");
+        return \in_array($appointment->state, [AppointmentState::Booked, AppointmentState::Offered], true)
+            && $this->clock->now() <= $appointment->startsAt->modify("-$notice minutes");
     }
 
     public function isOver(Appointment $appointment): bool
@@ -39,7 +46,9 @@ final readonly class Visits
 
     public function wanted(Appointment $appointment): ?Wanted
     {
-        return null === $appointment->type ? null : new Wanted($appointment->type, intdiv($appointment->endsAt->getTimestamp() - $appointment->startsAt->getTimestamp(), 60), $appointment->place, but: $appointment->id);
+        return null === $appointment->type
+            ? null
+            : new Wanted($appointment->type, intdiv($appointment->endsAt->getTimestamp() - $appointment->startsAt->getTimestamp(), 60), $appointment->place, but: $appointment->id);
     }
 
     /** @throws Refusal */

@@ -37,8 +37,17 @@ final readonly class WaitingList
     /** An offer that cannot be answered any more is none. */
     private const LEAST_MINUTES = 30;
 
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Placing $placing, private Bookings $bookings, private WhoBooks $who, private Changes $changes, private MessageBusInterface $bus, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FreeTimes $times,
+        private Placing $placing,
+        private Bookings $bookings,
+        private WhoBooks $who,
+        private Changes $changes,
+        private MessageBusInterface $bus,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -62,14 +71,31 @@ final readonly class WaitingList
             if (null !== $this->bookings->booked($begun)) {
                 throw new TimeTaken('This link has booked a time already. Move that one instead.');
             }
-            if (!\in_array($start->getTimestamp(), array_map(static fn (\DateTimeImmutable $one): int => $one->getTimestamp(), $this->times->full($wanted, $start, $start)), true)) {
+            if (!\in_array(
+                $start->getTimestamp(),
+                array_map(static fn (\DateTimeImmutable $one): int => $one->getTimestamp(), $this->times->full($wanted, $start, $start)),
+                true,
+            )) {
                 throw new TimeTaken('There is a place: choose that time and book it.');
             }
             if (\count($this->at($wanted->type->id, $start)) >= self::MOST) {
                 throw new InvalidInput('at', 'Too many wait for that one already. Choose another time, or ring us.');
             }
             $this->drop($begun);
-            $place = new WaitingPlace($begun->id, $wanted->type, $start, $wanted->length, mb_substr($wanted->address, 0, 300), mb_substr($who['name'], 0, 200), mb_substr($who['email'], 0, 254), $zone, $begun->submission?->id, $begun->client?->id, $begun->project?->id, $this->clock->now());
+            $place = new WaitingPlace(
+                $begun->id,
+                $wanted->type,
+                $start,
+                $wanted->length,
+                mb_substr($wanted->address, 0, 300),
+                mb_substr($who['name'], 0, 200),
+                mb_substr($who['email'], 0, 254),
+                $zone,
+                $begun->submission?->id,
+                $begun->client?->id,
+                $begun->project?->id,
+                $this->clock->now(),
+            );
             $this->em->persist($place);
             $this->bookings->reached($begun, 'waits', $wanted->type->slug);
             if (null !== $begun->submission) {
@@ -106,7 +132,10 @@ final readonly class WaitingList
     /** @return list<WaitingPlace> who waits for a time, whoever waits longest first */
     public function at(string $type, \DateTimeImmutable $start): array
     {
-        return $this->em->getRepository(WaitingPlace::class)->findBy(['type' => $type, 'startsAt' => $start->setTimezone(new \DateTimeZone('UTC')), 'appointmentId' => null], ['since' => 'ASC', 'id' => 'ASC']);
+        return $this->em->getRepository(WaitingPlace::class)->findBy(
+            ['type' => $type, 'startsAt' => $start->setTimezone(new \DateTimeZone('UTC')), 'appointmentId' => null],
+            ['since' => 'ASC', 'id' => 'ASC'],
+        );
     }
 
     /** Somebody in the office takes them off the list. @throws Refusal */
@@ -114,7 +143,11 @@ final readonly class WaitingList
     {
         $place = $this->em->find(WaitingPlace::class, $id);
         if (null !== $place && null === $place->appointmentId) {
-            $this->changes->carryOut(Act::of(ChangeKind::Edit, "took {$place->who} off the waiting list of {$place->type->name}", $by)->from($place->submissionId), function () use ($place): void {
+            $this->changes->carryOut(Act::of(
+                ChangeKind::Edit,
+                "took {$place->who} off the waiting list of {$place->type->name}",
+                $by,
+            )->from($place->submissionId), function () use ($place): void {
                 $this->em->remove($place);
             });
         }
@@ -125,7 +158,11 @@ final readonly class WaitingList
     {
         /** @var list<WaitingPlace> $waiting */
         $waiting = $this->em->createQueryBuilder()->select('w')->from(WaitingPlace::class, 'w')->where('w.appointmentId IS NULL AND w.startsAt > :soon')
-            ->setParameter('soon', $this->clock->now()->modify('+'.self::LEAST_MINUTES.' minutes'), 'datetime_immutable')->orderBy('w.since')->addOrderBy('w.id')->setMaxResults(500)->getQuery()->getResult();
+            ->setParameter(
+                'soon',
+                $this->clock->now()->modify('+'.self::LEAST_MINUTES.' minutes'),
+                'datetime_immutable',
+            )->orderBy('w.since')->addOrderBy('w.id')->setMaxResults(500)->getQuery()->getResult();
         $asked = [];
         foreach ($waiting as $place) {
             $key = "{$place->type->id} {$place->startsAt->getTimestamp()} {$place->minutes}";
@@ -172,7 +209,9 @@ final readonly class WaitingList
     /** What was offered is booked: its plan has a time now. Call it inside a change. */
     public function taken(Appointment $appointment): void
     {
-        $submission = null === $appointment->submissionId || AppointmentState::Booked !== $appointment->state ? null : $this->em->find(Submission::class, $appointment->submissionId);
+        $submission = null === $appointment->submissionId || AppointmentState::Booked !== $appointment->state
+            ? null
+            : $this->em->find(Submission::class, $appointment->submissionId);
         $place = $this->em->getRepository(WaitingPlace::class)->findOneBy(['appointmentId' => $appointment->id]);
         if (null !== $place) {
             $this->bookings->reached(new Begun($place->begunBy, $submission, $appointment->client, $appointment->project), 'booked', $place->type->slug, $appointment->id);

@@ -16,7 +16,14 @@ use Telamon\Submissions\ReadAnswers;
 final readonly class WhoBooks
 {
     /** @var array<string, string> how it is told that it is known */
-    private const KNOWN = ['client.name' => 'your name', 'client.email' => 'your mail address', 'client.phone' => 'your number', 'client.address' => 'your address', 'asset.place' => 'where we should come', 'asset.description' => 'what it is about'];
+    private const KNOWN = [
+        'client.name' => 'your name',
+        'client.email' => 'your mail address',
+        'client.phone' => 'your number',
+        'client.address' => 'your address',
+        'asset.place' => 'where we should come',
+        'asset.description' => 'what it is about',
+    ];
 
     public function __construct(private PlacesOnFile $places, private ReadAnswers $answered, private NameReader $names, private Profile $business)
     {
@@ -75,6 +82,13 @@ final readonly class WhoBooks
             ['label' => 'Address', 'what' => 'your address', 'value' => '' === $place ? $client->address : $place],
         ], static fn (array $one): bool => '' !== $one['value']));
 
-        return ['name' => $client->name(), 'first' => $client->givenName, 'email' => $client->first(ContactKind::Email) ?? '', 'phone' => $phone, 'address' => '' === $place ? $client->address : $place, 'known' => $known];
+        return [
+            'name' => $client->name(),
+            'first' => $client->givenName,
+            'email' => $client->first(ContactKind::Email) ?? '',
+            'phone' => $phone,
+            'address' => '' === $place ? $client->address : $place,
+            'known' => $known,
+        ];
     }
 }

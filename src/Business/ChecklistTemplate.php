@@ -88,7 +88,10 @@ class ChecklistTemplate implements Journaled
     public function toChecklist(): Checklist
     {
         try {
-            return (new ChecklistReader())->read(['key' => $this->key, 'name' => $this->name, 'purpose' => $this->purpose, 'joinsAfter' => $this->joinsAfter, 'items' => $this->items], $this->version);
+            return (new ChecklistReader())->read(
+                ['key' => $this->key, 'name' => $this->name, 'purpose' => $this->purpose, 'joinsAfter' => $this->joinsAfter, 'items' => $this->items],
+                $this->version,
+            );
         } catch (InvalidChecklist $error) {
             throw new \LogicException("the checklist {$this->name} is kept and cannot be read: {$error->path} {$error->getMessage()}", 0, $error);
         }

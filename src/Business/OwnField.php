@@ -59,7 +59,15 @@ class OwnField implements Journaled
     /** @return array{id: string, record: string, key: string, label: string, kind: string, choices: list<string>, retired: bool} as CustomField in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'record' => $this->record, 'key' => $this->key, 'label' => $this->label, 'kind' => $this->kind->value, 'choices' => $this->choices, 'retired' => $this->retired];
+        return [
+            'id' => $this->id,
+            'record' => $this->record,
+            'key' => $this->key,
+            'label' => $this->label,
+            'kind' => $this->kind->value,
+            'choices' => $this->choices,
+            'retired' => $this->retired,
+        ];
     }
 
     /** @param list<string> $choices */

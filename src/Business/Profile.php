@@ -76,10 +76,31 @@ final class Profile implements Remembers
         $services = [];
         // With whoever leads and the checklist that joins, in one query.
         /** @var list<Service> $found */
-        $found = $this->em->createQueryBuilder()->select('s', 'l', 'c')->from(Service::class, 's')->join('s.lead', 'l')->leftJoin('s.addOn', 'c')->where('s.retired = false')->orderBy('s.key')->getQuery()->getResult();
+        $found = $this->em->createQueryBuilder()
+            ->select('s', 'l', 'c')
+            ->from(Service::class, 's')
+            ->join('s.lead', 'l')
+            ->leftJoin('s.addOn', 'c')
+            ->where('s.retired = false')
+            ->orderBy('s.key')
+            ->getQuery()
+            ->getResult();
         foreach ($found as $service) {
-            $among = Led::Named === $service->led ? [] : array_values(array_filter(array_map(fn (string $id): ?Staff => $this->em->find(Staff::class, $id), $service->among), static fn (?Staff $one): bool => null !== $one && $one->active));
-            $services[$service->key] = new OfferedService($service->key, $service->name, self::member($service->lead), $service->rule, $service->addOn?->toChecklist(), array_map(self::member(...), $among), Led::Fewest === $service->led);
+            $among = Led::Named === $service->led
+                ? []
+                : array_values(array_filter(
+                    array_map(fn (string $id): ?Staff => $this->em->find(Staff::class, $id), $service->among),
+                    static fn (?Staff $one): bool => null !== $one && $one->active,
+                ));
+            $services[$service->key] = new OfferedService(
+                $service->key,
+                $service->name,
+                self::member($service->lead),
+                $service->rule,
+                $service->addOn?->toChecklist(),
+                array_map(self::member(...), $among),
+                Led::Fewest === $service->led,
+            );
         }
 
         return $services;

@@ -29,7 +29,14 @@ final readonly class CareController
     {
         $client = $this->viewer->read($this->em->find(Client::class, $id) ?? throw Problem::notFound('client'));
         /** @var list<Task> $tasks */
-        $tasks = $this->em->createQueryBuilder()->select('t', 'p', 'c')->from(Task::class, 't')->join('t.project', 'p')->join('p.client', 'c')->where('p.client = :client')->andWhere('t.item LIKE :care')->andWhere('t.finishedAt IS NULL')
+        $tasks = $this->em->createQueryBuilder()
+            ->select('t', 'p', 'c')
+            ->from(Task::class, 't')
+            ->join('t.project', 'p')
+            ->join('p.client', 'c')
+            ->where('p.client = :client')
+            ->andWhere('t.item LIKE :care')
+            ->andWhere('t.finishedAt IS NULL')
             ->setParameter('client', $client)->setParameter('care', RepeatingCare::ITEM.'%')->orderBy('t.due')->setMaxResults(50)->getQuery()->getResult();
 
         return new JsonResponse(['items' => $this->view->rows(array_values(array_filter($tasks, fn (Task $task): bool => $this->viewer->sees($task->project))))]);

@@ -28,8 +28,16 @@ final readonly class ChecklistController
     private const ID = '[0-9a-f-]{36}';
     private const MOST_BYTES = 2_000_000;
 
-    public function __construct(private EntityManagerInterface $em, private Lists $lists, private ListChanges $changes, private ListView $view, private ListFile $file, private ListImport $import, private Takeover $takeover, private TryOut $tryOut)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Lists $lists,
+        private ListChanges $changes,
+        private ListView $view,
+        private ListFile $file,
+        private ListImport $import,
+        private Takeover $takeover,
+        private TryOut $tryOut,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -99,7 +107,14 @@ final readonly class ChecklistController
         $list = $this->changes->check(['name' => '' === trim($name) ? 'The new one' : $name] + $given, $kept->key ?? 'the-new-one', 1 + ($kept->version ?? 0));
         $start = $edit->day('start') ?? throw Problem::invalid('start', 'Choose the day on which it starts.');
 
-        return new JsonResponse($this->tryOut->of($list, $kept->isBase ?? false, JsonBody::text($body, 'service', 40), $start, $edit->day('readyBy'), JsonBody::text($body, 'submission', 36)) + [
+        return new JsonResponse($this->tryOut->of(
+            $list,
+            $kept->isBase ?? false,
+            JsonBody::text($body, 'service', 40),
+            $start,
+            $edit->day('readyBy'),
+            JsonBody::text($body, 'submission', 36),
+        ) + [
             'effects' => null === $kept ? [] : $this->takeover->preview($list, true),
         ]);
     }

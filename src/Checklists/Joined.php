@@ -30,8 +30,14 @@ final class Joined
         return [
             'added' => array_map(static fn (Task $task): array => ['name' => $task->name, 'due' => $task->due->format('Y-m-d'), 'assignee' => $task->assignee->name], $this->added),
             'removed' => array_map(static fn (Task $task): string => $task->name, $this->removed),
-            'moved' => array_map(static fn (array $one): array => ['name' => $one['task']->name, 'was' => $one['was']->format('Y-m-d'), 'due' => $one['due']->format('Y-m-d')], $this->moved),
-            'turned' => array_map(static fn (array $one): array => ['name' => $one['task']->name, 'was' => $one['was'], 'number' => $one['number'], 'waitsFor' => $one['waitsFor']], $this->turned),
+            'moved' => array_map(
+                static fn (array $one): array => ['name' => $one['task']->name, 'was' => $one['was']->format('Y-m-d'), 'due' => $one['due']->format('Y-m-d')],
+                $this->moved,
+            ),
+            'turned' => array_map(
+                static fn (array $one): array => ['name' => $one['task']->name, 'was' => $one['was'], 'number' => $one['number'], 'waitsFor' => $one['waitsFor']],
+                $this->turned,
+            ),
             'late' => $this->late,
         ];
     }

@@ -25,8 +25,13 @@ use Telamon\Tasks\TaskNames;
 /** Brings a checklist into a project that is under way: adds what is new, takes out what is gone, dates what is open. Done tasks stay as they are. */
 final readonly class Joining
 {
-    public function __construct(private EntityManagerInterface $em, private Replanning $replanning, private AnswersOfProject $answers, private CrewOfBusiness $crew, private TaskNames $names)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Replanning $replanning,
+        private AnswersOfProject $answers,
+        private CrewOfBusiness $crew,
+        private TaskNames $names,
+    ) {
     }
 
     /**
@@ -41,7 +46,13 @@ final readonly class Joining
         // Conditions and waits of this list; the others are as the project has them, whatever their lists say now.
         $lists = array_values(array_replace($all, [$list->key => $list]));
         try {
-            $anew = $this->replanning->of($project, $project->readyBy, $list, new Included($lists, $this->answers->of($project) ?? new Facts([], $project->openedAt->format('Y-m-d'))), (new Joins($lists))->of($list));
+            $anew = $this->replanning->of(
+                $project,
+                $project->readyBy,
+                $list,
+                new Included($lists, $this->answers->of($project) ?? new Facts([], $project->openedAt->format('Y-m-d'))),
+                (new Joins($lists))->of($list),
+            );
         } catch (WorkInCircle|UnreadableOutline $error) {
             throw new InvalidInput('checklist', $error->getMessage());
         }

@@ -66,7 +66,9 @@ final readonly class JoiningController
         $project = $this->project($id);
         $this->viewer->read($project);
 
-        return $project->lead === $staff || $this->viewer->may(Permission::LeadAny) ? $project : throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
+        return $project->lead === $staff || $this->viewer->may(Permission::LeadAny)
+            ? $project
+            : throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
     }
 
     private function project(string $id): Project

@@ -93,7 +93,11 @@ final readonly class ListChanges
     /** @throws Refusal where others need it */
     public function retire(ChecklistTemplate $kept, bool $retired, Staff $staff): void
     {
-        $this->changes->carryOut($this->words(($retired ? 'retired the checklist ' : 'brought back the checklist ').$kept->name, $staff, $kept), function () use ($kept, $retired): void {
+        $this->changes->carryOut($this->words(
+            ($retired ? 'retired the checklist ' : 'brought back the checklist ').$kept->name,
+            $staff,
+            $kept,
+        ), function () use ($kept, $retired): void {
             if ($retired) {
                 $this->refuseNeeded($kept);
             }

@@ -12,7 +12,30 @@ use Telamon\Staff\Staff;
 /** Checklists as files: JSON by public/checklist.schema.json, and CSV with one line an item. People are named by their mail addresses. */
 final readonly class ListFile
 {
-    private const HEADS = ['checklist', 'key', 'purpose', 'joins_after', 'item', 'name', 'group', 'words', 'doer', 'among', 'takes', 'effort', 'due_from', 'due_amount', 'due_unit', 'due_item', 'waits_for', 'if', 'done_by', 'approval', 'shown', 'steps'];
+    private const HEADS = [
+        'checklist',
+        'key',
+        'purpose',
+        'joins_after',
+        'item',
+        'name',
+        'group',
+        'words',
+        'doer',
+        'among',
+        'takes',
+        'effort',
+        'due_from',
+        'due_amount',
+        'due_unit',
+        'due_item',
+        'waits_for',
+        'if',
+        'done_by',
+        'approval',
+        'shown',
+        'steps',
+    ];
     private const PARTED = ' | ';
 
     public function __construct(private EntityManagerInterface $em)
@@ -30,7 +53,10 @@ final readonly class ListFile
 
         return ['checklists' => array_map(static function (ChecklistTemplate $one) use ($emails): array {
             $content = $one->toChecklist()->toArray();
-            $content['items'] = array_map(static fn (array $item): array => ['among' => array_map(static fn (string $id): string => $emails[$id] ?? $id, self::texts($item['among'] ?? []))] + $item, $content['items']);
+            $content['items'] = array_map(
+                static fn (array $item): array => ['among' => array_map(static fn (string $id): string => $emails[$id] ?? $id, self::texts($item['among'] ?? []))] + $item,
+                $content['items'],
+            );
 
             return $content;
         }, $kept)];
@@ -50,7 +76,10 @@ final readonly class ListFile
             foreach ($list->items as $item) {
                 yield [
                     $list->name, $list->key, $list->purpose, $list->joinsAfter, $item->key, $item->name, $item->group, $item->words,
-                    $item->doer->kind->value, implode(self::PARTED, array_map(static fn (string $id): string => $emails[$id] ?? $id, $item->doer->among)), (string) $item->takes, (string) $item->effort,
+                    $item->doer->kind->value, implode(
+                        self::PARTED,
+                        array_map(static fn (string $id): string => $emails[$id] ?? $id, $item->doer->among),
+                    ), (string) $item->takes, (string) $item->effort,
                     $item->due->from->value ?? '', (string) ($item->due->amount ?? ''), $item->due->unit->value ?? '', $item->due->item ?? '',
                     implode(self::PARTED, $item->waitsFor), null === $item->if ? '' : json_encode($item->if, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
                     $item->doneBy->value ?? '', $item->approval, $item->shown ? 'yes' : '', implode(self::PARTED, $item->steps),
@@ -97,7 +126,10 @@ final readonly class ListFile
         foreach ($rows as $i => $row) {
             $row += array_fill_keys(self::HEADS, '');
             $name = $row['checklist'];
-            $lists[$name] ??= ['at' => 'Line '.($i + 2), 'list' => ['key' => $row['key'], 'name' => $name, 'purpose' => $row['purpose'], 'joinsAfter' => $row['joins_after'], 'items' => [], 'lines' => []]];
+            $lists[$name] ??= [
+                'at' => 'Line '.($i + 2),
+                'list' => ['key' => $row['key'], 'name' => $name, 'purpose' => $row['purpose'], 'joinsAfter' => $row['joins_after'], 'items' => [], 'lines' => []],
+            ];
             foreach (['takes', 'effort', 'due_amount'] as $number) {
                 if (1 !== preg_match('/^-?\d{0,7}$/D', $row[$number])) {
                     $wrong[] = 'Line '.($i + 2).": $number is a whole number.";
@@ -111,7 +143,9 @@ final readonly class ListFile
             $lists[$name]['list']['items'][] = array_filter([
                 'key' => $row['item'], 'name' => $row['name'], 'group' => $row['group'], 'words' => $row['words'], 'doer' => $row['doer'], 'among' => self::parts($row['among']),
                 'takes' => '' === $row['takes'] ? 1 : (int) $row['takes'], 'effort' => (int) $row['effort'],
-                'due' => '' === $row['due_from'] ? null : ['from' => $row['due_from'], 'amount' => (int) $row['due_amount'], 'unit' => '' === $row['due_unit'] ? 'days' : $row['due_unit'], 'item' => $row['due_item']],
+                'due' => '' === $row['due_from']
+                    ? null
+                    : ['from' => $row['due_from'], 'amount' => (int) $row['due_amount'], 'unit' => '' === $row['due_unit'] ? 'days' : $row['due_unit'], 'item' => $row['due_item']],
                 'waitsFor' => self::parts($row['waits_for']), 'if' => $if, 'doneBy' => '' === $row['done_by'] ? null : $row['done_by'], 'approval' => $row['approval'],
                 'shown' => \in_array(strtolower($row['shown']), ['yes', '1', 'true'], true), 'steps' => self::parts($row['steps']),
             ], static fn (mixed $value): bool => null !== $value);
@@ -128,7 +162,13 @@ final readonly class ListFile
     private function withIds(array $list): array
     {
         $ids = array_flip($this->emails());
-        $list['items'] = array_map(static fn (mixed $item): mixed => \is_array($item) && \is_array($item['among'] ?? null) ? ['among' => array_map(static fn (string $one): string => $ids[$one] ?? $one, self::texts($item['among']))] + $item : $item, \is_array($list['items'] ?? null) ? array_values($list['items']) : []);
+        $list['items'] = array_map(
+            static fn (mixed $item): mixed => \is_array($item) && \is_array($item['among'] ?? null) ? ['among' => array_map(
+                static fn (string $one): string => $ids[$one] ?? $one,
+                self::texts($item['among']),
+            )] + $item : $item,
+            \is_array($list['items'] ?? null) ? array_values($list['items']) : [],
+        );
 
         return $list;
     }

@@ -93,7 +93,9 @@ final readonly class ListImport
             return $this->reader->read($data);
         } catch (InvalidChecklist $error) {
             $item = 1 === preg_match('/^items\.(\d+)\.?(.*)$/D', $error->path, $part) ? (int) $part[1] : null;
-            $where = null !== $item && \is_int($lines[$item] ?? null) ? "Line {$lines[$item]}" : $at.('' === $name ? '' : " “{$name}”").(null === $item ? '' : ', item '.($item + 1));
+            $where = null !== $item && \is_int($lines[$item] ?? null)
+                ? "Line {$lines[$item]}"
+                : $at.('' === $name ? '' : " “{$name}”").(null === $item ? '' : ', item '.($item + 1));
             $wrong[] = "$where: {$error->getMessage()}";
 
             return null;

@@ -22,7 +22,14 @@ final readonly class ListView
     /** @return array<string, mixed> as ChecklistList in the contract */
     public function all(): array
     {
-        return ['items' => array_map($this->shown($this->takeover->counts()), $this->em->getRepository(ChecklistTemplate::class)->findBy([], ['isBase' => 'DESC', 'retired' => 'ASC', 'name' => 'ASC'])), 'offers' => $this->rules->offers(), 'samples' => $this->samples()];
+        return [
+            'items' => array_map(
+                $this->shown($this->takeover->counts()),
+                $this->em->getRepository(ChecklistTemplate::class)->findBy([], ['isBase' => 'DESC', 'retired' => 'ASC', 'name' => 'ASC']),
+            ),
+            'offers' => $this->rules->offers(),
+            'samples' => $this->samples(),
+        ];
     }
 
     /** @return array<string, mixed> as KeptChecklist in the contract */
@@ -41,7 +48,14 @@ final readonly class ListView
         foreach ($this->em->getRepository(JournalEntry::class)->findBy(['recordId' => $kept->id], ['id' => 'DESC'], 200) as $entry) {
             if ([] !== array_intersect_key($entry->after, $was)) {
                 $items = \is_array($was['items']) ? $was['items'] : [];
-                $versions[] = ['version' => max(1, $number), 'at' => $entry->change->at->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $entry->change->by(), 'name' => \is_string($was['name']) ? $was['name'] : '', 'items' => \count($items), 'list' => ['key' => $kept->key] + $was];
+                $versions[] = [
+                    'version' => max(1, $number),
+                    'at' => $entry->change->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+                    'by' => $entry->change->by(),
+                    'name' => \is_string($was['name']) ? $was['name'] : '',
+                    'items' => \count($items),
+                    'list' => ['key' => $kept->key] + $was,
+                ];
                 $was = array_intersect_key($entry->before, $was) + $was;
             }
             --$number;
@@ -62,7 +76,9 @@ final readonly class ListView
             null === $service->addOn ?: $services[$service->addOn->id][] = ['value' => $service->key, 'label' => $service->name];
         }
         $rules = [];
-        foreach ($this->db->fetchAllAssociative("SELECT r.id, r.name, json_extract(a.value, '$.checklist') AS list FROM handling_rule r, json_each(r.definition, '$.then') a WHERE NOT r.retired AND json_extract(a.value, '$.kind') = 'checklist'") as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            "SELECT r.id, r.name, json_extract(a.value, '$.checklist') AS list FROM handling_rule r, json_each(r.definition, '$.then') a WHERE NOT r.retired AND json_extract(a.value, '$.kind') = 'checklist'",
+        ) as $row) {
             $rules[\is_string($row['list']) ? $row['list'] : ''][] = ['value' => \is_string($row['id']) ? $row['id'] : '', 'label' => \is_string($row['name']) ? $row['name'] : ''];
         }
 

@@ -93,6 +93,11 @@ final readonly class Lists
 
     private static function always(Checklist $list): Checklist
     {
-        return new Checklist($list->key, $list->name, array_map(static fn (ChecklistItem $item): ChecklistItem => new ChecklistItem($item->key, $item->name, $item->doer, $item->takes, null, $item->waitsFor), $list->items), $list->joinsAfter);
+        return new Checklist(
+            $list->key,
+            $list->name,
+            array_map(static fn (ChecklistItem $item): ChecklistItem => new ChecklistItem($item->key, $item->name, $item->doer, $item->takes, null, $item->waitsFor), $list->items),
+            $list->joinsAfter,
+        );
     }
 }

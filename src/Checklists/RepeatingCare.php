@@ -68,7 +68,13 @@ final readonly class RepeatingCare
             return;
         }
         /** @var list<Task> $found */
-        $found = $this->em->createQueryBuilder()->select('t')->from(Task::class, 't')->join('t.project', 'p')->where('p.client = :client')->andWhere('t.item = :item')->andWhere('t.finishedAt IS NULL')
+        $found = $this->em->createQueryBuilder()
+            ->select('t')
+            ->from(Task::class, 't')
+            ->join('t.project', 'p')
+            ->where('p.client = :client')
+            ->andWhere('t.item = :item')
+            ->andWhere('t.finishedAt IS NULL')
             ->setParameter('client', $new->client)->setParameter('item', self::ITEM.$new->service)->getQuery()->getResult();
         foreach ($found as $task) {
             $this->em->remove($task);
@@ -87,6 +93,9 @@ final readonly class RepeatingCare
     /** @return list<Task> */
     private function open(Project $project): array
     {
-        return array_values(array_filter($this->em->getRepository(Task::class)->findBy(['project' => $project, 'finishedAt' => null]), static fn (Task $task): bool => str_starts_with($task->item, self::ITEM)));
+        return array_values(array_filter(
+            $this->em->getRepository(Task::class)->findBy(['project' => $project, 'finishedAt' => null]),
+            static fn (Task $task): bool => str_starts_with($task->item, self::ITEM),
+        ));
     }
 }

@@ -98,7 +98,14 @@ final readonly class Takeover
     /** @throws Refusal */
     public function add(Project $project, ChecklistTemplate $kept, Staff $staff): void
     {
-        $this->carryOut("added the checklist {$kept->name} to {$project->recordLabel()}", $staff, fn () => $this->keep($project, $kept->toChecklist(), $this->lists->all()), 'project', $project->id, $project->recordLabel());
+        $this->carryOut(
+            "added the checklist {$kept->name} to {$project->recordLabel()}",
+            $staff,
+            fn () => $this->keep($project, $kept->toChecklist(), $this->lists->all()),
+            'project',
+            $project->id,
+            $project->recordLabel(),
+        );
     }
 
     /** @param array<string, Checklist> $all */
@@ -119,7 +126,10 @@ final readonly class Takeover
         $query = $this->em->createQueryBuilder()->select('p')->distinct()->from(Project::class, 'p')->join(Task::class, 't', 'WITH', 't.project = p')
             ->where('t.item LIKE :list')->andWhere('p.outcome = :open')->setParameter('list', "{$list->key}/%")->setParameter('open', StageEnd::Open)->orderBy('p.openedAt', 'DESC')->addOrderBy('p.id', 'DESC')->setMaxResults(self::MOST);
         if (!$all) {
-            $query->groupBy('p.id')->having('MAX(t.listVersion) < :version')->andHaving('SUM(CASE WHEN t.finishedAt IS NULL THEN 1 ELSE 0 END) > 0')->setParameter('version', $list->version);
+            $query->groupBy('p.id')
+                ->having('MAX(t.listVersion) < :version')
+                ->andHaving('SUM(CASE WHEN t.finishedAt IS NULL THEN 1 ELSE 0 END) > 0')
+                ->setParameter('version', $list->version);
         }
         /** @var list<Project> $found */
         $found = $query->getQuery()->getResult();

@@ -46,7 +46,9 @@ final readonly class TaskNotices
 
         return $this->messages->queue('told', $to->email, $to->name, [
             'first_name' => $this->names->read($to->name)->given, 'client' => $project->client->name(), 'why' => $why, 'service' => $project->title, 'project' => $project->number,
-            'phone' => '', 'place' => $project->asset->place ?? '', 'lead' => $project->lead->name, 'notes' => $notes, 'link' => '' === $this->address ? '' : rtrim($this->address, '/')."/projects/{$project->id}",
+            'phone' => '', 'place' => $project->asset->place ?? '', 'lead' => $project->lead->name, 'notes' => $notes, 'link' => '' === $this->address
+                ? ''
+                : rtrim($this->address, '/')."/projects/{$project->id}",
         ], $project->client, $project, null, $why, true);
     }
 }

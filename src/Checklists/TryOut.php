@@ -22,8 +22,13 @@ use Telamon\Tasks\TaskCounts;
 /** What checklists would give: merged and dated, nothing saved. */
 final readonly class TryOut
 {
-    public function __construct(private Profile $business, private AnswersOfProject $answers, private CrewOfBusiness $crew, private TaskCounts $counts, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Profile $business,
+        private AnswersOfProject $answers,
+        private CrewOfBusiness $crew,
+        private TaskCounts $counts,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -44,7 +49,11 @@ final readonly class TryOut
             }
         }
         try {
-            $merged = (new ChecklistMerge($this->business->workingDays()))->merge($lists, new Anchors($start, $readyBy), '' === $submission ? null : $this->answers->ofSubmission($submission));
+            $merged = (new ChecklistMerge($this->business->workingDays()))->merge(
+                $lists,
+                new Anchors($start, $readyBy),
+                '' === $submission ? null : $this->answers->ofSubmission($submission),
+            );
         } catch (WorkInCircle|UnreadableOutline $error) {
             throw new InvalidInput('items', $error->getMessage());
         }
@@ -65,12 +74,15 @@ final readonly class TryOut
         return [
             'lists' => array_map(static fn (Checklist $one): string => $one->name, $lists),
             'tasks' => array_map(static fn (PlannedTask $task): array => [
-                'key' => $task->key, 'number' => $task->number, 'name' => $task->item->name, 'checklist' => $task->checklist->name, 'who' => $who($task)->name, 'left' => $crew->hasLeft($task->item->doer),
+                'key' => $task->key, 'number' => $task->number, 'name' => $task->item->name, 'checklist' => $task->checklist->name,
+                'who' => $who($task)->name, 'left' => $crew->hasLeft($task->item->doer),
                 'takes' => $task->item->takes, 'waitsFor' => $task->waitsFor, 'start' => $task->earliestStart, 'finish' => $task->earliestFinish, 'float' => $task->float,
                 'begins' => $task->begins->format('Y-m-d'), 'due' => $task->due->format('Y-m-d'), 'onChain' => $task->onChain,
             ], $merged->tasks),
             'leftOut' => array_map(static fn (array $one): array => ['key' => $one['key'], 'name' => $one['item']->name], $merged->leftOut),
-            'length' => $merged->length, 'room' => $merged->room, 'shortBy' => $merged->shortBy, 'done' => $merged->done->format('Y-m-d'), 'verdict' => $merged->verdict(), 'clashes' => $merged->clashes(),
+            'length' => $merged->length, 'room' => $merged->room, 'shortBy' => $merged->shortBy, 'done' => $merged->done->format('Y-m-d'), 'verdict' => $merged
+                ->verdict(), 'clashes' => $merged
+                ->clashes(),
             'days' => $this->days($merged),
         ];
     }

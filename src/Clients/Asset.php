@@ -62,7 +62,15 @@ class Asset implements Journaled
     /** @return array{id: string, description: string, place: string, make: string, model: string, serialNumber: string, notes: string} */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'description' => $this->description, 'place' => $this->place, 'make' => $this->make, 'model' => $this->model, 'serialNumber' => $this->serialNumber, 'notes' => $this->notes];
+        return [
+            'id' => $this->id,
+            'description' => $this->description,
+            'place' => $this->place,
+            'make' => $this->make,
+            'model' => $this->model,
+            'serialNumber' => $this->serialNumber,
+            'notes' => $this->notes,
+        ];
     }
 
     public function isCalled(string $description, string $place): void

@@ -23,8 +23,16 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ClientController
 {
-    public function __construct(private EntityManagerInterface $em, private ClientList $list, private ClientView $view, private ClientEditing $editing, private ClientRemoval $removal, private SeveralClients $several, private ClientExport $export, private Viewer $viewer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ClientList $list,
+        private ClientView $view,
+        private ClientEditing $editing,
+        private ClientRemoval $removal,
+        private SeveralClients $several,
+        private ClientExport $export,
+        private Viewer $viewer,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]

@@ -29,7 +29,14 @@ final class ClientEdit extends Edit
             if (null === $kind) {
                 throw new InvalidInput("contactPoints.$i.kind", 'Choose email or phone.');
             }
-            $points[$i] = ['id' => \is_string($one['id'] ?? null) ? $one['id'] : null, 'was' => \is_string($one['was'] ?? null) ? $one['was'] : null, 'kind' => $kind, 'value' => $value, 'purpose' => \is_string($one['purpose'] ?? null) ? mb_substr(trim($one['purpose']), 0, 100) : null, 'remove' => true === ($one['remove'] ?? false)];
+            $points[$i] = [
+                'id' => \is_string($one['id'] ?? null) ? $one['id'] : null,
+                'was' => \is_string($one['was'] ?? null) ? $one['was'] : null,
+                'kind' => $kind,
+                'value' => $value,
+                'purpose' => \is_string($one['purpose'] ?? null) ? mb_substr(trim($one['purpose']), 0, 100) : null,
+                'remove' => true === ($one['remove'] ?? false),
+            ];
         }
 
         return $points;

@@ -25,8 +25,16 @@ final readonly class ClientEditing
     private const MOST_TAGS = 40;
     private const MOST_ADDRESSES = 10;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ContactPoints $points, private ClientParts $parts, private OwnFields $fields, private EmailReader $emails, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private ContactPoints $points,
+        private ClientParts $parts,
+        private OwnFields $fields,
+        private EmailReader $emails,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws Refusal where something cannot be, or the id is on file by then */

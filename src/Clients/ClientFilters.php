@@ -29,7 +29,10 @@ final readonly class ClientFilters
     /** Whether a request leaves anybody out who is current. */
     public function isNarrowed(Request $request): bool
     {
-        return [] !== $this->filters($request) || null !== $this->viewer->clients() || null !== Query::id($request, 'owner') || 'archived' === Query::oneOf($request, 'state', self::STATES);
+        return [] !== $this->filters($request)
+            || null !== $this->viewer->clients()
+            || null !== Query::id($request, 'owner')
+            || 'archived' === Query::oneOf($request, 'state', self::STATES);
     }
 
     /** @return QueryBuilder of clients called c */
@@ -79,7 +82,11 @@ final readonly class ClientFilters
         }
         $tag = $request->query->getString('tag');
         if ('' !== $tag) {
-            $filters[] = new ClientFilter('SELECT client_id FROM client_tag WHERE tag = :tag', 'EXISTS (SELECT 1 FROM client_tag t WHERE t.client_id = c.id AND t.tag = :tag)', ['tag' => $tag]);
+            $filters[] = new ClientFilter(
+                'SELECT client_id FROM client_tag WHERE tag = :tag',
+                'EXISTS (SELECT 1 FROM client_tag t WHERE t.client_id = c.id AND t.tag = :tag)',
+                ['tag' => $tag],
+            );
         }
         $service = $request->query->getString('service');
         if ('' !== $service) {

@@ -32,15 +32,31 @@ final readonly class ClientList
         $sort = Query::oneOf($request, 'sort', ['name', '-name', 'since', '-since', 'contact', '-contact']) ?? 'name';
         $column = self::SORTS[ltrim($sort, '-')];
         $way = str_starts_with($sort, '-') ? 'DESC' : 'ASC';
-        $query->select('c.id', "TRIM(c.given_name || ' ' || c.family_name) AS name", 'c.organisation', "CASE WHEN c.address <> '' THEN c.address ELSE (SELECT a.place FROM asset a WHERE a.client_id = c.id AND a.place <> '' ORDER BY a.id LIMIT 1) END AS address", 'c.since', 'c.last_contact', 'c.tags', 'c.archived_at', 's.name AS owner', "$column AS sorted")
+        $query->select(
+            'c.id',
+            "TRIM(c.given_name || ' ' || c.family_name) AS name",
+            'c.organisation',
+            "CASE WHEN c.address <> '' THEN c.address ELSE (SELECT a.place FROM asset a WHERE a.client_id = c.id AND a.place <> '' ORDER BY a.id LIMIT 1) END AS address",
+            'c.since',
+            'c.last_contact',
+            'c.tags',
+            'c.archived_at',
+            's.name AS owner',
+            "$column AS sorted",
+        )
             ->leftJoin('c', 'staff', 's', 's.id = c.owner_id')->orderBy($column, $way)->addOrderBy('c.id', $way)->setMaxResults(Page::SIZE + 1);
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
             // Nothing comes before everything, as the database sorts it.
             $beyond = 'ASC' === $way ? '>' : '<';
-            $query->andWhere("COALESCE($column, '') $beyond :value OR (COALESCE($column, '') = :value AND c.id $beyond :id)")->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);
+            $query->andWhere("COALESCE($column, '') $beyond :value OR (COALESCE($column, '') = :value AND c.id $beyond :id)")
+                ->setParameter('value', $cursor->value)
+                ->setParameter('id', $cursor->id);
         }
-        $found = array_map(static fn (array $row): array => array_map(static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '', $row), array_values($query->fetchAllAssociative()));
+        $found = array_map(
+            static fn (array $row): array => array_map(static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '', $row),
+            array_values($query->fetchAllAssociative()),
+        );
         [$page, $next] = Page::cut($found, static fn (array $row): Cursor => new Cursor($row['sorted'], $row['id']));
 
         return ['items' => $this->rows($page), 'next' => $next, 'total' => $total, 'counted' => $counted];
@@ -88,7 +104,11 @@ final readonly class ClientList
     private function points(array $ids): array
     {
         $points = [];
-        foreach ($this->db->fetchAllNumeric('SELECT client_id, kind, value FROM contact_point WHERE client_id IN (?) ORDER BY kind, id', [$ids], [ArrayParameterType::STRING]) as [$client, $kind, $value]) {
+        foreach ($this->db->fetchAllNumeric(
+            'SELECT client_id, kind, value FROM contact_point WHERE client_id IN (?) ORDER BY kind, id',
+            [$ids],
+            [ArrayParameterType::STRING],
+        ) as [$client, $kind, $value]) {
             if (\is_string($client) && \is_string($kind) && \is_string($value)) {
                 $points[$client][$kind] ??= $value;
             }

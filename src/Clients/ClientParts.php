@@ -16,8 +16,13 @@ use Telamon\Staff\Staff;
 /** What belongs to a client and is written by hand: contacts, links to other clients, consents, and what they have. Call it inside a change. */
 final readonly class ClientParts
 {
-    public function __construct(private EntityManagerInterface $em, private EmailReader $emails, private Profile $business, private OwnFields $fields, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private EmailReader $emails,
+        private Profile $business,
+        private OwnFields $fields,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws InvalidInput */
@@ -49,7 +54,10 @@ final readonly class ClientParts
             $edit->text('name', 200) ?? $there->name ?? '',
             $edit->text('role', 200) ?? $there->role ?? '',
             '' === $email ? '' : ($this->emails->read($email) ?? throw new InvalidInput("$path.email", $this->emails->fault($email) ?? 'This is no mail address.')),
-            '' === $phone ? '' : ($this->business->phoneReader()->read($phone) ?? throw new InvalidInput("$path.phone", $this->business->phoneReader()->fault($phone) ?? 'This is no phone number.')),
+            '' === $phone ? '' : ($this->business->phoneReader()->read($phone) ?? throw new InvalidInput(
+                "$path.phone",
+                $this->business->phoneReader()->fault($phone) ?? 'This is no phone number.',
+            )),
         ];
         if ('' === $values[0]) {
             throw new InvalidInput("$path.name", 'Write their name.');
@@ -109,7 +117,13 @@ final readonly class ClientParts
         }
         $asset = $there ?? new Asset($client, $description, '');
         $asset->isCalled($description, $edit->text('place', 300) ?? $asset->place);
-        $asset->describe($edit->text('make', 100) ?? $asset->make, $edit->text('model', 100) ?? $asset->model, $edit->text('serialNumber', 100) ?? $asset->serialNumber, $edit->text('notes', 10_000) ?? $asset->notes, $this->fields->written('asset', $edit->any('custom'), $asset->custom));
+        $asset->describe(
+            $edit->text('make', 100) ?? $asset->make,
+            $edit->text('model', 100) ?? $asset->model,
+            $edit->text('serialNumber', 100) ?? $asset->serialNumber,
+            $edit->text('notes', 10_000) ?? $asset->notes,
+            $this->fields->written('asset', $edit->any('custom'), $asset->custom),
+        );
         $this->em->persist($asset);
     }
 

@@ -20,14 +20,22 @@ final readonly class ClientRemoval
     private const PARTS = [ContactPoint::class, Contact::class, Consent::class, Asset::class];
 
     /** @param array<string, class-string> $recordClasses by kind */
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private ClockInterface $clock, #[Autowire('%telamon.records%')] private array $recordClasses)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private ClockInterface $clock,
+        #[Autowire('%telamon.records%')] private array $recordClasses,
+    ) {
     }
 
     /** @throws Refusal where somebody was quicker */
     public function archive(Client $client, bool $archived, int $version, Staff $staff): void
     {
-        $this->changes->carryOut($this->change(($archived ? 'archived ' : 'brought back ').$client->name(), $client, $staff)->looking($client, $version), function () use ($client, $archived): void {
+        $this->changes->carryOut($this->change(
+            ($archived ? 'archived ' : 'brought back ').$client->name(),
+            $client,
+            $staff,
+        )->looking($client, $version), function () use ($client, $archived): void {
             $client->archive($archived ? $this->clock->now() : null);
         });
     }

@@ -15,7 +15,11 @@ final readonly class ConfirmedAddresses
 
     public function has(string $email): bool
     {
-        return '' !== $email && false !== $this->db->fetchOne("SELECT 1 FROM contact_point p JOIN client c ON c.id = p.client_id WHERE p.kind = 'email' AND LOWER(p.value) = ? AND p.confirmed = 1 AND c.merged_into_id IS NULL LIMIT 1", [mb_strtolower(trim($email))]);
+        return '' !== $email
+            && false !== $this->db->fetchOne(
+                "SELECT 1 FROM contact_point p JOIN client c ON c.id = p.client_id WHERE p.kind = 'email' AND LOWER(p.value) = ? AND p.confirmed = 1 AND c.merged_into_id IS NULL LIMIT 1",
+                [mb_strtolower(trim($email))],
+            );
     }
 
     /**
@@ -26,6 +30,10 @@ final readonly class ConfirmedAddresses
     {
         $name = trim($name);
 
-        return 1 === preg_match("/^[\\p{L}\\p{M}'’.-]{1,25}( [\\p{L}\\p{M}'’.-]{1,25}){0,3}$/u", $name) && 1 !== preg_match('/\.\p{L}{2,}\b|\b(www|http|com|net|org)\b/iu', $name) && mb_strtoupper($name) !== $name ? $name : '';
+        return 1 === preg_match("/^[\\p{L}\\p{M}'’.-]{1,25}( [\\p{L}\\p{M}'’.-]{1,25}){0,3}$/u", $name)
+            && 1 !== preg_match('/\.\p{L}{2,}\b|\b(www|http|com|net|org)\b/iu', $name)
+            && mb_strtoupper($name) !== $name
+            ? $name
+            : '';
     }
 }

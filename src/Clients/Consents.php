@@ -35,7 +35,13 @@ final readonly class Consents
     public function names(): array
     {
         /** @var list<string> $names */
-        $names = $this->em->createQueryBuilder()->select('DISTINCT c.what')->from(Consent::class, 'c')->orderBy('c.what')->setMaxResults(self::MOST)->getQuery()->getSingleColumnResult();
+        $names = $this->em->createQueryBuilder()
+            ->select('DISTINCT c.what')
+            ->from(Consent::class, 'c')
+            ->orderBy('c.what')
+            ->setMaxResults(self::MOST)
+            ->getQuery()
+            ->getSingleColumnResult();
 
         return $names;
     }

@@ -29,7 +29,14 @@ final readonly class TagsOfClients implements HoldsTags
 
     public function with(string $tag, int $most): array
     {
-        $ids = $this->em->createQueryBuilder()->select('t.clientId')->from(ClientTag::class, 't')->where('t.tag = :tag')->setParameter('tag', $tag)->setMaxResults($most)->getQuery()->getSingleColumnResult();
+        $ids = $this->em->createQueryBuilder()
+            ->select('t.clientId')
+            ->from(ClientTag::class, 't')
+            ->where('t.tag = :tag')
+            ->setParameter('tag', $tag)
+            ->setMaxResults($most)
+            ->getQuery()
+            ->getSingleColumnResult();
 
         return $this->em->getRepository(Client::class)->findBy(['id' => $ids]);
     }

@@ -76,7 +76,10 @@ abstract class AnswersFile extends Command
     /** @param array<mixed> $answer */
     private function print(OutputInterface $output, array $answer): void
     {
-        $output->writeln(json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 
     private function refuse(OutputInterface $output, string $why): int

@@ -33,7 +33,12 @@ final readonly class SqliteSession implements Middleware
                 $native = $connection->getNativeConnection();
                 if ($native instanceof \PDO) {
                     // SQLite's own LOWER knows only the letters of ASCII; Ó must be found by ó.
-                    $native->sqliteCreateFunction('LOWER', static fn (mixed $text): ?string => \is_scalar($text) ? mb_strtolower((string) $text) : null, 1, \PDO::SQLITE_DETERMINISTIC);
+                    $native->sqliteCreateFunction(
+                        'LOWER',
+                        static fn (mixed $text): ?string => \is_scalar($text) ? mb_strtolower((string) $text) : null,
+                        1,
+                        \PDO::SQLITE_DETERMINISTIC,
+                    );
                 }
 
                 return new ImmediateTransactions($connection, $this->look);

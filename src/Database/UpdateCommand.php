@@ -22,8 +22,12 @@ final class UpdateCommand extends Command
 {
     private const KEPT = 3;
 
-    public function __construct(private readonly Connection $db, private readonly EventDispatcherInterface $events, private readonly string $projectFolder, private readonly string $dataFolder)
-    {
+    public function __construct(
+        private readonly Connection $db,
+        private readonly EventDispatcherInterface $events,
+        private readonly string $projectFolder,
+        private readonly string $dataFolder,
+    ) {
         parent::__construct();
     }
 
@@ -48,7 +52,9 @@ final class UpdateCommand extends Command
 
         $known = array_map(static fn (string $file): string => 'TelamonMigrations\\'.basename($file, '.php'), glob("{$this->projectFolder}/migrations/*.php") ?: []);
         /** @var list<string> $done */
-        $done = false === $this->db->fetchOne("SELECT 1 FROM sqlite_master WHERE name = 'doctrine_migration_versions'") ? [] : $this->db->fetchFirstColumn('SELECT version FROM doctrine_migration_versions');
+        $done = false === $this->db->fetchOne("SELECT 1 FROM sqlite_master WHERE name = 'doctrine_migration_versions'")
+            ? []
+            : $this->db->fetchFirstColumn('SELECT version FROM doctrine_migration_versions');
         if ([] !== array_diff($done, $known)) {
             $output->writeln('This database was written by a newer Telamon. Run that one, or restore a backup from before.');
 

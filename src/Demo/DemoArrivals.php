@@ -36,7 +36,17 @@ final class DemoArrivals
             $this->decided($now->modify("-$minutesAgo minutes")->modify('-1500 minutes'));
         }
         // Somebody mistyped an address: her confirmation could not be sent.
-        $this->answered($this->ago(400), $this->letter(['given' => 'Ottoline', 'family' => 'Gorse', 'email' => 'ottoline.gorse@refused.example', 'phone' => '+353209118201', 'address' => '5 Ropewalk, Marrowby', 'piano' => $people->piano()]));
+        $this->answered(
+            $this->ago(400),
+            $this->letter([
+                'given' => 'Ottoline',
+                'family' => 'Gorse',
+                'email' => 'ottoline.gorse@refused.example',
+                'phone' => '+353209118201',
+                'address' => '5 Ropewalk, Marrowby',
+                'piano' => $people->piano(),
+            ]),
+        );
         foreach ([330, 250, 205, 160] as $ago) {
             $this->decided($this->ago($ago));
         }
@@ -50,7 +60,10 @@ final class DemoArrivals
 
             return;
         }
-        $this->answered($at, $this->dice->chance(82) ? $this->letter($this->dice->pick($this->known)) : $this->letter($this->people->person() + ['piano' => $this->people->piano()]));
+        $this->answered(
+            $at,
+            $this->dice->chance(82) ? $this->letter($this->dice->pick($this->known)) : $this->letter($this->people->person() + ['piano' => $this->people->piano()]),
+        );
     }
 
     /** @param array{string, array<string, string>, list<array{path: string, name: string}>} $letter */
@@ -115,7 +128,16 @@ final class DemoArrivals
             $answers['phone'] = '0'.substr($who['phone'], 4);
         }
         if ('' === $who['given']) {
-            return ['concert', $answers + ['service' => 'concert', 'place' => $who['address'], 'matter' => $this->dice->pick(DemoWords::MATTER['concert']), 'wanted_by' => $this->day($this->dice->between(12, 60))], []];
+            return [
+                'concert',
+                $answers + [
+                    'service' => 'concert',
+                    'place' => $who['address'],
+                    'matter' => $this->dice->pick(DemoWords::MATTER['concert']),
+                    'wanted_by' => $this->day($this->dice->between(12, 60)),
+                ],
+                [],
+            ];
         }
         if ($this->dice->chance(30)) {
             return ['tuning', $answers + ['service' => 'tuning', 'wanted_by' => $this->day($this->dice->between(5, 30))], []];
@@ -139,7 +161,11 @@ final class DemoArrivals
     private function photographs(string $piano): array
     {
         $n = $this->dice->between(0, 11);
-        $files = [['path' => $this->pictures->front($n % 3), 'name' => 'front.jpg'], ['path' => $this->pictures->keys1($n % 5), 'name' => 'keys.jpg'], ['path' => $this->pictures->strings($n % 4), 'name' => 'strings.jpg']];
+        $files = [
+            ['path' => $this->pictures->front($n % 3), 'name' => 'front.jpg'],
+            ['path' => $this->pictures->keys1($n % 5), 'name' => 'keys.jpg'],
+            ['path' => $this->pictures->strings($n % 4), 'name' => 'strings.jpg'],
+        ];
         $files = \array_slice($files, 0, $this->dice->between(1, 3));
         if ($this->dice->chance(30)) {
             $files[] = ['path' => $this->pictures->report($piano, $this->now->modify('-14 months')->format('j F Y'), $n % 6), 'name' => 'tuning report.pdf'];
@@ -156,22 +182,86 @@ final class DemoArrivals
             $by[trim("{$who['given']} {$who['family']}")] = $who;
         }
         $year = (int) $this->now->format('Y') + 1;
-        $person = static fn (string $name): array => ['name' => $name, 'email' => $by[$name]['email'], 'phone' => '0'.substr($by[$name]['phone'], 4), 'piano' => $by[$name]['piano']];
-        $photos = [['path' => $this->pictures->front(0), 'name' => 'front.jpg'], ['path' => $this->pictures->keys1(1), 'name' => 'keys.jpg'], ['path' => $this->pictures->strings(0), 'name' => 'strings.jpg']];
-        $this->write(142, 'piano-inquiry', ['service' => 'moving', 'place' => $by['Wilf Ambry']['address'], 'matter' => 'The delivery on Friday: could it be after three? The lane is closed in the morning.'] + $person('Wilf Ambry'));
+        $person = static fn (string $name): array => [
+            'name' => $name,
+            'email' => $by[$name]['email'],
+            'phone' => '0'.substr($by[$name]['phone'], 4),
+            'piano' => $by[$name]['piano'],
+        ];
+        $photos = [
+            ['path' => $this->pictures->front(0), 'name' => 'front.jpg'],
+            ['path' => $this->pictures->keys1(1), 'name' => 'keys.jpg'],
+            ['path' => $this->pictures->strings(0), 'name' => 'strings.jpg'],
+        ];
+        $this->write(
+            142,
+            'piano-inquiry',
+            [
+                'service' => 'moving',
+                'place' => $by['Wilf Ambry']['address'],
+                'matter' => 'The delivery on Friday: could it be after three? The lane is closed in the morning.',
+            ] + $person('Wilf Ambry'),
+        );
         $this->write(78, 'piano-inquiry', [
-            'phone' => '020 914 3327', 'service' => 'repair', 'place' => '7 Weir Cottages, Marrowby. Three steps up.', 'piano' => 'Upright, Pell & Thrane, about 1924. 48217 is stamped inside the lid.',
+            'phone' => '020 914 3327', 'service' => 'repair', 'place' => '7 Weir Cottages, Marrowby. Three steps up.',
+            'piano' => 'Upright, Pell & Thrane, about 1924. 48217 is stamped inside the lid.',
             'matter' => DemoWords::MATTER['repair'][0], 'wanted_by' => "04/05/$year",
         ] + $person('Orla Fennick'), $photos);
-        $this->write(170, 'concert', ['service' => 'concert', 'place' => 'Lantern Street, Marrowby', 'matter' => DemoWords::MATTER['concert'][0], 'wanted_by' => $this->day(24)] + $person('Lantern Hall'));
+        $this->write(
+            170,
+            'concert',
+            ['service' => 'concert', 'place' => 'Lantern Street, Marrowby', 'matter' => DemoWords::MATTER['concert'][0], 'wanted_by' => $this->day(24)] + $person('Lantern Hall'),
+        );
         $this->write(44, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(16)] + $person('Gable Lane School'));
         $this->write(11, 'tuning', ['service' => 'tuning'] + $person('Rosheen Attley'));
-        $this->write(26, 'piano-inquiry', ['name' => 'Ida Dunmarl', 'service' => 'restoration', 'place' => '3 Chapel Bank, Dunmarl Bridge', 'matter' => DemoWords::MATTER['restoration'][0]] + $person('Colm Spindle'), [$photos[2]]);
-        $this->write(58, 'piano-inquiry', ['name' => 'Tamsin Oakhanger', 'email' => 'tamsin.oakhanger@example.org', 'phone' => '020 917 3140', 'service' => 'tuning', 'piano' => 'Ostermark upright, perhaps 1950', 'place' => '12 Mill Race, Saltfold', 'matter' => 'New to the area. Could somebody come and look it over?'], [$photos[0]]);
-        $this->write(65, 'piano-inquiry', ['service' => 'repair', 'place' => $by['Maeve Ó Garrow']['address'], 'matter' => DemoWords::MATTER['repair'][1], 'wanted_by' => "03/02/$year"] + $person('Maeve Ó Garrow'), [$photos[1]]);
+        $this->write(
+            26,
+            'piano-inquiry',
+            [
+                'name' => 'Ida Dunmarl',
+                'service' => 'restoration',
+                'place' => '3 Chapel Bank, Dunmarl Bridge',
+                'matter' => DemoWords::MATTER['restoration'][0],
+            ] + $person('Colm Spindle'),
+            [$photos[2]],
+        );
+        $this->write(
+            58,
+            'piano-inquiry',
+            [
+                'name' => 'Tamsin Oakhanger',
+                'email' => 'tamsin.oakhanger@example.org',
+                'phone' => '020 917 3140',
+                'service' => 'tuning',
+                'piano' => 'Ostermark upright, perhaps 1950',
+                'place' => '12 Mill Race, Saltfold',
+                'matter' => 'New to the area. Could somebody come and look it over?',
+            ],
+            [$photos[0]],
+        );
+        $this->write(
+            65,
+            'piano-inquiry',
+            [
+                'service' => 'repair',
+                'place' => $by['Maeve Ó Garrow']['address'],
+                'matter' => DemoWords::MATTER['repair'][1],
+                'wanted_by' => "03/02/$year",
+            ] + $person('Maeve Ó Garrow'),
+            [$photos[1]],
+        );
         $this->write(112, 'tuning', ['service' => 'tuning', 'wanted_by' => $this->day(9)] + $person('Bryony Tesk'));
-        $this->write(90, 'piano-inquiry', ['name' => 'Jonty Wyreside', 'email' => 'jonty.wyreside@post.example', 'service' => 'other', 'piano' => '', 'matter' => DemoWords::MATTER['other'][1]]);
-        $this->write(33, 'piano-inquiry', ['service' => 'restoration', 'place' => $by['Hugh Orrin']['address'], 'matter' => DemoWords::MATTER['restoration'][2], 'wanted_by' => $this->day(80)] + $person('Hugh Orrin'), \array_slice($photos, 1));
+        $this->write(
+            90,
+            'piano-inquiry',
+            ['name' => 'Jonty Wyreside', 'email' => 'jonty.wyreside@post.example', 'service' => 'other', 'piano' => '', 'matter' => DemoWords::MATTER['other'][1]],
+        );
+        $this->write(
+            33,
+            'piano-inquiry',
+            ['service' => 'restoration', 'place' => $by['Hugh Orrin']['address'], 'matter' => DemoWords::MATTER['restoration'][2], 'wanted_by' => $this->day(80)] + $person('Hugh Orrin'),
+            \array_slice($photos, 1),
+        );
         $this->write(96, 'hello', ['name' => 'Perrin Holloway', 'email' => 'perrin.holloway@example.org', 'reason' => 'My grandmother’s piano, is it worth keeping?']);
         $free = $this->now->modify('+20 days');
         $this->write(71, 'hall-instruments', [

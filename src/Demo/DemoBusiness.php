@@ -34,8 +34,25 @@ final readonly class DemoBusiness
         $pim = $this->staff('pim@marrowby.example', 'Pim Tarrow', 'PT', Role::Field);
         $teo = $this->staff('teo@marrowby.example', 'Teo Ashbrand', 'TA', Role::Field);
         $weekday = [['08:00', '18:00']];
-        $business = new Business('Marrowby Piano Workshop', 'hello@marrowby.example', '+353209172204', '4 Quarry Steps, Marrowby', 'IE', 'Europe/Dublin', 'EUR', 'piano', 'piano', [1 => $weekday, 2 => $weekday, 3 => $weekday, 4 => $weekday, 5 => $weekday, 6 => [], 7 => []], 'Mon to Fri, 8 to 6', $nessa);
-        $business->offer(['Recommended', 'Our page', 'Sign at the steps', 'Was here before'], ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it'], ['Too far away', 'An old instrument to give away']);
+        $business = new Business(
+            'Marrowby Piano Workshop',
+            'hello@marrowby.example',
+            '+353209172204',
+            '4 Quarry Steps, Marrowby',
+            'IE',
+            'Europe/Dublin',
+            'EUR',
+            'piano',
+            'piano',
+            [1 => $weekday, 2 => $weekday, 3 => $weekday, 4 => $weekday, 5 => $weekday, 6 => [], 7 => []],
+            'Mon to Fri, 8 to 6',
+            $nessa,
+        );
+        $business->offer(
+            ['Recommended', 'Our page', 'Sign at the steps', 'Was here before'],
+            ['Too dear', 'Too late', 'Went elsewhere', 'No longer wanted', 'Not worth it'],
+            ['Too far away', 'An old instrument to give away'],
+        );
         $this->em->persist($business);
         $this->closures($today);
         $lists = $this->checklists();
@@ -87,7 +104,14 @@ final readonly class DemoBusiness
         $days = [];
         foreach ([-1, 0, 1] as $offset) {
             $year = (int) $today->format('Y') + $offset;
-            $days += ["$year-01-01" => 'New Year', "$year-03-17" => 'St Patrick', "$year-12-24" => 'Christmas', "$year-12-25" => 'Christmas', "$year-12-26" => 'St Stephen', "$year-12-31" => 'Stocktaking'];
+            $days += [
+                "$year-01-01" => 'New Year',
+                "$year-03-17" => 'St Patrick',
+                "$year-12-24" => 'Christmas',
+                "$year-12-25" => 'Christmas',
+                "$year-12-26" => 'St Stephen',
+                "$year-12-31" => 'Stocktaking',
+            ];
         }
         $days += [$today->modify('next friday +14 days')->format('Y-m-d') => 'Workshop outing'];
         foreach ($days as $day => $name) {

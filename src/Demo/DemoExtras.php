@@ -39,7 +39,11 @@ final readonly class DemoExtras
     public function twice(\DateTimeImmutable $now): void
     {
         $this->changes->carryOut(Act::of(ChangeKind::Setup, 'put three cards on file')->at($now), function () use ($now): void {
-            foreach ([['Fintan', 'Haskin', 'F.', 'Haskin', 'fintan@haskin-post.example'], ['Cormac', 'Brackley', 'Cormac', 'Brackly', ''], ['Bea', 'Larkhill', 'Beatrice', 'Larkhill', 'b.larkhill@letters.example']] as [$given, $family, $as, $called, $email]) {
+            foreach ([
+                ['Fintan', 'Haskin', 'F.', 'Haskin', 'fintan@haskin-post.example'],
+                ['Cormac', 'Brackley', 'Cormac', 'Brackly', ''],
+                ['Bea', 'Larkhill', 'Beatrice', 'Larkhill', 'b.larkhill@letters.example'],
+            ] as [$given, $family, $as, $called, $email]) {
                 $first = $this->em->getRepository(Client::class)->findOneBy(['givenName' => $given, 'familyName' => $family]);
                 $phone = $first?->first(ContactKind::Phone);
                 if (null === $first) {
@@ -83,15 +87,42 @@ final readonly class DemoExtras
                     ['key' => 'key', 'type' => 'short-text', 'wording' => 'Who has the key?', 'destination' => 'custom.project.key_holder'],
                 ]],
                 ['key' => 'pianos', 'title' => 'The instruments', 'next' => 'Send to the workshop', 'questions' => [
-                    ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'required' => true, 'default' => 'tuning', 'destination' => 'project.service', 'options' => [['value' => 'tuning', 'label' => 'Tune them'], ['value' => 'repair', 'label' => 'Repair some'], ['value' => 'concert', 'label' => 'Look after a concert']]],
+                    [
+                        'key' => 'service',
+                        'type' => 'one-of',
+                        'wording' => 'What should we do?',
+                        'required' => true,
+                        'default' => 'tuning',
+                        'destination' => 'project.service',
+                        'options' => [
+                            ['value' => 'tuning', 'label' => 'Tune them'],
+                            ['value' => 'repair', 'label' => 'Repair some'],
+                            ['value' => 'concert', 'label' => 'Look after a concert'],
+                        ],
+                    ],
                     ['key' => 'pianos', 'type' => 'lines', 'wording' => 'Your pianos', 'hint' => 'one a line', 'required' => true, 'maxLines' => 12, 'lines' => [
                         ['key' => 'make', 'type' => 'short-text', 'wording' => 'Maker', 'required' => true, 'destination' => 'asset.make'],
                         ['key' => 'serial', 'type' => 'short-text', 'wording' => 'Number in the lid', 'destination' => 'asset.serial'],
                         ['key' => 'room', 'type' => 'short-text', 'wording' => 'Room', 'destination' => 'asset.place'],
-                        ['key' => 'pitch', 'type' => 'number', 'wording' => 'Pitch', 'hint' => 'in Hz, if you know', 'min' => '400', 'max' => '470', 'destination' => 'custom.asset.pitch'],
+                        [
+                            'key' => 'pitch',
+                            'type' => 'number',
+                            'wording' => 'Pitch',
+                            'hint' => 'in Hz, if you know',
+                            'min' => '400',
+                            'max' => '470',
+                            'destination' => 'custom.asset.pitch',
+                        ],
                     ]],
                     ['key' => 'when', 'type' => 'day-span', 'wording' => 'When is the hall free?', 'min' => 'today+1', 'destination' => 'appointment.wish'],
-                    ['key' => 'budget', 'type' => 'money', 'wording' => 'Do you have a budget in mind?', 'hint' => 'if there is a limit', 'half' => true, 'destination' => 'project.budget'],
+                    [
+                        'key' => 'budget',
+                        'type' => 'money',
+                        'wording' => 'Do you have a budget in mind?',
+                        'hint' => 'if there is a limit',
+                        'half' => true,
+                        'destination' => 'project.budget',
+                    ],
                     ['key' => 'bring', 'type' => 'short-text', 'wording' => 'What must we bring?', 'example' => 'a long ladder', 'half' => true, 'destination' => 'task'],
                     ['key' => 'agreed', 'type' => 'signature', 'wording' => 'You may enter the hall for this work.', 'required' => true],
                 ]],

@@ -27,19 +27,38 @@ use Telamon\Tasks\Task;
 final readonly class DemoFollowUps
 {
     /** Hours before now at which one more begins, and which. */
-    private const BEGIN = [[310, 'first-answer'], [262, 'first-answer'], [190, 'photographs'], [166, 'first-answer'], [100, 'first-answer'], [76, 'first-answer'], [51, 'photographs'], [28, 'first-answer'], [6, 'first-answer']];
+    private const BEGIN = [
+        [310, 'first-answer'],
+        [262, 'first-answer'],
+        [190, 'photographs'],
+        [166, 'first-answer'],
+        [100, 'first-answer'],
+        [76, 'first-answer'],
+        [51, 'photographs'],
+        [28, 'first-answer'],
+        [6, 'first-answer'],
+    ];
 
     /** Days before now at which one began in the months before, the hours until they answered (0 for never), and what they wrote. */
     private const BEFORE = [
-        [76, 9, 'Yes please, go ahead.'], [74, 0, ''], [71, 52, 'Could you ring me on Monday?'], [69, 4, 'Yes, that would be lovely.'], [67, 80, 'No thank you, we have found somebody.'],
+        [76, 9, 'Yes please, go ahead.'], [74, 0, ''], [71, 52, 'Could you ring me on Monday?'], [69, 4, 'Yes, that would be lovely.'],
+        [67, 80, 'No thank you, we have found somebody.'],
         [64, 0, ''], [62, 26, 'How much would it be without the key tops?'], [59, 71, 'Yes please.'], [57, 2, 'Thank you, go ahead.'], [54, 190, 'No thank you.'],
         [52, 49, 'Yes please, go ahead.'], [49, 0, ''], [47, 19, 'Do you come out as far as Ambry?'], [45, 75, 'Yes please.'], [43, 0, ''],
         [40, 6, 'Yes please, go ahead.'], [38, 101, 'Please ask me again in two weeks.'], [36, 31, 'No thank you, it is sold.'], [33, 0, ''], [31, 54, 'Yes please.'],
         [29, 14, 'What would a day in the week cost?'], [26, 0, ''], [24, 73, 'Yes, go ahead.'], [21, 3, 'Yes please.'], [18, 60, 'Thank you, go ahead.'], [16, 0, ''],
     ];
 
-    public function __construct(private EntityManagerInterface $em, private DemoTimeline $timeline, private DemoOffice $office, private FollowUpChanges $changes, private FollowUpSweep $sweep, private Changes $journal, private MailIn $in, private StandInLetters $letters)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private DemoTimeline $timeline,
+        private DemoOffice $office,
+        private FollowUpChanges $changes,
+        private FollowUpSweep $sweep,
+        private Changes $journal,
+        private MailIn $in,
+        private StandInLetters $letters,
+    ) {
     }
 
     public function plan(\DateTimeImmutable $now): void
@@ -82,7 +101,10 @@ final readonly class DemoFollowUps
         $followUp = $this->em->getRepository(FollowUp::class)->findOneBy(['key' => $key]);
         $staff = $this->em->getRepository(Staff::class)->findOneBy(['email' => 'coordinator@marrowby.example']);
         /** @var list<Project> $projects */
-        $projects = $this->em->createQueryBuilder()->select('p')->from(Project::class, 'p')->where('p.outcome = :open AND p.client NOT IN (SELECT IDENTITY(r.client) FROM '.FollowUpRun::class.' r)')
+        $projects = $this->em->createQueryBuilder()
+            ->select('p')
+            ->from(Project::class, 'p')
+            ->where('p.outcome = :open AND p.client NOT IN (SELECT IDENTITY(r.client) FROM '.FollowUpRun::class.' r)')
             ->setParameter('open', StageEnd::Open->value)->orderBy('p.number', 'DESC')->setMaxResults(1)->getQuery()->getResult();
         if (null === $followUp || null === $staff || [] === $projects) {
             return null;

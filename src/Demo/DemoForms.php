@@ -52,11 +52,32 @@ final readonly class DemoForms
                     ['value' => 'moving', 'label' => 'Move or store it'],
                     ['value' => 'other', 'label' => 'Something else'],
                 ], 'points' => ['part' => 'need', 'steps' => [['at' => 'restoration', 'points' => 4], ['at' => 'repair', 'points' => 3], ['at' => 'moving', 'points' => 2], ['at' => 'tuning', 'points' => 1]]]],
-                ['key' => 'piano', 'type' => 'short-text', 'wording' => 'What piano is it?', 'hint' => 'maker, age, number, whatever you know', 'destination' => 'asset.description'],
+                [
+                    'key' => 'piano',
+                    'type' => 'short-text',
+                    'wording' => 'What piano is it?',
+                    'hint' => 'maker, age, number, whatever you know',
+                    'destination' => 'asset.description',
+                ],
                 ['key' => 'place', 'type' => 'address', 'wording' => 'Where is the piano?', 'hint' => 'street, town, and any steps', 'destination' => 'asset.place'],
-                ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'Must it be ready for a day?', 'hint' => 'leave empty if not', 'example' => '12 June 2027', 'destination' => 'project.ready_by', 'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4], ['at' => '60', 'points' => 2]]]],
+                [
+                    'key' => 'wanted_by',
+                    'type' => 'day',
+                    'wording' => 'Must it be ready for a day?',
+                    'hint' => 'leave empty if not',
+                    'example' => '12 June 2027',
+                    'destination' => 'project.ready_by',
+                    'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4], ['at' => '60', 'points' => 2]]],
+                ],
                 ['key' => 'matter', 'type' => 'long-text', 'wording' => 'What is the matter with it?', 'destination' => 'project.notes'],
-                ['key' => 'photos', 'type' => 'files', 'wording' => 'Photographs', 'hint' => 'up to 8, of the whole piano and the trouble', 'maxFiles' => 8, 'destination' => 'files'],
+                [
+                    'key' => 'photos',
+                    'type' => 'files',
+                    'wording' => 'Photographs',
+                    'hint' => 'up to 8, of the whole piano and the trouble',
+                    'maxFiles' => 8,
+                    'destination' => 'files',
+                ],
             ]],
         ]];
     }
@@ -67,7 +88,14 @@ final readonly class DemoForms
         return self::frame('Ask for a tuning', 'Six short questions. We answer within four working hours.', 240) + ['pages' => [
             self::YOU,
             ['key' => 'piano', 'title' => 'Your piano', 'next' => 'Ask for a day', 'questions' => [
-                ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'required' => true, 'destination' => 'project.service', 'options' => [['value' => 'tuning', 'label' => 'Tuning']]],
+                [
+                    'key' => 'service',
+                    'type' => 'one-of',
+                    'wording' => 'What should we do?',
+                    'required' => true,
+                    'destination' => 'project.service',
+                    'options' => [['value' => 'tuning', 'label' => 'Tuning']],
+                ],
                 ['key' => 'piano', 'type' => 'short-text', 'wording' => 'What piano is it?', 'destination' => 'asset.description'],
                 ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'By which day?', 'example' => '12 June 2027', 'destination' => 'project.ready_by'],
             ]],
@@ -84,7 +112,14 @@ final readonly class DemoForms
                 ['key' => 'phone', 'type' => 'phone', 'wording' => 'Phone', 'destination' => 'client.phone'],
             ]],
             ['key' => 'concert', 'title' => 'The concert', 'next' => 'Send to the workshop', 'questions' => [
-                ['key' => 'service', 'type' => 'one-of', 'wording' => 'What should we do?', 'required' => true, 'destination' => 'project.service', 'options' => [['value' => 'concert', 'label' => 'Concert service']]],
+                [
+                    'key' => 'service',
+                    'type' => 'one-of',
+                    'wording' => 'What should we do?',
+                    'required' => true,
+                    'destination' => 'project.service',
+                    'options' => [['value' => 'concert', 'label' => 'Concert service']],
+                ],
                 ['key' => 'piano', 'type' => 'short-text', 'wording' => 'Which piano?', 'destination' => 'asset.description'],
                 ['key' => 'place', 'type' => 'address', 'wording' => 'Where?', 'destination' => 'asset.place'],
                 ['key' => 'wanted_by', 'type' => 'day', 'wording' => 'Day of the concert', 'example' => '12 June 2027', 'destination' => 'project.ready_by'],
@@ -97,7 +132,8 @@ final readonly class DemoForms
     private static function frame(string $title, string $intro, int $promise): array
     {
         return [
-            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise, 'dayOrder' => 'unstated', 'copy' => true, 'purpose' => 'open',
+            'title' => $title, 'intro' => $intro, 'privacy' => self::PRIVACY, 'steps' => self::STEPS, 'promiseMinutes' => $promise,
+            'dayOrder' => 'unstated', 'copy' => true, 'purpose' => 'open',
             'thanks' => 'Thank you. Your number is {{reference}}. A copy of your answers is on its way to your mailbox.',
         ];
     }

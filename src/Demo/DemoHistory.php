@@ -79,7 +79,16 @@ final readonly class DemoHistory
                         $date = $day->format('Y-m-d');
                         // Once a week somebody is sent to two places at a time.
                         [$from, $to] = 4 === $i && 2 === $offset ? ['10:00', '11:30'] : [$from, $to];
-                        $this->appointment($projects[$who][($offset + 5 + $i) % \count($projects[$who])], $title, $types[$type] ?? null, $staff[$who], new \DateTimeImmutable("$date $from", $zone), new \DateTimeImmutable("$date $to", $zone), 5 === $i && $offset > 0, $now);
+                        $this->appointment(
+                            $projects[$who][($offset + 5 + $i) % \count($projects[$who])],
+                            $title,
+                            $types[$type] ?? null,
+                            $staff[$who],
+                            new \DateTimeImmutable("$date $from", $zone),
+                            new \DateTimeImmutable("$date $to", $zone),
+                            5 === $i && $offset > 0,
+                            $now,
+                        );
                     }
                 }
             }
@@ -110,8 +119,16 @@ final readonly class DemoHistory
         }
     }
 
-    private function appointment(Project $project, string $title, ?VisitType $type, Staff $staff, \DateTimeImmutable $from, \DateTimeImmutable $to, bool $isOffered, \DateTimeImmutable $now): void
-    {
+    private function appointment(
+        Project $project,
+        string $title,
+        ?VisitType $type,
+        Staff $staff,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $to,
+        bool $isOffered,
+        \DateTimeImmutable $now,
+    ): void {
         $stands = $project->asset->place ?? '';
         $appointment = new Appointment($title, '' === $stands ? $project->client->address : $stands, $staff, $project, $from, $to, $from->modify('-6 days'));
         $appointment->travel(true);

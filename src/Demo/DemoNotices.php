@@ -17,11 +17,22 @@ use Telamon\Staff\Staff;
 /** What stood on the board of the workshop in the last days. */
 final readonly class DemoNotices
 {
-    private const ROOMS = ['van' => ['Van and moving', 'deliveries, collections, the van', ['coordinator', 'pim', 'teo']], 'workshop' => ['Workshop', 'repairs, strings, parts', []], 'money' => ['Money', 'deposits and bills', ['coordinator', 'sorcha']]];
+    private const ROOMS = [
+        'van' => ['Van and moving', 'deliveries, collections, the van', ['coordinator', 'pim', 'teo']],
+        'workshop' => ['Workshop', 'repairs, strings, parts', []],
+        'money' => ['Money', 'deposits and bills', ['coordinator', 'sorcha']],
+    ];
 
     /** Hours before now, room, who or what wrote it, words, whether it is about the newest project but so many, who has seen it. */
     private const NOTICES = [
-        [51, 'van', 'Schools and halls are told early', 'Collect three uprights from Gable Lane School on Thursday at 08:30. The gate code is with the porter, and there are no steps.', 6, ['coordinator', 'pim', 'teo']],
+        [
+            51,
+            'van',
+            'Schools and halls are told early',
+            'Collect three uprights from Gable Lane School on Thursday at 08:30. The gate code is with the porter, and there are no steps.',
+            6,
+            ['coordinator', 'pim', 'teo'],
+        ],
         [46, 'workshop', 'Parts, 10 days ahead', 'Strings for no. 31642 come on Thursday, in two parcels, before noon.', 4, ['coordinator', 'sorcha']],
         [29, 'money', 'Deposits that are late', 'The deposit for the Halk & Roe has not come in nine days.', 2, ['sorcha']],
         [27, 'desk', 'Sorcha Vell', 'The kettle is mended. Whoever broke it is forgiven.', null, ['sorcha', 'pim']],

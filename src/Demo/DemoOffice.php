@@ -144,7 +144,10 @@ final readonly class DemoOffice
     {
         $this->failed->send($envelope);
         $message = $this->em->find(Message::class, $command->messageId) ?? throw new \LogicException('it was about to be sent');
-        $this->changes->carryOut(Act::of(ChangeKind::Send, 'gave up sending '.$message->recordLabel())->at($this->timeline->now())->from($message->submissionId)->about($message), static function () use ($message): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Send,
+            'gave up sending '.$message->recordLabel(),
+        )->at($this->timeline->now())->from($message->submissionId)->about($message), static function () use ($message): void {
             $message->fail($message->failure);
         });
     }
@@ -154,7 +157,11 @@ final readonly class DemoOffice
         $task = $this->em->find(Task::class, $taskId) ?? throw new \LogicException('accepted before');
         $now = $this->timeline->now();
         $label = $task->recordLabel();
-        $this->changes->carryOut(Act::of(ChangeKind::FinishTask, "finished task $label", $task->assignee)->at($now)->on('task', $task->id, $label), static function () use ($task, $now): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::FinishTask,
+            "finished task $label",
+            $task->assignee,
+        )->at($now)->on('task', $task->id, $label), static function () use ($task, $now): void {
             $task->finish($now);
         });
         $this->moveOn($task->project, $task->assignee);
@@ -167,7 +174,11 @@ final readonly class DemoOffice
         $done = \count(array_filter($tasks, static fn (Task $task): bool => null !== $task->finishedAt));
         $stage = DemoBusiness::STAGES[intdiv($done * (\count(DemoBusiness::STAGES) - 1), \count($tasks))];
         if ($stage !== $project->stage) {
-            $this->changes->carryOut(Act::of(ChangeKind::MoveStage, "moved {$project->recordLabel()} to $stage", $staff)->at($this->timeline->now())->about($project), function () use ($project, $stage): void {
+            $this->changes->carryOut(Act::of(
+                ChangeKind::MoveStage,
+                "moved {$project->recordLabel()} to $stage",
+                $staff,
+            )->at($this->timeline->now())->about($project), function () use ($project, $stage): void {
                 $project->moveTo($stage, StageEnd::Open, $this->timeline->now());
             });
         }

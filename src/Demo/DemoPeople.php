@@ -7,10 +7,105 @@ namespace Telamon\Demo;
 /** Invented people, houses and pianos; the same seed gives the same ones. */
 final class DemoPeople
 {
-    private const GIVEN = ['Orla', 'Wilf', 'Rosheen', 'Colm', 'Bryony', 'Ida', 'Hugh', 'Bea', 'Maeve', 'Tadhg', 'Nuala', 'Fintan', 'Aoife', 'Cormac', 'Dervla', 'Eamon', 'Greta', 'Lorcan', 'Niamh', 'Oisín', 'Peig', 'Ronan', 'Saoirse', 'Una', 'Brendan', 'Clodagh', 'Declan', 'Enda', 'Fiadh', 'Garvan', 'Hazel', 'Ivo', 'Juno', 'Kit', 'Líam', 'Mabel', 'Ned', 'Olive', 'Piers', 'Ruadh'];
-    private const FAMILY = ['Fennick', 'Ambry', 'Attley', 'Spindle', 'Tesk', 'Dunmarl', 'Orrin', 'Larkhill', 'Ó Garrow', 'Merrow', 'Culvert', 'Haskin', 'Tallow', 'Brackley', 'Quillan', 'Wendle', 'Rushby', 'Ni Vane', 'Corrick', 'Lambe', 'Ferrowby', 'Osk', 'Thornlea', 'Gannel', 'Hollis-Reave', 'Pardle', 'Skelly', 'Windle', 'de Marl', 'Ashlock', 'Crewl', 'Dapple', 'Eskwith', 'Farrant', 'Gorsey', 'Heddle', 'Inchmore', 'Jessop-Tarn', 'Kellow', 'Lintott'];
+    private const GIVEN = [
+        'Orla',
+        'Wilf',
+        'Rosheen',
+        'Colm',
+        'Bryony',
+        'Ida',
+        'Hugh',
+        'Bea',
+        'Maeve',
+        'Tadhg',
+        'Nuala',
+        'Fintan',
+        'Aoife',
+        'Cormac',
+        'Dervla',
+        'Eamon',
+        'Greta',
+        'Lorcan',
+        'Niamh',
+        'Oisín',
+        'Peig',
+        'Ronan',
+        'Saoirse',
+        'Una',
+        'Brendan',
+        'Clodagh',
+        'Declan',
+        'Enda',
+        'Fiadh',
+        'Garvan',
+        'Hazel',
+        'Ivo',
+        'Juno',
+        'Kit',
+        'Líam',
+        'Mabel',
+        'Ned',
+        'Olive',
+        'Piers',
+        'Ruadh',
+    ];
+    private const FAMILY = [
+        'Fennick',
+        'Ambry',
+        'Attley',
+        'Spindle',
+        'Tesk',
+        'Dunmarl',
+        'Orrin',
+        'Larkhill',
+        'Ó Garrow',
+        'Merrow',
+        'Culvert',
+        'Haskin',
+        'Tallow',
+        'Brackley',
+        'Quillan',
+        'Wendle',
+        'Rushby',
+        'Ni Vane',
+        'Corrick',
+        'Lambe',
+        'Ferrowby',
+        'Osk',
+        'Thornlea',
+        'Gannel',
+        'Hollis-Reave',
+        'Pardle',
+        'Skelly',
+        'Windle',
+        'de Marl',
+        'Ashlock',
+        'Crewl',
+        'Dapple',
+        'Eskwith',
+        'Farrant',
+        'Gorsey',
+        'Heddle',
+        'Inchmore',
+        'Jessop-Tarn',
+        'Kellow',
+        'Lintott',
+    ];
     private const HALLS = ['Lantern Hall', 'Gable Lane School', 'Marsh End Choir', 'Quarry Hall', 'St Corvan Parish Rooms', 'Ferry Inn'];
-    private const STREETS = ['Weir Cottages', 'Ropewalk', 'Gable Lane', 'Quarry Steps', 'Marsh End', 'Mill Race', 'Lantern Street', 'Chapel Bank', 'Orchard Row', 'Harbour Hill', 'Long Meadow', 'Tannery Yard'];
+    private const STREETS = [
+        'Weir Cottages',
+        'Ropewalk',
+        'Gable Lane',
+        'Quarry Steps',
+        'Marsh End',
+        'Mill Race',
+        'Lantern Street',
+        'Chapel Bank',
+        'Orchard Row',
+        'Harbour Hill',
+        'Long Meadow',
+        'Tannery Yard',
+    ];
     private const TOWNS = ['Marrowby', 'Marrowby', 'Marrowby', 'Dunmarl Bridge', 'Corvane', 'Saltfold', 'Attley Cross'];
     private const MAKERS = ['Pell & Thrane', 'Aldermoor', 'Halk & Roe', 'Corvane', 'Brindle & Sons', 'Ostermark', 'Varley'];
 
@@ -47,7 +142,11 @@ final class DemoPeople
     /** @return array{given: string, family: string, email: string, phone: string, address: string} */
     private function reach(string $given, string $family, int $n): array
     {
-        $mail = strtolower((string) preg_replace('/[^a-z.]+/i', '', (string) transliterator_transliterate('Any-Latin; Latin-ASCII', '' === $given ? str_replace(' ', '.', $family) : "$given.$family")));
+        $mail = strtolower((string) preg_replace(
+            '/[^a-z.]+/i',
+            '',
+            (string) transliterator_transliterate('Any-Latin; Latin-ASCII', '' === $given ? str_replace(' ', '.', $family) : "$given.$family"),
+        ));
 
         return [
             'given' => $given,

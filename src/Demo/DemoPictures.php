@@ -22,7 +22,11 @@ final class DemoPictures
     public function front(int $variant): string
     {
         return $this->draw("front-$variant", function () use ($variant): void {
-            [$wall, $floor, $wood, $dark] = [[[214, 200, 172], [176, 156, 122], [86, 56, 42], [56, 36, 28]], [[203, 208, 199], [140, 128, 110], [44, 40, 38], [24, 22, 22]], [[222, 212, 196], [150, 120, 88], [124, 78, 46], [84, 50, 30]]][$variant % 3];
+            [$wall, $floor, $wood, $dark] = [
+                [[214, 200, 172], [176, 156, 122], [86, 56, 42], [56, 36, 28]],
+                [[203, 208, 199], [140, 128, 110], [44, 40, 38], [24, 22, 22]],
+                [[222, 212, 196], [150, 120, 88], [124, 78, 46], [84, 50, 30]],
+            ][$variant % 3];
             $this->box(0, 0, 1200, 900, $wall);
             $this->box(0, 690, 1200, 900, $floor);
             $this->box(290, 150, 910, 186, $dark);
@@ -90,7 +94,9 @@ final class DemoPictures
         if (!is_file($path)) {
             $pitch = 428 + $variant * 2;
             $page = new Dompdf(['isRemoteEnabled' => false, 'defaultFont' => 'serif']);
-            $page->loadHtml('<h1 style="font-size:18pt">Tuning report</h1><p>'.htmlspecialchars($piano)."</p><p>$day</p><table><tr><td>Pitch found</td><td>A $pitch Hz</td></tr><tr><td>Pitch left</td><td>A 440 Hz</td></tr><tr><td>Room</td><td>48 % humidity, 19 °C</td></tr></table><p>Two bass strings are near their end. Keep the piano away from the radiator.</p><p>Marrowby Piano Workshop</p>");
+            $page->loadHtml(
+                '<h1 style="font-size:18pt">Tuning report</h1><p>'.htmlspecialchars($piano)."</p><p>$day</p><table><tr><td>Pitch found</td><td>A $pitch Hz</td></tr><tr><td>Pitch left</td><td>A 440 Hz</td></tr><tr><td>Room</td><td>48 % humidity, 19 °C</td></tr></table><p>Two bass strings are near their end. Keep the piano away from the radiator.</p><p>Marrowby Piano Workshop</p>",
+            );
             $page->render();
             file_put_contents($path, $page->output());
         }

@@ -48,14 +48,25 @@ final readonly class DemoQuotes
     {
         $this->changes->carryOut(Act::of(ChangeKind::Setup, 'wrote the price list')->at($now->modify('-60 days')), function (): void {
             foreach (self::PRICES as [$code, $name, $text, $unit, $price, $rate, $group, $minutes]) {
-                $item = new PriceItem($code, new Priced($code, $name, $text, $unit, $price, new Vat('S', $rate), $group, 'key' === $code ? [['from' => '20', 'price' => '9.50']] : []));
+                $item = new PriceItem(
+                    $code,
+                    new Priced($code, $name, $text, $unit, $price, new Vat('S', $rate), $group, 'key' === $code ? [['from' => '20', 'price' => '9.50']] : []),
+                );
                 $item->hold($minutes, null, null, false);
                 $this->em->persist($item);
             }
             $setup = new QuoteSetup();
             $setup->usual(false, new Vat('S', '13.5'), 14, 3, '20', 'We ask before any further work. Strings that we make stay ours until they are paid.');
             $setup->moves('Quote', 'Workshop');
-            $row = static fn (string $service, string $code, string $question = '', string $answer = '', bool $optional = false): array => ['service' => $service, 'question' => $question, 'answer' => $answer, 'code' => $code, 'count' => '', 'quantity' => '1', 'optional' => $optional];
+            $row = static fn (string $service, string $code, string $question = '', string $answer = '', bool $optional = false): array => [
+                'service' => $service,
+                'question' => $question,
+                'answer' => $answer,
+                'code' => $code,
+                'count' => '',
+                'quantity' => '1',
+                'optional' => $optional,
+            ];
             $setup->price([
                 $row('tuning', 'tuning'), $row('repair', 'first-visit'), $row('restoration', 'first-visit'), $row('restoration', 'strings-all'), $row('concert', 'concert'),
                 $row('repair', 'bass-string', 'problem', 'string'), $row('repair', 'key', 'problem', 'stick'), $row('repair', 'pitch', 'problem', 'semitone'),
@@ -75,15 +86,30 @@ final readonly class DemoQuotes
             foreach (\array_slice($open, 0, 14) as $i => $project) {
                 $this->current($project, $now, $i);
             }
-            $this->em->persist(new QuoteTemplate('Bass strings on the spot', new Content($this->lines([['first-visit', '1'], ['bass-string', '2'], ['second-tuning', '1', true]]), intro: 'Two strings are gone; the others hold.')));
-            $this->em->persist(new QuoteTemplate('Restoration, whole', new Content($this->lines([['carry', '1'], ['strings-all', '1'], ['regulate', '1'], ['second-tuning', '1']]), deposit: ['percent' => '30', 'amount' => null], intro: 'Eight weeks in the workshop, and it plays like new.')));
+            $this->em->persist(new QuoteTemplate(
+                'Bass strings on the spot',
+                new Content($this->lines([['first-visit', '1'], ['bass-string', '2'], ['second-tuning', '1', true]]), intro: 'Two strings are gone; the others hold.'),
+            ));
+            $this->em->persist(new QuoteTemplate(
+                'Restoration, whole',
+                new Content(
+                    $this->lines([['carry', '1'], ['strings-all', '1'], ['regulate', '1'], ['second-tuning', '1']]),
+                    deposit: ['percent' => '30', 'amount' => null],
+                    intro: 'Eight weeks in the workshop, and it plays like new.',
+                ),
+            ));
         });
     }
 
     private function answered(Project $project, \DateTimeImmutable $now, int $i, int $past): void
     {
         $days = 70 + 9 * $i + 25 * $past;
-        $lines = $this->lines([['tuning', '1'], ...(0 === $i % 2 ? [['regulate', '1']] : []), ...(0 === $i % 5 ? [['strings-all', '1']] : []), ['bass-string', (string) (1 + $i % 9)]]);
+        $lines = $this->lines([
+            ['tuning', '1'],
+            ...(0 === $i % 2 ? [['regulate', '1']] : []),
+            ...(0 === $i % 5 ? [['strings-all', '1']] : []),
+            ['bass-string', (string) (1 + $i % 9)],
+        ]);
         $quote = $this->quote($project, $lines, $now->modify("-$days days"));
         $quote->leave($now->modify('-'.($days - 1).' days'), $now->modify('-'.($days - 1).' days')->setTime(0, 0));
         $quote->beAnswered(0 === ($i + $past) % 3 ? QuoteState::Declined : (0 === $i % 11 ? QuoteState::Expired : QuoteState::Accepted), $now->modify('-'.($days - 4).' days'));
@@ -91,7 +117,16 @@ final readonly class DemoQuotes
 
     private function current(Project $project, \DateTimeImmutable $now, int $i): void
     {
-        $lines = $this->lines([['first-visit', '1'], ['bass-string', (string) (1 + $i % 4)], ['key', (string) (3 + 2 * $i)], ...(0 === $i % 3 ? [['pitch', '1']] : []), ...(0 === $i % 4 ? [['regulate', '1']] : []), ...($i < 2 ? [['carry', '1']] : []), ['second-tuning', '1', true], ['clean', '1', true]]);
+        $lines = $this->lines([
+            ['first-visit', '1'],
+            ['bass-string', (string) (1 + $i % 4)],
+            ['key', (string) (3 + 2 * $i)],
+            ...(0 === $i % 3 ? [['pitch', '1']] : []),
+            ...(0 === $i % 4 ? [['regulate', '1']] : []),
+            ...($i < 2 ? [['carry', '1']] : []),
+            ['second-tuning', '1', true],
+            ['clean', '1', true],
+        ]);
         $sent = 3 + $i % 8;
         $quote = $this->quote($project, $lines, $now->modify("-$sent days"));
         if ($i < 4) {
@@ -113,7 +148,24 @@ final readonly class DemoQuotes
     private function quote(Project $project, array $lines, \DateTimeImmutable $made): Quote
     {
         $today = new \DateTimeImmutable($made->format('Y-m-d'), new \DateTimeZone('UTC'));
-        $quote = new Quote($this->counter->next('Q'), 1, $project->client, $project, $project->submissionId, $project->lead, $this->business->business()->currency, false, new Content($lines, deposit: ['percent' => '20', 'amount' => null], intro: 'I looked at it, and it is sound and worth the work.', terms: 'We ask before any further work.'), $today->modify('+14 days'), $made);
+        $quote = new Quote(
+            $this->counter->next('Q'),
+            1,
+            $project->client,
+            $project,
+            $project->submissionId,
+            $project->lead,
+            $this->business->business()->currency,
+            false,
+            new Content(
+                $lines,
+                deposit: ['percent' => '20', 'amount' => null],
+                intro: 'I looked at it, and it is sound and worth the work.',
+                terms: 'We ask before any further work.',
+            ),
+            $today->modify('+14 days'),
+            $made,
+        );
         $this->em->persist($quote);
 
         return $quote;

@@ -33,7 +33,12 @@ final readonly class DemoReplies
         foreach (self::REPLIES as [$hours, $words]) {
             $this->timeline->at($now->modify("-$hours hours"), function () use ($words): void {
                 /** @var list<Message> $sent */
-                $sent = $this->em->createQueryBuilder()->select('m')->from(Message::class, 'm')->where('m.kind = :kind AND m.template = :template AND m.state = :state AND m.project IS NOT NULL AND m.client NOT IN (SELECT IDENTITY(i.client) FROM '.Incoming::class.' i WHERE i.client IS NOT NULL)')
+                $sent = $this->em->createQueryBuilder()
+                    ->select('m')
+                    ->from(Message::class, 'm')
+                    ->where(
+                        'm.kind = :kind AND m.template = :template AND m.state = :state AND m.project IS NOT NULL AND m.client NOT IN (SELECT IDENTITY(i.client) FROM '.Incoming::class.' i WHERE i.client IS NOT NULL)',
+                    )
                     ->setParameter('kind', 'confirmation')->setParameter('template', 'confirmation')->setParameter('state', MessageState::Sent->value)->orderBy('m.queuedAt', 'DESC')->addOrderBy('m.id', 'DESC')->setMaxResults(1)->getQuery()->getResult();
                 if ([] !== $sent) {
                     $this->in->take($this->letters->write($sent[0], $sent[0]->toAddress, '', $words));
@@ -41,7 +46,9 @@ final readonly class DemoReplies
             });
         }
         $this->timeline->at($now->modify('-20 hours'), function (): void {
-            $this->in->take("From: Post Office <mailer-daemon@mx.example>\r\nSubject: Out of office: back on Monday\r\nAuto-Submitted: auto-replied\r\nMessage-ID: <away-1@mx.example>\r\n\r\nI am away until Monday.\r\n");
+            $this->in->take(
+                "From: Post Office <mailer-daemon@mx.example>\r\nSubject: Out of office: back on Monday\r\nAuto-Submitted: auto-replied\r\nMessage-ID: <away-1@mx.example>\r\n\r\nI am away until Monday.\r\n",
+            );
         });
     }
 }

@@ -8,11 +8,34 @@ namespace Telamon\Demo;
 final class DemoWords
 {
     public const MATTER = [
-        'tuning' => ['It was last tuned three years ago and the top octave sounds sour.', 'Two notes in the middle have slipped, the rest is fair.', 'We play at Christmas and would like it in good order.', 'It moved house in spring and has not been touched since.'],
-        'repair' => ['Several keys stick in the middle, two bass strings are gone, and it has dropped about a semitone since we moved it. I would like a price for putting it right.', 'The right pedal squeaks and does not lift all the dampers.', 'One hammer knocks against its neighbour. My daughter practises every day, so sooner is better.', 'A key went down and stayed down. Nothing fell in, as far as I know.', 'The lid hinge has come away on the left.'],
-        'restoration' => ['It was my grandmother’s. The strings are rusty and the hammers hard. Is it worth it?', 'We want to keep the case and renew what is inside.', 'The tuner said the pins are loose in the treble. Please look before we decide.'],
-        'moving' => ['First floor to ground floor, one turn on the stairs.', 'From the school hall to the new music room, about 200 metres.', 'Store it for four months while the floor is renewed, then bring it back.'],
-        'concert' => ['A 440, rehearsal from 16:00, doors at 19:30.', 'Two pianos, four hands. They must agree with each other more than with the world.', 'Choir and organ, so please match the organ, about A 438.'],
+        'tuning' => [
+            'It was last tuned three years ago and the top octave sounds sour.',
+            'Two notes in the middle have slipped, the rest is fair.',
+            'We play at Christmas and would like it in good order.',
+            'It moved house in spring and has not been touched since.',
+        ],
+        'repair' => [
+            'Several keys stick in the middle, two bass strings are gone, and it has dropped about a semitone since we moved it. I would like a price for putting it right.',
+            'The right pedal squeaks and does not lift all the dampers.',
+            'One hammer knocks against its neighbour. My daughter practises every day, so sooner is better.',
+            'A key went down and stayed down. Nothing fell in, as far as I know.',
+            'The lid hinge has come away on the left.',
+        ],
+        'restoration' => [
+            'It was my grandmother’s. The strings are rusty and the hammers hard. Is it worth it?',
+            'We want to keep the case and renew what is inside.',
+            'The tuner said the pins are loose in the treble. Please look before we decide.',
+        ],
+        'moving' => [
+            'First floor to ground floor, one turn on the stairs.',
+            'From the school hall to the new music room, about 200 metres.',
+            'Store it for four months while the floor is renewed, then bring it back.',
+        ],
+        'concert' => [
+            'A 440, rehearsal from 16:00, doors at 19:30.',
+            'Two pianos, four hands. They must agree with each other more than with the world.',
+            'Choir and organ, so please match the organ, about A 438.',
+        ],
         'other' => ['Do you lend pianos for a term?', 'Would you value it for the insurance? A letter is enough.'],
     ];
 

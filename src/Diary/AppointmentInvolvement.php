@@ -18,7 +18,13 @@ final readonly class AppointmentInvolvement implements Involvement
     public function projects(Staff $staff): array
     {
         /** @var list<string> $projects */
-        $projects = $this->em->createQueryBuilder()->select('DISTINCT IDENTITY(a.project)')->from(Appointment::class, 'a')->where('a.staff = :staff AND a.project IS NOT NULL')->setParameter('staff', $staff)->getQuery()->getSingleColumnResult();
+        $projects = $this->em->createQueryBuilder()
+            ->select('DISTINCT IDENTITY(a.project)')
+            ->from(Appointment::class, 'a')
+            ->where('a.staff = :staff AND a.project IS NOT NULL')
+            ->setParameter('staff', $staff)
+            ->getQuery()
+            ->getSingleColumnResult();
 
         return $projects;
     }

@@ -30,7 +30,10 @@ final readonly class AppointmentsHandedOver implements HandsOver
     {
         foreach ($this->coming($from) as $appointment) {
             $others = array_values(array_diff($appointment->also, [$from->id, $to->id]));
-            $appointment->goWith($appointment->staff === $from ? $to : $appointment->staff, \in_array($from->id, $appointment->also, true) && $appointment->staff !== $to ? [...$others, $to->id] : $others);
+            $appointment->goWith(
+                $appointment->staff === $from ? $to : $appointment->staff,
+                \in_array($from->id, $appointment->also, true) && $appointment->staff !== $to ? [...$others, $to->id] : $others,
+            );
         }
         foreach ($this->em->getRepository(VisitType::class)->findAll() as $type) {
             $type->handOver($from->id, $to->id);
@@ -41,7 +44,10 @@ final readonly class AppointmentsHandedOver implements HandsOver
     private function coming(Staff $from): array
     {
         /** @var list<Appointment> $found */
-        $found = $this->em->createQueryBuilder()->select('a')->from(Appointment::class, 'a')->where('a.endsAt > :now AND a.state IN (:open) AND (a.staff = :from OR a.also LIKE :also)')
+        $found = $this->em->createQueryBuilder()
+            ->select('a')
+            ->from(Appointment::class, 'a')
+            ->where('a.endsAt > :now AND a.state IN (:open) AND (a.staff = :from OR a.also LIKE :also)')
             ->setParameter('now', $this->clock->now(), 'datetime_immutable')->setParameter('open', [AppointmentState::Booked->value, AppointmentState::Offered->value])
             ->setParameter('from', $from)->setParameter('also', "%\"{$from->id}\"%")->orderBy('a.startsAt')->getQuery()->getResult();
 

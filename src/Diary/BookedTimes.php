@@ -19,13 +19,24 @@ final readonly class BookedTimes
 
     public function of(string $submissionId): ?BookedTime
     {
-        $appointment = $this->em->getRepository(Appointment::class)->findOneBy(['submissionId' => $submissionId, 'state' => [AppointmentState::Booked, AppointmentState::Held, AppointmentState::Missed]], ['startsAt' => 'ASC']);
+        $appointment = $this->em->getRepository(Appointment::class)->findOneBy(
+            ['submissionId' => $submissionId, 'state' => [AppointmentState::Booked, AppointmentState::Held, AppointmentState::Missed]],
+            ['startsAt' => 'ASC'],
+        );
         if (null === $appointment) {
             return null;
         }
         $settings = $appointment->type?->settings();
 
-        return new BookedTime($appointment->id, $appointment->title, $this->when($appointment), $this->with($appointment), $settings->onto ?? OntoProject::Joins, $settings->service ?? '', $appointment->startsAt->setTimezone($this->business->zone()));
+        return new BookedTime(
+            $appointment->id,
+            $appointment->title,
+            $this->when($appointment),
+            $this->with($appointment),
+            $settings->onto ?? OntoProject::Joins,
+            $settings->service ?? '',
+            $appointment->startsAt->setTimezone($this->business->zone()),
+        );
     }
 
     /** “Monday 30 March, 09:30 to 10:30”, by the clock of the business. */

@@ -23,8 +23,13 @@ final readonly class Calendars
     private const DAY = 86_400;
     private const RESOURCE = 'resource:';
 
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private RoadTable $roads, private PersonalHours $hours, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Profile $business,
+        private RoadTable $roads,
+        private PersonalHours $hours,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -34,7 +39,16 @@ final readonly class Calendars
     public function request(Wanted $wanted, string $from, string $to, array $people): SlotRequest
     {
         $settings = $wanted->type->settings();
-        $type = new SlotType($wanted->length, $settings->clearBefore, $settings->clearAfter, $settings->step, $wanted->notice ?? $settings->notice, $settings->furthestDays, $settings->dayLimit, $settings->seats);
+        $type = new SlotType(
+            $wanted->length,
+            $settings->clearBefore,
+            $settings->clearAfter,
+            $settings->step,
+            $wanted->notice ?? $settings->notice,
+            $settings->furthestDays,
+            $settings->dayLimit,
+            $settings->seats,
+        );
         $standing = $this->standing($wanted, $from, $to);
         $where = $settings->place->isOnTheRoad() ? $wanted->address : ('here' === $settings->place->value ? $this->business->business()->address : '');
         $busy = $this->busy($people, $from, $to);
@@ -55,7 +69,15 @@ final readonly class Calendars
         $asked = $this->request($wanted, $day, $day, [$staff]);
         $type = new SlotType($wanted->length, $settings->clearBefore, $settings->clearAfter, 1, 0, null, null, $settings->seats);
 
-        return new SlotRequest($asked->zone, min($asked->now, self::instant(new \DateTimeImmutable($day, $this->business->zone()))), $asked->from, $asked->to, $type, $asked->closures, $asked->people);
+        return new SlotRequest(
+            $asked->zone,
+            min($asked->now, self::instant(new \DateTimeImmutable($day, $this->business->zone()))),
+            $asked->from,
+            $asked->to,
+            $type,
+            $asked->closures,
+            $asked->people,
+        );
     }
 
     /**
@@ -67,9 +89,29 @@ final readonly class Calendars
     {
         $settings = $wanted->type->settings();
         $standing = $this->standing($wanted, $from, $to);
-        $people = array_map(fn (string $id): SlotPerson => new SlotPerson(self::RESOURCE.$id, array_fill(1, 7, [[0, self::DAY]]), appointments: $this->held($standing, self::RESOURCE.$id, '')), $resources);
+        $people = array_map(
+            fn (string $id): SlotPerson => new SlotPerson(self::RESOURCE.$id, array_fill(1, 7, [[0, self::DAY]]), appointments: $this->held($standing, self::RESOURCE.$id, '')),
+            $resources,
+        );
 
-        return new SlotRequest($this->business->zone(), self::instant($this->clock->now()), self::day($from), self::day($to), new SlotType($wanted->length, $settings->clearBefore, $settings->clearAfter, $settings->step, $wanted->notice ?? $settings->notice, $settings->furthestDays, null, $settings->seats), [], $people);
+        return new SlotRequest(
+            $this->business->zone(),
+            self::instant($this->clock->now()),
+            self::day($from),
+            self::day($to),
+            new SlotType(
+                $wanted->length,
+                $settings->clearBefore,
+                $settings->clearAfter,
+                $settings->step,
+                $wanted->notice ?? $settings->notice,
+                $settings->furthestDays,
+                null,
+                $settings->seats,
+            ),
+            [],
+            $people,
+        );
     }
 
     /** @return int microseconds since 1970 */
@@ -115,13 +157,29 @@ final readonly class Calendars
     {
         $standing = [];
         foreach ($this->appointments($from, $to, $wanted->but) as $one) {
-            $standing[] = ['who' => [...$one->crew(), ...array_map(static fn (string $id): string => self::RESOURCE.$id, $one->resources)], 'where' => $this->whereOf($one), 'start' => self::instant($one->startsAt), 'end' => self::instant($one->endsAt), 'before' => $one->clearBefore, 'after' => $one->clearAfter, 'seats' => $one->type === $wanted->type];
+            $standing[] = [
+                'who' => [...$one->crew(), ...array_map(static fn (string $id): string => self::RESOURCE.$id, $one->resources)],
+                'where' => $this->whereOf($one),
+                'start' => self::instant($one->startsAt),
+                'end' => self::instant($one->endsAt),
+                'before' => $one->clearBefore,
+                'after' => $one->clearAfter,
+                'seats' => $one->type === $wanted->type,
+            ];
         }
         /** @var list<TimeHeld> $held */
         $held = $this->em->createQueryBuilder()->select('h')->from(TimeHeld::class, 'h')->where('h.until > :now AND h.begunBy <> :mine')
             ->setParameter('now', $this->clock->now(), 'datetime_immutable')->setParameter('mine', $wanted->begunBy)->getQuery()->getResult();
         foreach ($held as $one) {
-            $standing[] = ['who' => [...$one->staff, ...array_map(static fn (string $id): string => self::RESOURCE.$id, $one->resources)], 'where' => $one->place, 'start' => self::instant($one->startsAt), 'end' => self::instant($one->endsAt), 'before' => $one->clearBefore, 'after' => $one->clearAfter, 'seats' => $one->type === $wanted->type];
+            $standing[] = [
+                'who' => [...$one->staff, ...array_map(static fn (string $id): string => self::RESOURCE.$id, $one->resources)],
+                'where' => $one->place,
+                'start' => self::instant($one->startsAt),
+                'end' => self::instant($one->endsAt),
+                'before' => $one->clearBefore,
+                'after' => $one->clearAfter,
+                'seats' => $one->type === $wanted->type,
+            ];
         }
 
         return $standing;
@@ -139,7 +197,15 @@ final readonly class Calendars
         foreach ($standing as $one) {
             if (\in_array($who, $one['who'], true)) {
                 // One of another type is no seat of this one, however exactly it stands there.
-                $held[] = new Held($one['start'], $one['end'], $one['before'], $one['after'], $one['seats'] ? 1 : 1_000_000, $roads->between($one['where'], $where), $roads->between($where, $one['where']));
+                $held[] = new Held(
+                    $one['start'],
+                    $one['end'],
+                    $one['before'],
+                    $one['after'],
+                    $one['seats'] ? 1 : 1_000_000,
+                    $roads->between($one['where'], $where),
+                    $roads->between($where, $one['where']),
+                );
             }
         }
 
@@ -157,7 +223,11 @@ final readonly class Calendars
         $busy = [];
         $rows = $this->em->getConnection()->fetchAllAssociative(
             'SELECT staff_id, starts_at, ends_at FROM busy_time WHERE staff_id IN (?) AND ends_at > ? AND starts_at < ?',
-            [array_map(static fn (Staff $one): string => $one->id, $people), self::utc(new \DateTimeImmutable($from, $zone), '-2 days'), self::utc(new \DateTimeImmutable($to, $zone), '+3 days')],
+            [
+                array_map(static fn (Staff $one): string => $one->id, $people),
+                self::utc(new \DateTimeImmutable($from, $zone), '-2 days'),
+                self::utc(new \DateTimeImmutable($to, $zone), '+3 days'),
+            ],
             [ArrayParameterType::STRING],
         );
         foreach ($rows as $row) {

@@ -18,8 +18,14 @@ use Telamon\Staff\Staff;
 /** Finds the times at which an appointment of a type can be held, and who gets it. */
 final readonly class FreeTimes
 {
-    public function __construct(private EntityManagerInterface $em, private Calendars $calendars, private Profile $business, private ClockInterface $clock, private SlotFinder $finder = new SlotFinder(), private WhoGetsIt $who = new WhoGetsIt())
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Calendars $calendars,
+        private Profile $business,
+        private ClockInterface $clock,
+        private SlotFinder $finder = new SlotFinder(),
+        private WhoGetsIt $who = new WhoGetsIt(),
+    ) {
     }
 
     /**
@@ -71,7 +77,15 @@ final readonly class FreeTimes
         foreach ($this->calendars->appointments($first, $last) as $one) {
             $at = $one->startsAt->getTimestamp();
             $day = $one->startsAt->setTimezone($zone)->format('Y-m-d');
-            if ($one->type === $wanted->type && !isset($free[$at]) && $one->endsAt->getTimestamp() - $at === 60 * $wanted->length && $one->startsAt > $this->clock->now() && $day >= $first && $day <= $last && ('' === $wanted->with || \in_array($wanted->with, $one->crew(), true))) {
+            if (
+                $one->type === $wanted->type
+                && !isset($free[$at])
+                && $one->endsAt->getTimestamp() - $at === 60 * $wanted->length
+                && $one->startsAt > $this->clock->now()
+                && $day >= $first
+                && $day <= $last
+                && ('' === $wanted->with || \in_array($wanted->with, $one->crew(), true))
+            ) {
                 $full[$at] = $one->startsAt->setTimezone($zone);
             }
         }
@@ -133,7 +147,9 @@ final readonly class FreeTimes
         $local = $start->setTimezone($zone);
         $settings = [
             'lengths' => [$minutes], 'people' => [[$staff->id]], 'step' => 5, 'notice' => 0, 'furthestDays' => 730,
-            'clearBefore' => $type?->settings()->clearBefore ?? 0, 'clearAfter' => $type?->settings()->clearAfter ?? 0, 'place' => $type?->settings()->place->value ?? ('' === $place ? 'phone' : 'client'),
+            'clearBefore' => $type?->settings()->clearBefore ?? 0, 'clearAfter' => $type
+                ?->settings()->clearAfter ?? 0, 'place' => $type
+                ?->settings()->place->value ?? ('' === $place ? 'phone' : 'client'),
             'seats' => $type?->settings()->seats ?? 1,
         ];
         $as = new VisitType('by-hand', 'By hand', (new TypeReader())->read($settings), false, 0);
@@ -192,8 +208,15 @@ final readonly class FreeTimes
             return [];
         }
         /** @var list<WaitingPlace> $waiting */
-        $waiting = $this->em->createQueryBuilder()->select('w')->from(WaitingPlace::class, 'w')->where('w.type = :type AND w.appointmentId IS NULL AND w.startsAt >= :from AND w.startsAt < :to')
-            ->setParameter('type', $wanted->type)->setParameter('from', (new \DateTimeImmutable($from, $this->business->zone()))->setTime(0, 0), 'datetime_immutable')->setParameter('to', (new \DateTimeImmutable($to, $this->business->zone()))->modify('+1 day'), 'datetime_immutable')
+        $waiting = $this->em->createQueryBuilder()
+            ->select('w')
+            ->from(WaitingPlace::class, 'w')
+            ->where('w.type = :type AND w.appointmentId IS NULL AND w.startsAt >= :from AND w.startsAt < :to')
+            ->setParameter('type', $wanted->type)->setParameter(
+                'from',
+                (new \DateTimeImmutable($from, $this->business->zone()))->setTime(0, 0),
+                'datetime_immutable',
+            )->setParameter('to', (new \DateTimeImmutable($to, $this->business->zone()))->modify('+1 day'), 'datetime_immutable')
             ->orderBy('w.since')->addOrderBy('w.id')->getQuery()->getResult();
         $first = [];
         foreach ($waiting as $place) {
@@ -220,7 +243,11 @@ final readonly class FreeTimes
         }
         $counts = [];
         $zone = $this->business->zone();
-        foreach ($this->calendars->appointments((new \DateTimeImmutable($from, $zone))->modify('monday this week')->format('Y-m-d'), (new \DateTimeImmutable($to, $zone))->modify('sunday this week')->format('Y-m-d'), $wanted->but) as $one) {
+        foreach ($this->calendars->appointments(
+            (new \DateTimeImmutable($from, $zone))->modify('monday this week')->format('Y-m-d'),
+            (new \DateTimeImmutable($to, $zone))->modify('sunday this week')->format('Y-m-d'),
+            $wanted->but,
+        ) as $one) {
             foreach ($one->crew() as $id) {
                 $key = $id.' '.$one->startsAt->setTimezone($zone)->format('o-W');
                 $counts[$key] = ($counts[$key] ?? 0) + 1;
@@ -241,11 +268,19 @@ final readonly class FreeTimes
         $monday = $start->setTimezone($zone)->modify('monday this week')->setTime(0, 0);
         $db = $this->em->getConnection();
         $utc = static fn (\DateTimeImmutable $at): string => $at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-        $earlier = null === $client ? null : $db->fetchOne("SELECT staff_id FROM appointment WHERE client_id = ? AND state IN ('booked', 'held') AND starts_at < ? ORDER BY starts_at DESC LIMIT 1", [$client, $utc($start)]);
+        $earlier = null === $client
+            ? null
+            : $db->fetchOne(
+                "SELECT staff_id FROM appointment WHERE client_id = ? AND state IN ('booked', 'held') AND starts_at < ? ORDER BY starts_at DESC LIMIT 1",
+                [$client, $utc($start)],
+            );
         $known = [];
         foreach ($people as $id => $one) {
             $last = $db->fetchOne("SELECT MAX(placed_at) FROM appointment WHERE staff_id = ? AND state <> 'cancelled'", [$id]);
-            $week = $db->fetchOne("SELECT COUNT(*) FROM appointment WHERE staff_id = ? AND state <> 'cancelled' AND starts_at >= ? AND starts_at < ?", [$id, $utc($monday), $utc($monday->modify('+7 days'))]);
+            $week = $db->fetchOne(
+                "SELECT COUNT(*) FROM appointment WHERE staff_id = ? AND state <> 'cancelled' AND starts_at >= ? AND starts_at < ?",
+                [$id, $utc($monday), $utc($monday->modify('+7 days'))],
+            );
             $known[$id] = new Candidate($id, $one->name, \is_string($last) ? (int) strtotime("$last UTC") : 0, is_numeric($week) ? (int) $week : 0, $earlier === $id);
         }
 

@@ -29,7 +29,14 @@ final class PeopleAtWork implements Remembers
     public function between(string $from, string $to, array $people): array
     {
         /** @var list<WorkDay> $others */
-        $others = $this->em->createQueryBuilder()->select('d')->from(WorkDay::class, 'd')->where('d.day >= :from AND d.day <= :to')->setParameter('from', $from)->setParameter('to', $to)->getQuery()->getResult();
+        $others = $this->em->createQueryBuilder()
+            ->select('d')
+            ->from(WorkDay::class, 'd')
+            ->where('d.day >= :from AND d.day <= :to')
+            ->setParameter('from', $from)
+            ->setParameter('to', $to)
+            ->getQuery()
+            ->getResult();
         $clock = new LocalClock($this->business->zone(), Calendars::day($from), Calendars::day($to));
         $open = [];
         foreach ($people as $one) {
@@ -41,7 +48,10 @@ final class PeopleAtWork implements Remembers
             }
             $person = $this->hours->of($one, $dates, [], Calendars::day($from), Calendars::day($to));
             for ($day = $from; $day <= $to; $day = (new \DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d')) {
-                $open[$one->id][$day] = array_map(static fn (array $span): array => [intdiv($span[0], LocalClock::SECOND), intdiv($span[1], LocalClock::SECOND)], $clock->open($person, Calendars::day($day)));
+                $open[$one->id][$day] = array_map(
+                    static fn (array $span): array => [intdiv($span[0], LocalClock::SECOND), intdiv($span[1], LocalClock::SECOND)],
+                    $clock->open($person, Calendars::day($day)),
+                );
             }
         }
 

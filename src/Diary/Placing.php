@@ -15,8 +15,13 @@ use Telamon\Staff\Staff;
 /** Puts appointments into the diary, moves them and takes them out. Call it inside a change: what is free then stays so until the commit. */
 final readonly class Placing
 {
-    public function __construct(private EntityManagerInterface $em, private FreeTimes $times, private Profile $business, private EventDispatcherInterface $events, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FreeTimes $times,
+        private Profile $business,
+        private EventDispatcherInterface $events,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -29,7 +34,16 @@ final readonly class Placing
         $type = $wanted->type;
         $crews = $this->times->at($wanted, $start) ?? throw $this->taken($wanted, $start);
         $crew = $this->times->choose($type, $crews, $start, $client?->id);
-        $appointment = new Appointment('' === $title ? $type->name : mb_substr($title, 0, 100), $this->placeOf($wanted), $crew[0] ?? throw new \LogicException('somebody holds it'), $project, $start, $start->modify("+{$wanted->length} minutes"), $this->clock->now(), $id);
+        $appointment = new Appointment(
+            '' === $title ? $type->name : mb_substr($title, 0, 100),
+            $this->placeOf($wanted),
+            $crew[0] ?? throw new \LogicException('somebody holds it'),
+            $project,
+            $start,
+            $start->modify("+{$wanted->length} minutes"),
+            $this->clock->now(),
+            $id,
+        );
         $appointment->isOf($type, $type->settings()->resources);
         $appointment->isFor($client, $project);
         $appointment->goWith($appointment->staff, array_map(static fn (Staff $one): string => $one->id, \array_slice($crew, 1)));
@@ -45,7 +59,13 @@ final readonly class Placing
         // Whoever has it keeps it, where they can.
         $mine = array_values(array_filter($crews, static fn (array $crew): bool => [] === array_diff($crew, $appointment->crew())));
         $crew = $this->times->choose($wanted->type, [] === $mine ? $crews : $mine, $start, $appointment->client?->id);
-        $this->put($appointment, $start, $start->modify("+{$wanted->length} minutes"), $crew[0] ?? $appointment->staff, array_map(static fn (Staff $one): string => $one->id, \array_slice($crew, 1)));
+        $this->put(
+            $appointment,
+            $start,
+            $start->modify("+{$wanted->length} minutes"),
+            $crew[0] ?? $appointment->staff,
+            array_map(static fn (Staff $one): string => $one->id, \array_slice($crew, 1)),
+        );
     }
 
     /** @param list<string> $also ids of staff */

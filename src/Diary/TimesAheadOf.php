@@ -44,7 +44,10 @@ final class TimesAheadOf implements TimesAhead
         $names = array_map(static fn (Staff $one): string => $one->name, $this->times->people($type));
         $times = [];
         foreach ($this->times->find(new Wanted($type, $settings->lengths[0], $this->address), $from, $to) as $free) {
-            $leads = array_values(array_unique(array_map(static fn (array $crew): string => implode(' and ', array_map(static fn (string $id): string => $names[$id] ?? '', $crew)), $free['crews'])));
+            $leads = array_values(array_unique(array_map(
+                static fn (array $crew): string => implode(' and ', array_map(static fn (string $id): string => $names[$id] ?? '', $crew)),
+                $free['crews'],
+            )));
             $times[] = ['start' => $free['start']->format(\DATE_RFC3339), 'with' => \count($leads) > 3 ? '' : implode(' or ', $leads)];
         }
 

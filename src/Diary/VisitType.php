@@ -82,7 +82,10 @@ class VisitType implements NamesOthers, PartOf
     public function handOver(string $from, string $to): void
     {
         $settings = $this->settings()->toArray();
-        $people = array_map(static fn (array $role): array => array_values(array_unique(array_map(static fn (string $id): string => $id === $from ? $to : $id, $role))), $this->settings()->people);
+        $people = array_map(
+            static fn (array $role): array => array_values(array_unique(array_map(static fn (string $id): string => $id === $from ? $to : $id, $role))),
+            $this->settings()->people,
+        );
         if ($people !== $this->settings()->people) {
             $this->settings = ['people' => $people] + $settings;
             $this->read = null;

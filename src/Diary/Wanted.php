@@ -15,7 +15,14 @@ final readonly class Wanted
      * @param string $begunBy whose held time is in nobody's way
      * @param int|null $notice minutes, in the place of the type's; null for the type's
      */
-    public function __construct(public VisitType $type, public int $length, public string $address = '', public string $with = '', public string $but = '', public string $begunBy = '', public ?int $notice = null)
-    {
+    public function __construct(
+        public VisitType $type,
+        public int $length,
+        public string $address = '',
+        public string $with = '',
+        public string $but = '',
+        public string $begunBy = '',
+        public ?int $notice = null,
+    ) {
     }
 }

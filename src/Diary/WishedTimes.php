@@ -19,6 +19,11 @@ final readonly class WishedTimes
 
     public function of(Readings $readings): TimesAhead
     {
-        return new TimesAheadOf($this->times, $this->types, $this->clock->now()->setTimezone($this->business->zone()), $readings->for(Destination::AssetPlace)->text ?? $readings->for(Destination::ClientAddress)->text ?? '');
+        return new TimesAheadOf(
+            $this->times,
+            $this->types,
+            $this->clock->now()->setTimezone($this->business->zone()),
+            $readings->for(Destination::AssetPlace)->text ?? $readings->for(Destination::ClientAddress)->text ?? '',
+        );
     }
 }

@@ -30,7 +30,10 @@ final readonly class DraftController
     #[Route('', methods: ['GET'])]
     public function list(#[CurrentUser] Staff $me): Response
     {
-        return new JsonResponse(['items' => array_map(fn (Draft $draft): array => ['name' => $draft->name, 'revision' => $draft->revision, 'at' => $draft->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)], $this->drafts->of($me))]);
+        return new JsonResponse(['items' => array_map(
+            fn (Draft $draft): array => ['name' => $draft->name, 'revision' => $draft->revision, 'at' => $draft->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)],
+            $this->drafts->of($me),
+        )]);
     }
 
     #[Route('/{name}', requirements: ['name' => self::NAME], methods: ['GET'])]

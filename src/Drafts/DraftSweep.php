@@ -36,7 +36,10 @@ final readonly class DraftSweep implements DueWork
     public function due(): array
     {
         /** @var list<string> $ids */
-        $ids = $this->em->createQuery('SELECT d.id FROM '.Draft::class.' d WHERE d.at < :then ORDER BY d.at')->setParameter('then', $this->then())->setMaxResults(1000)->getSingleColumnResult();
+        $ids = $this->em->createQuery('SELECT d.id FROM '.Draft::class.' d WHERE d.at < :then ORDER BY d.at')
+            ->setParameter('then', $this->then())
+            ->setMaxResults(1000)
+            ->getSingleColumnResult();
 
         return $ids;
     }

@@ -101,7 +101,9 @@ final readonly class Drafts
         if (!$this->seesWhat($name)) {
             return [];
         }
-        $drafts = $this->em->createQuery('SELECT d.at AS at, s.name AS who FROM '.Draft::class.' d JOIN '.Staff::class.' s WITH s.id = d.staff WHERE d.name = :name AND d.staff <> :me ORDER BY d.at DESC')
+        $drafts = $this->em->createQuery(
+            'SELECT d.at AS at, s.name AS who FROM '.Draft::class.' d JOIN '.Staff::class.' s WITH s.id = d.staff WHERE d.name = :name AND d.staff <> :me ORDER BY d.at DESC',
+        )
             ->setParameters(['name' => $name, 'me' => $staff->id])->setMaxResults(10)->getResult();
 
         /** @var list<array{at: \DateTimeImmutable, who: string}> $drafts */

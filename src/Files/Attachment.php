@@ -83,7 +83,16 @@ class Attachment implements Stays, ForOffice
     /** @return array{id: string, name: string, note: string, forOffice: bool, signed: bool, size: int, type: string, isImage: bool} as FileRef in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'note' => $this->note, 'forOffice' => $this->forOffice, 'signed' => $this->signed, 'size' => $this->file->size, 'type' => $this->file->type, 'isImage' => str_starts_with($this->file->type, 'image/')];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'note' => $this->note,
+            'forOffice' => $this->forOffice,
+            'signed' => $this->signed,
+            'size' => $this->file->size,
+            'type' => $this->file->type,
+            'isImage' => str_starts_with($this->file->type, 'image/'),
+        ];
     }
 
     public function describe(string $name, string $note, bool $forOffice): void

@@ -51,7 +51,13 @@ final readonly class FileController
 
         $key = IdempotencyKey::of($request);
 
-        return new JsonResponse(['items' => array_map(static fn (Attachment $file): array => $file->toArray(), $this->byHand->add($edit, $staff, null === $key ? null : Ids::named($staff->id, $key, $request->getContent())))], 201);
+        return new JsonResponse(
+            ['items' => array_map(
+                static fn (Attachment $file): array => $file->toArray(),
+                $this->byHand->add($edit, $staff, null === $key ? null : Ids::named($staff->id, $key, $request->getContent())),
+            )],
+            201,
+        );
     }
 
     #[Route('/api/files/{id}', methods: ['PUT'])]
@@ -76,7 +82,9 @@ final readonly class FileController
     {
         $file = $this->viewer->read($this->em->find(Attachment::class, $id) ?? throw Problem::notFound('file'));
 
-        return $file->project?->lead === $staff || $this->viewer->may(Permission::LeadAny) ? $file : throw new Problem(403, 'Not allowed', 'Whoever leads the project can change its files.');
+        return $file->project?->lead === $staff || $this->viewer->may(Permission::LeadAny)
+            ? $file
+            : throw new Problem(403, 'Not allowed', 'Whoever leads the project can change its files.');
     }
 
     #[Route('/api/files/{id}', methods: ['GET'])]

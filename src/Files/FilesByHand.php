@@ -75,7 +75,10 @@ final readonly class FilesByHand
         }
         $note = $edit->text('note', 500) ?? $file->note;
         $office = $edit->yes('forOffice') ?? $file->forOffice;
-        $this->changes->carryOut($this->change("described {$file->name}", $file->client, $file->project, $staff), static fn () => $file->describe(FileKind::safeName($name), $note, $office));
+        $this->changes->carryOut(
+            $this->change("described {$file->name}", $file->client, $file->project, $staff),
+            static fn () => $file->describe(FileKind::safeName($name), $note, $office),
+        );
     }
 
     public function remove(Attachment $file, Staff $staff): void

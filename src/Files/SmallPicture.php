@@ -81,7 +81,10 @@ final readonly class SmallPicture
         }
         $at = $found[1][1];
         $little = str_starts_with($found[1][0], 'II');
-        $number = static fn (int $offset, int $bytes): int => (unpack(2 === $bytes ? ($little ? 'v' : 'n') : ($little ? 'V' : 'N'), str_pad(substr($jpeg, $at + $offset, $bytes), $bytes, "\0")) ?: [1 => 0])[1];
+        $number = static fn (int $offset, int $bytes): int => (unpack(
+            2 === $bytes ? ($little ? 'v' : 'n') : ($little ? 'V' : 'N'),
+            str_pad(substr($jpeg, $at + $offset, $bytes), $bytes, "\0"),
+        ) ?: [1 => 0])[1];
         $directory = $number(4, 4);
         for ($i = 0, $entries = min(200, $number($directory, 2)); $i < $entries; ++$i) {
             $entry = $directory + 2 + 12 * $i;

@@ -18,8 +18,13 @@ final readonly class UploadController
 {
     private const MAX_BYTES = 10_485_760;
 
-    public function __construct(private FileStore $store, private EntityManagerInterface $em, private ClockInterface $clock, private PublicLimits $limits, private UploadQuota $quota)
-    {
+    public function __construct(
+        private FileStore $store,
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+        private PublicLimits $limits,
+        private UploadQuota $quota,
+    ) {
     }
 
     #[Route('/api/public/uploads', methods: ['POST'])]

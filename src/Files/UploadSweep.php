@@ -62,7 +62,10 @@ final readonly class UploadSweep implements DueWork
      */
     private function compare(): void
     {
-        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE '.implode(' AND ', array_map(static fn (array $by): string => "NOT EXISTS (SELECT 1 FROM {$by['tab']} WHERE {$by['col']} = stored_file.sha256)", $this->holders()))));
+        $this->db->transactional(fn (): int => (int) $this->db->executeStatement('DELETE FROM stored_file WHERE '.implode(
+            ' AND ',
+            array_map(static fn (array $by): string => "NOT EXISTS (SELECT 1 FROM {$by['tab']} WHERE {$by['col']} = stored_file.sha256)", $this->holders()),
+        )));
         $hourAgo = time() - self::HOUR;
         $there = [];
         foreach ($this->files->listContents('', true) as $file) {
@@ -94,7 +97,9 @@ final readonly class UploadSweep implements DueWork
     private function holders(): array
     {
         /** @var list<array{tab: string, col: string}> $holders */
-        $holders = $this->db->fetchAllAssociative("SELECT m.name AS tab, k.\"from\" AS col FROM sqlite_master m, pragma_foreign_key_list(m.name) k WHERE m.type = 'table' AND k.\"table\" = 'stored_file'");
+        $holders = $this->db->fetchAllAssociative(
+            "SELECT m.name AS tab, k.\"from\" AS col FROM sqlite_master m, pragma_foreign_key_list(m.name) k WHERE m.type = 'table' AND k.\"table\" = 'stored_file'",
+        );
 
         return [] === $holders ? throw new \LogicException('nothing names stored files') : $holders;
     }

@@ -27,7 +27,15 @@ final readonly class ClientClock
     private function booked(Client $client): ?\DateTimeZone
     {
         /** @var list<Appointment> $last */
-        $last = $this->em->createQueryBuilder()->select('a')->from(Appointment::class, 'a')->where("a.client = :client AND a.zone <> ''")->setParameter('client', $client)->orderBy('a.id', 'DESC')->setMaxResults(1)->getQuery()->getResult();
+        $last = $this->em->createQueryBuilder()
+            ->select('a')
+            ->from(Appointment::class, 'a')
+            ->where("a.client = :client AND a.zone <> ''")
+            ->setParameter('client', $client)
+            ->orderBy('a.id', 'DESC')
+            ->setMaxResults(1)
+            ->getQuery()
+            ->getResult();
         $zone = $last[0]->zone ?? '';
 
         return \in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) ? new \DateTimeZone($zone) : null;

@@ -32,8 +32,15 @@ final readonly class FollowUpChanges
 {
     private const MOST = 50;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private SeriesReader $reader, private Walking $walking, private PublishedForms $forms, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private SeriesReader $reader,
+        private Walking $walking,
+        private PublishedForms $forms,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -48,7 +55,13 @@ final readonly class FollowUpChanges
         } catch (InvalidSeries $error) {
             throw new InvalidInput($error->path, $error->getMessage());
         }
-        $known = array_map(static fn (MessageTemplate $one): string => $one->key, array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false]), static fn (MessageTemplate $one): bool => Purpose::Client === $one->purpose()));
+        $known = array_map(
+            static fn (MessageTemplate $one): string => $one->key,
+            array_filter(
+                $this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false]),
+                static fn (MessageTemplate $one): bool => Purpose::Client === $one->purpose(),
+            ),
+        );
         $pages = array_map(static fn (BookingPage $one): string => $one->slug, $this->em->getRepository(BookingPage::class)->findBy(['live' => true]));
         $forms = $this->forms->published();
         foreach ($series->courses as $course => $steps) {
@@ -158,7 +171,13 @@ final readonly class FollowUpChanges
     {
         $act = Act::of(ChangeKind::Handle, "began “{$one->name}” with {$client->name()}", $staff)->about($client);
 
-        return $this->changes->carryOut($act, fn (): FollowUpRun => $this->walking->begin($one, $client, $project, null, "by {$staff->name}") ?? throw new InvalidInput('client', "{$client->name()} has no mail address, or asked to be left alone."));
+        return $this->changes->carryOut(
+            $act,
+            fn (): FollowUpRun => $this->walking->begin($one, $client, $project, null, "by {$staff->name}") ?? throw new InvalidInput(
+                'client',
+                "{$client->name()} has no mail address, or asked to be left alone.",
+            ),
+        );
     }
 
     /** @throws Refusal where it has ended */

@@ -27,8 +27,13 @@ final readonly class FollowUpController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private FollowUpChanges $changes, private FollowUpView $view, private Walking $walking, private RunWithOneself $oneself)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FollowUpChanges $changes,
+        private FollowUpView $view,
+        private Walking $walking,
+        private RunWithOneself $oneself,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -52,9 +57,24 @@ final readonly class FollowUpController
         $start = $this->moment($body['start'] ?? null, 'start') ?? $this->walking->now();
         $at = $this->moment($body['answeredAt'] ?? null, 'answeredAt');
         $says = \is_string($body['says'] ?? null) ? $body['says'] : 'stop';
-        $acts = (new Rehearsal($this->walking->walk()))->run($series, $start, $at, 'stop' === $says ? null : Course::tryFrom($says) ?? throw Problem::invalid('says', 'Say what they answer.'));
+        $acts = (new Rehearsal($this->walking->walk()))->run(
+            $series,
+            $start,
+            $at,
+            'stop' === $says ? null : Course::tryFrom($says) ?? throw Problem::invalid('says', 'Say what they answer.'),
+        );
 
-        return new JsonResponse(['acts' => array_map(static fn (array $act): array => ['at' => $act['at']->format(\DATE_RFC3339), 'key' => $act['step']->key ?? '', 'kind' => $act['step']->kind->value ?? 'end', 'asText' => $act['step']->asText ?? false, 'what' => $act['step']->what ?? '', 'course' => $act['course']->value], $acts)]);
+        return new JsonResponse(['acts' => array_map(
+            static fn (array $act): array => [
+                'at' => $act['at']->format(\DATE_RFC3339),
+                'key' => $act['step']->key ?? '',
+                'kind' => $act['step']->kind->value ?? 'end',
+                'asText' => $act['step']->asText ?? false,
+                'what' => $act['step']->what ?? '',
+                'course' => $act['course']->value,
+            ],
+            $acts,
+        )]);
     }
 
     /** The same as mails to whoever asks, all at once. */

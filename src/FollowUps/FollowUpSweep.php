@@ -39,7 +39,10 @@ final readonly class FollowUpSweep implements DueWork
     public function due(): array
     {
         /** @var list<string> $due */
-        $due = $this->em->getConnection()->fetchFirstColumn('SELECT id FROM follow_up_run WHERE state = ? AND due_at <= ? ORDER BY due_at, id LIMIT '.self::MOST_AT_ONCE, [RunState::Inside->value, $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+        $due = $this->em->getConnection()->fetchFirstColumn(
+            'SELECT id FROM follow_up_run WHERE state = ? AND due_at <= ? ORDER BY due_at, id LIMIT '.self::MOST_AT_ONCE,
+            [RunState::Inside->value, $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
+        );
 
         return $due;
     }

@@ -49,7 +49,10 @@ final readonly class FormCame
             return;
         }
         /** @var list<FollowUpRun> $runs those that wait for a shorter form of theirs wait for this one instead */
-        $runs = $this->em->createQueryBuilder()->select('r')->from(FollowUpRun::class, 'r')->where('(r.state = :inside OR (r.state = :paused AND r.waitsForSubmission IS NOT NULL)) AND LOWER(r.address) = :address')
+        $runs = $this->em->createQueryBuilder()
+            ->select('r')
+            ->from(FollowUpRun::class, 'r')
+            ->where('(r.state = :inside OR (r.state = :paused AND r.waitsForSubmission IS NOT NULL)) AND LOWER(r.address) = :address')
             ->setParameter('inside', RunState::Inside->value)->setParameter('paused', RunState::Paused->value)->setParameter('address', $address)->getQuery()->getResult();
         foreach ($runs as $run) {
             $run->waitFor($submission->id, "they sent {$submission->number}: somebody looks at it");
@@ -60,7 +63,10 @@ final readonly class FormCame
     private function decided(Written $event, Submission $submission): void
     {
         $accepted = SubmissionState::Accepted === $submission->state && null !== $submission->client;
-        foreach ($accepted ? $this->em->getRepository(FollowUpRun::class)->findBy(['client' => $submission->client, 'state' => [RunState::Inside, RunState::Paused]]) : [] as $run) {
+        foreach ($accepted ? $this->em->getRepository(FollowUpRun::class)->findBy([
+            'client' => $submission->client,
+            'state' => [RunState::Inside, RunState::Paused],
+        ]) : [] as $run) {
             // One that this form began itself goes on, and a letter that somebody still has to read comes first.
             if ($run->submissionId !== $submission->id && (RunState::Inside === $run->state || null !== $run->waitsForSubmission)) {
                 $this->walking->answered($run, Course::Form);

@@ -52,7 +52,15 @@ final readonly class RunFigures
             $count = array_count_values(array_column($all, 'outcome'));
             // A stable sort: within each kind the latest begun stays first.
             usort($all, static fn (array $a, array $b): int => ('none' === $a['outcome']) <=> ('none' === $b['outcome']));
-            $figures[] = ['key' => "$key", 'done' => \count($all), 'answered' => $count['answered'] ?? 0, 'booked' => $count['booked'] ?? 0, 'forms' => $count['form'] ?? 0, 'people' => \array_slice($all, 0, self::NAMED), 'curve' => self::told($watched[$key] ?? [])];
+            $figures[] = [
+                'key' => "$key",
+                'done' => \count($all),
+                'answered' => $count['answered'] ?? 0,
+                'booked' => $count['booked'] ?? 0,
+                'forms' => $count['form'] ?? 0,
+                'people' => \array_slice($all, 0, self::NAMED),
+                'curve' => self::told($watched[$key] ?? []),
+            ];
         }
 
         return $figures;
@@ -91,6 +99,9 @@ final readonly class RunFigures
     {
         $curve = AnswerCurve::of($watched);
 
-        return ['cases' => $curve->cases, 'points' => array_map(static fn (array $point): array => ['days' => round($point['days'], 3), 'left' => round($point['left'], 4)], $curve->points)];
+        return [
+            'cases' => $curve->cases,
+            'points' => array_map(static fn (array $point): array => ['days' => round($point['days'], 3), 'left' => round($point['left'], 4)], $curve->points),
+        ];
     }
 }

@@ -39,7 +39,12 @@ final readonly class RunWithOneself
             $template = null === $key ? null : $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $key]);
             if (null !== $template) {
                 $purpose = $template->purpose();
-                $tests[] = [$template, $this->preview->show($template->text(), $purpose, $template->fields(), $this->preview->records($purpose)[0]['id'] ?? ''), $at->format('D j M, H:i'), $template->text()->enclosed];
+                $tests[] = [
+                    $template,
+                    $this->preview->show($template->text(), $purpose, $template->fields(), $this->preview->records($purpose)[0]['id'] ?? ''),
+                    $at->format('D j M, H:i'),
+                    $template->text()->enclosed,
+                ];
             }
         }
         if ([] === $tests) {

@@ -40,8 +40,19 @@ use Telamon\Tasks\TaskCounts;
 /** Leads people through follow-ups. Call all of it inside a change: what is queued and where they stand are written at once. */
 final readonly class Walking
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private ProjectFields $fields, private Stops $stops, private TaskCounts $counts, private StageMoves $stages, private Effects $effects, private EventDispatcherInterface $events, private ClientClock $theirs, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MessageQueue $messages,
+        private ProjectFields $fields,
+        private Stops $stops,
+        private TaskCounts $counts,
+        private StageMoves $stages,
+        private Effects $effects,
+        private EventDispatcherInterface $events,
+        private ClientClock $theirs,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -147,7 +158,18 @@ final readonly class Walking
         if ('' !== $number && $this->stops->has($number)) {
             return 'not sent: they asked to be left alone';
         }
-        $message = $this->messages->queue($step->what, '' === $number ? $run->address : $number, $run->client->name(), $this->fields->of($run->client, $run->project), $run->client, $run->project, $run->submissionId, held: true, ground: Ground::Inquiry, by: '' === $number ? Channel::Mail : Channel::Text);
+        $message = $this->messages->queue(
+            $step->what,
+            '' === $number ? $run->address : $number,
+            $run->client->name(),
+            $this->fields->of($run->client, $run->project),
+            $run->client,
+            $run->project,
+            $run->submissionId,
+            held: true,
+            ground: Ground::Inquiry,
+            by: '' === $number ? Channel::Mail : Channel::Text,
+        );
         $sent = '' === $number ? ($step->asText ? 'sent as a mail, as there is no number or no words for a text:' : 'sent') : 'sent as a text';
 
         return MessageState::Held === $message->state ? "held: {$message->failure}" : "$sent “{$template->name}”";

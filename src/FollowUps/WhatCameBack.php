@@ -73,7 +73,15 @@ final readonly class WhatCameBack
         }
         if (null !== $message->project) {
             $today = new \DateTimeImmutable($this->walking->now()->format('Y-m-d'), new \DateTimeZone('UTC'));
-            $this->em->persist($task = new Task($message->project, $this->counts->last($message->project) + 1, mb_substr("Reach {$message->toName}: “{$message->subject}” did not get to {$message->toAddress}", 0, 200), $message->project->lead, $today, [], 'Not delivered'));
+            $this->em->persist($task = new Task(
+                $message->project,
+                $this->counts->last($message->project) + 1,
+                mb_substr("Reach {$message->toName}: “{$message->subject}” did not get to {$message->toAddress}", 0, 200),
+                $message->project->lead,
+                $today,
+                [],
+                'Not delivered',
+            ));
             $event->touch($task);
         }
     }
@@ -147,6 +155,9 @@ final readonly class WhatCameBack
             return [];
         }
 
-        return array_values(array_filter($this->em->getRepository(FollowUpRun::class)->findBy(['client' => $client, 'state' => [RunState::Inside, RunState::Paused]]), static fn (FollowUpRun $run): bool => null === $project || null === $run->project || $run->project === $project));
+        return array_values(array_filter(
+            $this->em->getRepository(FollowUpRun::class)->findBy(['client' => $client, 'state' => [RunState::Inside, RunState::Paused]]),
+            static fn (FollowUpRun $run): bool => null === $project || null === $run->project || $run->project === $project,
+        ));
     }
 }

@@ -79,7 +79,13 @@ final readonly class Draft
             if ([] !== $faults) {
                 throw new InvalidInput('definition', $faults[0]);
             }
-            $last = $this->em->createQueryBuilder()->select('MAX(v.number)')->from(FormVersion::class, 'v')->where('v.form = :form')->setParameter('form', $form)->getQuery()->getSingleScalarResult();
+            $last = $this->em->createQueryBuilder()
+                ->select('MAX(v.number)')
+                ->from(FormVersion::class, 'v')
+                ->where('v.form = :form')
+                ->setParameter('form', $form)
+                ->getQuery()
+                ->getSingleScalarResult();
             $made = new FormVersion($form, (int) $last + 1, $draft->definition, $this->clock->now());
             $this->em->persist($made);
             $form->publish($made);

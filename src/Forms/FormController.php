@@ -25,8 +25,14 @@ final readonly class FormController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private FormView $view, private Draft $drafts, private FormSettings $settings, private Starters $starters, private FormKinds $kinds)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FormView $view,
+        private Draft $drafts,
+        private FormSettings $settings,
+        private Starters $starters,
+        private FormKinds $kinds,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -78,7 +84,9 @@ final readonly class FormController
         } catch (InvalidDefinition $error) {
             throw Problem::invalid('file', $error->getMessage());
         }
-        $title = \is_string($file['definition']['title'] ?? null) && '' !== trim($file['definition']['title']) ? mb_substr(trim($file['definition']['title']), 0, 200) : 'Imported form';
+        $title = \is_string($file['definition']['title'] ?? null) && '' !== trim($file['definition']['title'])
+            ? mb_substr(trim($file['definition']['title']), 0, 200)
+            : 'Imported form';
 
         return new JsonResponse($this->view->whole($this->drafts->of($this->drafts->begin($title, $file['definition'], $staff))), 201);
     }

@@ -46,8 +46,15 @@ final readonly class FormKinds
                 'inLines' => $kind->fitsInLines(),
             ], array_values(Kinds::all())),
             'destinations' => $destinations,
-            'staff' => array_map(static fn (Staff $one): array => ['value' => $one->id, 'label' => $one->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
-            'services' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($names = $this->business->serviceNames()), $names),
+            'staff' => array_map(
+                static fn (Staff $one): array => ['value' => $one->id, 'label' => $one->name],
+                $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC']),
+            ),
+            'services' => array_map(
+                static fn (string $key, string $name): array => ['value' => $key, 'label' => $name],
+                array_keys($names = $this->business->serviceNames()),
+                $names,
+            ),
         ];
     }
 
@@ -62,14 +69,20 @@ final readonly class FormKinds
             }
         }
 
-        return [] === $amiss ? [] : [implode(', ', $amiss).(1 === \count($amiss) ? ' is' : ' are')." no service: who sends it gets no lead, checklist or prices before somebody says what is meant. Offer the services themselves in “{$question->wording}”."];
+        return [] === $amiss
+            ? []
+            : [
+                implode(', ', $amiss).(1 === \count($amiss) ? ' is' : ' are')." no service: who sends it gets no lead, checklist or prices before somebody says what is meant. Offer the services themselves in “{$question->wording}”.",
+            ];
     }
 
     /** @return list<string> what is said of answers that go to fields that are not there, or cannot hold them */
     public function advice(FormDefinition $form): array
     {
         $custom = $this->fields->byName();
-        $advice = '' === $form->tell || true === $this->em->find(Staff::class, $form->tell)?->active ? [] : ['Whoever is to be told at once is not here any more: the coordinator is told. Choose somebody else.'];
+        $advice = '' === $form->tell || true === $this->em->find(Staff::class, $form->tell)?->active
+            ? []
+            : ['Whoever is to be told at once is not here any more: the coordinator is told. Choose somebody else.'];
         foreach ($form->questions() as $question) {
             foreach ([$question, ...$question->lines] as $one) {
                 $advice = [...$advice, ...self::homeless($one, $custom), ...$this->noServices($one)];
@@ -94,7 +107,9 @@ final readonly class FormKinds
 
         return match (true) {
             null === $field => ["“{$question->wording}” goes to a field that is not there any more. Its answers would stand in the project’s notes."],
-            !\in_array($field->kind, $question->type->customKinds(), true) => ["“{$question->wording}” cannot go to the field “{$field->label}”. Its answers would stand in the project’s notes."],
+            !\in_array($field->kind, $question->type->customKinds(), true) => [
+                "“{$question->wording}” cannot go to the field “{$field->label}”. Its answers would stand in the project’s notes.",
+            ],
             default => [],
         };
     }

@@ -45,7 +45,11 @@ final readonly class FormSettings
         }
         $closedText = JsonBody::text($body, 'closedText', 1000);
         $sites = self::sites($body);
-        $this->changes->carryOut(Act::of(ChangeKind::Setup, "changed where and when {$form->title} stands", $staff)->about($form), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Setup,
+            "changed where and when {$form->title} stands",
+            $staff,
+        )->about($form), static function () use ($form, $slug, $opens, $closes, $limit, $closedText, $sites): void {
             $form->showOn($sites ?? $form->sites);
             $form->standAt($slug);
             $form->takeAnswers($opens, $closes, $limit, $closedText);

@@ -17,8 +17,16 @@ use Telamon\Core\Form\InvalidDefinition;
 final readonly class FormView
 {
     /** @param iterable<Dependants> $dependants */
-    public function __construct(#[AutowireIterator('telamon.forms.dependants')] private iterable $dependants, private EntityManagerInterface $em, private PublishedForms $published, private Taken $taken, private FormKinds $kinds, private FormFaults $faults, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        #[AutowireIterator('telamon.forms.dependants')] private iterable $dependants,
+        private EntityManagerInterface $em,
+        private PublishedForms $published,
+        private Taken $taken,
+        private FormKinds $kinds,
+        private FormFaults $faults,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return list<array<string, mixed>> as FormRow */
@@ -50,7 +58,9 @@ final readonly class FormView
             'state' => $this->state($form),
             'version' => $draft->version,
             'definition' => (object) $draft->definition,
-            'published' => null === $form->published ? null : ['number' => $form->published->number, 'at' => $form->published->publishedAt->setTimezone($zone)->format(\DATE_RFC3339)],
+            'published' => null === $form->published
+                ? null
+                : ['number' => $form->published->number, 'at' => $form->published->publishedAt->setTimezone($zone)->format(\DATE_RFC3339)],
             'savedAt' => $draft->savedAt->setTimezone($zone)->format(\DATE_RFC3339),
             'savedBy' => $draft->savedBy?->name,
             'problems' => $problems,

@@ -41,7 +41,12 @@ final readonly class PublicFormView
             'checkPage' => $form->checkPage,
             'copy' => $form->copy,
             'business' => $this->face->show(),
-            'pages' => $this->pages($form->pages, $hidden, static fn (Question $question): bool => ($staff || !$question->staffOnly) && !\in_array($question->key, $not, true), [] !== $not),
+            'pages' => $this->pages(
+                $form->pages,
+                $hidden,
+                static fn (Question $question): bool => ($staff || !$question->staffOnly) && !\in_array($question->key, $not, true),
+                [] !== $not,
+            ),
         ];
     }
 
@@ -55,7 +60,15 @@ final readonly class PublicFormView
      */
     private function pages(array $pages, array $hidden, \Closure $asks, bool $drops): array
     {
-        $shown = array_map(static fn (Page $page): array => ['key' => $page->key, 'title' => $page->title, 'next' => $page->next, 'questions' => array_map(static fn (Question $question): array => self::question($question, $hidden), array_values(array_filter($page->questions, $asks)))], $pages);
+        $shown = array_map(
+            static fn (Page $page): array => [
+                'key' => $page->key,
+                'title' => $page->title,
+                'next' => $page->next,
+                'questions' => array_map(static fn (Question $question): array => self::question($question, $hidden), array_values(array_filter($page->questions, $asks))),
+            ],
+            $pages,
+        );
 
         return array_values(array_filter($shown, static fn (array $page): bool => !$drops || [] !== $page['questions']));
     }
@@ -97,7 +110,10 @@ final readonly class PublicFormView
             'maxFiles' => $question->maxFiles, 'maxBytes' => $question->maxBytes, 'fileKinds' => $question->fileKinds,
             'min' => $question->checks->min, 'max' => $question->checks->max, 'half' => $question->half, 'third' => $question->third, 'parameter' => $question->parameter,
             'default' => $question->default, 'asList' => $question->asList,
-            'lines' => array_map(static fn (Question $column): array => self::question($column, $staffOnly), $question->lines), 'maxLines' => $question->maxLines, 'picture' => $question->picture,
+            'lines' => array_map(
+                static fn (Question $column): array => self::question($column, $staffOnly),
+                $question->lines,
+            ), 'maxLines' => $question->maxLines, 'picture' => $question->picture,
             'showIf' => self::told($question->raw['showIf'] ?? null, $staffOnly), 'requiredIf' => self::told($question->raw['requiredIf'] ?? null, $staffOnly),
         ];
     }

@@ -80,7 +80,9 @@ final readonly class TableViewController
             'q' => JsonBody::text($given, 'q', 100),
             'state' => \in_array($state, ['', 'waiting', 'accepted', 'set-aside'], true) ? $state : throw Problem::invalid('filter.state', 'There is no such state.'),
             'sort' => JsonBody::text($given, 'sort', 60),
-            'hidden' => \is_array($hidden) ? \array_slice(array_values(array_filter($hidden, static fn (mixed $key): bool => \is_string($key) && \strlen($key) <= 40)), 0, 300) : [],
+            'hidden' => \is_array($hidden)
+                ? \array_slice(array_values(array_filter($hidden, static fn (mixed $key): bool => \is_string($key) && \strlen($key) <= 40)), 0, 300)
+                : [],
         ];
     }
 

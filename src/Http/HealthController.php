@@ -32,7 +32,13 @@ final readonly class HealthController
             $work = ['stuck' => \count($this->stuck->words()), 'stalled' => $this->stuck->stalled()];
             $isStalled = $queue['oldestSeconds'] > self::STALLED;
 
-            return new JsonResponse(['status' => $isStalled || $room < self::LITTLE || 0 < $work['stuck'] || [] !== $work['stalled'] ? 'troubled' : 'ok', 'database' => 'ok', 'queue' => $queue, 'work' => $work, 'freeMegabytes' => intdiv($room, 1_048_576)]);
+            return new JsonResponse([
+                'status' => $isStalled || $room < self::LITTLE || 0 < $work['stuck'] || [] !== $work['stalled'] ? 'troubled' : 'ok',
+                'database' => 'ok',
+                'queue' => $queue,
+                'work' => $work,
+                'freeMegabytes' => intdiv($room, 1_048_576),
+            ]);
         } catch (\Doctrine\DBAL\Exception) {
             throw new Problem(503, 'Not well', 'The database does not answer, or takes nothing.');
         }

@@ -47,7 +47,11 @@ final class OriginGuard
             return;
         }
         if ($length > ('multipart/form-data' === $kind ? self::MAX_MULTIPART : self::MAX_JSON)) {
-            $event->setResponse((new Problem(413, 'Too large', 'multipart/form-data' === $kind ? 'A file may have at most 10 MB.' : 'The body may have at most 1 MB.'))->response());
+            $event->setResponse((new Problem(
+                413,
+                'Too large',
+                'multipart/form-data' === $kind ? 'A file may have at most 10 MB.' : 'The body may have at most 1 MB.',
+            ))->response());
         }
     }
 

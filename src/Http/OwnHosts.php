@@ -19,7 +19,10 @@ final readonly class OwnHosts
     /** @param string $hosts parted by commas; any where empty */
     public function __construct(#[Autowire(env: 'TELAMON_HOSTS')] string $hosts)
     {
-        $this->hosts = array_values(array_filter(array_map(static fn (string $host): string => mb_strtolower(trim($host)), explode(',', $hosts)), static fn (string $host): bool => '' !== $host));
+        $this->hosts = array_values(array_filter(
+            array_map(static fn (string $host): string => mb_strtolower(trim($host)), explode(',', $hosts)),
+            static fn (string $host): bool => '' !== $host,
+        ));
     }
 
     public function __invoke(RequestEvent $event): void

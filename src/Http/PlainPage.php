@@ -22,8 +22,15 @@ final readonly class PlainPage
     public function show(string $template, array $business, array $values, int $status = 200): Response
     {
         $nonce = bin2hex(random_bytes(16));
-        $response = new Response($this->twig->render($template, ['nonce' => $nonce, 'styles' => $this->assets->entry('src/client/main.tsx')['styles'], 'business' => $business] + $values), $status, ['X-Robots-Tag' => 'noindex', 'Cache-Control' => 'no-store']);
-        $response->headers->set('Content-Security-Policy', "default-src 'none'; style-src 'self' 'nonce-$nonce'; font-src 'self'; img-src data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'");
+        $response = new Response(
+            $this->twig->render($template, ['nonce' => $nonce, 'styles' => $this->assets->entry('src/client/main.tsx')['styles'], 'business' => $business] + $values),
+            $status,
+            ['X-Robots-Tag' => 'noindex', 'Cache-Control' => 'no-store'],
+        );
+        $response->headers->set(
+            'Content-Security-Policy',
+            "default-src 'none'; style-src 'self' 'nonce-$nonce'; font-src 'self'; img-src data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
+        );
 
         return $response;
     }

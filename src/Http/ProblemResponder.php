@@ -29,13 +29,21 @@ final class ProblemResponder
         $problem = match (true) {
             $error instanceof Problem => $error,
             $error instanceof Refusal => Problem::of($error),
-            $error instanceof OptimisticLockException => new Problem(409, 'Changed meanwhile', 'Somebody else changed this since you opened it. Nothing of yours was saved; look again.'),
+            $error instanceof OptimisticLockException => new Problem(
+                409,
+                'Changed meanwhile',
+                'Somebody else changed this since you opened it. Nothing of yours was saved; look again.',
+            ),
             self::isBusy($error) => new Problem(503, 'Busy', 'Much is being written at the moment. Nothing is lost; try again in a moment.'),
             self::isFull($error) => new Problem(507, 'No room', 'The disk is full. Nothing was half done; tell whoever runs this, and try again.'),
             $error instanceof FilesystemException => new Problem(507, 'No room', 'The file could not be written. Nothing was half done; tell whoever runs this.'),
             $error instanceof JsonException => new Problem(400, 'Not JSON', 'The body could not be read as JSON.'),
             $error instanceof RequestExceptionInterface => new Problem(400, 'Not understood', 'The request could not be read.'),
-            $error instanceof HttpExceptionInterface => new Problem($error->getStatusCode(), Response::$statusTexts[$error->getStatusCode()] ?? 'Not done', self::detail($error->getStatusCode())),
+            $error instanceof HttpExceptionInterface => new Problem(
+                $error->getStatusCode(),
+                Response::$statusTexts[$error->getStatusCode()] ?? 'Not done',
+                self::detail($error->getStatusCode()),
+            ),
             default => new Problem(500, 'Something broke here', 'It is not your fault, and nothing was half done. Try again; if it stays, tell whoever runs this.'),
         };
         $event->setResponse($problem->response());

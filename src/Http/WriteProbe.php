@@ -22,7 +22,10 @@ final readonly class WriteProbe
         $now = $this->clock->now()->getTimestamp();
         $last = $this->db->fetchOne("SELECT value FROM installation_note WHERE name = 'written'");
         if (!is_numeric($last) || abs($now - (int) $last) >= self::SECONDS) {
-            $this->db->transactional(static fn (Connection $db) => $db->executeStatement("INSERT INTO installation_note (name, value) VALUES ('written', ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value", [(string) $now]));
+            $this->db->transactional(static fn (Connection $db) => $db->executeStatement(
+                "INSERT INTO installation_note (name, value) VALUES ('written', ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value",
+                [(string) $now],
+            ));
         }
     }
 }

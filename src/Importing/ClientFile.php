@@ -132,19 +132,41 @@ final readonly class ClientFile
     /** @return list<ClientField> */
     private static function vCardFields(): array
     {
-        return [ClientField::ExternalId, ClientField::GivenName, ClientField::FamilyName, ClientField::FullName, ClientField::Organisation, ClientField::Email, ClientField::Email, ClientField::Phone, ClientField::Phone, ClientField::AddressLine, ClientField::Locality, ClientField::PostalCode, ClientField::Country, ClientField::Notes];
+        return [
+            ClientField::ExternalId,
+            ClientField::GivenName,
+            ClientField::FamilyName,
+            ClientField::FullName,
+            ClientField::Organisation,
+            ClientField::Email,
+            ClientField::Email,
+            ClientField::Phone,
+            ClientField::Phone,
+            ClientField::AddressLine,
+            ClientField::Locality,
+            ClientField::PostalCode,
+            ClientField::Country,
+            ClientField::Notes,
+        ];
     }
 
     /** @return list<string> in the order of vCardFields() */
     private static function cells(VCard $card): array
     {
-        $parts = static fn (string $name): array => array_map(static fn (mixed $part): string => \is_string($part) ? $part : '', [] === $card->select($name) ? [] : $card->__get($name)->getParts());
-        $all = static fn (string $name): array => array_map(static fn (object $one): string => trim((string) preg_replace('/^(tel|mailto):/i', '', method_exists($one, '__toString') ? (string) $one : '')), array_values($card->select($name)));
+        $parts = static fn (string $name): array => array_map(
+            static fn (mixed $part): string => \is_string($part) ? $part : '',
+            [] === $card->select($name) ? [] : $card->__get($name)->getParts(),
+        );
+        $all = static fn (string $name): array => array_map(
+            static fn (object $one): string => trim((string) preg_replace('/^(tel|mailto):/i', '', method_exists($one, '__toString') ? (string) $one : '')),
+            array_values($card->select($name)),
+        );
         [$names, $address] = [$parts('N'), $parts('ADR')];
         [$emails, $phones] = [$all('EMAIL'), $all('TEL')];
 
         return [
-            $all('UID')[0] ?? '', $names[1] ?? '', $names[0] ?? '', $all('FN')[0] ?? '', $parts('ORG')[0] ?? '', $emails[0] ?? '', $emails[1] ?? '', $phones[0] ?? '', $phones[1] ?? '',
+            $all('UID')[0] ?? '', $names[1] ?? '', $names[0] ?? '', $all('FN')[0] ?? '', $parts('ORG')[0] ?? '', $emails[0] ?? '', $emails[1] ?? '',
+            $phones[0] ?? '', $phones[1] ?? '',
             trim(($address[1] ?? '').' '.($address[2] ?? '')), $address[3] ?? '', $address[5] ?? '', $address[6] ?? '', $all('NOTE')[0] ?? '',
         ];
     }

@@ -119,7 +119,8 @@ class ClientImportRun
         return [
             'id' => $this->id, 'state' => $this->state, 'fileName' => $this->fileName, 'heads' => $this->heads, 'fields' => $this->fields,
             'offers' => array_map(static fn (ClientField $field): array => ['value' => $field->value, 'label' => str_replace('_', ' ', $field->value)], ClientField::cases()),
-            'counts' => $this->counts + ['new' => 0, 'matched' => 0, 'doubtful' => 0, 'wrong' => 0], 'told' => $this->told, 'total' => $this->total, 'done' => $this->done, 'changeId' => $this->changeId,
+            'counts' => $this->counts + ['new' => 0, 'matched' => 0, 'doubtful' => 0, 'wrong' => 0], 'told' => $this->told, 'total' => $this->total,
+            'done' => $this->done, 'changeId' => $this->changeId,
         ];
     }
 }

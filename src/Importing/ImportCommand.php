@@ -40,7 +40,9 @@ final class ImportCommand extends Command
             $file = ClientFile::open($path);
             $fields = ColumnGuess::fields($file->heads(), $file->sample());
             if ([] === $fields) {
-                throw new FileNotRead('None of the columns is known: '.implode(', ', $file->heads()).'. Use the heads external_id,given_name,family_name,organisation,email,phone,address_line,locality,postal_code,country.');
+                throw new FileNotRead(
+                    'None of the columns is known: '.implode(', ', $file->heads()).'. Use the heads external_id,given_name,family_name,organisation,email,phone,address_line,locality,postal_code,country.',
+                );
             }
             // Read whole before the first is written: rows of one file are not matched with each other.
             $rows = [];

@@ -56,7 +56,10 @@ final readonly class ImportController
         if (!\is_array($given) || \count($given) !== \count($run->heads)) {
             throw Problem::invalid('fields', 'Send a field, or nothing, for each column.');
         }
-        $fields = array_map(static fn (mixed $field): string => '' === $field ? '' : ClientField::tryFrom(\is_string($field) ? $field : '?')->value ?? throw Problem::invalid('fields', 'Choose among the fields.'), array_values($given));
+        $fields = array_map(
+            static fn (mixed $field): string => '' === $field ? '' : ClientField::tryFrom(\is_string($field) ? $field : '?')->value ?? throw Problem::invalid('fields', 'Choose among the fields.'),
+            array_values($given),
+        );
         try {
             $this->runs->map($run, $fields);
         } catch (FileNotRead $error) {

@@ -91,7 +91,10 @@ final readonly class ImportRuns
         $total = $before + \count($rows);
         $this->writer->write($rows, $run->fileName, $run->staff, function (int $done, string $changeId) use ($job, $before, $total): void {
             $all = $before + $done;
-            $this->db->executeStatement('UPDATE client_import SET done = ?, change_id = ?, state = ? WHERE id = ?', [$all, $changeId, $all === $total ? ClientImportRun::DONE : ClientImportRun::RUNNING, $job->id]);
+            $this->db->executeStatement(
+                'UPDATE client_import SET done = ?, change_id = ?, state = ? WHERE id = ?',
+                [$all, $changeId, $all === $total ? ClientImportRun::DONE : ClientImportRun::RUNNING, $job->id],
+            );
         }, $run->changeId);
         (new Filesystem())->remove([$path, "$path.verdicts"]);
     }
@@ -115,7 +118,16 @@ final readonly class ImportRuns
             return $rows;
         }
 
-        return array_map(static fn (ImportRow $row, mixed $was): ImportRow => \is_array($was) && \in_array($was[0] ?? null, ['new', 'matched', 'doubtful', 'wrong'], true) ? new ImportRow($row->client, $was[0], \is_string($was[1] ?? null) ? $was[1] : '', $row->why) : $row, $rows, $kept);
+        return array_map(
+            static fn (ImportRow $row, mixed $was): ImportRow => \is_array($was) && \in_array($was[0] ?? null, ['new', 'matched', 'doubtful', 'wrong'], true) ? new ImportRow(
+                $row->client,
+                $was[0],
+                \is_string($was[1] ?? null) ? $was[1] : '',
+                $row->why,
+            ) : $row,
+            $rows,
+            $kept,
+        );
     }
 
     /** @throws FileNotRead */

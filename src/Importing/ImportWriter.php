@@ -25,8 +25,14 @@ final readonly class ImportWriter
 {
     private const AT_ONCE = 250;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, private EmailReader $emails, private ContactPoints $points, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private Profile $business,
+        private EmailReader $emails,
+        private ContactPoints $points,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -37,7 +43,11 @@ final readonly class ImportWriter
      */
     public function write(iterable $rows, string $fileName, ?Staff $staff, ?\Closure $progress = null, ?string $changeId = null): Change
     {
-        $change = (null === $changeId ? null : $this->em->find(Change::class, $changeId)) ?? $this->changes->change(Act::of(ChangeKind::Import, "brought in clients from $fileName", $staff));
+        $change = (null === $changeId ? null : $this->em->find(Change::class, $changeId)) ?? $this->changes->change(Act::of(
+            ChangeKind::Import,
+            "brought in clients from $fileName",
+            $staff,
+        ));
         $done = 0;
         $chunk = [];
         foreach ($rows as $row) {

@@ -15,8 +15,17 @@ final readonly class Act
      * @param Staff|null $by null where nobody of the staff does it
      * @param list<array{object, int|null}> $looked records that are read again under the write lock, and the version that was looked at
      */
-    private function __construct(public ChangeKind $kind, public string $words, public ?Staff $by, public ?string $submissionId = null, public ?string $recordKind = null, public ?string $recordId = null, public string $recordLabel = '', public ?\DateTimeImmutable $at = null, public array $looked = [])
-    {
+    private function __construct(
+        public ChangeKind $kind,
+        public string $words,
+        public ?Staff $by,
+        public ?string $submissionId = null,
+        public ?string $recordKind = null,
+        public ?string $recordId = null,
+        public string $recordLabel = '',
+        public ?\DateTimeImmutable $at = null,
+        public array $looked = [],
+    ) {
     }
 
     /** @param string $words without its doer; what is longer than fits is cut */
@@ -56,6 +65,16 @@ final readonly class Act
      */
     public function looking(object $record, ?int $version = null): self
     {
-        return new self($this->kind, $this->words, $this->by, $this->submissionId, $this->recordKind, $this->recordId, $this->recordLabel, $this->at, [...$this->looked, [$record, $version]]);
+        return new self(
+            $this->kind,
+            $this->words,
+            $this->by,
+            $this->submissionId,
+            $this->recordKind,
+            $this->recordId,
+            $this->recordLabel,
+            $this->at,
+            [...$this->looked, [$record, $version]],
+        );
     }
 }

@@ -73,7 +73,10 @@ final class BulkRemoval
         $this->db->executeStatement('CREATE TEMPORARY TABLE IF NOT EXISTS batch (record_id TEXT PRIMARY KEY, entry_id TEXT, seq INTEGER)');
         $this->db->executeStatement('CREATE INDEX IF NOT EXISTS temp.going_seq ON going (seq)');
         $this->db->executeStatement('DELETE FROM going');
-        $this->db->executeStatement("INSERT INTO going SELECT record_id, id, seq FROM journal_entry WHERE change_id = ? AND action = 'made' AND record_id NOT IN (SELECT record_id FROM journal_entry WHERE change_id = ? AND action = 'removed')", [$made->id, $taking->id]);
+        $this->db->executeStatement(
+            "INSERT INTO going SELECT record_id, id, seq FROM journal_entry WHERE change_id = ? AND action = 'made' AND record_id NOT IN (SELECT record_id FROM journal_entry WHERE change_id = ? AND action = 'removed')",
+            [$made->id, $taking->id],
+        );
         $kept = [...$this->keep('changed since', $this->changedSince(), [$made->id]), ...$this->keepWhatIsNeeded($made)];
         $this->keepWhatBelongs($made);
 
@@ -95,7 +98,19 @@ final class BulkRemoval
                 $ids[] = self::text($row, 'record_id');
                 $this->db->executeStatement(
                     'INSERT INTO journal_entry (id, action, record_class, record_kind, record_id, record_label, client_id, project_id, "before", "after", change_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-                    [Ids::next(), Action::Removed->value, $row['record_class'], $row['record_kind'], $row['record_id'], $row['record_label'], $row['client_id'], $row['project_id'], $row['after'], '[]', $taking->id],
+                    [
+                        Ids::next(),
+                        Action::Removed->value,
+                        $row['record_class'],
+                        $row['record_kind'],
+                        $row['record_id'],
+                        $row['record_label'],
+                        $row['client_id'],
+                        $row['project_id'],
+                        $row['after'],
+                        '[]',
+                        $taking->id,
+                    ],
                 );
             }
             foreach ($this->classes($made) as $class) {
@@ -121,7 +136,14 @@ final class BulkRemoval
             $more = [];
             foreach ($this->classes($made) as $class) {
                 foreach ($this->pointers($class) as [$table, $column]) {
-                    array_push($more, ...$this->keep('needed by something that came later', "SELECT t.$column FROM $table t WHERE t.$column IN (SELECT record_id FROM going) AND t.id NOT IN (SELECT record_id FROM going)", []));
+                    array_push(
+                        $more,
+                        ...$this->keep(
+                            'needed by something that came later',
+                            "SELECT t.$column FROM $table t WHERE t.$column IN (SELECT record_id FROM going) AND t.id NOT IN (SELECT record_id FROM going)",
+                            [],
+                        ),
+                    );
                 }
             }
             array_push($kept, ...$more);
@@ -138,8 +160,21 @@ final class BulkRemoval
     private function keep(string $why, string $select, array $parameters): array
     {
         $kept = [];
-        foreach ($this->db->fetchAllAssociative("SELECT e.record_class, e.record_kind, e.record_id, e.record_label, e.client_id, e.project_id FROM going g JOIN journal_entry e ON e.id = g.entry_id WHERE g.record_id IN ($select)", $parameters) as $row) {
-            $kept[] = ['record' => JournalEntry::named(self::text($row, 'record_class'), self::text($row, 'record_kind'), self::text($row, 'record_id'), self::text($row, 'record_label'), self::text($row, 'client_id'), self::text($row, 'project_id')), 'why' => $why];
+        foreach ($this->db->fetchAllAssociative(
+            "SELECT e.record_class, e.record_kind, e.record_id, e.record_label, e.client_id, e.project_id FROM going g JOIN journal_entry e ON e.id = g.entry_id WHERE g.record_id IN ($select)",
+            $parameters,
+        ) as $row) {
+            $kept[] = [
+                'record' => JournalEntry::named(
+                    self::text($row, 'record_class'),
+                    self::text($row, 'record_kind'),
+                    self::text($row, 'record_id'),
+                    self::text($row, 'record_label'),
+                    self::text($row, 'client_id'),
+                    self::text($row, 'project_id'),
+                ),
+                'why' => $why,
+            ];
         }
         if ([] !== $kept) {
             $this->db->executeStatement("DELETE FROM going WHERE record_id IN ($select)", $parameters);

@@ -23,8 +23,15 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ChangeController
 {
-    public function __construct(private EntityManagerInterface $em, private Undo $undo, private Redo $redo, private Mailed $mailed, private Profile $business, private Records $records, private Viewer $viewer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Undo $undo,
+        private Redo $redo,
+        private Mailed $mailed,
+        private Profile $business,
+        private Records $records,
+        private Viewer $viewer,
+    ) {
     }
 
     #[Route('/last', methods: ['GET'])]

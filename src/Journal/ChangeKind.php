@@ -33,7 +33,8 @@ enum ChangeKind: string
     public function canBeUndone(): bool
     {
         return match ($this) {
-            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart, self::Handle, self::Edit, self::Settings, self::WriteDown => true,
+            self::Accept, self::SetAside, self::FinishTask, self::MoveStage, self::Publish, self::Rule, self::Import, self::Merge, self::TellApart,
+            self::Handle, self::Edit, self::Settings, self::WriteDown => true,
             default => false,
         };
     }

@@ -54,7 +54,16 @@ final readonly class Changes
     /** What will be written down of an act, for whoever has to name it. */
     public function change(Act $act): Change
     {
-        return new Change($act->kind, mb_substr($act->words, 0, self::LONGEST), $act->by, $act->at ?? $this->clock->now(), $act->submissionId, $act->recordKind, $act->recordId, mb_substr($act->recordLabel, 0, self::LONGEST));
+        return new Change(
+            $act->kind,
+            mb_substr($act->words, 0, self::LONGEST),
+            $act->by,
+            $act->at ?? $this->clock->now(),
+            $act->submissionId,
+            $act->recordKind,
+            $act->recordId,
+            mb_substr($act->recordLabel, 0, self::LONGEST),
+        );
     }
 
     /** @param list<array{object, int|null}> $looked */

@@ -48,7 +48,9 @@ final readonly class EntryView
             'record' => ['id' => 'client' === $entry->recordKind ? $entry->clientId ?? $entry->recordId : $entry->recordId] + $entry->record(),
             'change' => ['id' => $change->id, 'words' => $this->isTold($entry) ? $change->words : 'changed it'],
             'changes' => Action::Changed === $entry->action ? $this->fields($entry) : [],
-            'submission' => null === $change->submissionId || !$this->viewer->may(Permission::Decide) ? null : $this->records->ref('submission', $change->submissionId, 'the submission'),
+            'submission' => null === $change->submissionId || !$this->viewer->may(Permission::Decide)
+                ? null
+                : $this->records->ref('submission', $change->submissionId, 'the submission'),
             'undone' => null !== $change->undoneAt,
         ];
     }
@@ -58,7 +60,13 @@ final readonly class EntryView
     {
         $about = $entry->change->recordId;
 
-        return $this->viewer->may(Permission::SeeAll) || $entry->change->staff?->getUserIdentifier() === $this->viewer->name() || (null !== $about && (\in_array($about, [$entry->recordId, $entry->projectId], true) || \in_array($about, [...$this->viewer->projects() ?? [], ...$this->viewer->clients() ?? []], true)));
+        return $this->viewer->may(Permission::SeeAll) || $entry->change->staff
+            ?->getUserIdentifier() === $this->viewer
+            ->name() || (null !== $about && (\in_array($about, [$entry->recordId, $entry->projectId], true) || \in_array(
+                $about,
+                [...$this->viewer->projects() ?? [], ...$this->viewer->clients() ?? []],
+                true,
+            )));
     }
 
     /** A part of a record is told as what it is. */
@@ -108,7 +116,9 @@ final readonly class EntryView
             return HoursInWords::of($value);
         }
         if (\is_array($value)) {
-            return array_is_list($value) && [] === array_filter($value, static fn (mixed $one): bool => !\is_scalar($one)) ? implode(', ', array_map(strval(...), $value)) : json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+            return array_is_list($value) && [] === array_filter($value, static fn (mixed $one): bool => !\is_scalar($one))
+                ? implode(', ', array_map(strval(...), $value))
+                : json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
         }
         $type = $meta->hasField($name) ? $meta->getFieldMapping($name)->type : '';
 

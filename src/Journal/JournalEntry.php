@@ -68,6 +68,11 @@ class JournalEntry
     /** @return array{kind: string, id: string, label: string, path: string|null} as RecordRef in the contract */
     public static function named(string $class, string $kind, string $id, string $label, ?string $client, ?string $project): array
     {
-        return ['kind' => $kind, 'id' => $id, 'label' => $label, 'path' => is_a($class, Journaled::class, true) ? $class::pathOf($id, '' === $client ? null : $client, '' === $project ? null : $project) : null];
+        return [
+            'kind' => $kind,
+            'id' => $id,
+            'label' => $label,
+            'path' => is_a($class, Journaled::class, true) ? $class::pathOf($id, '' === $client ? null : $client, '' === $project ? null : $project) : null,
+        ];
     }
 }

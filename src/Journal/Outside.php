@@ -34,7 +34,8 @@ final readonly class Outside
             if ($class->hasProperty($name) && [] !== $class->getProperty($name)->getAttributes(FeltOutside::class)) {
                 return match (true) {
                     null === $before, false === $before, 0 === $before => "it takes “{$entry->recordLabel}” offline: nobody can use it until it is live again",
-                    null === ($entry->after[$name] ?? null), false === $entry->after[$name], 0 === $entry->after[$name] => "it puts “{$entry->recordLabel}” online again, as it was",
+                    null === ($entry->after[$name] ?? null), false === $entry->after[$name],
+                    0 === $entry->after[$name] => "it puts “{$entry->recordLabel}” online again, as it was",
                     default => "it changes what the public finds under “{$entry->recordLabel}”",
                 };
             }

@@ -31,7 +31,16 @@ final readonly class Redo
     public function redo(string $changeId, ?Staff $staff, bool $asked = true): array
     {
         $change = $this->em->find(Change::class, $changeId) ?? throw new NotThere('change');
-        $again = new Change(ChangeKind::Undo, mb_substr('did again: '.$change->words, 0, 300), $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
+        $again = new Change(
+            ChangeKind::Undo,
+            mb_substr('did again: '.$change->words, 0, 300),
+            $staff,
+            $this->clock->now(),
+            $change->submissionId,
+            $change->recordKind,
+            $change->recordId,
+            $change->recordLabel,
+        );
 
         return $this->changes->carryOut($again, function () use ($change, $staff, $asked): array {
             $this->em->refresh($change);

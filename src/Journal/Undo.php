@@ -55,7 +55,16 @@ final readonly class Undo
         if (!$change->kind->canBeUndone()) {
             throw new CannotBeTakenBack();
         }
-        $taking = new Change(ChangeKind::Undo, 'undid: '.$change->words, $staff, $this->clock->now(), $change->submissionId, $change->recordKind, $change->recordId, $change->recordLabel);
+        $taking = new Change(
+            ChangeKind::Undo,
+            'undid: '.$change->words,
+            $staff,
+            $this->clock->now(),
+            $change->submissionId,
+            $change->recordKind,
+            $change->recordId,
+            $change->recordLabel,
+        );
 
         $isMany = false;
         $done = $this->changes->carryOut($taking, function () use ($change, $taking, $all, $now, $asked, $staff, &$isMany): array {
@@ -78,7 +87,11 @@ final readonly class Undo
                 $this->bus->dispatch(new UndoJob($change->id, $taking->id));
             }
 
-            return ['words' => ($isMany && !$now ? 'Being undone, and goes on by itself: ' : 'Undone: ').self::called($change), 'undone' => $done['undone'], 'kept' => $done['kept']];
+            return [
+                'words' => ($isMany && !$now ? 'Being undone, and goes on by itself: ' : 'Undone: ').self::called($change),
+                'undone' => $done['undone'],
+                'kept' => $done['kept'],
+            ];
         });
         if ($isMany && $now) {
             $removed = $this->bulk->remove($change, $taking);
@@ -107,7 +120,12 @@ final readonly class Undo
     /** @return list<JournalEntry> last first, as the database has them */
     private function entries(Change $change, ?Action $action = null): array
     {
-        $query = $this->em->createQueryBuilder()->select('e')->from(JournalEntry::class, 'e')->where('e.change = :change')->setParameter('change', $change)->orderBy('e.seq', 'DESC');
+        $query = $this->em->createQueryBuilder()
+            ->select('e')
+            ->from(JournalEntry::class, 'e')
+            ->where('e.change = :change')
+            ->setParameter('change', $change)
+            ->orderBy('e.seq', 'DESC');
         if (null !== $action) {
             $query->andWhere('e.action = :action')->setParameter('action', $action);
         }

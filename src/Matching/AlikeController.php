@@ -37,7 +37,12 @@ final readonly class AlikeController
     public function list(Request $request): Response
     {
         $said = static fn (string $name): string => mb_substr(mb_scrub($request->query->getString($name)), 0, 300);
-        $answers = ['name' => ['given' => $said('givenName'), 'family' => $said('familyName')], 'email' => $said('email'), 'phone' => $said('phone'), 'address' => $said('address')];
+        $answers = [
+            'name' => ['given' => $said('givenName'), 'family' => $said('familyName')],
+            'email' => $said('email'),
+            'phone' => $said('phone'),
+            'address' => $said('address'),
+        ];
         $readings = $this->reader->read(FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => self::ASKED]]]), $answers);
         $found = \array_slice($this->matcher->candidates($readings, $this->directory), 0, self::MOST);
 

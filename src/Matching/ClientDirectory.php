@@ -82,7 +82,10 @@ final readonly class ClientDirectory implements Directory
     {
         $since = $this->clock->now()->modify("-{$this->business->business()->againDays} days")->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $late = $all = [];
-        foreach ($this->db->fetchAllAssociative('SELECT p.id, p.number, p.title, p.lead_id, p.opened_at, p.service, EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) AS busy FROM project p WHERE p.client_id = ? AND p.closed_at IS NULL ORDER BY p.opened_at DESC, p.id DESC LIMIT 20', [$client->id]) as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT p.id, p.number, p.title, p.lead_id, p.opened_at, p.service, EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id AND t.finished_at IS NULL) AS busy FROM project p WHERE p.client_id = ? AND p.closed_at IS NULL ORDER BY p.opened_at DESC, p.id DESC LIMIT 20',
+            [$client->id],
+        ) as $row) {
             $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
             $project = ['id' => $text('id'), 'number' => $text('number'), 'title' => $text('title'), 'lead' => $text('lead_id'), 'opened' => substr($text('opened_at'), 0, 10)];
             $all[] = $project + ['service' => $text('service')];
@@ -101,14 +104,22 @@ final readonly class ClientDirectory implements Directory
             $client->contactPoints->filter(static fn (ContactPoint $point): bool => $point->kind === $kind)->toArray(),
         ));
         $assets = array_map(
-            static fn (Asset $asset): array => ['id' => $asset->id, 'description' => $asset->description, 'serial' => $asset->serialNumber, 'make' => $asset->make, 'model' => $asset->model, 'place' => $asset->place],
+            static fn (Asset $asset): array => [
+                'id' => $asset->id,
+                'description' => $asset->description,
+                'serial' => $asset->serialNumber,
+                'make' => $asset->make,
+                'model' => $asset->model,
+                'place' => $asset->place,
+            ],
             $this->em->getRepository(Asset::class)->findBy(['client' => $client], ['id' => 'ASC'], 50),
         );
 
         [$late, $all] = $this->openProjects($client);
 
         return new KnownClient(
-            $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone), $client->address, $assets, self::fields($client),
+            $client->id, $client->name(), (int) $client->since->format('Y'), $values(ContactKind::Email), $values(ContactKind::Phone),
+            $client->address, $assets, self::fields($client),
             $client->givenName, $client->familyName, $late, $client->otherAddresses, $all,
         );
     }

@@ -43,12 +43,21 @@ final class CountedOnFile implements Commonness
     {
         $value = ctype_digit($point) ? "+$point" : $point;
 
-        return $this->known["p:$point"] ??= max(1, $this->number('SELECT COUNT(DISTINCT p.client_id) FROM contact_point p JOIN client c ON c.id = p.client_id AND c.merged_into_id IS NULL WHERE p.kind = ? AND p.match_key = ?', [ctype_digit($point) ? 'phone' : 'email', $value]) - $this->own);
+        return $this->known["p:$point"] ??= max(
+            1,
+            $this->number(
+                'SELECT COUNT(DISTINCT p.client_id) FROM contact_point p JOIN client c ON c.id = p.client_id AND c.merged_into_id IS NULL WHERE p.kind = ? AND p.match_key = ?',
+                [ctype_digit($point) ? 'phone' : 'email', $value],
+            ) - $this->own,
+        );
     }
 
     private function counted(string $key): int
     {
-        return $this->known[$key] ??= max(0, $this->number('SELECT COUNT(*) FROM (SELECT 1 FROM match_key WHERE hash = ? LIMIT '.self::MOST.')', [BlockingKeys::hash($key)]) - $this->own);
+        return $this->known[$key] ??= max(
+            0,
+            $this->number('SELECT COUNT(*) FROM (SELECT 1 FROM match_key WHERE hash = ? LIMIT '.self::MOST.')', [BlockingKeys::hash($key)]) - $this->own,
+        );
     }
 
     /** @param list<string|int> $parameters */

@@ -43,13 +43,21 @@ final readonly class DuplicateList
     /** @return array{items: list<array<string, mixed>>, total: int} as DuplicatePage in the contract */
     public function page(): array
     {
-        $state = json_encode($this->db->fetchNumeric('SELECT (SELECT COUNT(*) FROM client), (SELECT SUM(version) FROM client), (SELECT COUNT(*) FROM contact_point), (SELECT COUNT(*) FROM told_apart), (SELECT same_from || perhaps_from || match_weights FROM business LIMIT 1)'), \JSON_THROW_ON_ERROR);
+        $state = json_encode(
+            $this->db->fetchNumeric(
+                'SELECT (SELECT COUNT(*) FROM client), (SELECT SUM(version) FROM client), (SELECT COUNT(*) FROM contact_point), (SELECT COUNT(*) FROM told_apart), (SELECT same_from || perhaps_from || match_weights FROM business LIMIT 1)',
+            ),
+            \JSON_THROW_ON_ERROR,
+        );
         /** @var array{total: int, pairs: list<array{string, string, float}>} $found */
         $found = $this->cache->get('duplicates-'.hash('xxh128', $state), function (ItemInterface $item): array {
             $item->expiresAfter(86_400);
             $pairs = $this->duplicates->pairs();
 
-            return ['total' => \count($pairs), 'pairs' => array_map(static fn (array $pair): array => [$pair[0], $pair[1], $pair[2]->probability], \array_slice($pairs, 0, self::MOST))];
+            return [
+                'total' => \count($pairs),
+                'pairs' => array_map(static fn (array $pair): array => [$pair[0], $pair[1], $pair[2]->probability], \array_slice($pairs, 0, self::MOST)),
+            ];
         });
         $judge = new Judge($this->forms, new CountedOnFile($this->db, 1), $this->settings->weights(), $this->settings->thresholds());
         $people = $this->people->some(array_values(array_unique([...array_column($found['pairs'], 0), ...array_column($found['pairs'], 1)])));
@@ -78,7 +86,15 @@ final readonly class DuplicateList
                 $own = $judgement->levels[$part->value] ?? Level::Missing;
                 $level = Level::Same === $level && !\in_array($own, [Level::Missing, Level::Town], true) ? $own : $level;
             }
-            $fields[] = ['key' => $key, 'field' => $words, 'here' => $here, 'there' => $there, 'same' => $here === $there || \in_array($level, [Level::Same, Level::Shared], true), 'verdict' => '' === $here || '' === $there ? 'only one has it' : FieldWords::level($level), 'weight' => round($weight, 1)];
+            $fields[] = [
+                'key' => $key,
+                'field' => $words,
+                'here' => $here,
+                'there' => $there,
+                'same' => $here === $there || \in_array($level, [Level::Same, Level::Shared], true),
+                'verdict' => '' === $here || '' === $there ? 'only one has it' : FieldWords::level($level),
+                'weight' => round($weight, 1),
+            ];
         }
 
         if ('' !== $one->language.$other->language) {
@@ -91,7 +107,13 @@ final readonly class DuplicateList
             }
         }
 
-        return ['probability' => round($probability, 4), 'percent' => FieldWords::percent($probability), 'one' => $this->brief($one), 'other' => $this->brief($other), 'fields' => $fields];
+        return [
+            'probability' => round($probability, 4),
+            'percent' => FieldWords::percent($probability),
+            'one' => $this->brief($one),
+            'other' => $this->brief($other),
+            'fields' => $fields,
+        ];
     }
 
     /**
@@ -134,6 +156,11 @@ final readonly class DuplicateList
     /** @return array{id: string, name: string, since: string, projects: int} */
     private function brief(Client $client): array
     {
-        return ['id' => $client->id, 'name' => $client->name(), 'since' => $client->since->format('Y-m-d'), 'projects' => $this->em->getRepository(Project::class)->count(['client' => $client])];
+        return [
+            'id' => $client->id,
+            'name' => $client->name(),
+            'since' => $client->since->format('Y-m-d'),
+            'projects' => $this->em->getRepository(Project::class)->count(['client' => $client]),
+        ];
     }
 }

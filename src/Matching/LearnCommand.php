@@ -116,7 +116,10 @@ final class LearnCommand extends Command
     /** @param array<string, array<string, array{m: float, h: float, u: float}>> $shares */
     private function keep(array $shares): void
     {
-        $this->changes->carryOut(Act::of(ChangeKind::Setup, [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records'), function () use ($shares): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Setup,
+            [] === $shares ? 'matches by the usual weights' : 'matches by weights learned from the records',
+        ), function () use ($shares): void {
             $this->business->business()->matchBy($shares);
         });
     }

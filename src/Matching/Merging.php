@@ -73,7 +73,11 @@ final readonly class Merging
         $known = array_map(static fn (ContactPoint $point): string => $point->matchKey, $into->contactPoints->toArray());
         foreach ($this->em->getMetadataFactory()->getAllMetadata() as $meta) {
             foreach ($meta->getAssociationNames() as $property) {
-                if (Client::class !== $meta->getAssociationTargetClass($property) || !$meta->isSingleValuedAssociation($property) || \in_array($meta->getName(), [Client::class, ToldApart::class], true)) {
+                if (
+                    Client::class !== $meta->getAssociationTargetClass($property)
+                    || !$meta->isSingleValuedAssociation($property)
+                    || \in_array($meta->getName(), [Client::class, ToldApart::class], true)
+                ) {
                     continue;
                 }
                 foreach ($this->em->getRepository($meta->getName())->findBy([$property => $other]) as $record) {

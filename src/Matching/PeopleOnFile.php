@@ -27,9 +27,25 @@ final readonly class PeopleOnFile
     {
         $people = [];
         foreach (array_chunk($ids, self::AT_ONCE) as $chunk) {
-            $rows = $this->db->fetchAllAssociative('SELECT id, given_name, family_name, organisation, address FROM client WHERE id IN (?) AND merged_into_id IS NULL', [$chunk], [ArrayParameterType::STRING]);
-            $points = $this->points($this->db->fetchAllAssociative('SELECT client_id, kind, match_key FROM contact_point WHERE client_id IN (?)', [$chunk], [ArrayParameterType::STRING]));
-            $people += $this->people($rows, $points, $this->places($this->db->fetchAllAssociative("SELECT client_id, place FROM asset WHERE client_id IN (?) AND place <> '' ORDER BY id", [$chunk], [ArrayParameterType::STRING])));
+            $rows = $this->db->fetchAllAssociative(
+                'SELECT id, given_name, family_name, organisation, address FROM client WHERE id IN (?) AND merged_into_id IS NULL',
+                [$chunk],
+                [ArrayParameterType::STRING],
+            );
+            $points = $this->points($this->db->fetchAllAssociative(
+                'SELECT client_id, kind, match_key FROM contact_point WHERE client_id IN (?)',
+                [$chunk],
+                [ArrayParameterType::STRING],
+            ));
+            $people += $this->people(
+                $rows,
+                $points,
+                $this->places($this->db->fetchAllAssociative(
+                    "SELECT client_id, place FROM asset WHERE client_id IN (?) AND place <> '' ORDER BY id",
+                    [$chunk],
+                    [ArrayParameterType::STRING],
+                )),
+            );
         }
 
         return $people;
@@ -57,7 +73,15 @@ final readonly class PeopleOnFile
         $people = [];
         foreach ($rows as $row) {
             $id = self::text($row, 'id');
-            $people[$id] = $this->reader->of(self::text($row, 'given_name'), self::text($row, 'family_name'), self::text($row, 'organisation'), $points[$id]['email'] ?? [], $points[$id]['phone'] ?? [], self::text($row, 'address'), $places[$id] ?? []);
+            $people[$id] = $this->reader->of(
+                self::text($row, 'given_name'),
+                self::text($row, 'family_name'),
+                self::text($row, 'organisation'),
+                $points[$id]['email'] ?? [],
+                $points[$id]['phone'] ?? [],
+                self::text($row, 'address'),
+                $places[$id] ?? [],
+            );
         }
 
         return $people;

@@ -39,14 +39,20 @@ final readonly class AutomaticAnswers
     public function silenced(): array
     {
         /** @var list<string> $to */
-        $to = $this->db->fetchFirstColumn('SELECT DISTINCT to_address FROM message WHERE state = ? AND failure = ? AND queued_at > ? ORDER BY to_address LIMIT 5', [MessageState::Cancelled->value, self::ENOUGH, $this->at('-2 days')]);
+        $to = $this->db->fetchFirstColumn(
+            'SELECT DISTINCT to_address FROM message WHERE state = ? AND failure = ? AND queued_at > ? ORDER BY to_address LIMIT 5',
+            [MessageState::Cancelled->value, self::ENOUGH, $this->at('-2 days')],
+        );
 
         return $to;
     }
 
     private function sent(string $since, string $to, string $template): int
     {
-        $count = $this->db->fetchOne("SELECT COUNT(*) FROM message m JOIN submission s ON s.id = m.submission_id WHERE s.channel = 'mail' AND LOWER(m.to_address) = ? AND m.kind <> 'by-hand' AND m.state <> ? AND m.queued_at > ? AND (? = '' OR m.template = ?)", [mb_strtolower($to), MessageState::Cancelled->value, $this->at($since), $template, $template]);
+        $count = $this->db->fetchOne(
+            "SELECT COUNT(*) FROM message m JOIN submission s ON s.id = m.submission_id WHERE s.channel = 'mail' AND LOWER(m.to_address) = ? AND m.kind <> 'by-hand' AND m.state <> ? AND m.queued_at > ? AND (? = '' OR m.template = ?)",
+            [mb_strtolower($to), MessageState::Cancelled->value, $this->at($since), $template, $template],
+        );
 
         return is_numeric($count) ? (int) $count : 0;
     }

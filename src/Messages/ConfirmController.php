@@ -33,8 +33,17 @@ final readonly class ConfirmController
     public const TEMPLATE = 'confirm-address';
     private const PAUSE = '-24 hours';
 
-    public function __construct(private EntityManagerInterface $em, private SignedAddresses $addresses, private MessageQueue $messages, private Changes $changes, private Viewer $viewer, private PublicLimits $limits, private PlainPage $page, private PublicFace $face, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SignedAddresses $addresses,
+        private MessageQueue $messages,
+        private Changes $changes,
+        private Viewer $viewer,
+        private PublicLimits $limits,
+        private PlainPage $page,
+        private PublicFace $face,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/api/contact-points/{id}/ask', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['POST'])]
@@ -43,7 +52,11 @@ final readonly class ConfirmController
     {
         $point = $this->point($id) ?? throw Problem::notFound('address');
         $client = $this->viewer->read($point->client);
-        $this->changes->carryOut(Act::of(ChangeKind::Handle, "asked whether {$point->value} is theirs", $staff)->about($client)->looking($point), function () use ($point, $client): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Handle,
+            "asked whether {$point->value} is theirs",
+            $staff,
+        )->about($client)->looking($point), function () use ($point, $client): void {
             $link = $this->addresses->confirmLink($point);
             match (true) {
                 $point->confirmed => throw Problem::invalid('id', 'It is confirmed already.'),
@@ -70,7 +83,10 @@ final readonly class ConfirmController
         $point = $this->of($link);
         if (null !== $point && !$point->confirmed) {
             $client = $point->client;
-            $this->changes->carryOut(Act::of(ChangeKind::Receive, "{$point->value} was confirmed by the link mailed to it")->about($client)->looking($point), function () use ($point, $link): void {
+            $this->changes->carryOut(Act::of(
+                ChangeKind::Receive,
+                "{$point->value} was confirmed by the link mailed to it",
+            )->about($client)->looking($point), function () use ($point, $link): void {
                 // It may have been changed meanwhile; then nobody has confirmed what stands there now.
                 if ($this->addresses->isAbout($link, $point)) {
                     $point->confirm();
@@ -96,7 +112,9 @@ final readonly class ConfirmController
 
     private function wasAsked(string $address): bool
     {
-        return 0 < (int) $this->em->createQuery('SELECT COUNT(m.id) FROM '.Message::class.' m WHERE m.template = :template AND LOWER(m.toAddress) = :address AND m.queuedAt > :since')
+        return 0 < (int) $this->em->createQuery(
+            'SELECT COUNT(m.id) FROM '.Message::class.' m WHERE m.template = :template AND LOWER(m.toAddress) = :address AND m.queuedAt > :since',
+        )
             ->setParameters(['template' => self::TEMPLATE, 'address' => mb_strtolower($address), 'since' => $this->clock->now()->modify(self::PAUSE)])->getSingleScalarResult();
     }
 

@@ -76,7 +76,10 @@ final readonly class EmailMaker
     /** Styles stand at each element: mail programs drop the rest. */
     private function html(Message $message): string
     {
-        $page = $this->twig->render('message.html.twig', ['subject' => $message->subject, 'html' => $message->html, 'paragraphs' => '' === $message->html ? preg_split('/\n{2,}/', $message->text) : []]);
+        $page = $this->twig->render(
+            'message.html.twig',
+            ['subject' => $message->subject, 'html' => $message->html, 'paragraphs' => '' === $message->html ? preg_split('/\n{2,}/', $message->text) : []],
+        );
 
         return (new CssToInlineStyles())->convert($page, $this->twig->render('message.css.twig'));
     }

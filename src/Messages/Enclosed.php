@@ -18,8 +18,13 @@ final readonly class Enclosed
      * @param bool $textFirst whether it goes as a text where the client has a number and it has words for one
      * @param Asked $asks what it asks of whoever reads it: only that is answered for sure
      */
-    public function __construct(public array $papers = [], public string $answersTo = '', public string $consent = '', public bool $textFirst = false, public Asked $asks = Asked::Decision)
-    {
+    public function __construct(
+        public array $papers = [],
+        public string $answersTo = '',
+        public string $consent = '',
+        public bool $textFirst = false,
+        public Asked $asks = Asked::Decision,
+    ) {
     }
 
     /** @param array<array-key, mixed> $kept as toArray */
@@ -27,7 +32,13 @@ final readonly class Enclosed
     {
         $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
 
-        return new self(array_values(array_filter(\is_array($kept['papers'] ?? null) ? $kept['papers'] : [], is_string(...))), $text('answersTo'), $text('consent'), true === ($kept['textFirst'] ?? null), Asked::tryFrom($text('asks')) ?? Asked::Decision);
+        return new self(
+            array_values(array_filter(\is_array($kept['papers'] ?? null) ? $kept['papers'] : [], is_string(...))),
+            $text('answersTo'),
+            $text('consent'),
+            true === ($kept['textFirst'] ?? null),
+            Asked::tryFrom($text('asks')) ?? Asked::Decision,
+        );
     }
 
     /** @return list<string> ids of the files among them */

@@ -31,7 +31,10 @@ final class ForGood
     {
         $last = 1 <= preg_match_all('/^\[[^\]]*\] > (\S+)/m', $error->getDebug(), $said) ? strtoupper((string) end($said[1])) : '';
 
-        return $error->getCode() >= 500 && $error->getCode() < 600 && !\in_array($last, ['EHLO', 'HELO', 'AUTH', 'STARTTLS', ''], true) && 1 !== preg_match('/^[A-Z0-9+\/=]{8,}$/i', \in_array($last, ['MAIL', 'RCPT', 'DATA', '.'], true) ? '' : $last);
+        return $error->getCode() >= 500
+            && $error->getCode() < 600
+            && !\in_array($last, ['EHLO', 'HELO', 'AUTH', 'STARTTLS', ''], true)
+            && 1 !== preg_match('/^[A-Z0-9+\/=]{8,}$/i', \in_array($last, ['MAIL', 'RCPT', 'DATA', '.'], true) ? '' : $last);
     }
 
     private static function status(TextNotTaken $error): int

@@ -66,6 +66,8 @@ final readonly class HandText
             }
         }
 
-        return mb_strlen($filled->text) > self::LONGEST ? throw new InvalidInput('text', 'Shorten this to '.self::LONGEST.' characters.') : ['text' => $filled->text, 'html' => $filled->html];
+        return mb_strlen($filled->text) > self::LONGEST
+            ? throw new InvalidInput('text', 'Shorten this to '.self::LONGEST.' characters.')
+            : ['text' => $filled->text, 'html' => $filled->html];
     }
 }

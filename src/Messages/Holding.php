@@ -61,7 +61,11 @@ final readonly class Holding
         }
         $text = $message->lacks['text'] ?? [];
         $line = static fn (string $key): string => \is_string($text[$key] ?? null) ? $text[$key] : '';
-        $written = $this->writer->fill(new TemplateText($line('name'), $line('subject'), (new DocumentReader())->read($text['document'] ?? ['type' => 'doc']), $line('textMessage')), $message->lacks['values'] ?? [], $given);
+        $written = $this->writer->fill(
+            new TemplateText($line('name'), $line('subject'), (new DocumentReader())->read($text['document'] ?? ['type' => 'doc']), $line('textMessage')),
+            $message->lacks['values'] ?? [],
+            $given,
+        );
         $this->carryOut('filled in', $message, $staff, [MessageState::Held], function () use ($message, $written): void {
             $message->put($written);
             $lacks = $this->lacking->of($message);

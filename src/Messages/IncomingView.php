@@ -19,7 +19,9 @@ final readonly class IncomingView
     public function row(Incoming $one): array
     {
         return [
-            'id' => $one->id, 'channel' => $one->channel, 'origin' => $one->origin->value, 'from' => $one->fromAddress, 'fromName' => '' === $one->fromName ? $one->fromAddress : $one->fromName, 'subject' => $one->subject,
+            'id' => $one->id, 'channel' => $one->channel, 'origin' => $one->origin->value, 'from' => $one->fromAddress, 'fromName' => '' === $one->fromName
+                ? $one->fromAddress
+                : $one->fromName, 'subject' => $one->subject,
             'begins' => mb_substr(trim((string) preg_replace('/\s+/u', ' ', $one->said)), 0, 160),
             'at' => $one->receivedAt->setTimezone($this->business->zone())->format(\DATE_RFC3339),
             'state' => $one->state->value, 'says' => $one->says->value, 'confidence' => $one->confidence, 'because' => $one->because, 'done' => $one->done,

@@ -22,7 +22,10 @@ final readonly class LetterChain
         for ($at = $message; null !== $at && '' !== $at->inReplyTo && \count($chain) < self::MOST; $at = $came->answers ?? null) {
             array_unshift($chain, $at->inReplyTo);
             $came = $this->em->getRepository(Incoming::class)->findOneBy(['messageId' => $at->inReplyTo]);
-            if (null !== $came?->answers && !\in_array($id = "{$came->answers->id}@".substr($came->answers->fromAddress, (int) strrpos($came->answers->fromAddress, '@') + 1), $chain, true)) {
+            if (
+                null !== $came?->answers
+                && !\in_array($id = "{$came->answers->id}@".substr($came->answers->fromAddress, (int) strrpos($came->answers->fromAddress, '@') + 1), $chain, true)
+            ) {
                 array_unshift($chain, $id);
             }
         }

@@ -51,7 +51,9 @@ final readonly class MessageController
             }
         }
         foreach (Query::words($request) as $i => $like) {
-            $query->andWhere("LOWER(m.subject) LIKE :w$i ESCAPE '\\' OR LOWER(m.toName) LIKE :w$i ESCAPE '\\' OR LOWER(m.toAddress) LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
+            $query->andWhere(
+                "LOWER(m.subject) LIKE :w$i ESCAPE '\\' OR LOWER(m.toName) LIKE :w$i ESCAPE '\\' OR LOWER(m.toAddress) LIKE :w$i ESCAPE '\\'",
+            )->setParameter("w$i", $like);
         }
         $cursor = Cursor::from($request);
         if (null !== $cursor) {

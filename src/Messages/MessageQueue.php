@@ -43,8 +43,19 @@ final readonly class MessageQueue
      * @param bool $held whether it waits a moment, so that undo can stop it
      * @param Channel $by as a text only where the template has one, to a number (E.164)
      */
-    public function queue(string $template, string $to, string $toName, array $fields, ?Client $client, ?Project $project, ?string $submissionId, string $says = '', bool $held = false, Ground $ground = Ground::Contract, Channel $by = Channel::Mail): Message
-    {
+    public function queue(
+        string $template,
+        string $to,
+        string $toName,
+        array $fields,
+        ?Client $client,
+        ?Project $project,
+        ?string $submissionId,
+        string $says = '',
+        bool $held = false,
+        Ground $ground = Ground::Contract,
+        Channel $by = Channel::Mail,
+    ): Message {
         $text = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => $template]) ?? throw new \LogicException("there is no template $template");
         $business = $this->business->business();
         $written = $this->writer->fill($text->text(), $fields);
@@ -90,7 +101,10 @@ final readonly class MessageQueue
         if ([] !== $gaps) {
             // A letter with an empty place is not sent: a person says what stands there.
             $message->hold($says, $this->clock->now());
-            $message->wait('Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $gaps)).'.', ['values' => $fields, 'gaps' => $gaps, 'text' => $text->text()->toArray()]);
+            $message->wait(
+                'Nothing to fill in: '.implode(', ', array_map(FieldWords::label(...), $gaps)).'.',
+                ['values' => $fields, 'gaps' => $gaps, 'text' => $text->text()->toArray()],
+            );
 
             return $message;
         }
@@ -148,7 +162,20 @@ final readonly class MessageQueue
         return $this->changes->carryOut($act, fn (): array => array_map(function (array $test) use ($business, $staff): Message {
             [$template, $shown, $before, $along] = $test;
             $text = static fn (string $key): string => \is_string($shown[$key] ?? null) ? $shown[$key] : '';
-            $message = new Message('test', $staff->email, $staff->name, $business->email, $business->name, mb_substr("$before: ".$text('subject'), 0, 200), $text('text'), $template->key, null, null, null, $this->clock->now());
+            $message = new Message(
+                'test',
+                $staff->email,
+                $staff->name,
+                $business->email,
+                $business->name,
+                mb_substr("$before: ".$text('subject'), 0, 200),
+                $text('text'),
+                $template->key,
+                null,
+                null,
+                null,
+                $this->clock->now(),
+            );
             $message->say($message->subject, $message->text, $text('html'));
             $message->rest(Ground::Staff);
             foreach ($along->files() as $file) {
@@ -182,8 +209,16 @@ final readonly class MessageQueue
     public function alreadySent(string $submissionId): array
     {
         $sent = [];
-        foreach ($this->em->getRepository(Message::class)->findBy(['submissionId' => $submissionId, 'state' => [MessageState::Sent, MessageState::Sending]], ['queuedAt' => 'DESC', 'id' => 'DESC']) as $message) {
-            $sent[] = new SentBefore($message->template, $message->toAddress, $message->says, ($message->sentAt ?? $message->queuedAt)->setTimezone($this->business->zone())->format('Y-m-d'));
+        foreach ($this->em->getRepository(Message::class)->findBy(
+            ['submissionId' => $submissionId, 'state' => [MessageState::Sent, MessageState::Sending]],
+            ['queuedAt' => 'DESC', 'id' => 'DESC'],
+        ) as $message) {
+            $sent[] = new SentBefore(
+                $message->template,
+                $message->toAddress,
+                $message->says,
+                ($message->sentAt ?? $message->queuedAt)->setTimezone($this->business->zone())->format('Y-m-d'),
+            );
         }
 
         return $sent;

@@ -25,7 +25,31 @@ class MessageTemplate implements PartOf
     use Setting;
 
     /** Those that ship and only tell something. */
-    private const ASK_NOTHING = ['confirmation', 'copy', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'choose-time', 'fill-in', 'arrived', 'confirm-address', 'quote-accepted', 'quote-yes', 'added', 'told', 'notice', 'notices', 'wish', 'quote-answered', 'quote-drafted', 'quote-reply'];
+    private const ASK_NOTHING = [
+        'confirmation',
+        'copy',
+        'booked',
+        'series',
+        'moved',
+        'cancelled',
+        'reminder',
+        'on-the-way',
+        'missed',
+        'choose-time',
+        'fill-in',
+        'arrived',
+        'confirm-address',
+        'quote-accepted',
+        'quote-yes',
+        'added',
+        'told',
+        'notice',
+        'notices',
+        'wish',
+        'quote-answered',
+        'quote-drafted',
+        'quote-reply',
+    ];
 
     #[ORM\Id, ORM\Column(length: 36)]
     public readonly string $id;
@@ -166,7 +190,13 @@ class MessageTemplate implements PartOf
 
     public function text(): TemplateText
     {
-        return new TemplateText($this->name, $this->subject, $this->says(), $this->textMessage, new Enclosed($this->papers, $this->answersTo, $this->consent, $this->textFirst, $this->asks));
+        return new TemplateText(
+            $this->name,
+            $this->subject,
+            $this->says(),
+            $this->textMessage,
+            new Enclosed($this->papers, $this->answersTo, $this->consent, $this->textFirst, $this->asks),
+        );
     }
 
     public static function partKind(): string

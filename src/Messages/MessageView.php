@@ -46,7 +46,10 @@ final readonly class MessageView
             'failure' => $message->failure,
             'gaps' => array_map(FieldWords::of(...), MessageState::Held === $message->state ? $message->lacks['gaps'] ?? [] : []),
             'template' => $message->template,
-            'papers' => array_map(fn (string $paper): array => ['name' => $this->papers->called($paper) ?? 'a file that was removed', 'file' => 36 === \strlen($paper) ? $paper : null], $message->papers),
+            'papers' => array_map(
+                fn (string $paper): array => ['name' => $this->papers->called($paper) ?? 'a file that was removed', 'file' => 36 === \strlen($paper) ? $paper : null],
+                $message->papers,
+            ),
             'answersTo' => $message->answersTo,
             'ground' => $message->ground->words().('' === $message->consent ? '' : ": “{$message->consent}”"),
             'project' => RecordRef::maybe($message->project),

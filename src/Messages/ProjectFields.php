@@ -49,9 +49,19 @@ final readonly class ProjectFields implements GivesExamples
     public function records(): array
     {
         /** @var list<Project> $projects */
-        $projects = $this->em->createQueryBuilder()->select('p', 'c')->from(Project::class, 'p')->join('p.client', 'c')->orderBy('p.number', 'DESC')->setMaxResults(self::MOST)->getQuery()->getResult();
+        $projects = $this->em->createQueryBuilder()
+            ->select('p', 'c')
+            ->from(Project::class, 'p')
+            ->join('p.client', 'c')
+            ->orderBy('p.number', 'DESC')
+            ->setMaxResults(self::MOST)
+            ->getQuery()
+            ->getResult();
 
-        return array_map(static fn (Project $project): array => ['id' => $project->id, 'label' => "{$project->client->name()}, {$project->number}", 'path' => "/projects/{$project->id}"], $projects);
+        return array_map(
+            static fn (Project $project): array => ['id' => $project->id, 'label' => "{$project->client->name()}, {$project->number}", 'path' => "/projects/{$project->id}"],
+            $projects,
+        );
     }
 
     public function values(string $id): ?array

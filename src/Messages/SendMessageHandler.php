@@ -88,7 +88,15 @@ final readonly class SendMessageHandler
         if (0 === $most) {
             return false;
         }
-        $sent = $this->em->getConnection()->fetchOne('SELECT COUNT(*) FROM message WHERE state = ? AND ground IN (?, ?) AND sent_at > ?', [MessageState::Sent->value, Ground::Inquiry->value, Ground::Consent->value, $this->clock->now()->modify('-1 hour')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+        $sent = $this->em->getConnection()->fetchOne(
+            'SELECT COUNT(*) FROM message WHERE state = ? AND ground IN (?, ?) AND sent_at > ?',
+            [
+                MessageState::Sent->value,
+                Ground::Inquiry->value,
+                Ground::Consent->value,
+                $this->clock->now()->modify('-1 hour')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'),
+            ],
+        );
 
         return is_numeric($sent) && (int) $sent >= $most;
     }
@@ -111,7 +119,11 @@ final readonly class SendMessageHandler
             $this->carrier->carry($message);
         } catch (TransportExceptionInterface|\RuntimeException $error) {
             if ($error instanceof TransportExceptionInterface && self::hungUp($error)) {
-                $this->mark($message, MessageState::Failed, 'The mail server took it and hung up without an answer: nobody can say whether it went out. Ask before sending it again.');
+                $this->mark(
+                    $message,
+                    MessageState::Failed,
+                    'The mail server took it and hung up without an answer: nobody can say whether it went out. Ask before sending it again.',
+                );
 
                 return;
             }
@@ -141,7 +153,10 @@ final readonly class SendMessageHandler
         }
         $this->em->wrapInTransaction(function () use ($message, $why, $since, $next): void {
             // Each try would be a line of the journal: only what comes of it in the end is told there.
-            $this->em->getConnection()->executeStatement('UPDATE message SET state = ?, failure = ?, tries = tries + 1, failing_since = ? WHERE id = ? AND state = ?', [MessageState::Queued->value, $why, $since->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'), $message->id, MessageState::Sending->value]);
+            $this->em->getConnection()->executeStatement(
+                'UPDATE message SET state = ?, failure = ?, tries = tries + 1, failing_since = ? WHERE id = ? AND state = ?',
+                [MessageState::Queued->value, $why, $since->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'), $message->id, MessageState::Sending->value],
+            );
             $this->bus->dispatch(new SendMessage($message->id), [new DelayStamp(1000 * $next)]);
         });
         $this->em->refresh($message);

@@ -31,7 +31,10 @@ final readonly class SignatureController
     {
         $signature = (new Edit(JsonBody::read($request)))->text('signature', 1000) ?? '';
         $business = $this->business->business();
-        $this->changes->carryOut(Act::of(ChangeKind::Settings, 'changed how their letters end', $staff)->on('business', $staff->id, $business->name), static fn () => $staff->sign($signature));
+        $this->changes->carryOut(
+            Act::of(ChangeKind::Settings, 'changed how their letters end', $staff)->on('business', $staff->id, $business->name),
+            static fn () => $staff->sign($signature),
+        );
 
         return new Response('', 204);
     }

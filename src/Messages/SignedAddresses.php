@@ -42,7 +42,9 @@ final readonly class SignedAddresses
         }
         $id = strtolower($m[1]);
 
-        return $this->signed->isShort(self::REPLY, $id, strtolower($m[2])) ? implode('-', [substr($id, 0, 8), substr($id, 8, 4), substr($id, 12, 4), substr($id, 16, 4), substr($id, 20)]) : null;
+        return $this->signed->isShort(self::REPLY, $id, strtolower($m[2]))
+            ? implode('-', [substr($id, 0, 8), substr($id, 8, 4), substr($id, 12, 4), substr($id, 16, 4), substr($id, 20)])
+            : null;
     }
 
     /** @return string empty while nobody has said under which address Telamon is reached */

@@ -15,7 +15,13 @@ final class StaffToBeTold extends DomainEvent
      * @param string $room key; empty for the first one
      * @param string $by what tells it, in words
      */
-    public function __construct(public readonly string $room, public readonly string $words, public readonly string $by, public readonly ?Client $client, public readonly ?Project $project, public readonly ?string $submissionId)
-    {
+    public function __construct(
+        public readonly string $room,
+        public readonly string $words,
+        public readonly string $by,
+        public readonly ?Client $client,
+        public readonly ?Project $project,
+        public readonly ?string $submissionId,
+    ) {
     }
 }

@@ -30,8 +30,16 @@ use Telamon\Staff\Staff;
 /** Asking to be left alone: by the signed link of a mail, and by hand on a client's page. */
 final readonly class StopController
 {
-    public function __construct(private EntityManagerInterface $em, private Stops $stops, private SignedAddresses $addresses, private Changes $changes, private Profile $business, private PublicLimits $limits, private PlainPage $page, private PublicFace $face)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Stops $stops,
+        private SignedAddresses $addresses,
+        private Changes $changes,
+        private Profile $business,
+        private PublicLimits $limits,
+        private PlainPage $page,
+        private PublicFace $face,
+    ) {
     }
 
     /** Looking at the page stops nothing: mail programs look ahead. */
@@ -49,7 +57,14 @@ final readonly class StopController
         $address = $this->addresses->recipientOf($link);
         if (null !== $address && !$this->stops->has($address)) {
             $client = $this->em->getRepository(ContactPoint::class)->findOneBy(['kind' => ContactKind::Email, 'value' => $address])?->client;
-            $this->changes->carryOut(Act::of(ChangeKind::Receive, "$address asked to be left alone")->on(null === $client ? 'business' : 'client', $client->id ?? $this->business->business()->id, $client?->name() ?? $address), fn () => $this->stops->stop($address, $client, 'by the link in a mail', ''));
+            $this->changes->carryOut(
+                Act::of(ChangeKind::Receive, "$address asked to be left alone")->on(
+                    null === $client ? 'business' : 'client',
+                    $client->id ?? $this->business->business()->id,
+                    $client?->name() ?? $address,
+                ),
+                fn () => $this->stops->stop($address, $client, 'by the link in a mail', ''),
+            );
         }
 
         return $this->shown($link, true);
@@ -62,7 +77,15 @@ final readonly class StopController
         $client = $this->client(Query::id($request, 'client') ?? '');
         $stopped = $this->em->getRepository(StoppedAddress::class)->findBy(['address' => Stops::addressesOf($client)], ['at' => 'DESC']);
 
-        return new JsonResponse(['items' => array_map(fn (StoppedAddress $one): array => ['address' => $one->address, 'way' => $one->way, 'words' => $one->words, 'at' => $one->at->setTimezone($this->business->zone())->format(\DATE_RFC3339)], $stopped)]);
+        return new JsonResponse(['items' => array_map(
+            fn (StoppedAddress $one): array => [
+                'address' => $one->address,
+                'way' => $one->way,
+                'words' => $one->words,
+                'at' => $one->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            ],
+            $stopped,
+        )]);
     }
 
     /** By hand: they said so on the phone, or want to hear again. */
@@ -77,7 +100,11 @@ final readonly class StopController
         if ([] === $addresses) {
             throw Problem::invalid('client', "{$client->name()} has no mail address and no number.");
         }
-        $this->changes->carryOut(Act::of(ChangeKind::Handle, ($stop ? 'sends nothing unasked to ' : 'may write again to ').$client->name(), $staff)->about($client), function () use ($addresses, $client, $stop, $staff): void {
+        $this->changes->carryOut(Act::of(
+            ChangeKind::Handle,
+            ($stop ? 'sends nothing unasked to ' : 'may write again to ').$client->name(),
+            $staff,
+        )->about($client), function () use ($addresses, $client, $stop, $staff): void {
             foreach ($addresses as $address) {
                 $stop ? $this->stops->stop($address, $client, "by hand, {$staff->name}", '') : $this->stops->allowAgain($address);
             }
@@ -95,6 +122,11 @@ final readonly class StopController
     {
         $address = $this->addresses->recipientOf($link);
 
-        return $this->page->show('stop.html.twig', $this->face->show(), ['address' => $address, 'stopped' => null !== $address && ($pressed || $this->stops->has($address))], null === $address ? 404 : 200);
+        return $this->page->show(
+            'stop.html.twig',
+            $this->face->show(),
+            ['address' => $address, 'stopped' => null !== $address && ($pressed || $this->stops->has($address))],
+            null === $address ? 404 : 200,
+        );
     }
 }

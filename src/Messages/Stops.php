@@ -32,7 +32,10 @@ final readonly class Stops
     /** Whether a letter that may ask to stop waits to be read: what nobody asked for is kept back meanwhile. */
     public function isPerhapsAsked(Message $message): bool
     {
-        return false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM incoming WHERE state = ? AND says = ? AND (LOWER(from_address) = ? OR client_id = ?) LIMIT 1', [IncomingState::Open->value, Meaning::Stop->value, mb_strtolower($message->toAddress), $message->client->id ?? '']);
+        return false !== $this->em->getConnection()->fetchOne(
+            'SELECT 1 FROM incoming WHERE state = ? AND says = ? AND (LOWER(from_address) = ? OR client_id = ?) LIMIT 1',
+            [IncomingState::Open->value, Meaning::Stop->value, mb_strtolower($message->toAddress), $message->client->id ?? ''],
+        );
     }
 
     /**
@@ -51,8 +54,14 @@ final readonly class Stops
             $this->em->persist(new StoppedAddress($address, $client, $way, mb_substr($words, 0, 500), $this->clock->now()));
         }
         /** @var list<Message> $waiting */
-        $waiting = $this->em->createQueryBuilder()->select('m')->from(Message::class, 'm')->where('LOWER(m.toAddress) = :address AND m.state IN (:waiting) AND m.ground <> :contract')
-            ->setParameter('address', $address)->setParameter('waiting', [MessageState::Queued->value, MessageState::Held->value])->setParameter('contract', Ground::Contract->value)->getQuery()->getResult();
+        $waiting = $this->em->createQueryBuilder()
+            ->select('m')
+            ->from(Message::class, 'm')
+            ->where('LOWER(m.toAddress) = :address AND m.state IN (:waiting) AND m.ground <> :contract')
+            ->setParameter('address', $address)->setParameter(
+                'waiting',
+                [MessageState::Queued->value, MessageState::Held->value],
+            )->setParameter('contract', Ground::Contract->value)->getQuery()->getResult();
         foreach ($waiting as $message) {
             $message->stop();
         }

@@ -80,7 +80,13 @@ final readonly class TemplateChanges
                 throw new InvalidInput('document', 'A picture is not there any more. Take it out.');
             }
         }
-        $text = new TemplateText($line('name', 100, 'Give it a name.'), $line('subject', 200, 'Write a subject.'), $document, $line('textMessage', 2000, ''), $this->enclosed($body));
+        $text = new TemplateText(
+            $line('name', 100, 'Give it a name.'),
+            $line('subject', 200, 'Write a subject.'),
+            $document,
+            $line('textMessage', 2000, ''),
+            $this->enclosed($body),
+        );
         if ('' === self::plain($document)) {
             throw new InvalidInput('document', 'Write something here.');
         }
@@ -146,7 +152,11 @@ final readonly class TemplateChanges
     public function change(MessageTemplate $template, array $body, Staff $staff): void
     {
         $text = $this->check($body, $template->fields());
-        $this->changes->carryOut($this->act("changed the template “{$text->name}”", $staff, $template)->looking($template), function () use ($template, $text, $body, $staff): void {
+        $this->changes->carryOut($this->act(
+            "changed the template “{$text->name}”",
+            $staff,
+            $template,
+        )->looking($template), function () use ($template, $text, $body, $staff): void {
             if (($body['version'] ?? null) !== $template->version) {
                 throw new ChangedMeanwhile('Somebody else has changed this template. Look at it again; nothing was overwritten.');
             }
@@ -167,7 +177,10 @@ final readonly class TemplateChanges
         if ([] !== $named) {
             throw new InvalidInput('retired', 'It is used: '.implode(', ', $named).'. Take it out there first.');
         }
-        $this->changes->carryOut($this->act(($retired ? 'put away' : 'brought back')." the template “{$template->name}”", $staff, $template), static fn () => $template->retire($retired));
+        $this->changes->carryOut(
+            $this->act(($retired ? 'put away' : 'brought back')." the template “{$template->name}”", $staff, $template),
+            static fn () => $template->retire($retired),
+        );
     }
 
     /** @throws Refusal where something rests on it */
@@ -176,7 +189,10 @@ final readonly class TemplateChanges
         if (!TemplateFields::isOptional($template->key)) {
             throw new InvalidInput('goes', 'This one cannot be left out: a plan, or what somebody does, has promised it.');
         }
-        $this->changes->carryOut($this->act(($goes ? 'sends' : 'sends no more')." “{$template->name}” ".TemplateFields::sentWhen($template->key), $staff, $template), static fn () => $template->turn($goes));
+        $this->changes->carryOut(
+            $this->act(($goes ? 'sends' : 'sends no more')." “{$template->name}” ".TemplateFields::sentWhen($template->key), $staff, $template),
+            static fn () => $template->turn($goes),
+        );
     }
 
     /** @return array<string, list<array{label: string, path: string}>> by key */

@@ -22,8 +22,13 @@ final readonly class TemplateController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private TemplateChanges $changes, private TemplateView $view, private TemplatePreview $preview, private MessageQueue $queue)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TemplateChanges $changes,
+        private TemplateView $view,
+        private TemplatePreview $preview,
+        private MessageQueue $queue,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]

@@ -19,7 +19,11 @@ final class TemplateFields
         'confirm-address' => [Purpose::Client, ['link'], 'to an address that came from outside, when somebody asks whether it is theirs'],
         'added' => [Purpose::Staff, ['first_name', 'client', 'reference', 'project', 'service', 'phone', 'link'], 'to the lead when an arrival is added to a project'],
         'told' => [Purpose::Staff, ['first_name', 'client', 'why', 'service', 'project', 'phone', 'place', 'lead', 'notes', 'link'], 'to staff when a rule tells them'],
-        'notice' => [Purpose::Staff, ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'], 'to the lead when a plan makes a project'],
+        'notice' => [
+            Purpose::Staff,
+            ['first_name', 'client', 'service', 'project', 'asset', 'place', 'ready_by', 'notes', 'reference', 'link'],
+            'to the lead when a plan makes a project',
+        ],
         'notices' => [Purpose::Staff, ['first_name', 'count', 'notices', 'link'], 'to staff at noon and at five, with what they have not seen'],
         'wish' => [Purpose::Staff, ['first_name', 'client', 'visit', 'when', 'words', 'phone', 'link'], 'to the coordinator when a client asks to change a visit'],
         'booked' => [Purpose::Visit, self::VISIT, 'to the client when a visit is booked'],
@@ -39,13 +43,31 @@ final class TemplateFields
         'quote-accepted' => [Purpose::Quote, [...self::QUOTE, 'deposit_due'], 'to the client when they accepted a quote'],
         'quote-reply' => [Purpose::Quote, [...self::QUOTE, 'question', 'words'], 'to the client when their question is answered'],
         'quote-answered' => [Purpose::Staff, [...self::QUOTE, 'what', 'words'], 'to the lead when a client answers a quote'],
-        'agreement' => [Purpose::Agreement, ['first_name', 'client', 'address', 'project', 'asset', 'quote', 'total', 'ready_by', 'lead', 'today'], 'the first words of an agreement'],
+        'agreement' => [
+            Purpose::Agreement,
+            ['first_name', 'client', 'address', 'project', 'asset', 'quote', 'total', 'ready_by', 'lead', 'today'],
+            'the first words of an agreement',
+        ],
         'agreement-sign' => [Purpose::Agreement, self::SIGN, 'to the client when something is to be signed'],
         'agreement-signed' => [Purpose::Agreement, self::SIGN, 'to the client when something is signed'],
     ];
 
     /** Keys of those that may be left out: nothing else rests on them, and no plan has promised them. */
-    private const OPTIONAL = ['wish', 'booked', 'series', 'moved', 'cancelled', 'reminder', 'on-the-way', 'missed', 'quote-nudge', 'quote-accepted', 'quote-answered', 'agreement-signed', 'notices'];
+    private const OPTIONAL = [
+        'wish',
+        'booked',
+        'series',
+        'moved',
+        'cancelled',
+        'reminder',
+        'on-the-way',
+        'missed',
+        'quote-nudge',
+        'quote-accepted',
+        'quote-answered',
+        'agreement-signed',
+        'notices',
+    ];
 
     public static function isOptional(string $key): bool
     {

@@ -9,8 +9,13 @@ use Telamon\Core\Messages\MessageDocument;
 /** What a template says: one mail, and the same as a text message. */
 final readonly class TemplateText
 {
-    public function __construct(public string $name, public string $subject, public MessageDocument $document, public string $textMessage, public Enclosed $enclosed = new Enclosed())
-    {
+    public function __construct(
+        public string $name,
+        public string $subject,
+        public MessageDocument $document,
+        public string $textMessage,
+        public Enclosed $enclosed = new Enclosed(),
+    ) {
     }
 
     /** @return array{name: string, subject: string, document: array<string, mixed>, textMessage: string, papers: list<string>, answersTo: string, consent: string, textFirst: bool, asks: string} */

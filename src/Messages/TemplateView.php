@@ -16,8 +16,16 @@ final readonly class TemplateView
     /** Days that are looked back. */
     private const BACK = 90;
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private TemplateChanges $changes, private Papers $papers, private Consents $consents, private Profile $business, private ClockInterface $clock, private OwnWords $words)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private TemplateChanges $changes,
+        private Papers $papers,
+        private Consents $consents,
+        private Profile $business,
+        private ClockInterface $clock,
+        private OwnWords $words,
+    ) {
     }
 
     /** @return list<array<string, mixed>> as TemplateRow in the contract, by purpose and name */
@@ -47,7 +55,14 @@ final readonly class TemplateView
             'consents' => $this->consents->names(),
             'fields' => $this->words->of($template->fields()),
             'usedBy' => $uses,
-            'versions' => array_map(fn (TemplateVersion $one): array => ['version' => $one->version, 'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339), 'by' => $one->staff->name ?? ''], $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50)),
+            'versions' => array_map(
+                fn (TemplateVersion $one): array => [
+                    'version' => $one->version,
+                    'until' => $one->until->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+                    'by' => $one->staff->name ?? '',
+                ],
+                $this->em->getRepository(TemplateVersion::class)->findBy(['template' => $template], ['version' => 'DESC'], 50),
+            ),
         ];
     }
 
@@ -71,7 +86,10 @@ final readonly class TemplateView
     {
         return [
             'id' => $template->id, 'key' => $template->key, 'name' => $template->name, 'purpose' => $template->purpose()->value, 'purposeWords' => $template->purpose()->words(),
-            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired, 'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent, 'sentWhen' => TemplateFields::sentWhen($template->key), 'goes' => !$template->off, 'optional' => TemplateFields::isOptional($template->key),
+            'subject' => $template->subject, 'version' => $template->version, 'retired' => $template->retired,
+            'shipped' => TemplateFields::isShipped($template->key), 'uses' => \count($uses), 'sent' => $sent,
+            'sentWhen' => TemplateFields::sentWhen($template->key), 'goes' => !$template->off,
+            'optional' => TemplateFields::isOptional($template->key),
         ];
     }
 
@@ -79,7 +97,10 @@ final readonly class TemplateView
     private function sent(): array
     {
         $sent = [];
-        foreach ($this->db->fetchAllAssociative("SELECT template, COUNT(*) AS n FROM message WHERE state = 'sent' AND queued_at >= ? GROUP BY template", [$this->clock->now()->modify('-'.self::BACK.' days')->format('Y-m-d H:i:s')]) as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            "SELECT template, COUNT(*) AS n FROM message WHERE state = 'sent' AND queued_at >= ? GROUP BY template",
+            [$this->clock->now()->modify('-'.self::BACK.' days')->format('Y-m-d H:i:s')],
+        ) as $row) {
             $sent[\is_string($row['template']) ? $row['template'] : ''] = (int) (is_numeric($row['n']) ? $row['n'] : 0);
         }
 

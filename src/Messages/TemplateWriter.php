@@ -27,7 +27,16 @@ final readonly class TemplateWriter
         $subject = new FieldLine($text->subject);
         $short = new FieldLine($text->textMessage);
 
-        return new Written($subject->oneLine($values), $body->document, $body->text, $body->html, '' === $text->textMessage ? '' : $short->filled($values), array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))), array_values(array_diff($short->gaps($values), array_keys($words))), $body->pictures);
+        return new Written(
+            $subject->oneLine($values),
+            $body->document,
+            $body->text,
+            $body->html,
+            '' === $text->textMessage ? '' : $short->filled($values),
+            array_values(array_diff(array_unique([...$subject->gaps($values), ...$body->gaps]), array_keys($words))),
+            array_values(array_diff($short->gaps($values), array_keys($words))),
+            $body->pictures,
+        );
     }
 
     /**
@@ -54,7 +63,9 @@ final readonly class TemplateWriter
         return [
             'business' => $business->name,
             'business_phone' => $phone,
-            'signature' => '' === trim($business->signature) ? trim("{$this->business->coordinator()->name}\n{$business->name}".('' === $phone ? '' : ", $phone")) : $business->signature,
+            'signature' => '' === trim($business->signature)
+                ? trim("{$this->business->coordinator()->name}\n{$business->name}".('' === $phone ? '' : ", $phone"))
+                : $business->signature,
         ];
     }
 }

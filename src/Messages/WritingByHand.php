@@ -28,8 +28,16 @@ final readonly class WritingByHand
 {
     private const FURTHEST = '+1 year';
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageBusInterface $bus, private EmailReader $emails, private HandText $texts, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')] private int $holdSeconds)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private MessageBusInterface $bus,
+        private EmailReader $emails,
+        private HandText $texts,
+        private Profile $business,
+        private ClockInterface $clock,
+        #[Autowire(env: 'int:TELAMON_HOLD_SECONDS')] private int $holdSeconds,
+    ) {
     }
 
     /**
@@ -48,13 +56,33 @@ final readonly class WritingByHand
         $leaves = $this->leavesAt($edit);
         $name = $client?->name() ?? $answers->fromName ?? '';
 
-        return $this->changes->carryOut(Act::of(ChangeKind::Handle, "wrote to $name: “{$subject}”", $staff)->from($submissionId)->on(null === $client ? 'message' : 'client', $client->id ?? $id, '' === $name ? $to : $name), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
+        return $this->changes->carryOut(Act::of(ChangeKind::Handle, "wrote to $name: “{$subject}”", $staff)->from($submissionId)->on(
+            null === $client ? 'message' : 'client',
+            $client->id ?? $id,
+            '' === $name ? $to : $name,
+        ), function () use ($id, $by, $to, $name, $subject, $text, $html, $client, $project, $submissionId, $answers, $leaves, $also): Message {
             $there = $this->em->find(Message::class, $id);
             if (null !== $there) {
-                return [$there->toAddress, $there->subject, $there->text] === [$to, $subject, $text] ? $there : throw new WrittenBefore('This letter has been sent already, with other words. Send this one once more and it goes as a second letter.');
+                return [$there->toAddress, $there->subject, $there->text] === [$to, $subject, $text]
+                    ? $there
+                    : throw new WrittenBefore('This letter has been sent already, with other words. Send this one once more and it goes as a second letter.');
             }
             $business = $this->business->business();
-            $message = new Message('by-hand', $to, mb_substr($name, 0, 200), $business->email, $business->name, $subject, $text, '', $client, $project, $submissionId, $this->clock->now(), $id);
+            $message = new Message(
+                'by-hand',
+                $to,
+                mb_substr($name, 0, 200),
+                $business->email,
+                $business->name,
+                $subject,
+                $text,
+                '',
+                $client,
+                $project,
+                $submissionId,
+                $this->clock->now(),
+                $id,
+            );
             $message->say($subject, $text, $html);
             $message->hold('', $leaves);
             if (Channel::Text === $by) {

@@ -17,8 +17,16 @@ final readonly class Written
      * @param list<string> $textGaps the same of the text message
      * @param list<string> $pictures ids of files
      */
-    public function __construct(public string $subject, public MessageDocument $document, public string $text, public string $html, public string $textMessage, public array $gaps, public array $textGaps, public array $pictures)
-    {
+    public function __construct(
+        public string $subject,
+        public MessageDocument $document,
+        public string $text,
+        public string $html,
+        public string $textMessage,
+        public array $gaps,
+        public array $textGaps,
+        public array $pictures,
+    ) {
     }
 
     /** @return list<string> what nothing fills of what goes this way */

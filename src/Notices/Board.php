@@ -85,7 +85,11 @@ final readonly class Board
     /** @throws Refusal where somebody else has taken it meanwhile */
     public function take(Notice $notice, bool $taken, Staff $staff): void
     {
-        $this->changes->carryOut($this->act($taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”", $notice->room, $staff)->looking($notice), static function () use ($notice, $taken, $staff): void {
+        $this->changes->carryOut($this->act(
+            $taken ? "has “{$notice->recordLabel()}”" : "gave back “{$notice->recordLabel()}”",
+            $notice->room,
+            $staff,
+        )->looking($notice), static function () use ($notice, $taken, $staff): void {
             if ($taken && null !== $notice->holder && $notice->holder !== $staff) {
                 throw new ChangedMeanwhile("{$notice->holder->name} has it already.");
             }
@@ -101,7 +105,10 @@ final readonly class Board
         foreach ($this->em->getRepository(Notice::class)->findBy(['id' => $notices]) as $notice) {
             if ($notice->room->admits($staff)) {
                 // Two windows may say so at one moment.
-                $db->executeStatement('INSERT INTO notice_seen (id, notice_id, staff_id, seen_at) VALUES (?, ?, ?, ?) ON CONFLICT (notice_id, staff_id) DO UPDATE SET seen_at = COALESCE(notice_seen.seen_at, excluded.seen_at)', [Ids::next(), $notice->id, $staff->id, $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')]);
+                $db->executeStatement(
+                    'INSERT INTO notice_seen (id, notice_id, staff_id, seen_at) VALUES (?, ?, ?, ?) ON CONFLICT (notice_id, staff_id) DO UPDATE SET seen_at = COALESCE(notice_seen.seen_at, excluded.seen_at)',
+                    [Ids::next(), $notice->id, $staff->id, $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
+                );
             }
         }
     }

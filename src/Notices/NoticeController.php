@@ -69,7 +69,17 @@ final readonly class NoticeController
     {
         $room = Query::id($request, 'room');
         $rooms = null === $room ? array_filter($this->entered($staff), static fn (NoticeRoom $one): bool => $one->isFor($staff)) : [$this->room($room, $staff)];
-        $query = $this->em->createQueryBuilder()->select('n', 'r', 'c', 'p')->from(Notice::class, 'n')->join('n.room', 'r')->leftJoin('n.client', 'c')->leftJoin('n.project', 'p')->where('n.room IN (:rooms)')->setParameter('rooms', array_values($rooms))->orderBy('n.at', 'DESC')->addOrderBy('n.id', 'DESC')->setMaxResults(Page::SIZE + 1);
+        $query = $this->em->createQueryBuilder()
+            ->select('n', 'r', 'c', 'p')
+            ->from(Notice::class, 'n')
+            ->join('n.room', 'r')
+            ->leftJoin('n.client', 'c')
+            ->leftJoin('n.project', 'p')
+            ->where('n.room IN (:rooms)')
+            ->setParameter('rooms', array_values($rooms))
+            ->orderBy('n.at', 'DESC')
+            ->addOrderBy('n.id', 'DESC')
+            ->setMaxResults(Page::SIZE + 1);
         $cursor = Cursor::from($request);
         if (null !== $cursor) {
             $query->andWhere('n.at < :value OR (n.at = :value AND n.id < :id)')->setParameter('value', $cursor->value)->setParameter('id', $cursor->id);

@@ -22,8 +22,15 @@ final readonly class NoticeDigest implements DueWork
     private const TIMES = ['12', '17'];
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private NameReader $names, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private MessageQueue $messages,
+        private NameReader $names,
+        private Profile $business,
+        private ClockInterface $clock,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     public function name(): string
@@ -48,7 +55,10 @@ final readonly class NoticeDigest implements DueWork
             return [];
         }
 
-        return array_values(array_map(static fn (Staff $one): string => $one->id, array_filter($this->em->getRepository(Staff::class)->findBy(['active' => true]), fn (Staff $one): bool => [] !== $this->unseen($one))));
+        return array_values(array_map(
+            static fn (Staff $one): string => $one->id,
+            array_filter($this->em->getRepository(Staff::class)->findBy(['active' => true]), fn (Staff $one): bool => [] !== $this->unseen($one)),
+        ));
     }
 
     public function carryOut(string $key): void
@@ -64,7 +74,20 @@ final readonly class NoticeDigest implements DueWork
                 return;
             }
             $lines = array_map(static fn (Notice $notice): string => "{$notice->room->name}: {$notice->words}", $unseen);
-            $this->messages->queue('notices', $staff->email, $staff->name, ['first_name' => $this->names->read($staff->name)->given, 'count' => (string) \count($unseen), 'notices' => implode("\n\n", $lines), 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices'], null, null, null);
+            $this->messages->queue(
+                'notices',
+                $staff->email,
+                $staff->name,
+                [
+                    'first_name' => $this->names->read($staff->name)->given,
+                    'count' => (string) \count($unseen),
+                    'notices' => implode("\n\n", $lines),
+                    'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices',
+                ],
+                null,
+                null,
+                null,
+            );
             foreach ($unseen as $notice) {
                 $mark = $this->em->getRepository(NoticeSeen::class)->findOneBy(['notice' => $notice, 'staff' => $staff]) ?? new NoticeSeen($notice, $staff);
                 $mark->mailedAt = $this->clock->now();
@@ -77,7 +100,12 @@ final readonly class NoticeDigest implements DueWork
     private function unseen(Staff $staff): array
     {
         /** @var list<Notice> $found */
-        $found = $this->em->createQueryBuilder()->select('n')->from(Notice::class, 'n')->where('n.at <= :until AND n.at >= :since AND NOT EXISTS (SELECT s.id FROM '.NoticeSeen::class.' s WHERE s.notice = n AND s.staff = :staff AND (s.seenAt IS NOT NULL OR s.mailedAt IS NOT NULL))')
+        $found = $this->em->createQueryBuilder()
+            ->select('n')
+            ->from(Notice::class, 'n')
+            ->where(
+                'n.at <= :until AND n.at >= :since AND NOT EXISTS (SELECT s.id FROM '.NoticeSeen::class.' s WHERE s.notice = n AND s.staff = :staff AND (s.seenAt IS NOT NULL OR s.mailedAt IS NOT NULL))',
+            )
             ->setParameter('until', $this->clock->now()->modify('-1 hour'))->setParameter('since', $this->clock->now()->modify('-7 days'))->setParameter('staff', $staff)->orderBy('n.at')->setMaxResults(self::MOST)->getQuery()->getResult();
 
         return array_values(array_filter($found, static fn (Notice $notice): bool => $notice->room->isFor($staff) && $notice->room->admits($staff)));

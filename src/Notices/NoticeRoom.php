@@ -97,7 +97,10 @@ class NoticeRoom implements PartOf
     /** @return list<string> ids of staff who are on call @param \DateTimeImmutable $local by the clock of the business */
     public function onCallAt(\DateTimeImmutable $local): array
     {
-        return array_values(array_unique(array_column(array_filter($this->onCall, static fn (array $one): bool => (new OnCall($one['days'], $one['from'], $one['until']))->covers($local)), 'staff')));
+        return array_values(array_unique(array_column(
+            array_filter($this->onCall, static fn (array $one): bool => (new OnCall($one['days'], $one['from'], $one['until']))->covers($local)),
+            'staff',
+        )));
     }
 
     /** Another address gets another secret: who had the old one cannot speak for the new. */

@@ -25,11 +25,17 @@ final readonly class NoticeView
     public function room(NoticeRoom $room, Staff $staff): array
     {
         $names = $this->staffNames();
-        $unseen = $this->db->fetchOne('SELECT COUNT(*) FROM notice n WHERE n.room_id = ? AND NOT EXISTS (SELECT 1 FROM notice_seen s WHERE s.notice_id = n.id AND s.staff_id = ? AND s.seen_at IS NOT NULL)', [$room->id, $staff->id]);
+        $unseen = $this->db->fetchOne(
+            'SELECT COUNT(*) FROM notice n WHERE n.room_id = ? AND NOT EXISTS (SELECT 1 FROM notice_seen s WHERE s.notice_id = n.id AND s.staff_id = ? AND s.seen_at IS NOT NULL)',
+            [$room->id, $staff->id],
+        );
 
         return [
             'id' => $room->id, 'key' => $room->key, 'name' => $room->name, 'about' => $room->about, 'closed' => $room->closed,
-            'members' => array_values(array_map(static fn (string $id): array => ['id' => $id, 'name' => $names[$id] ?? ''], array_filter($room->members, static fn (string $id): bool => isset($names[$id])))),
+            'members' => array_values(array_map(
+                static fn (string $id): array => ['id' => $id, 'name' => $names[$id] ?? ''],
+                array_filter($room->members, static fn (string $id): bool => isset($names[$id])),
+            )),
             'unseen' => (int) (is_numeric($unseen) ? $unseen : 0),
             'onCall' => array_values(array_filter($room->onCall, static fn (array $one): bool => isset($names[$one['staff']]))),
             'postTo' => $this->viewer->may(Permission::SetUp) ? $room->postTo : '',
@@ -44,7 +50,11 @@ final readonly class NoticeView
     public function notices(array $notices, Staff $viewer): array
     {
         $seen = [];
-        foreach ($this->db->fetchAllAssociative('SELECT s.notice_id, s.staff_id, t.name FROM notice_seen s JOIN staff t ON t.id = s.staff_id WHERE s.seen_at IS NOT NULL AND s.notice_id IN (?) ORDER BY s.seen_at', [array_map(static fn (Notice $one): string => $one->id, $notices)], [ArrayParameterType::STRING]) as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT s.notice_id, s.staff_id, t.name FROM notice_seen s JOIN staff t ON t.id = s.staff_id WHERE s.seen_at IS NOT NULL AND s.notice_id IN (?) ORDER BY s.seen_at',
+            [array_map(static fn (Notice $one): string => $one->id, $notices)],
+            [ArrayParameterType::STRING],
+        ) as $row) {
             if (\is_string($row['notice_id']) && \is_string($row['staff_id']) && \is_string($row['name'])) {
                 $seen[$row['notice_id']][$row['staff_id']] = $row['name'];
             }
@@ -52,8 +62,11 @@ final readonly class NoticeView
         $everybody = \count($this->staffNames());
 
         return array_map(fn (Notice $one): array => [
-            'id' => $one->id, 'room' => ['id' => $one->room->id, 'name' => $one->room->name], 'words' => $one->words, 'by' => $one->by, 'at' => $one->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
-            'seen' => isset($seen[$one->id][$viewer->id]), 'seenBy' => array_values($seen[$one->id] ?? []), 'of' => [] === $one->room->members ? $everybody : \count($one->room->members), 'holder' => $one->holder->name ?? '',
+            'id' => $one->id, 'room' => ['id' => $one->room->id, 'name' => $one->room->name], 'words' => $one->words, 'by' => $one->by,
+            'at' => $one->at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            'seen' => isset($seen[$one->id][$viewer->id]), 'seenBy' => array_values($seen[$one->id] ?? []), 'of' => [] === $one->room->members
+                ? $everybody
+                : \count($one->room->members), 'holder' => $one->holder->name ?? '',
             'client' => RecordRef::maybe($one->client), 'project' => RecordRef::maybe($one->project), 'submission' => $this->records->find('submission', $one->submissionId),
         ], $notices);
     }

@@ -34,7 +34,17 @@ final readonly class PostController
             throw Problem::notFound('room');
         }
         /** @var list<NoticePost> $posts */
-        $posts = $this->em->createQueryBuilder()->select('p', 'n')->from(NoticePost::class, 'p')->join('p.notice', 'n')->where('n.room = :room')->setParameter('room', $room)->orderBy('p.madeAt', 'DESC')->addOrderBy('p.id', 'DESC')->setMaxResults(self::SHOWN)->getQuery()->getResult();
+        $posts = $this->em->createQueryBuilder()
+            ->select('p', 'n')
+            ->from(NoticePost::class, 'p')
+            ->join('p.notice', 'n')
+            ->where('n.room = :room')
+            ->setParameter('room', $room)
+            ->orderBy('p.madeAt', 'DESC')
+            ->addOrderBy('p.id', 'DESC')
+            ->setMaxResults(self::SHOWN)
+            ->getQuery()
+            ->getResult();
 
         return new JsonResponse(['secret' => $room->secret, 'items' => array_map($this->row(...), $posts)]);
     }
@@ -59,6 +69,15 @@ final readonly class PostController
     {
         $shown = fn (?\DateTimeImmutable $at): ?string => $at?->setTimezone($this->business->zone())->format(\DATE_RFC3339);
 
-        return ['id' => $post->id, 'words' => $post->notice->words, 'state' => $post->state->value, 'tries' => $post->tries, 'madeAt' => $shown($post->madeAt), 'nextAt' => $shown($post->nextAt), 'sentAt' => $shown($post->sentAt), 'answer' => $post->answer];
+        return [
+            'id' => $post->id,
+            'words' => $post->notice->words,
+            'state' => $post->state->value,
+            'tries' => $post->tries,
+            'madeAt' => $shown($post->madeAt),
+            'nextAt' => $shown($post->nextAt),
+            'sentAt' => $shown($post->sentAt),
+            'answer' => $post->answer,
+        ];
     }
 }

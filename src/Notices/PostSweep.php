@@ -22,8 +22,12 @@ final readonly class PostSweep implements ReachesOut
     /** A chat that does not answer must not keep clients waiting for their mail. */
     private const SECONDS = 5;
 
-    public function __construct(private EntityManagerInterface $em, #[Autowire(service: 'telamon.posting')] private HttpClientInterface $posting, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        #[Autowire(service: 'telamon.posting')] private HttpClientInterface $posting,
+        private ClockInterface $clock,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     public function name(): string
@@ -44,7 +48,10 @@ final readonly class PostSweep implements ReachesOut
     public function due(): array
     {
         /** @var list<string> $due */
-        $due = $this->em->getConnection()->fetchFirstColumn('SELECT id FROM notice_post WHERE state = ? AND next_at <= ? ORDER BY next_at, id LIMIT '.self::AT_ONCE, [PostState::Waiting->value, $this->now()]);
+        $due = $this->em->getConnection()->fetchFirstColumn(
+            'SELECT id FROM notice_post WHERE state = ? AND next_at <= ? ORDER BY next_at, id LIMIT '.self::AT_ONCE,
+            [PostState::Waiting->value, $this->now()],
+        );
 
         return $due;
     }
@@ -59,7 +66,10 @@ final readonly class PostSweep implements ReachesOut
     public function carryOut(string $key): void
     {
         // Claimed before anything leaves: whoever dies in between has it come again after a minute, under the id that the chat knows it by.
-        $claimed = $this->em->getConnection()->executeStatement('UPDATE notice_post SET next_at = ? WHERE id = ? AND state = ? AND next_at <= ?', [$this->now('+1 minute'), $key, PostState::Waiting->value, $this->now()]);
+        $claimed = $this->em->getConnection()->executeStatement(
+            'UPDATE notice_post SET next_at = ? WHERE id = ? AND state = ? AND next_at <= ?',
+            [$this->now('+1 minute'), $key, PostState::Waiting->value, $this->now()],
+        );
         $post = 1 === $claimed ? $this->em->find(NoticePost::class, $key) : null;
         if (null === $post) {
             return;
@@ -89,7 +99,11 @@ final readonly class PostSweep implements ReachesOut
         $body = json_encode($this->body($post), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
         $headers = SignedPost::headers($room->secret, $post->id, $this->clock->now()->getTimestamp(), $body) + ['content-type' => 'application/json'];
         try {
-            $status = $this->posting->request('POST', $room->postTo, ['headers' => $headers, 'body' => $body, 'timeout' => self::SECONDS, 'max_duration' => self::SECONDS, 'max_redirects' => 0])->getStatusCode();
+            $status = $this->posting->request(
+                'POST',
+                $room->postTo,
+                ['headers' => $headers, 'body' => $body, 'timeout' => self::SECONDS, 'max_duration' => self::SECONDS, 'max_redirects' => 0],
+            )->getStatusCode();
         } catch (ExceptionInterface $error) {
             $post->missed($error->getMessage(), $this->clock->now());
 
@@ -106,6 +120,19 @@ final readonly class PostSweep implements ReachesOut
         $notice = $post->notice;
         $link = '' === $this->address ? '' : rtrim($this->address, '/')."/messages/notices/{$notice->room->id}";
 
-        return ['type' => 'notice.written', 'timestamp' => $notice->at->format(\DATE_RFC3339), 'text' => trim("{$notice->words}\n$link"), 'data' => ['id' => $notice->id, 'room' => $notice->room->name, 'words' => $notice->words, 'by' => $notice->by, 'client' => $notice->client?->name(), 'project' => $notice->project?->number, 'link' => $link]];
+        return [
+            'type' => 'notice.written',
+            'timestamp' => $notice->at->format(\DATE_RFC3339),
+            'text' => trim("{$notice->words}\n$link"),
+            'data' => [
+                'id' => $notice->id,
+                'room' => $notice->room->name,
+                'words' => $notice->words,
+                'by' => $notice->by,
+                'client' => $notice->client?->name(),
+                'project' => $notice->project?->number,
+                'link' => $link,
+            ],
+        ];
     }
 }

@@ -15,8 +15,14 @@ use Telamon\Staff\Staff;
 /** Puts a notice on the board, tells at once whoever is on call, and sends it on to where the room posts. Call it inside a change. */
 final readonly class Publishing
 {
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private NameReader $names, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MessageQueue $messages,
+        private NameReader $names,
+        private Profile $business,
+        private ClockInterface $clock,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     /** @param Staff|null $writer who need not be told */
@@ -38,7 +44,20 @@ final readonly class Publishing
     /** Told at once, it is not told again at noon. */
     private function mail(Notice $notice, Staff $staff): void
     {
-        $this->messages->queue('notices', $staff->email, $staff->name, ['first_name' => $this->names->read($staff->name)->given, 'count' => '1', 'notices' => "{$notice->room->name}: {$notice->words}", 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices'], $notice->client, $notice->project, $notice->submissionId);
+        $this->messages->queue(
+            'notices',
+            $staff->email,
+            $staff->name,
+            [
+                'first_name' => $this->names->read($staff->name)->given,
+                'count' => '1',
+                'notices' => "{$notice->room->name}: {$notice->words}",
+                'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/messages/notices',
+            ],
+            $notice->client,
+            $notice->project,
+            $notice->submissionId,
+        );
         $mark = new NoticeSeen($notice, $staff);
         $mark->mailedAt = $this->clock->now();
         $this->em->persist($mark);

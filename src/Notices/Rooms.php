@@ -25,8 +25,12 @@ final readonly class Rooms
 {
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Profile $business, #[Autowire(env: 'bool:TELAMON_POST_PRIVATE')] private bool $postsPrivately)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private Profile $business,
+        #[Autowire(env: 'bool:TELAMON_POST_PRIVATE')] private bool $postsPrivately,
+    ) {
     }
 
     #[AsEventListener]
@@ -148,7 +152,13 @@ final readonly class Rooms
         if ($edit->has('postTo')) {
             $address = $edit->text('postTo', 500) ?? '';
             $host = parse_url($address, \PHP_URL_HOST);
-            if ('' !== $address && (1 !== preg_match($this->postsPrivately ? '#^https?://#i' : '#^https://#i', $address) || false === filter_var($address, \FILTER_VALIDATE_URL) || !\is_string($host))) {
+            if (
+                '' !== $address
+                && (1 !== preg_match(
+                    $this->postsPrivately ? '#^https?://#i' : '#^https://#i',
+                    $address,
+                ) || false === filter_var($address, \FILTER_VALIDATE_URL) || !\is_string($host))
+            ) {
                 throw new InvalidInput('postTo', 'Write an address that begins with https://.');
             }
             $room->postTo($address);

@@ -28,6 +28,10 @@ final class SignedPost
     {
         $key = base64_decode(substr($secret, \strlen(self::PREFIX)), true);
 
-        return ['webhook-id' => $id, 'webhook-timestamp' => (string) $at, 'webhook-signature' => 'v1,'.base64_encode(hash_hmac('sha256', "$id.$at.$body", false === $key ? '' : $key, true))];
+        return [
+            'webhook-id' => $id,
+            'webhook-timestamp' => (string) $at,
+            'webhook-signature' => 'v1,'.base64_encode(hash_hmac('sha256', "$id.$at.$body", false === $key ? '' : $key, true)),
+        ];
     }
 }

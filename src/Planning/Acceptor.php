@@ -61,7 +61,11 @@ final readonly class Acceptor
      */
     public function accept(Submission $submission, string $fingerprint, array $decisions, ?Staff $staff, ?int $seen = null, string $through = ''): array
     {
-        $change = $this->changes->change(Act::of(ChangeKind::Accept, "accepted the plan for {$submission->name}".('' === $through ? '' : ", as $through says"), $staff)->from($submission->id)->about($submission));
+        $change = $this->changes->change(Act::of(
+            ChangeKind::Accept,
+            "accepted the plan for {$submission->name}".('' === $through ? '' : ", as $through says"),
+            $staff,
+        )->from($submission->id)->about($submission));
         $made = $this->changes->carryOut($change, function () use ($submission, $fingerprint, $decisions, $staff, $seen, $change, $through): array {
             // Read again under the write lock: what is checked now stays so until the commit.
             $this->em->refresh($submission);
@@ -77,9 +81,19 @@ final readonly class Acceptor
             }
 
             $this->uses->keep($plan->outcome, $change, $submission);
-            $made = new Making($this->clock->now(), new Occasion($submission->id, $submission->number, $submission->name, $submission->origin->source($this->business->business()->sources)));
+            $made = new Making(
+                $this->clock->now(),
+                new Occasion($submission->id, $submission->number, $submission->name, $submission->origin->source($this->business->business()->sources)),
+            );
             $touched = $this->effects->carryOut($plan->lines, $made);
-            $submission->accept($staff, $made->now, $made->find(Client::class), $made->find(Project::class), $through, [] !== array_filter($plan->lines, static fn (PlanLine $line): bool => $line->effect instanceof BookAppointment));
+            $submission->accept(
+                $staff,
+                $made->now,
+                $made->find(Client::class),
+                $made->find(Project::class),
+                $through,
+                [] !== array_filter($plan->lines, static fn (PlanLine $line): bool => $line->effect instanceof BookAppointment),
+            );
             $this->events->dispatch($accepted = new PlanAccepted($submission));
             array_push($touched, ...$accepted->touched(), ...$this->changes->settle());
 

@@ -29,14 +29,22 @@ final readonly class Decisions
 
     public function of(string $submissionId): Decided
     {
-        $row = $this->db->fetchAssociative('SELECT d.version, d.data, d.at, s.name FROM plan_decision d JOIN staff s ON s.id = d.staff_id WHERE d.submission_id = ?', [$submissionId]);
+        $row = $this->db->fetchAssociative(
+            'SELECT d.version, d.data, d.at, s.name FROM plan_decision d JOIN staff s ON s.id = d.staff_id WHERE d.submission_id = ?',
+            [$submissionId],
+        );
         if (false === $row) {
             return new Decided();
         }
         $data = json_decode(\is_string($row['data']) ? $row['data'] : '{}', true);
         $at = new \DateTimeImmutable(\is_string($row['at']) ? $row['at'] : 'now', new \DateTimeZone('UTC'));
 
-        return self::read(\is_array($data) ? $data : [], is_numeric($row['version']) ? (int) $row['version'] : 0, \is_string($row['name']) ? $row['name'] : '', $at->setTimezone($this->business->zone())->format(\DATE_RFC3339));
+        return self::read(
+            \is_array($data) ? $data : [],
+            is_numeric($row['version']) ? (int) $row['version'] : 0,
+            \is_string($row['name']) ? $row['name'] : '',
+            $at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+        );
     }
 
     /**
@@ -62,8 +70,14 @@ final readonly class Decisions
         return $this->db->transactional(function () use ($submission, $data, $staff, $now, $version, $check): Plan {
             // One statement each: whoever comes second finds another version, and is told.
             $done = 0 === $version
-                ? $this->db->executeStatement('INSERT INTO plan_decision (submission_id, version, data, staff_id, at) VALUES (?, 1, ?, ?, ?) ON CONFLICT (submission_id) DO NOTHING', [$submission->id, $data, $staff->id, $now])
-                : $this->db->executeStatement('UPDATE plan_decision SET version = version + 1, data = ?, staff_id = ?, at = ? WHERE submission_id = ? AND version = ?', [$data, $staff->id, $now, $submission->id, \is_int($version) ? $version : -1]);
+                ? $this->db->executeStatement(
+                    'INSERT INTO plan_decision (submission_id, version, data, staff_id, at) VALUES (?, 1, ?, ?, ?) ON CONFLICT (submission_id) DO NOTHING',
+                    [$submission->id, $data, $staff->id, $now],
+                )
+                : $this->db->executeStatement(
+                    'UPDATE plan_decision SET version = version + 1, data = ?, staff_id = ?, at = ? WHERE submission_id = ? AND version = ?',
+                    [$data, $staff->id, $now, $submission->id, \is_int($version) ? $version : -1],
+                );
             if (0 === (int) $done) {
                 $by = $this->of($submission->id)->by;
                 throw new DecidedMeanwhile(('' === $by ? 'Somebody' : $by).' has changed this plan meanwhile. Look at it again; nothing was overwritten.');
@@ -109,7 +123,14 @@ final readonly class Decisions
             throw new InvalidInput('dropped', 'Send at most '.self::MOST.' changes.');
         }
 
-        return new Decided($version, $by, $at, self::texts('choices', $data['choices'] ?? []), self::texts('answers', $data['answers'] ?? []), new Amendments(array_values(array_filter($dropped, \is_string(...))), $edits, $added));
+        return new Decided(
+            $version,
+            $by,
+            $at,
+            self::texts('choices', $data['choices'] ?? []),
+            self::texts('answers', $data['answers'] ?? []),
+            new Amendments(array_values(array_filter($dropped, \is_string(...))), $edits, $added),
+        );
     }
 
     /** @return array<string, string> */

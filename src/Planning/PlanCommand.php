@@ -29,7 +29,11 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'JSON: {"form": the ending of its address, or a definition, "answers": {…}, "sent": {…} what stood in it when it was sent out, if anything}; - for standard input')
+        $this->addArgument(
+            'file',
+            InputArgument::REQUIRED,
+            'JSON: {"form": the ending of its address, or a definition, "answers": {…}, "sent": {…} what stood in it when it was sent out, if anything}; - for standard input',
+        )
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'text or json', 'text');
     }
 
@@ -45,7 +49,10 @@ final class PlanCommand extends Command
         }
         $plan = $this->plans->dryRun($form, $answers, $slug, $sent);
         if ('json' === $input->getOption('format')) {
-            $output->writeln(json_encode($this->records->linked($plan->toArray()), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode($this->records->linked($plan->toArray()), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             $this->tell($output, $plan);
         }
@@ -94,10 +101,16 @@ final class PlanCommand extends Command
             }
             $output->writeln(\sprintf('%4d  %s%s', $i + 1, $line->isOpen() ? 'DECIDE  ' : '', self::sentence($line)), OutputInterface::OUTPUT_RAW);
             foreach ($line->compared as $field) {
-                $output->writeln(\sprintf('        %-14s %s | %s: %s (%+.1f)', $field->field, $field->here, $field->there, $field->verdict, $field->weight), OutputInterface::OUTPUT_RAW);
+                $output->writeln(
+                    \sprintf('        %-14s %s | %s: %s (%+.1f)', $field->field, $field->here, $field->there, $field->verdict, $field->weight),
+                    OutputInterface::OUTPUT_RAW,
+                );
             }
             foreach ($line->choice->options ?? [] as $option) {
-                $output->writeln(\sprintf('        %s %s  %s', $option['value'] === $line->choice?->chosen ? '>' : ' ', $option['hotkey'], $option['label']), OutputInterface::OUTPUT_RAW);
+                $output->writeln(
+                    \sprintf('        %s %s  %s', $option['value'] === $line->choice?->chosen ? '>' : ' ', $option['hotkey'], $option['label']),
+                    OutputInterface::OUTPUT_RAW,
+                );
             }
         }
         $open = \count($plan->open());

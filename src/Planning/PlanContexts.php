@@ -26,8 +26,19 @@ use Telamon\Tasks\TaskCounts;
 /** What the core needs to know of the business to plan anything: put beside what was read. */
 final readonly class PlanContexts
 {
-    public function __construct(private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private OwnFields $fields, private PhoneReader $phones, private Remembered $remembered, private ServiceLeads $leads, private CrewOfBusiness $crew, private TaskCounts $counts, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Profile $business,
+        private MessageQueue $messages,
+        private FollowUps $followUps,
+        private Rooms $rooms,
+        private OwnFields $fields,
+        private PhoneReader $phones,
+        private Remembered $remembered,
+        private ServiceLeads $leads,
+        private CrewOfBusiness $crew,
+        private TaskCounts $counts,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function of(Inquiry $inquiry, Ruling $ruling, OnFile $onFile = new OnFile()): PlanContext
@@ -41,8 +52,23 @@ final readonly class PlanContexts
             'staff' => $this->crew->here(),
             'naming' => new Naming($this->business->business()->assetWord, $this->fields->byName(), $this->business->business()->currency),
         ]);
-        $asked = CrewOfBusiness::isAsked([$known['base'], ...array_values(array_filter(array_map(static fn (OfferedService $service): ?Checklist => $service->addOn, $known['services']))), ...array_values($ruling->book->checklists)]);
-        $desk = new Workplace($this->leads->found($known['services']), $known['coordinator'], $known['base'], $known['calendar'], $known['templates'], $known['naming'], $this->phones, $known['staff'], $asked ? $this->crew->newest() : [], $asked ? $this->counts->openByStaff() : []);
+        $asked = CrewOfBusiness::isAsked([
+            $known['base'],
+            ...array_values(array_filter(array_map(static fn (OfferedService $service): ?Checklist => $service->addOn, $known['services']))),
+            ...array_values($ruling->book->checklists),
+        ]);
+        $desk = new Workplace(
+            $this->leads->found($known['services']),
+            $known['coordinator'],
+            $known['base'],
+            $known['calendar'],
+            $known['templates'],
+            $known['naming'],
+            $this->phones,
+            $known['staff'],
+            $asked ? $this->crew->newest() : [],
+            $asked ? $this->counts->openByStaff() : [],
+        );
 
         return new PlanContext($inquiry, $onFile, $desk, $this->clock->now()->setTimezone($this->business->zone()), $ruling);
     }

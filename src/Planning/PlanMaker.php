@@ -97,7 +97,17 @@ final readonly class PlanMaker
     private function decided(Submission $submission, array $chosen, Decided $decided): Plan
     {
         $sent = [] === $submission->sent ? null : $this->reader->read($submission->formVersion->definition(), $submission->sent, $this->given($submission));
-        $context = $this->context($this->readings($submission, $decided), $submission->id, $this->past->of($submission), sent: $sent, purpose: $submission->formVersion->definition()->purpose, client: $chosen['client'] ?? $decided->choices['client'] ?? '', received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'), booked: $this->booked->of($submission->id), title: $submission->formVersion->definition()->title);
+        $context = $this->context(
+            $this->readings($submission, $decided),
+            $submission->id,
+            $this->past->of($submission),
+            sent: $sent,
+            purpose: $submission->formVersion->definition()->purpose,
+            client: $chosen['client'] ?? $decided->choices['client'] ?? '',
+            received: $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d'),
+            booked: $this->booked->of($submission->id),
+            title: $submission->formVersion->definition()->title,
+        );
 
         return $this->planner->plan($context->with(new RuleOutcome(), $decided->amendments), self::named($chosen, $context), self::named($decided->choices, $context));
     }
@@ -107,7 +117,13 @@ final readonly class PlanMaker
      */
     public function withBook(Submission $submission, RuleBook $book): Plan
     {
-        return $this->planner->plan($this->context($this->readings($submission, new Decided()), $submission->id, $this->past->of($submission), $book, purpose: $submission->formVersion->definition()->purpose));
+        return $this->planner->plan($this->context(
+            $this->readings($submission, new Decided()),
+            $submission->id,
+            $this->past->of($submission),
+            $book,
+            purpose: $submission->formVersion->definition()->purpose,
+        ));
     }
 
     /** The day on which it came, at the business: “in three weeks” counts from it. */
@@ -151,7 +167,21 @@ final readonly class PlanMaker
             $kept[$question->key] = $answers[$question->key] ?? null;
         }
 
-        $context = $this->context($this->reader->read($form, $kept, $this->clock->now()->setTimezone($this->business->zone())), null, new Circumstances($slug, $form->understood($kept), $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'), $form->dayOrder, ['@channel' => $channel, '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes']), $book, [] === $sent ? null : $this->reader->read($form, $sent), $form->purpose, $client);
+        $context = $this->context(
+            $this->reader->read($form, $kept, $this->clock->now()->setTimezone($this->business->zone())),
+            null,
+            new Circumstances(
+                $slug,
+                $form->understood($kept),
+                $this->clock->now()->setTimezone($this->business->zone())->format('Y-m-d'),
+                $form->dayOrder,
+                ['@channel' => $channel, '@hours' => $this->business->hours()->isOpen($this->clock->now()) ? 'inside' : 'outside', '@files' => '0', '@finished' => 'yes'],
+            ),
+            $book,
+            [] === $sent ? null : $this->reader->read($form, $sent),
+            $form->purpose,
+            $client,
+        );
 
         return $this->planner->plan($context, [], self::named('' === $client ? [] : ['client' => $client], $context));
     }
@@ -170,10 +200,24 @@ final readonly class PlanMaker
         return 1 === \count($candidates) && ($choices['client'] ?? '') === $candidates[0]->client->id ? ['client' => 'same'] + $choices : $choices;
     }
 
-    private function context(Readings $readings, ?string $submissionId, Circumstances $facts, ?RuleBook $book = null, ?Readings $sent = null, ?Purpose $purpose = null, string $client = '', string $received = '', ?BookedTime $booked = null, string $title = ''): PlanContext
-    {
+    private function context(
+        Readings $readings,
+        ?string $submissionId,
+        Circumstances $facts,
+        ?RuleBook $book = null,
+        ?Readings $sent = null,
+        ?Purpose $purpose = null,
+        string $client = '',
+        string $received = '',
+        ?BookedTime $booked = null,
+        string $title = '',
+    ): PlanContext {
         $alreadySent = null === $submissionId ? [] : $this->messages->alreadySent($submissionId);
 
-        return $this->contexts->of(new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received, $booked, null === $submissionId ? null : $this->wished->of($readings), $title), new Ruling($book ?? $this->books->book(), $facts), new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent));
+        return $this->contexts->of(
+            new Inquiry($readings, $purpose ?? Purpose::Open, $sent, $received, $booked, null === $submissionId ? null : $this->wished->of($readings), $title),
+            new Ruling($book ?? $this->books->book(), $facts),
+            new OnFile($this->matcher->with($client, $this->matcher->candidates($readings, $this->directory), $readings, $this->directory), $alreadySent),
+        );
     }
 }

@@ -55,13 +55,21 @@ final readonly class TryController
             throw Problem::invalid('definition', $error->getMessage());
         }
         // What cannot be tried here, nobody is asked for: files and signatures.
-        $untried = array_map(static fn (Question $question): string => $question->key, array_filter($form->questions(), static fn (Question $question): bool => $question->type->files() > 0));
+        $untried = array_map(
+            static fn (Question $question): string => $question->key,
+            array_filter($form->questions(), static fn (Question $question): bool => $question->type->files() > 0),
+        );
         $violations = array_values(array_filter(
             $this->check->check($form, $answers, $this->clock->now()->setTimezone($this->business->zone()), true),
             static fn (Violation $violation): bool => !\in_array(explode('.', $violation->path)[0], $untried, true),
         ));
         if ([] !== $violations) {
-            throw new Problem(422, 'Some answers need another look', 'Nothing was tried yet.', array_map(static fn (Violation $v): array => ['path' => $v->path, 'message' => $v->message], $violations));
+            throw new Problem(
+                422,
+                'Some answers need another look',
+                'Nothing was tried yet.',
+                array_map(static fn (Violation $v): array => ['path' => $v->path, 'message' => $v->message], $violations),
+            );
         }
 
         return new JsonResponse($this->records->linked($this->plans->dryRun($form, $answers, $slug)->toArray()));

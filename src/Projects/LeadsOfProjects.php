@@ -17,7 +17,13 @@ final readonly class LeadsOfProjects
     public function open(): array
     {
         /** @var list<array{id: string, n: int|string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('IDENTITY(p.lead) AS id', 'COUNT(p.id) AS n')->from(Project::class, 'p')->where('p.closedAt IS NULL')->groupBy('p.lead')->getQuery()->getResult();
+        $rows = $this->em->createQueryBuilder()
+            ->select('IDENTITY(p.lead) AS id', 'COUNT(p.id) AS n')
+            ->from(Project::class, 'p')
+            ->where('p.closedAt IS NULL')
+            ->groupBy('p.lead')
+            ->getQuery()
+            ->getResult();
 
         return array_map(intval(...), array_column($rows, 'n', 'id'));
     }
@@ -30,7 +36,14 @@ final readonly class LeadsOfProjects
     public function newest(string $service): array
     {
         /** @var list<array{id: string, at: string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('IDENTITY(p.lead) AS id', 'MAX(CONCAT(p.openedAt, p.id)) AS at')->from(Project::class, 'p')->where('p.service = :service')->setParameter('service', $service)->groupBy('p.lead')->getQuery()->getResult();
+        $rows = $this->em->createQueryBuilder()
+            ->select('IDENTITY(p.lead) AS id', 'MAX(CONCAT(p.openedAt, p.id)) AS at')
+            ->from(Project::class, 'p')
+            ->where('p.service = :service')
+            ->setParameter('service', $service)
+            ->groupBy('p.lead')
+            ->getQuery()
+            ->getResult();
 
         return array_column($rows, 'at', 'id');
     }

@@ -20,7 +20,13 @@ final readonly class OwnWork implements Reach
     public function projects(Staff $staff): array
     {
         /** @var list<string> $projects */
-        $projects = $this->em->createQueryBuilder()->select('p.id')->from(Project::class, 'p')->where('p.lead = :staff')->setParameter('staff', $staff)->getQuery()->getSingleColumnResult();
+        $projects = $this->em->createQueryBuilder()
+            ->select('p.id')
+            ->from(Project::class, 'p')
+            ->where('p.lead = :staff')
+            ->setParameter('staff', $staff)
+            ->getQuery()
+            ->getSingleColumnResult();
         foreach ($this->involvements as $involvement) {
             array_push($projects, ...$involvement->projects($staff));
         }
@@ -31,7 +37,13 @@ final readonly class OwnWork implements Reach
     public function clients(Staff $staff): array
     {
         /** @var list<string> $clients */
-        $clients = $this->em->createQueryBuilder()->select('DISTINCT IDENTITY(p.client)')->from(Project::class, 'p')->where('p.id IN (:projects)')->setParameter('projects', $this->projects($staff))->getQuery()->getSingleColumnResult();
+        $clients = $this->em->createQueryBuilder()
+            ->select('DISTINCT IDENTITY(p.client)')
+            ->from(Project::class, 'p')
+            ->where('p.id IN (:projects)')
+            ->setParameter('projects', $this->projects($staff))
+            ->getQuery()
+            ->getSingleColumnResult();
 
         return $clients;
     }

@@ -23,8 +23,15 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class ProjectController
 {
-    public function __construct(private EntityManagerInterface $em, private ProjectList $list, private ProjectView $view, private StageMoves $moves, private ProjectEditing $editing, private ProjectExport $export, private Viewer $viewer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ProjectList $list,
+        private ProjectView $view,
+        private StageMoves $moves,
+        private ProjectEditing $editing,
+        private ProjectExport $export,
+        private Viewer $viewer,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -62,7 +69,13 @@ final readonly class ProjectController
         $project = $this->led($id, $staff);
         $body = JsonBody::read($request);
         $version = $body['version'] ?? null;
-        $this->moves->move($project, JsonBody::text($body, 'stage', 40), \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'), $staff, trim(JsonBody::text($body, 'reason', 200)));
+        $this->moves->move(
+            $project,
+            JsonBody::text($body, 'stage', 40),
+            \is_int($version) ? $version : throw Problem::invalid('version', 'Send the version of the project that was looked at.'),
+            $staff,
+            trim(JsonBody::text($body, 'reason', 200)),
+        );
 
         return new JsonResponse($this->view->whole($project));
     }
@@ -90,6 +103,8 @@ final readonly class ProjectController
     {
         $project = $this->em->find(Project::class, $id) ?? throw Problem::notFound('project');
 
-        return $project->lead === $staff || $this->viewer->may(Permission::LeadAny) ? $project : throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
+        return $project->lead === $staff || $this->viewer->may(Permission::LeadAny)
+            ? $project
+            : throw new Problem(403, 'Not allowed', 'This project is led by '.$project->lead->name.'.');
     }
 }

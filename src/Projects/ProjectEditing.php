@@ -23,8 +23,13 @@ final readonly class ProjectEditing
 {
     private const MOST_TAGS = 40;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private OwnFields $fields, private Profile $business, private EventDispatcherInterface $events)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private OwnFields $fields,
+        private Profile $business,
+        private EventDispatcherInterface $events,
+    ) {
     }
 
     /** @throws Refusal where something cannot be, or was changed meanwhile */
@@ -60,7 +65,9 @@ final readonly class ProjectEditing
     /** Key of a service; one that is no longer offered only where it stood before. */
     private function service(?string $key, Project $project): string
     {
-        return null === $key || '' === $key || $key === $project->service || isset($this->business->services()[$key]) ? $key ?? $project->service : throw new InvalidInput('service', 'Choose a service that is offered.');
+        return null === $key || '' === $key || $key === $project->service || isset($this->business->services()[$key])
+            ? $key ?? $project->service
+            : throw new InvalidInput('service', 'Choose a service that is offered.');
     }
 
     /** Another client, and what of theirs it is done on. */

@@ -11,7 +11,22 @@ use Telamon\Business\Service;
 /** Projects as rows of a file, in the order of the list. */
 final readonly class ProjectExport
 {
-    private const COLUMNS = ['number' => 'number', 'title' => 'title', 'client' => 'client', 'service' => 'service', 'stage' => 'stage', 'outcome' => 'outcome', 'lead' => 'lead', 'readyBy' => 'ready by', 'openedOn' => 'opened', 'tasksDone' => 'tasks done', 'tasks' => 'tasks', 'source' => 'source', 'budget' => 'budget', 'tags' => 'tags'];
+    private const COLUMNS = [
+        'number' => 'number',
+        'title' => 'title',
+        'client' => 'client',
+        'service' => 'service',
+        'stage' => 'stage',
+        'outcome' => 'outcome',
+        'lead' => 'lead',
+        'readyBy' => 'ready by',
+        'openedOn' => 'opened',
+        'tasksDone' => 'tasks done',
+        'tasks' => 'tasks',
+        'source' => 'source',
+        'budget' => 'budget',
+        'tags' => 'tags',
+    ];
 
     public function __construct(private ProjectList $list, private EntityManagerInterface $em)
     {

@@ -71,7 +71,12 @@ final readonly class ProjectList
     private function narrow(QueryBuilder $query, Request $request): void
     {
         $this->limit($query);
-        foreach (['stage' => Query::oneOf($request, 'stage', $this->business->stages()), 'outcome' => Query::oneOf($request, 'outcome', ['open', 'won', 'lost']), 'client' => Query::id($request, 'client'), 'lead' => Query::id($request, 'lead')] as $field => $value) {
+        foreach ([
+            'stage' => Query::oneOf($request, 'stage', $this->business->stages()),
+            'outcome' => Query::oneOf($request, 'outcome', ['open', 'won', 'lost']),
+            'client' => Query::id($request, 'client'),
+            'lead' => Query::id($request, 'lead'),
+        ] as $field => $value) {
             null === $value ?: $query->andWhere("p.$field = :$field")->setParameter($field, $value);
         }
         $service = $request->query->getString('service');
@@ -91,7 +96,9 @@ final readonly class ProjectList
     private function stages(): array
     {
         /** @var list<array{stage: string, n: int|string}> $rows */
-        $rows = $this->limit($this->em->createQueryBuilder()->select('p.stage AS stage', 'COUNT(p.id) AS n')->from(Project::class, 'p')->groupBy('p.stage'))->getQuery()->getResult();
+        $rows = $this->limit($this->em->createQueryBuilder()->select('p.stage AS stage', 'COUNT(p.id) AS n')->from(Project::class, 'p')->groupBy('p.stage'))
+            ->getQuery()
+            ->getResult();
         $counts = array_column($rows, 'n', 'stage');
 
         return array_map(static fn (string $name): array => ['name' => $name, 'projects' => (int) ($counts[$name] ?? 0)], $this->business->stages());

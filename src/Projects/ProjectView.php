@@ -37,7 +37,11 @@ final readonly class ProjectView
             'closeReason' => $project->closeReason,
             'closedOn' => $project->closedAt?->setTimezone($this->business->zone())->format('Y-m-d'),
             'custom' => $this->fields->shown('project', $project->custom),
-            'wishes' => array_map(static fn (string $kind, string $text): array => ['kind' => $kind, 'text' => $text], array_keys($project->wishes), array_values($project->wishes)),
+            'wishes' => array_map(
+                static fn (string $kind, string $text): array => ['kind' => $kind, 'text' => $text],
+                array_keys($project->wishes),
+                array_values($project->wishes),
+            ),
             'stages' => $this->stages($project),
             'submission' => $this->viewer->may(Permission::Decide) ? $this->records->find('submission', $project->submissionId) : null,
         ];

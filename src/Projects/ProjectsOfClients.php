@@ -18,7 +18,10 @@ final readonly class ProjectsOfClients implements Work
 
     public function projects(array $clients): array
     {
-        return array_map(static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0, $this->db->fetchAllKeyValue('SELECT client_id, COUNT(*) FROM project WHERE client_id IN (?) GROUP BY client_id', [$clients], [ArrayParameterType::STRING]));
+        return array_map(
+            static fn (mixed $n): int => is_numeric($n) ? (int) $n : 0,
+            $this->db->fetchAllKeyValue('SELECT client_id, COUNT(*) FROM project WHERE client_id IN (?) GROUP BY client_id', [$clients], [ArrayParameterType::STRING]),
+        );
     }
 
     public function open(): ClientFilter
@@ -28,6 +31,10 @@ final readonly class ProjectsOfClients implements Work
 
     public function ofService(string $service): ClientFilter
     {
-        return new ClientFilter('SELECT client_id FROM project WHERE service = :service', 'EXISTS (SELECT 1 FROM project s WHERE s.client_id = c.id AND s.service = :service)', ['service' => $service]);
+        return new ClientFilter(
+            'SELECT client_id FROM project WHERE service = :service',
+            'EXISTS (SELECT 1 FROM project s WHERE s.client_id = c.id AND s.service = :service)',
+            ['service' => $service],
+        );
     }
 }

@@ -22,8 +22,13 @@ use Telamon\Staff\Staff;
 /** Moves projects from stage to stage, and tells of it. */
 final readonly class StageMoves
 {
-    public function __construct(private Changes $changes, private EventDispatcherInterface $events, private StageGate $gate, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Changes $changes,
+        private EventDispatcherInterface $events,
+        private StageGate $gate,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**

@@ -84,14 +84,21 @@ final readonly class DueTroubles
     /** Whether a host is left alone: it failed several times in a row, and it is not yet time to ask it again. */
     public function isLeftAlone(string $host): bool
     {
-        return '' !== $host && false !== $this->db->fetchOne('SELECT 1 FROM due_trouble WHERE work = ? AND record = ? AND tries >= ? AND next_at > ?', [self::HOST, $host, self::BREAKS, $this->now()]);
+        return '' !== $host
+            && false !== $this->db->fetchOne(
+                'SELECT 1 FROM due_trouble WHERE work = ? AND record = ? AND tries >= ? AND next_at > ?',
+                [self::HOST, $host, self::BREAKS, $this->now()],
+            );
     }
 
     /** @return list<array{work: string, record: string, tries: int, since: int, why: string}> what was tried often enough that a person should look, the longest first */
     public function stuck(): array
     {
         $found = [];
-        foreach ($this->db->fetchAllAssociative('SELECT work, record, tries, since, why FROM due_trouble WHERE tries >= ? AND work <> ? ORDER BY since, work, record LIMIT 100', [self::STUCK, self::HOST]) as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT work, record, tries, since, why FROM due_trouble WHERE tries >= ? AND work <> ? ORDER BY since, work, record LIMIT 100',
+            [self::STUCK, self::HOST],
+        ) as $row) {
             $text = static fn (string $key): string => \is_scalar($row[$key] ?? null) ? (string) $row[$key] : '';
             $found[] = ['work' => $text('work'), 'record' => $text('record'), 'tries' => (int) $text('tries'), 'since' => (int) $text('since'), 'why' => $text('why')];
         }

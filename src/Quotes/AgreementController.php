@@ -58,7 +58,10 @@ final readonly class AgreementController
         $key = IdempotencyKey::of($request);
         $edit = new Edit(JsonBody::read($request));
 
-        return new JsonResponse($this->show($this->agreements->send(null === $key ? Ids::next() : Ids::named('agreement', $key), $this->project($edit->text('project', 36) ?? ''), $edit, $staff)), 201);
+        return new JsonResponse(
+            $this->show($this->agreements->send(null === $key ? Ids::next() : Ids::named('agreement', $key), $this->project($edit->text('project', 36) ?? ''), $edit, $staff)),
+            201,
+        );
     }
 
     #[Route('/{id}/withdraw', requirements: ['id' => self::ID], methods: ['POST'])]
@@ -74,7 +77,11 @@ final readonly class AgreementController
     #[Route('/{id}/pdf', requirements: ['id' => self::ID], methods: ['GET'])]
     public function pdf(string $id): Response
     {
-        return new Response($this->papers->agreement($this->agreement($id)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $this->papers->agreement($this->agreement($id)),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     /** @return array<string, mixed> as Agreement in the contract */
@@ -83,7 +90,17 @@ final readonly class AgreementController
         $at = fn (?\DateTimeImmutable $at): ?string => $at?->setTimezone($this->business->zone())->format(\DATE_RFC3339);
         $signed = $this->em->find(Signed::class, $agreement->id);
 
-        return ['id' => $agreement->id, 'title' => $agreement->title, 'state' => $agreement->state->value, 'sentAt' => $at($agreement->sentAt), 'openedAt' => $at($agreement->openedAt), 'answeredAt' => $at($agreement->answeredAt), 'reason' => $agreement->reason, 'signedBy' => $signed->name ?? '', 'token' => $this->agreements->token($agreement)];
+        return [
+            'id' => $agreement->id,
+            'title' => $agreement->title,
+            'state' => $agreement->state->value,
+            'sentAt' => $at($agreement->sentAt),
+            'openedAt' => $at($agreement->openedAt),
+            'answeredAt' => $at($agreement->answeredAt),
+            'reason' => $agreement->reason,
+            'signedBy' => $signed->name ?? '',
+            'token' => $this->agreements->token($agreement),
+        ];
     }
 
     private function project(string $id): Project

@@ -32,8 +32,21 @@ final readonly class Agreements
     private const PURPOSE = 'agreement';
     private const DAY = 86_400;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private MessageQueue $messages, private QuoteFiles $files, private Parties $parties, private Closing $closing, private SignedText $signed, private TemplateWriter $writer, private NameReader $names, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private MessageQueue $messages,
+        private QuoteFiles $files,
+        private Parties $parties,
+        private Closing $closing,
+        private SignedText $signed,
+        private TemplateWriter $writer,
+        private NameReader $names,
+        private EventDispatcherInterface $events,
+        private Profile $business,
+        private ClockInterface $clock,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     /** @return array{title: string, text: string} as it would be sent, to be looked at and changed */
@@ -42,8 +55,24 @@ final readonly class Agreements
         $own = $this->em->getRepository(MessageTemplate::class)->findOneBy(['key' => 'agreement']);
         // What they said yes to, else what they have.
         $quotes = $this->em->getRepository(Quote::class);
-        $quote = $quotes->findOneBy(['project' => $project, 'state' => QuoteState::Accepted], ['answeredAt' => 'DESC']) ?? $quotes->findOneBy(['project' => $project, 'state' => [QuoteState::Sent, QuoteState::Opened]], ['sentAt' => 'DESC']);
-        $fields = ['client' => $project->client->name(), 'first_name' => $project->client->givenName, 'address' => $project->client->address, 'project' => $project->title, 'asset' => $project->asset->description ?? '', 'ready_by' => $project->readyBy?->format('j F Y') ?? '', 'quote' => $quote?->shown() ?? '', 'total' => null === $quote ? '' : Money::shown($quote->total, $quote->currency), 'lead' => $project->lead->name, 'today' => $this->clock->now()->setTimezone($this->business->zone())->format('j F Y'), 'business' => $this->business->business()->name, 'business_phone' => $this->business->phoneReader()->format($this->business->business()->phone)];
+        $quote = $quotes->findOneBy(['project' => $project, 'state' => QuoteState::Accepted], ['answeredAt' => 'DESC']) ?? $quotes->findOneBy(
+            ['project' => $project, 'state' => [QuoteState::Sent, QuoteState::Opened]],
+            ['sentAt' => 'DESC'],
+        );
+        $fields = [
+            'client' => $project->client->name(),
+            'first_name' => $project->client->givenName,
+            'address' => $project->client->address,
+            'project' => $project->title,
+            'asset' => $project->asset->description ?? '',
+            'ready_by' => $project->readyBy?->format('j F Y') ?? '',
+            'quote' => $quote?->shown() ?? '',
+            'total' => null === $quote ? '' : Money::shown($quote->total, $quote->currency),
+            'lead' => $project->lead->name,
+            'today' => $this->clock->now()->setTimezone($this->business->zone())->format('j F Y'),
+            'business' => $this->business->business()->name,
+            'business_phone' => $this->business->phoneReader()->format($this->business->business()->phone),
+        ];
 
         $written = null === $own ? null : $this->writer->fill($own->text(), $fields);
 
@@ -66,7 +95,10 @@ final readonly class Agreements
             default => null,
         };
 
-        return $this->changes->carryOut($this->change("sent {$title} to {$project->client->name()} for signature", $by, ChangeKind::Edit, $project), fn (): Agreement => $this->leave($id, $project, $title, $text));
+        return $this->changes->carryOut(
+            $this->change("sent {$title} to {$project->client->name()} for signature", $by, ChangeKind::Edit, $project),
+            fn (): Agreement => $this->leave($id, $project, $title, $text),
+        );
     }
 
     /** A text goes out for signature, to a client with a mail address. Call it inside a change. */
@@ -76,7 +108,16 @@ final readonly class Agreements
         $agreement = new Agreement($client, $project, $title, $text, $this->clock->now(), $id);
         $this->em->persist($agreement);
         $this->em->flush();
-        $this->messages->queue('agreement-sign', $client->first(ContactKind::Email) ?? '', $client->name(), $this->fields($agreement, $client->givenName), $client, $project, $project->submissionId, held: true);
+        $this->messages->queue(
+            'agreement-sign',
+            $client->first(ContactKind::Email) ?? '',
+            $client->name(),
+            $this->fields($agreement, $client->givenName),
+            $client,
+            $project,
+            $project->submissionId,
+            held: true,
+        );
 
         return $agreement;
     }
@@ -84,7 +125,13 @@ final readonly class Agreements
     /** @throws Refusal */
     public function withdraw(Agreement $agreement, Staff $by): void
     {
-        $this->changes->carryOut($this->change("withdrew {$agreement->title}", $by, ChangeKind::Edit, $agreement->project, $agreement)->looking($agreement), function () use ($agreement): void {
+        $this->changes->carryOut($this->change(
+            "withdrew {$agreement->title}",
+            $by,
+            ChangeKind::Edit,
+            $agreement->project,
+            $agreement,
+        )->looking($agreement), function () use ($agreement): void {
             if (AgreementState::Signed === $agreement->state) {
                 throw new QuoteOver('It is signed. That stays as it is.');
             }
@@ -95,14 +142,23 @@ final readonly class Agreements
     public function opened(Agreement $agreement): void
     {
         if (null === $agreement->openedAt && AgreementState::Sent === $agreement->state) {
-            $this->changes->carryOut($this->change("{$agreement->client->name()} opened {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement), fn () => $agreement->beOpened($this->clock->now()));
+            $this->changes->carryOut(
+                $this->change("{$agreement->client->name()} opened {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement),
+                fn () => $agreement->beOpened($this->clock->now()),
+            );
         }
     }
 
     /** @throws Refusal */
     public function decline(Agreement $agreement, string $reason): void
     {
-        $this->changes->carryOut($this->change("{$agreement->client->name()} declined {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement)->looking($agreement), function () use ($agreement, $reason): void {
+        $this->changes->carryOut($this->change(
+            "{$agreement->client->name()} declined {$agreement->title}",
+            null,
+            ChangeKind::Receive,
+            $agreement->project,
+            $agreement,
+        )->looking($agreement), function () use ($agreement, $reason): void {
             $this->refuseOver($agreement);
             $agreement->becomes(AgreementState::Declined, $this->clock->now(), mb_substr(trim($reason), 0, 500));
             $this->tellLead($agreement, 'is declined'.('' === trim($reason) ? '' : ': '.trim($reason)));
@@ -117,16 +173,36 @@ final readonly class Agreements
     public function sign(Agreement $agreement, string $name, string $drawing, Reached $reached): void
     {
         $name = Closing::mayBe($name, $drawing);
-        $this->changes->carryOut($this->change("$name signed {$agreement->title}", null, ChangeKind::Receive, $agreement->project, $agreement)->looking($agreement), function () use ($agreement, $name, $drawing, $reached): void {
+        $this->changes->carryOut($this->change(
+            "$name signed {$agreement->title}",
+            null,
+            ChangeKind::Receive,
+            $agreement->project,
+            $agreement,
+        )->looking($agreement), function () use ($agreement, $name, $drawing, $reached): void {
             // Looked at again under the write lock: two at one time are one.
             $this->refuseOver($agreement);
-            $this->em->persist($this->closing->close($agreement->id, ['what' => 'agreement'] + AgreementFacts::of($agreement, $this->parties)->toArray(), $name, $drawing, $reached->by($agreement->client->first(ContactKind::Email) ?? '')));
+            $this->em->persist($this->closing->close(
+                $agreement->id,
+                ['what' => 'agreement'] + AgreementFacts::of($agreement, $this->parties)->toArray(),
+                $name,
+                $drawing,
+                $reached->by($agreement->client->first(ContactKind::Email) ?? ''),
+            ));
             $agreement->becomes(AgreementState::Signed, $this->clock->now());
             $this->em->flush();
             $email = $agreement->client->first(ContactKind::Email) ?? '';
             $letter = null;
             if ('' !== $email) {
-                $letter = $this->messages->queue('agreement-signed', $email, $agreement->client->name(), $this->fields($agreement, $agreement->client->givenName), $agreement->client, $agreement->project, null);
+                $letter = $this->messages->queue(
+                    'agreement-signed',
+                    $email,
+                    $agreement->client->name(),
+                    $this->fields($agreement, $agreement->client->givenName),
+                    $agreement->client,
+                    $agreement->project,
+                    null,
+                );
             }
             $this->files->keepAgreement($agreement, $letter);
             $this->tellLead($agreement, 'is signed');
@@ -168,13 +244,39 @@ final readonly class Agreements
     private function tellLead(Agreement $agreement, string $what): void
     {
         $lead = $agreement->project->lead;
-        $this->messages->queue('quote-answered', $lead->email, $lead->name, ['first_name' => $this->names->read($lead->name)->given, 'what' => $what, 'words' => '', 'client' => $agreement->client->name(), 'quote' => $agreement->title, 'project' => $agreement->project->title, 'total' => '', 'deposit' => '', 'valid_until' => '', 'lead' => $lead->name, 'link' => '' === $this->address ? '' : rtrim($this->address, '/')."/projects/{$agreement->project->id}"], $agreement->client, $agreement->project, null);
+        $this->messages->queue(
+            'quote-answered',
+            $lead->email,
+            $lead->name,
+            [
+                'first_name' => $this->names->read($lead->name)->given,
+                'what' => $what,
+                'words' => '',
+                'client' => $agreement->client->name(),
+                'quote' => $agreement->title,
+                'project' => $agreement->project->title,
+                'total' => '',
+                'deposit' => '',
+                'valid_until' => '',
+                'lead' => $lead->name,
+                'link' => '' === $this->address ? '' : rtrim($this->address, '/')."/projects/{$agreement->project->id}",
+            ],
+            $agreement->client,
+            $agreement->project,
+            null,
+        );
     }
 
     /** @return array<string, string> */
     private function fields(Agreement $agreement, string $first): array
     {
-        return ['first_name' => $first, 'title' => $agreement->title, 'project' => $agreement->project->title, 'lead' => $agreement->project->lead->name, 'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/agreement/'.$this->token($agreement)];
+        return [
+            'first_name' => $first,
+            'title' => $agreement->title,
+            'project' => $agreement->project->title,
+            'lead' => $agreement->project->lead->name,
+            'link' => '' === $this->address ? '' : rtrim($this->address, '/').'/agreement/'.$this->token($agreement),
+        ];
     }
 
     private function change(string $words, ?Staff $by, ChangeKind $kind, Project $project, ?Agreement $about = null): Act

@@ -32,7 +32,9 @@ final readonly class AskToSignHandler implements MayComeToNothing
     public function against(Effect $effect, Making $made): string
     {
         $project = $made->find(Project::class);
-        $there = null === $project ? null : $this->em->getRepository(Agreement::class)->findOneBy(['project' => $project, 'state' => [AgreementState::Sent, AgreementState::Signed]]);
+        $there = null === $project
+            ? null
+            : $this->em->getRepository(Agreement::class)->findOneBy(['project' => $project, 'state' => [AgreementState::Sent, AgreementState::Signed]]);
 
         return match (true) {
             null === $project => 'no agreement sent: there is no project',

@@ -39,8 +39,18 @@ final readonly class CheckController
     private const PURPOSE = 'mail what was signed';
     private const HOUR = 3600;
 
-    public function __construct(private Checker $checker, private EntityManagerInterface $em, private PlainPage $page, private PublicFace $face, private PublicLimits $limits, private SignedText $signed, private Changes $changes, private MessageQueue $messages, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Checker $checker,
+        private EntityManagerInterface $em,
+        private PlainPage $page,
+        private PublicFace $face,
+        private PublicLimits $limits,
+        private SignedText $signed,
+        private Changes $changes,
+        private MessageQueue $messages,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/check', methods: ['GET'], priority: -5)]
@@ -55,7 +65,12 @@ final readonly class CheckController
         $this->limits->booking($request);
         $file = $request->files->get('file');
         if (!$file instanceof UploadedFile || !$file->isValid()) {
-            return $this->shown($file instanceof UploadedFile && \UPLOAD_ERR_NO_FILE !== $file->getError() ? 'The file did not come whole, or has more than 10 MB. Choose it again.' : 'Choose a file.', 422);
+            return $this->shown(
+                $file instanceof UploadedFile && \UPLOAD_ERR_NO_FILE !== $file->getError()
+                    ? 'The file did not come whole, or has more than 10 MB. Choose it again.'
+                    : 'Choose a file.',
+                422,
+            );
         }
         if ($file->getSize() > self::MOST) {
             return $this->shown('The file has more than 10 MB. None of ours has.', 422);
@@ -71,7 +86,9 @@ final readonly class CheckController
 
         return $this->shown(with: [
             'verdict' => $words->toArray(), 'file' => ['name' => FileKind::safeName($file->getClientOriginalName()), 'size' => \strlen($bytes)],
-            'record' => \is_array($record) ? (string) json_encode($record, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE) : '',
+            'record' => \is_array($record)
+                ? (string) json_encode($record, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE)
+                : '',
             'mail' => $this->mailable($verdict, $record),
         ]);
     }
@@ -99,12 +116,24 @@ final readonly class CheckController
         }
         $lead = $record instanceof Agreement ? $record->project->lead : $record->lead;
 
-        return $this->changes->carryOut(Act::of(ChangeKind::Receive, "somebody had {$files[0]->name} sent to $email again")->about($record), function () use ($record, $lead, $files, $email): string {
+        return $this->changes->carryOut(Act::of(
+            ChangeKind::Receive,
+            "somebody had {$files[0]->name} sent to $email again",
+        )->about($record), function () use ($record, $lead, $files, $email): string {
             if ($this->wasMailed($email)) {
                 return 'It was mailed within the last hour. Look into your mail, also among what is filtered out.';
             }
             $title = $record instanceof Quote ? $record->shown() : $record->title;
-            $letter = $this->messages->queue(self::MAILED, $email, $record->client->name(), ['first_name' => $record->client->givenName, 'title' => $title, 'project' => $record->project->title ?? '', 'lead' => $lead->name, 'link' => ''], $record->client, $record->project, null, 'asked for on the page that checks files');
+            $letter = $this->messages->queue(
+                self::MAILED,
+                $email,
+                $record->client->name(),
+                ['first_name' => $record->client->givenName, 'title' => $title, 'project' => $record->project->title ?? '', 'lead' => $lead->name, 'link' => ''],
+                $record->client,
+                $record->project,
+                null,
+                'asked for on the page that checks files',
+            );
             $letter->encloseFile($files[0]->id);
 
             return "It is on its way to $email.";
@@ -125,7 +154,10 @@ final readonly class CheckController
     private function mailable(Verdict $verdict, mixed $record): ?array
     {
         $seal = \is_array($record) && \is_array($record['seal'] ?? null) ? $record['seal'] : [];
-        $signed = $verdict->holds(Check::Document) && $verdict->holds(Check::Key) && \is_string($seal['document'] ?? null) ? $this->em->getRepository(Signed::class)->findOneBy(['sha256' => $seal['document']]) : null;
+        $signed = $verdict->holds(Check::Document) && $verdict
+            ->holds(Check::Key) && \is_string($seal['document'] ?? null) ? $this->em
+            ->getRepository(Signed::class)
+            ->findOneBy(['sha256' => $seal['document']]) : null;
         $email = null === $signed ? '' : self::email($signed);
 
         return null === $signed || '' === $email ? null : ['email' => $email, 'of' => $this->signed->sign(self::PURPOSE, $signed->recordId, self::HOUR)];
@@ -142,6 +174,11 @@ final readonly class CheckController
     /** @param array<string, mixed> $with */
     private function shown(string $trouble = '', int $status = 200, array $with = []): Response
     {
-        return $this->page->show('check.html.twig', $this->face->show(), $with + ['verdict' => null, 'trouble' => $trouble, 'told' => '', 'record' => '', 'mail' => null, 'file' => null], $status);
+        return $this->page->show(
+            'check.html.twig',
+            $this->face->show(),
+            $with + ['verdict' => null, 'trouble' => $trouble, 'told' => '', 'record' => '', 'mail' => null, 'file' => null],
+            $status,
+        );
     }
 }

@@ -45,7 +45,16 @@ final readonly class Closing
     {
         $now = $this->clock->now();
         $name = mb_substr(mb_scrub($name), 0, 200);
-        $evidence = EvidenceRecord::close($facts + ['signedBy' => $name, 'how' => '' === $drawing ? 'typed' : 'drawn', 'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), 'reached' => $reached->toArray()], $drawing, $this->key);
+        $evidence = EvidenceRecord::close(
+            $facts + [
+                'signedBy' => $name,
+                'how' => '' === $drawing ? 'typed' : 'drawn',
+                'at' => $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
+                'reached' => $reached->toArray(),
+            ],
+            $drawing,
+            $this->key,
+        );
         $read = CanonicalJson::read($evidence);
         $document = CanonicalJson::write($read instanceof \stdClass ? $read->document : null);
         $by = $reached->toArray();

@@ -18,6 +18,12 @@ final class EvidenceAnswer
      */
     public static function of(string $evidence, string $name): Response
     {
-        return '' === $evidence ? throw new NotThere('record of a signature') : new Response($evidence, 200, ['Content-Type' => SignedPapers::RECORD, 'Content-Disposition' => "attachment; filename=\"$name-evidence.json\"", 'Cache-Control' => 'private, no-store']);
+        return '' === $evidence
+            ? throw new NotThere('record of a signature')
+            : new Response(
+                $evidence,
+                200,
+                ['Content-Type' => SignedPapers::RECORD, 'Content-Disposition' => "attachment; filename=\"$name-evidence.json\"", 'Cache-Control' => 'private, no-store'],
+            );
     }
 }

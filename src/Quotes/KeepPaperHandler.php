@@ -30,7 +30,9 @@ final readonly class KeepPaperHandler
         }
         // Drawn before anything is locked.
         $signed = $this->em->find(Signed::class, $command->of);
-        $stored = null !== $signed ? $this->papers->file($signed, $of) : $this->store->keepMade($of instanceof Agreement ? $this->papers->agreement($of) : $this->papers->quote($of), 'application/pdf');
+        $stored = null !== $signed
+            ? $this->papers->file($signed, $of)
+            : $this->store->keepMade($of instanceof Agreement ? $this->papers->agreement($of) : $this->papers->quote($of), 'application/pdf');
         $record = '' === ($signed->evidence ?? '') ? null : $this->store->keepMade($this->papers->evidence($command->of), SignedPapers::RECORD);
         $change = $this->em->find(Change::class, $command->changeId);
         if (null === $change) {
@@ -67,6 +69,11 @@ final readonly class KeepPaperHandler
     {
         $message = '' === $command->message ? null : $this->em->find(Message::class, $command->message);
 
-        return null !== $message ? !$message->awaitsPaper() : false !== $this->em->getConnection()->fetchOne('SELECT 1 FROM journal_entry WHERE change_id = ? AND record_kind = ? AND record_label = ?', [$command->changeId, 'file', FileKind::safeName($command->name)]);
+        return null !== $message ? !$message->awaitsPaper() : false !== $this->em
+            ->getConnection()
+            ->fetchOne(
+                'SELECT 1 FROM journal_entry WHERE change_id = ? AND record_kind = ? AND record_label = ?',
+                [$command->changeId, 'file', FileKind::safeName($command->name)],
+            );
     }
 }

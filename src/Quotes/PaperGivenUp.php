@@ -21,7 +21,10 @@ final readonly class PaperGivenUp
     {
         $command = $event->getEnvelope()->getMessage();
         if ($command instanceof KeepPaper && '' !== $command->message && !$event->willRetry()) {
-            $this->db->executeStatement("UPDATE message SET state = ?, papers = '[]', failure = ? WHERE id = ? AND state = ?", [MessageState::Held->value, "{$command->name} could not be drawn. The letter can go without it.", $command->message, MessageState::Queued->value]);
+            $this->db->executeStatement(
+                "UPDATE message SET state = ?, papers = '[]', failure = ? WHERE id = ? AND state = ?",
+                [MessageState::Held->value, "{$command->name} could not be drawn. The letter can go without it.", $command->message, MessageState::Queued->value],
+            );
         }
     }
 }

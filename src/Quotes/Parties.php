@@ -19,7 +19,15 @@ final readonly class Parties
     {
         $business = $this->business->business();
 
-        return new Party($business->name, $business->address, $business->phone, $this->business->phoneReader()->format($business->phone), $business->email, $business->vatNumber, $business->region);
+        return new Party(
+            $business->name,
+            $business->address,
+            $business->phone,
+            $this->business->phoneReader()->format($business->phone),
+            $business->email,
+            $business->vatNumber,
+            $business->region,
+        );
     }
 
     public function client(Client $client): Party

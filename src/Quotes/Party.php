@@ -12,14 +12,29 @@ final readonly class Party
      * @param string $phoneText the same as it is read by people
      * @param string $region ISO 3166-1, two letters; empty where nobody says
      */
-    public function __construct(public string $name, public string $address, public string $phone = '', public string $phoneText = '', public string $email = '', public string $vatNumber = '', public string $region = '')
-    {
+    public function __construct(
+        public string $name,
+        public string $address,
+        public string $phone = '',
+        public string $phoneText = '',
+        public string $email = '',
+        public string $vatNumber = '',
+        public string $region = '',
+    ) {
     }
 
     /** @return array<string, string> */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'address' => $this->address, 'phone' => $this->phone, 'phoneText' => $this->phoneText, 'email' => $this->email, 'vatNumber' => $this->vatNumber, 'region' => $this->region];
+        return [
+            'name' => $this->name,
+            'address' => $this->address,
+            'phone' => $this->phone,
+            'phoneText' => $this->phoneText,
+            'email' => $this->email,
+            'vatNumber' => $this->vatNumber,
+            'region' => $this->region,
+        ];
     }
 
     public static function of(mixed $said): self

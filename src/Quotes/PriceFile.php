@@ -83,8 +83,14 @@ final readonly class PriceFile
     private static function cells(PriceItem $item): array
     {
         return [
-            'code' => $item->code, 'name' => $item->name, 'text' => $item->text, 'unit' => $item->unit, 'price' => $item->price ?? '', 'category' => $item->category, 'rate' => $item->rate, 'group' => $item->groupName, 'effort' => (string) $item->effort,
-            'steps' => implode('; ', array_map(static fn (array $step): string => "{$step['from']}: {$step['price']}", $item->steps)), 'from' => $item->validFrom?->format('Y-m-d') ?? '', 'to' => $item->validTo?->format('Y-m-d') ?? '', 'retired' => $item->retired ? 'yes' : '',
+            'code' => $item->code, 'name' => $item->name, 'text' => $item->text, 'unit' => $item->unit, 'price' => $item->price ?? '',
+            'category' => $item->category, 'rate' => $item->rate, 'group' => $item->groupName, 'effort' => (string) $item->effort,
+            'steps' => implode(
+                '; ',
+                array_map(static fn (array $step): string => "{$step['from']}: {$step['price']}", $item->steps),
+            ), 'from' => $item->validFrom?->format('Y-m-d') ?? '', 'to' => $item->validTo?->format('Y-m-d') ?? '', 'retired' => $item->retired
+                ? 'yes'
+                : '',
         ];
     }
 
@@ -133,7 +139,10 @@ final readonly class PriceFile
      */
     private function rows(string $csv): array
     {
-        $rows = CsvText::rows($csv, self::HEADS, ['code', 'name', 'rate']) ?? throw new InvalidInput('csv', 'The first line names the columns: '.implode(', ', self::HEADS).'. Code, name and rate have to be there.');
+        $rows = CsvText::rows($csv, self::HEADS, ['code', 'name', 'rate']) ?? throw new InvalidInput(
+            'csv',
+            'The first line names the columns: '.implode(', ', self::HEADS).'. Code, name and rate have to be there.',
+        );
 
         return \count($rows) <= self::MOST ? $rows : throw new InvalidInput('csv', 'That is more than '.self::MOST.' lines.');
     }

@@ -22,24 +22,47 @@ use Telamon\Staff\Staff;
 /** The price list with how the business quotes, shown; one price, kept. */
 final readonly class PriceList
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Changes $changes, private Setups $setups, private Profile $business, private PriceReader $reader = new PriceReader())
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private Changes $changes,
+        private Setups $setups,
+        private Profile $business,
+        private PriceReader $reader = new PriceReader(),
+    ) {
     }
 
     /** @return array<string, mixed> as PriceList in the contract */
     public function show(): array
     {
         $setup = $this->setups->setup();
-        $used = $this->db->fetchAllKeyValue("SELECT json_extract(l.value, '$.code') AS code, COUNT(DISTINCT q.id) FROM quote q, json_each(q.content, '$.lines') l WHERE json_extract(l.value, '$.code') <> '' GROUP BY code");
+        $used = $this->db->fetchAllKeyValue(
+            "SELECT json_extract(l.value, '$.code') AS code, COUNT(DISTINCT q.id) FROM quote q, json_each(q.content, '$.lines') l WHERE json_extract(l.value, '$.code') <> '' GROUP BY code",
+        );
         $today = $this->setups->today();
 
         return [
             'currency' => $this->business->business()->currency,
             'items' => array_map(static fn (PriceItem $item): array => [
-                'id' => $item->id, 'version' => $item->version, 'code' => $item->code, 'name' => $item->name, 'text' => $item->text, 'unit' => $item->unit, 'price' => $item->price, 'vat' => ['category' => $item->category, 'rate' => $item->rate], 'group' => $item->groupName, 'effort' => $item->effort, 'steps' => $item->steps,
-                'validFrom' => $item->validFrom?->format('Y-m-d'), 'validTo' => $item->validTo?->format('Y-m-d'), 'retired' => $item->retired, 'offered' => $item->isOfferedOn($today), 'used' => is_numeric($used[$item->code] ?? null) ? (int) $used[$item->code] : 0,
+                'id' => $item->id, 'version' => $item->version, 'code' => $item->code, 'name' => $item->name, 'text' => $item->text,
+                'unit' => $item->unit, 'price' => $item->price, 'vat' => ['category' => $item->category, 'rate' => $item->rate],
+                'group' => $item->groupName, 'effort' => $item->effort, 'steps' => $item->steps,
+                'validFrom' => $item->validFrom?->format('Y-m-d'), 'validTo' => $item->validTo
+                    ?->format('Y-m-d'), 'retired' => $item->retired, 'offered' => $item
+                    ->isOfferedOn($today), 'used' => is_numeric($used[$item->code] ?? null) ? (int) $used[$item->code] : 0,
             ], $this->em->getRepository(PriceItem::class)->findBy([], ['groupName' => 'ASC', 'code' => 'ASC'])),
-            'setup' => ['version' => $setup->version, 'gross' => $setup->gross, 'vat' => ['category' => $setup->category, 'rate' => $setup->rate], 'validDays' => $setup->validDays, 'nudgeDays' => $setup->nudgeDays, 'deposit' => $setup->deposit, 'terms' => $setup->terms, 'draftStage' => $setup->draftStage, 'yesStage' => $setup->yesStage, 'rows' => $setup->rows],
+            'setup' => [
+                'version' => $setup->version,
+                'gross' => $setup->gross,
+                'vat' => ['category' => $setup->category, 'rate' => $setup->rate],
+                'validDays' => $setup->validDays,
+                'nudgeDays' => $setup->nudgeDays,
+                'deposit' => $setup->deposit,
+                'terms' => $setup->terms,
+                'draftStage' => $setup->draftStage,
+                'yesStage' => $setup->yesStage,
+                'rows' => $setup->rows,
+            ],
             'units' => array_map(static fn (string $code): array => ['code' => $code, 'one' => Units::ALL[$code][0], 'several' => Units::ALL[$code][1]], array_keys(Units::ALL)),
             'categories' => array_map(static fn (string $code): array => ['code' => $code, 'words' => Vat::CATEGORIES[$code]], array_keys(Vat::CATEGORIES)),
             'stages' => $this->business->stages(),

@@ -39,10 +39,22 @@ final class PriceReader
         $steps = [];
         foreach (\is_array($data['steps'] ?? null) ? array_values($data['steps']) : [] as $i => $step) {
             $step = \is_array($step) ? $step : [];
-            $steps[] = ['from' => $this->figure($step['from'] ?? '', "item.steps.$i.from") ?? throw new InvalidInput("item.steps.$i.from", 'Say from how many on.'), 'price' => $this->figure($step['price'] ?? '', "item.steps.$i.price") ?? throw new InvalidInput("item.steps.$i.price", 'Write a price.')];
+            $steps[] = [
+                'from' => $this->figure($step['from'] ?? '', "item.steps.$i.from") ?? throw new InvalidInput("item.steps.$i.from", 'Say from how many on.'),
+                'price' => $this->figure($step['price'] ?? '', "item.steps.$i.price") ?? throw new InvalidInput("item.steps.$i.price", 'Write a price.'),
+            ];
         }
 
-        return new Priced($code, $text('name', 200), $text('text', 2000), $unit, $this->figure($data['price'] ?? '', 'item.price'), $this->vat($data['vat'] ?? null, 'item.vat'), $text('group', 100), $steps);
+        return new Priced(
+            $code,
+            $text('name', 200),
+            $text('text', 2000),
+            $unit,
+            $this->figure($data['price'] ?? '', 'item.price'),
+            $this->vat($data['vat'] ?? null, 'item.vat'),
+            $text('group', 100),
+            $steps,
+        );
     }
 
     public function vat(mixed $data, string $at): Vat

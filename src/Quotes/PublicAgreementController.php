@@ -46,7 +46,12 @@ final readonly class PublicAgreementController
         $this->office->refuse();
         $agreement = $this->agreements->find($token);
         $body = JsonBody::read($request);
-        $this->agreements->sign($agreement, JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
+        $this->agreements->sign(
+            $agreement,
+            JsonBody::text($body, 'name', 200),
+            JsonBody::text($body, 'drawing', 200_000),
+            new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''),
+        );
 
         return $this->answer($agreement);
     }
@@ -67,7 +72,11 @@ final readonly class PublicAgreementController
     {
         $this->limits->booking($request);
 
-        return new Response($this->papers->agreement($this->agreements->find($token)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $this->papers->agreement($this->agreements->find($token)),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="agreement.pdf"', 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     /** The record of what was signed, for anybody who checks it. */
@@ -81,6 +90,20 @@ final readonly class PublicAgreementController
 
     private function answer(Agreement $agreement): Response
     {
-        return new JsonResponse(['business' => $this->face->show(), 'agreement' => ['byOffice' => $this->office->is(), 'title' => $agreement->title, 'text' => $agreement->text, 'first' => $agreement->client->givenName, 'sent' => $agreement->sentAt->format('Y-m-d'), 'state' => $agreement->state->value, 'over' => $this->agreements->over($agreement)]], headers: ['Cache-Control' => 'private, no-store']);
+        return new JsonResponse(
+            [
+                'business' => $this->face->show(),
+                'agreement' => [
+                    'byOffice' => $this->office->is(),
+                    'title' => $agreement->title,
+                    'text' => $agreement->text,
+                    'first' => $agreement->client->givenName,
+                    'sent' => $agreement->sentAt->format('Y-m-d'),
+                    'state' => $agreement->state->value,
+                    'over' => $this->agreements->over($agreement),
+                ],
+            ],
+            headers: ['Cache-Control' => 'private, no-store'],
+        );
     }
 }

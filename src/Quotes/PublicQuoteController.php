@@ -19,8 +19,17 @@ use Telamon\Http\PublicLimits;
 #[Route('/api/public/quotes/{token}', requirements: ['token' => '[0-9a-f.-]{50,200}'])]
 final readonly class PublicQuoteController
 {
-    public function __construct(private WithQuote $with, private FileAnswer $file, private QuoteLinks $links, private QuoteView $view, private QuoteAnswers $answers, private SignedPapers $papers, private PublicFace $face, private PublicLimits $limits, private OfficeLooks $office)
-    {
+    public function __construct(
+        private WithQuote $with,
+        private FileAnswer $file,
+        private QuoteLinks $links,
+        private QuoteView $view,
+        private QuoteAnswers $answers,
+        private SignedPapers $papers,
+        private PublicFace $face,
+        private PublicLimits $limits,
+        private OfficeLooks $office,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -82,7 +91,14 @@ final readonly class PublicQuoteController
         $this->office->refuse();
         $quote = $this->links->quote($token);
         $body = JsonBody::read($request);
-        $this->answers->accept($quote, self::ticked($body), JsonBody::text($body, 'total', 30), JsonBody::text($body, 'name', 200), JsonBody::text($body, 'drawing', 200_000), new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''));
+        $this->answers->accept(
+            $quote,
+            self::ticked($body),
+            JsonBody::text($body, 'total', 30),
+            JsonBody::text($body, 'name', 200),
+            JsonBody::text($body, 'drawing', 200_000),
+            new Reached($request->getClientIp() ?? '', $request->headers->get('User-Agent') ?? ''),
+        );
 
         return $this->answer($quote);
     }
@@ -93,7 +109,11 @@ final readonly class PublicQuoteController
         $this->limits->booking($request);
         $quote = $this->links->quote($token);
 
-        return new Response($this->papers->quote($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $this->papers->quote($quote),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}.pdf\"", 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     /** The record of what was signed, for anybody who checks it. */
@@ -116,7 +136,10 @@ final readonly class PublicQuoteController
 
     private function answer(Quote $quote): Response
     {
-        return new JsonResponse(['business' => $this->face->show(), 'quote' => $this->view->forClient($quote, $this->office->is())], headers: ['Cache-Control' => 'private, no-store']);
+        return new JsonResponse(
+            ['business' => $this->face->show(), 'quote' => $this->view->forClient($quote, $this->office->is())],
+            headers: ['Cache-Control' => 'private, no-store'],
+        );
     }
 
     /**

@@ -25,8 +25,23 @@ final readonly class QuoteAnswers
 {
     private const MOST_QUESTIONS = 20;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private WithQuote $with, private Parties $parties, private Closing $closing, private UblQuotation $ubl, private StageMoves $stages, private TaskCounts $counts, private Setups $setups, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private QuoteWriting $writing,
+        private QuoteMails $mails,
+        private QuoteFiles $files,
+        private WithQuote $with,
+        private Parties $parties,
+        private Closing $closing,
+        private UblQuotation $ubl,
+        private StageMoves $stages,
+        private TaskCounts $counts,
+        private Setups $setups,
+        private EventDispatcherInterface $events,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** It is known that the client has opened it: once in an hour, however often it is loaded again. */
@@ -35,7 +50,12 @@ final readonly class QuoteAnswers
         if (!$quote->state->isOpen() || (null !== $quote->openedAt && $quote->openedAt > $this->clock->now()->modify('-1 hour'))) {
             return;
         }
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} opened {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote): void {
+        $this->changes->carryOut($this->writing->change(
+            "{$quote->client->name()} opened {$quote->shown()}",
+            $quote,
+            null,
+            ChangeKind::Receive,
+        )->looking($quote), function () use ($quote): void {
             $now = $quote->state;
             if ($now->isOpen()) {
                 $first = QuoteState::Sent === $quote->state;
@@ -65,7 +85,12 @@ final readonly class QuoteAnswers
         if ('' === trim($words)) {
             throw new InvalidInput('words', 'Write what you would like to know.');
         }
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} asked about {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $words): void {
+        $this->changes->carryOut($this->writing->change(
+            "{$quote->client->name()} asked about {$quote->shown()}",
+            $quote,
+            null,
+            ChangeKind::Receive,
+        )->looking($quote), function () use ($quote, $words): void {
             $last = $quote->questions[\count($quote->questions) - 1] ?? null;
             if (($last['words'] ?? '') === trim($words)) {
                 return;
@@ -82,7 +107,12 @@ final readonly class QuoteAnswers
     /** @throws Refusal */
     public function decline(Quote $quote, string $reason): void
     {
-        $this->changes->carryOut($this->writing->change("{$quote->client->name()} declined {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $reason): void {
+        $this->changes->carryOut($this->writing->change(
+            "{$quote->client->name()} declined {$quote->shown()}",
+            $quote,
+            null,
+            ChangeKind::Receive,
+        )->looking($quote), function () use ($quote, $reason): void {
             if (QuoteState::Declined === $quote->state) {
                 return;
             }
@@ -107,7 +137,12 @@ final readonly class QuoteAnswers
     public function accept(Quote $quote, array $ticked, string $total, string $name, string $drawing, Reached $reached): void
     {
         $name = Closing::mayBe($name, $drawing);
-        $this->changes->carryOut($this->writing->change("$name accepted {$quote->shown()}", $quote, null, ChangeKind::Receive)->looking($quote), function () use ($quote, $ticked, $total, $name, $drawing, $reached): void {
+        $this->changes->carryOut($this->writing->change(
+            "$name accepted {$quote->shown()}",
+            $quote,
+            null,
+            ChangeKind::Receive,
+        )->looking($quote), function () use ($quote, $ticked, $total, $name, $drawing, $reached): void {
             if (QuoteState::Accepted === $quote->state) {
                 throw new QuoteOver('It is accepted already. Thank you: there is nothing else to do.');
             }
@@ -121,7 +156,14 @@ final readonly class QuoteAnswers
             $quote->say($content);
             $facts = QuoteFacts::of($quote, $this->parties);
             $files = array_map(static fn (Attachment $file): array => ['name' => $file->name, 'sha256' => $file->file->sha256], $this->with->of($quote));
-            $this->em->persist($this->closing->close($quote->id, ['what' => 'quote', 'files' => $files] + $facts->toArray(), $name, $drawing, $reached->by($this->mails->address($quote), $quote->openedTimes), $this->ubl->of($facts)));
+            $this->em->persist($this->closing->close(
+                $quote->id,
+                ['what' => 'quote', 'files' => $files] + $facts->toArray(),
+                $name,
+                $drawing,
+                $reached->by($this->mails->address($quote), $quote->openedTimes),
+                $this->ubl->of($facts),
+            ));
             $quote->beAnswered(QuoteState::Accepted, $now);
             $this->em->flush();
             $letter = $this->mails->toClient($quote, 'quote-accepted', ['deposit_due' => $totals->deposit->isZero() ? '' : 'yes']);
@@ -188,7 +230,15 @@ final readonly class QuoteAnswers
     private function task(Quote $quote, string $name): void
     {
         if (null !== $quote->project) {
-            $this->em->persist(new Task($quote->project, $this->counts->last($quote->project) + 1, mb_substr($name, 0, 200), $quote->lead, $this->business->workingDays()->add(new \DateTimeImmutable($this->setups->today(), new \DateTimeZone('UTC')), 1), [], ''));
+            $this->em->persist(new Task(
+                $quote->project,
+                $this->counts->last($quote->project) + 1,
+                mb_substr($name, 0, 200),
+                $quote->lead,
+                $this->business->workingDays()->add(new \DateTimeImmutable($this->setups->today(), new \DateTimeZone('UTC')), 1),
+                [],
+                '',
+            ));
         }
     }
 }

@@ -29,8 +29,19 @@ final readonly class QuoteController
 {
     private const ID = '[0-9a-f-]{36}';
 
-    public function __construct(private EntityManagerInterface $em, private QuoteList $list, private QuoteView $view, private QuoteWriting $writing, private QuoteSending $sending, private QuoteReply $reply, private SignedPapers $papers, private UblReader $reader, private Setups $setups, private Templates $templates, private Profile $business)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private QuoteList $list,
+        private QuoteView $view,
+        private QuoteWriting $writing,
+        private QuoteSending $sending,
+        private QuoteReply $reply,
+        private SignedPapers $papers,
+        private UblReader $reader,
+        private Setups $setups,
+        private Templates $templates,
+        private Profile $business,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
@@ -68,14 +79,22 @@ final readonly class QuoteController
             }
         }
 
-        return new JsonResponse(['totals' => QuoteView::sums($content, $content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency), 'missing' => $content->missing(), 'listed' => $listed]);
+        return new JsonResponse([
+            'totals' => QuoteView::sums($content, $content->totals(Currency::of($currency), true === ($body['gross'] ?? $this->setups->setup()->gross)), $currency),
+            'missing' => $content->missing(),
+            'listed' => $listed,
+        ]);
     }
 
     #[Route('/ubl', methods: ['POST'], priority: 1)]
     #[IsGranted(Permission::Quote->value)]
     public function read(Request $request): Response
     {
-        return new JsonResponse($this->reader->read(JsonBody::text(JsonBody::read($request), 'xml', 2_000_000), $this->setups->setup()->vat(), $this->business->business()->currency));
+        return new JsonResponse($this->reader->read(
+            JsonBody::text(JsonBody::read($request), 'xml', 2_000_000),
+            $this->setups->setup()->vat(),
+            $this->business->business()->currency,
+        ));
     }
 
     #[Route('/templates', methods: ['GET'], priority: 1)]
@@ -154,7 +173,11 @@ final readonly class QuoteController
     {
         $quote = $this->quote($id);
 
-        return new Response($this->papers->quote($quote), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}-{$quote->revision}.pdf\"", 'Cache-Control' => 'private, no-store']);
+        return new Response(
+            $this->papers->quote($quote),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$quote->number}-{$quote->revision}.pdf\"", 'Cache-Control' => 'private, no-store'],
+        );
     }
 
     #[Route('/{id}/evidence', requirements: ['id' => self::ID], methods: ['GET'])]
@@ -170,7 +193,11 @@ final readonly class QuoteController
     {
         $quote = $this->quote($id);
 
-        return new Response($this->papers->ubl($quote), 200, ['Content-Type' => 'application/xml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$quote->number}-{$quote->revision}.xml\""]);
+        return new Response(
+            $this->papers->ubl($quote),
+            200,
+            ['Content-Type' => 'application/xml; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$quote->number}-{$quote->revision}.xml\""],
+        );
     }
 
     /** @param \Closure(Quote): mixed $do */

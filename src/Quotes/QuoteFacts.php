@@ -21,8 +21,20 @@ final readonly class QuoteFacts
      * @param string $currency ISO 4217
      * @param bool $gross whether prices hold VAT
      */
-    public function __construct(public string $number, public int $revision, public Party $business, public Party $client, public string $title, public string $issued, public string $validUntil, public string $readyBy, public string $currency, public bool $gross, public Content $content, public string $accent)
-    {
+    public function __construct(
+        public string $number,
+        public int $revision,
+        public Party $business,
+        public Party $client,
+        public string $title,
+        public string $issued,
+        public string $validUntil,
+        public string $readyBy,
+        public string $currency,
+        public bool $gross,
+        public Content $content,
+        public string $accent,
+    ) {
         $this->totals = $content->totals(Currency::of($currency), $gross);
     }
 
@@ -31,7 +43,11 @@ final readonly class QuoteFacts
         return new self(
             $quote->number, $quote->revision, $parties->business(), $parties->client($quote->client),
             null === $quote->asset ? 'Quote'.(null === $quote->project ? '' : ", {$quote->project->title}") : "Quote for your {$quote->asset->description}",
-            $quote->issuedOn?->format('Y-m-d') ?? '', $quote->validUntil->format('Y-m-d'), $quote->project?->readyBy?->format('Y-m-d') ?? '', $quote->currency, $quote->gross, $quote->content(), $parties->accent(),
+            $quote->issuedOn?->format('Y-m-d') ?? '', $quote->validUntil
+                ->format('Y-m-d'), $quote->project?->readyBy
+                ?->format('Y-m-d') ?? '', $quote->currency, $quote->gross, $quote
+                ->content(), $parties
+                ->accent(),
         );
     }
 
@@ -58,7 +74,8 @@ final readonly class QuoteFacts
 
         return new self(
             $text('number'), \is_int($said['revision'] ?? null) ? $said['revision'] : 1, Party::of($said['business'] ?? null), Party::of($said['client'] ?? null), $text('title'),
-            $text('issued'), $text('validUntil'), $text('readyBy'), $text('currency'), 'gross' === $text('prices'), (new ContentReader())->read((array) ($said['content'] ?? [])), $text('accent'),
+            $text('issued'), $text('validUntil'), $text('readyBy'), $text('currency'), 'gross' === $text('prices'),
+            (new ContentReader())->read((array) ($said['content'] ?? [])), $text('accent'),
         );
     }
 }

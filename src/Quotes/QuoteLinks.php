@@ -19,15 +19,23 @@ final readonly class QuoteLinks
     private const AFTER = 60;
     private const SIGNED = 400;
 
-    public function __construct(private SignedText $signed, private EntityManagerInterface $em, private ClockInterface $clock, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private SignedText $signed,
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     public function token(Quote $quote): string
     {
         $last = (new \DateTimeImmutable($quote->validUntil->format('Y-m-d'), new \DateTimeZone('UTC')))->getTimestamp() + self::AFTER * self::DAY;
 
-        return $this->signed->sign(self::PURPOSE, $quote->id, QuoteState::Accepted === $quote->state ? self::SIGNED * self::DAY : max(self::DAY, $last - $this->clock->now()->getTimestamp()));
+        return $this->signed->sign(
+            self::PURPOSE,
+            $quote->id,
+            QuoteState::Accepted === $quote->state ? self::SIGNED * self::DAY : max(self::DAY, $last - $this->clock->now()->getTimestamp()),
+        );
     }
 
     /** @throws NotThere where it is none of ours, or nobody has sent it */

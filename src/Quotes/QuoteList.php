@@ -32,9 +32,20 @@ final readonly class QuoteList
         $found = \array_slice($found, 0, self::MOST);
         $bands = $this->bands();
         usort($found, fn (Quote $a, Quote $b): int => [$this->next($a)['due'] ?? '9999', $a->number] <=> [$this->next($b)['due'] ?? '9999', $b->number]);
-        $rows = array_map(fn (Quote $quote): array => $this->view->row($quote) + ['chance' => self::told($bands[self::band($quote->total)]), 'next' => $this->next($quote)], $found);
+        $rows = array_map(
+            fn (Quote $quote): array => $this->view->row($quote) + ['chance' => self::told($bands[self::band($quote->total)]), 'next' => $this->next($quote)],
+            $found,
+        );
 
-        return ['items' => $rows, 'sums' => $this->sums($asked), 'bands' => array_map(static fn (int $i): array => ['least' => self::BANDS[$i], 'most' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]), array_keys(self::BANDS)), 'more' => $more];
+        return [
+            'items' => $rows,
+            'sums' => $this->sums($asked),
+            'bands' => array_map(
+                static fn (int $i): array => ['least' => self::BANDS[$i], 'most' => self::BANDS[$i + 1] ?? null] + self::told($bands[$i]),
+                array_keys(self::BANDS),
+            ),
+            'more' => $more,
+        ];
     }
 
     /** @return iterable<list<string>> every one that is asked for, as cells of a file, the heads first */
@@ -44,13 +55,29 @@ final readonly class QuoteList
         /** @var iterable<Quote> $all */
         $all = $this->asked($asked)->select('q')->getQuery()->toIterable();
         foreach ($all as $quote) {
-            yield [$quote->shown(), $quote->client->name(), $quote->project?->recordLabel() ?? '', $this->view->state($quote), $quote->total, $quote->currency, $quote->issuedOn?->format('Y-m-d') ?? '', $quote->validUntil->format('Y-m-d'), $quote->lead->name];
+            yield [
+                $quote->shown(),
+                $quote->client->name(),
+                $quote->project?->recordLabel() ?? '',
+                $this->view->state($quote),
+                $quote->total,
+                $quote->currency,
+                $quote->issuedOn?->format('Y-m-d') ?? '',
+                $quote->validUntil->format('Y-m-d'),
+                $quote->lead->name,
+            ];
         }
     }
 
     private function asked(Edit $asked): QueryBuilder
     {
-        $query = $this->em->createQueryBuilder()->from(Quote::class, 'q')->join('q.client', 'c')->leftJoin('q.project', 'p')->join('q.lead', 's')->orderBy('q.madeAt', 'DESC')->addOrderBy('q.id', 'DESC');
+        $query = $this->em->createQueryBuilder()
+            ->from(Quote::class, 'q')
+            ->join('q.client', 'c')
+            ->leftJoin('q.project', 'p')
+            ->join('q.lead', 's')
+            ->orderBy('q.madeAt', 'DESC')
+            ->addOrderBy('q.id', 'DESC');
         foreach (['client' => 'q.client', 'project' => 'q.project', 'lead' => 'q.lead'] as $by => $column) {
             $id = $asked->text($by, 36) ?? '';
             if ('' !== $id) {
@@ -60,7 +87,9 @@ final readonly class QuoteList
         $isOf = null !== ($asked->text('client', 36) ?? $asked->text('project', 36));
         if (!$isOf) {
             // What is decided is of interest for a while, what is replaced is behind what replaced it.
-            $query->andWhere('q.state <> :replaced AND (q.answeredAt IS NULL OR q.answeredAt > :since)')->setParameter('replaced', QuoteState::Replaced->value)->setParameter('since', $this->clock->now()->modify('-60 days'), 'datetime_immutable');
+            $query->andWhere('q.state <> :replaced AND (q.answeredAt IS NULL OR q.answeredAt > :since)')
+                ->setParameter('replaced', QuoteState::Replaced->value)
+                ->setParameter('since', $this->clock->now()->modify('-60 days'), 'datetime_immutable');
         }
 
         return $query;
@@ -75,7 +104,11 @@ final readonly class QuoteList
         $nudge = $quote->validUntil->modify("-{$this->setups->setup()->nudgeDays} days")->format('Y-m-d');
 
         return match (true) {
-            QuoteState::Draft === $quote->state && $quote->toPrice > 0 => ['words' => 1 === $quote->toPrice ? 'Price a line' : "Price {$quote->toPrice} lines", 'due' => $today, 'who' => $who],
+            QuoteState::Draft === $quote->state && $quote->toPrice > 0 => [
+                'words' => 1 === $quote->toPrice ? 'Price a line' : "Price {$quote->toPrice} lines",
+                'due' => $today,
+                'who' => $who,
+            ],
             QuoteState::Draft === $quote->state => ['words' => 'Send it', 'due' => $today, 'who' => $who],
             !$quote->state->isOpen() => ['words' => '', 'due' => null, 'who' => ''],
             $quote->isAsked() => ['words' => 'Answer the question', 'due' => $today, 'who' => $who],
@@ -90,7 +123,10 @@ final readonly class QuoteList
     {
         $since = $this->clock->now()->modify('-'.self::MONTHS.' months')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
         $yes = $all = array_fill(0, \count(self::BANDS), 0);
-        foreach ($this->em->getConnection()->fetchAllNumeric("SELECT total, state FROM quote WHERE answered_at > ? AND state IN ('accepted', 'declined', 'expired')", [$since]) as [$total, $state]) {
+        foreach ($this->em->getConnection()->fetchAllNumeric(
+            "SELECT total, state FROM quote WHERE answered_at > ? AND state IN ('accepted', 'declined', 'expired')",
+            [$since],
+        ) as [$total, $state]) {
             $band = self::band(\is_scalar($total) ? (string) $total : '0');
             ++$all[$band];
             $yes[$band] += 'accepted' === $state ? 1 : 0;
@@ -116,7 +152,13 @@ final readonly class QuoteList
     {
         $interval = $chance->interval();
 
-        return ['yes' => $chance->yes, 'all' => $chance->all, 'from' => null === $interval ? null : (int) round(100 * $interval[0]), 'upTo' => null === $interval ? null : (int) round(100 * $interval[1]), 'guess' => $chance->isGuess()];
+        return [
+            'yes' => $chance->yes,
+            'all' => $chance->all,
+            'from' => null === $interval ? null : (int) round(100 * $interval[0]),
+            'upTo' => null === $interval ? null : (int) round(100 * $interval[1]),
+            'guess' => $chance->isGuess(),
+        ];
     }
 
     /** @return list<array{state: string, count: int, sum: string, currency: string}> by state and currency, of all that is asked for: sums of two currencies are none */

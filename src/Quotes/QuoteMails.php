@@ -37,13 +37,30 @@ final readonly class QuoteMails implements GivesExamples
             return null;
         }
 
-        return $this->messages->queue($template, $email, $quote->client->name(), $more + $this->fields($quote, $quote->client->givenName), $quote->client, $quote->project, $quote->submissionId, held: $held);
+        return $this->messages->queue(
+            $template,
+            $email,
+            $quote->client->name(),
+            $more + $this->fields($quote, $quote->client->givenName),
+            $quote->client,
+            $quote->project,
+            $quote->submissionId,
+            held: $held,
+        );
     }
 
     /** @param string $words what they wrote; empty for nothing */
     public function toLead(Quote $quote, string $what, string $words): void
     {
-        $this->messages->queue('quote-answered', $quote->lead->email, $quote->lead->name, ['what' => $what, 'words' => $words, 'link' => $this->links->staffAddress($quote)] + $this->fields($quote, $this->names->read($quote->lead->name)->given), $quote->client, $quote->project, $quote->submissionId);
+        $this->messages->queue(
+            'quote-answered',
+            $quote->lead->email,
+            $quote->lead->name,
+            ['what' => $what, 'words' => $words, 'link' => $this->links->staffAddress($quote)] + $this->fields($quote, $this->names->read($quote->lead->name)->given),
+            $quote->client,
+            $quote->project,
+            $quote->submissionId,
+        );
     }
 
     public function drafted(Quote $quote): void
@@ -58,7 +75,10 @@ final readonly class QuoteMails implements GivesExamples
 
     public function records(): array
     {
-        return array_map(static fn (Quote $quote): array => ['id' => $quote->id, 'label' => "{$quote->client->name()}, {$quote->shown()}", 'path' => "/quotes/{$quote->id}"], $this->em->getRepository(Quote::class)->findBy([], ['id' => 'DESC'], 20));
+        return array_map(
+            static fn (Quote $quote): array => ['id' => $quote->id, 'label' => "{$quote->client->name()}, {$quote->shown()}", 'path' => "/quotes/{$quote->id}"],
+            $this->em->getRepository(Quote::class)->findBy([], ['id' => 'DESC'], 20),
+        );
     }
 
     public function values(string $id): ?array
@@ -73,7 +93,8 @@ final readonly class QuoteMails implements GivesExamples
     {
         return [
             'first_name' => $first, 'client' => $quote->client->name(), 'quote' => $quote->shown(), 'project' => $quote->project->title ?? '',
-            'total' => Money::shown($quote->total, $quote->currency), 'deposit' => Money::shown((string) $quote->totals()->deposit, $quote->currency), 'valid_until' => $quote->validUntil->format('l j F Y'),
+            'total' => Money::shown($quote->total, $quote->currency), 'deposit' => Money::shown((string) $quote->totals()->deposit, $quote->currency),
+            'valid_until' => $quote->validUntil->format('l j F Y'),
             'link' => $this->links->address($quote), 'lead' => $quote->lead->name,
         ];
     }

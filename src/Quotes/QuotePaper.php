@@ -40,7 +40,10 @@ final readonly class QuotePaper implements EnclosesPapers
         }
         // What they were shown; never a draft.
         $of = null === $message->project ? ['client' => $message->client] : ['project' => $message->project];
-        $quote = $this->em->getRepository(Quote::class)->findOneBy($of + ['state' => [QuoteState::Sent, QuoteState::Opened, QuoteState::Accepted]], ['sentAt' => 'DESC', 'id' => 'DESC']);
+        $quote = $this->em->getRepository(Quote::class)->findOneBy(
+            $of + ['state' => [QuoteState::Sent, QuoteState::Opened, QuoteState::Accepted]],
+            ['sentAt' => 'DESC', 'id' => 'DESC'],
+        );
 
         return null === $quote ? null : ['name' => FileKind::safeName("{$quote->shown()}.pdf"), 'type' => 'application/pdf', 'bytes' => $this->papers->quote($quote)];
     }

@@ -25,7 +25,9 @@ final readonly class QuotePdf
         return $this->pdf->make('quote.html.twig', [
             'business' => $quote->business->toArray(), 'accent' => $quote->accent, 'currency' => $quote->currency,
             'quote' => [
-                'number' => $quote->shown(), 'client' => $quote->client->name, 'clientAddress' => $quote->client->address, 'issued' => '' === $quote->issued ? 'draft' : self::day($quote->issued), 'validUntil' => self::day($quote->validUntil), 'readyBy' => self::day($quote->readyBy),
+                'number' => $quote->shown(), 'client' => $quote->client->name, 'clientAddress' => $quote->client->address, 'issued' => '' === $quote->issued
+                    ? 'draft'
+                    : self::day($quote->issued), 'validUntil' => self::day($quote->validUntil), 'readyBy' => self::day($quote->readyBy),
                 'title' => $quote->title, 'gross' => $quote->gross, 'intro' => $content->intro, 'terms' => $content->terms, 'reason' => $content->reason,
             ],
             'lines' => $sheet->lines(), 'sums' => $sheet->sums(), 'payments' => $sheet->payments(),
@@ -38,7 +40,13 @@ final readonly class QuotePdf
     {
         return $this->pdf->make('agreement.html.twig', [
             'business' => $agreement->business->toArray(), 'accent' => $agreement->accent,
-            'agreement' => ['title' => $agreement->title, 'text' => $agreement->text, 'client' => $agreement->client->name, 'project' => $agreement->project, 'sent' => self::day($agreement->sent)],
+            'agreement' => [
+                'title' => $agreement->title,
+                'text' => $agreement->text,
+                'client' => $agreement->client->name,
+                'project' => $agreement->project,
+                'sent' => self::day($agreement->sent),
+            ],
             'signed' => $signed?->toArray($this->business->zone()),
         ], "{$agreement->business->name}, {$agreement->number}", self::files($signed));
     }

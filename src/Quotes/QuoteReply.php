@@ -19,8 +19,14 @@ use Telamon\Tasks\TaskFinishing;
 /** Answers what a client asked about a quote: by mail, and on their page beside the question. */
 final readonly class QuoteReply
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private TaskFinishing $finishing, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private QuoteWriting $writing,
+        private QuoteMails $mails,
+        private TaskFinishing $finishing,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws Refusal where it is answered already, or there is no such question */
@@ -31,7 +37,11 @@ final readonly class QuoteReply
             throw new InvalidInput('words', 'Write the answer.');
         }
         $at = $edit->whole('question', 0, 1000) ?? 0;
-        $this->changes->carryOut($this->writing->change("answered {$quote->client->name()} about {$quote->shown()}", $quote, $by)->looking($quote), function () use ($quote, $edit, $words, $at): void {
+        $this->changes->carryOut($this->writing->change(
+            "answered {$quote->client->name()} about {$quote->shown()}",
+            $quote,
+            $by,
+        )->looking($quote), function () use ($quote, $edit, $words, $at): void {
             $question = $quote->questions[$at] ?? throw new InvalidInput('question', 'There is no such question.');
             if (isset($question['answer'])) {
                 throw new ChangedMeanwhile('Somebody has answered this already. Look at it again.');

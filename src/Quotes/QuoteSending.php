@@ -17,14 +17,26 @@ use Telamon\Staff\Staff;
 /** Sends quotes to clients, and withdraws them. */
 final readonly class QuoteSending
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private QuoteFiles $files, private Setups $setups, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private QuoteWriting $writing,
+        private QuoteMails $mails,
+        private QuoteFiles $files,
+        private Setups $setups,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws Refusal where something is missing: the first of it is named */
     public function send(Quote $quote, Edit $edit, Staff $by): void
     {
-        $this->changes->carryOut($this->writing->change("sent {$quote->shown()} to {$quote->client->name()}", $quote, $by, ChangeKind::Edit)->looking($quote, $edit->version()), function () use ($quote): void {
+        $this->changes->carryOut($this->writing->change(
+            "sent {$quote->shown()} to {$quote->client->name()}",
+            $quote,
+            $by,
+            ChangeKind::Edit,
+        )->looking($quote, $edit->version()), function () use ($quote): void {
             $this->writing->refuseOut($quote);
             $against = $this->against($quote);
             if (null !== $against) {

@@ -107,7 +107,18 @@ class QuoteSetup implements PartOf
     /** @return list<PricingRow> */
     public function table(): array
     {
-        return array_map(static fn (array $row): PricingRow => new PricingRow($row['service'], $row['question'], $row['answer'], $row['code'], $row['count'], $row['quantity'], $row['optional']), $this->rows);
+        return array_map(
+            static fn (array $row): PricingRow => new PricingRow(
+                $row['service'],
+                $row['question'],
+                $row['answer'],
+                $row['code'],
+                $row['count'],
+                $row['quantity'],
+                $row['optional'],
+            ),
+            $this->rows,
+        );
     }
 
     public static function partKind(): string

@@ -32,7 +32,9 @@ final readonly class QuoteSheet
                 'number' => $i + 1, 'head' => $line->group === $group ? '' : $line->group, 'name' => $line->name, 'text' => $line->text,
                 'quantity' => self::figure($line->quantity).' '.Units::words($line->unit, $line->quantity),
                 'price' => null === $line->price ? '' : Money::plain($line->price), 'off' => self::off($line),
-                'rate' => self::figure($line->vat->rate).' %', 'net' => null === $line->price ? 'to price' : ($counts ? '' : '(').Money::plain((string) $this->totals->lines[$i]).($counts ? '' : ')'),
+                'rate' => self::figure($line->vat->rate).' %', 'net' => null === $line->price
+                    ? 'to price'
+                    : ($counts ? '' : '(').Money::plain((string) $this->totals->lines[$i]).($counts ? '' : ')'),
                 'counts' => $counts, 'missing' => null === $line->price, 'or' => '' !== $line->instead, 'box' => $isChoice ? ($counts ? '☒ ' : '☐ ') : '',
             ];
             $group = $line->group;
@@ -53,7 +55,11 @@ final readonly class QuoteSheet
         }
         $sums[] = ['label' => 'Without VAT', 'value' => Money::plain((string) $this->totals->net), 'total' => false];
         foreach ($this->totals->vat as $one) {
-            $sums[] = ['label' => 'VAT '.self::figure($one['vat']->rate).' % of '.Money::plain((string) $one['taxable']), 'value' => Money::plain((string) $one['tax']), 'total' => false];
+            $sums[] = [
+                'label' => 'VAT '.self::figure($one['vat']->rate).' % of '.Money::plain((string) $one['taxable']),
+                'value' => Money::plain((string) $one['tax']),
+                'total' => false,
+            ];
         }
         $sums[] = ['label' => 'Total', 'value' => Money::shown((string) $this->totals->total, $this->currency), 'total' => true];
 
@@ -63,7 +69,10 @@ final readonly class QuoteSheet
     /** @return list<array{label: string, value: string}> */
     public function payments(): array
     {
-        return array_map(static fn (Payment $one): array => ['label' => self::payment($one), 'value' => Money::plain((string) $one->amount)], Payments::of($this->content, $this->totals));
+        return array_map(
+            static fn (Payment $one): array => ['label' => self::payment($one), 'value' => Money::plain((string) $one->amount)],
+            Payments::of($this->content, $this->totals),
+        );
     }
 
     private static function payment(Payment $one): string
@@ -79,7 +88,10 @@ final readonly class QuoteSheet
 
     private static function off(QuoteLine $line): string
     {
-        $off = array_filter([null === $line->offPercent ? '' : self::figure($line->offPercent).' % off', null === $line->offAmount ? '' : Money::plain($line->offAmount).' off'], static fn (string $words): bool => '' !== $words);
+        $off = array_filter(
+            [null === $line->offPercent ? '' : self::figure($line->offPercent).' % off', null === $line->offAmount ? '' : Money::plain($line->offAmount).' off'],
+            static fn (string $words): bool => '' !== $words,
+        );
 
         return implode(', ', $off);
     }

@@ -14,8 +14,15 @@ use Telamon\Queue\DueWork;
 /** While the worker runs: quotes that ran out, and reminders before they do. Each once: what was done is kept with the quote, in the same transaction. */
 final readonly class QuoteSweep implements DueWork
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private QuoteWriting $writing, private QuoteMails $mails, private Setups $setups, private EventDispatcherInterface $events, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private QuoteWriting $writing,
+        private QuoteMails $mails,
+        private Setups $setups,
+        private EventDispatcherInterface $events,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function name(): string
@@ -40,8 +47,14 @@ final readonly class QuoteSweep implements DueWork
         $days = $this->setups->setup()->nudgeDays;
         $until = (new \DateTimeImmutable($today, new \DateTimeZone('UTC')))->modify("+$days days");
         /** @var list<Quote> $found */
-        $found = $this->em->createQueryBuilder()->select('q')->from(Quote::class, 'q')->where('q.state IN (:open) AND (q.validUntil < :today OR (q.validUntil <= :until AND q.nudgedAt IS NULL))')
-            ->setParameter('open', [QuoteState::Sent->value, QuoteState::Opened->value])->setParameter('until', $until->format('Y-m-d'))->setParameter('today', $today)->orderBy('q.validUntil')->addOrderBy('q.id')->setMaxResults(1000)->getQuery()->getResult();
+        $found = $this->em->createQueryBuilder()
+            ->select('q')
+            ->from(Quote::class, 'q')
+            ->where('q.state IN (:open) AND (q.validUntil < :today OR (q.validUntil <= :until AND q.nudgedAt IS NULL))')
+            ->setParameter(
+                'open',
+                [QuoteState::Sent->value, QuoteState::Opened->value],
+            )->setParameter('until', $until->format('Y-m-d'))->setParameter('today', $today)->orderBy('q.validUntil')->addOrderBy('q.id')->setMaxResults(1000)->getQuery()->getResult();
         $due = [];
         foreach ($found as $quote) {
             if ($quote->validUntil->format('Y-m-d') < $today) {
@@ -78,7 +91,12 @@ final readonly class QuoteSweep implements DueWork
 
     private function nudge(Quote $quote): void
     {
-        $this->changes->carryOut($this->writing->change("reminded {$quote->client->name()} of {$quote->shown()}", $quote, null, ChangeKind::Send)->looking($quote), function () use ($quote): void {
+        $this->changes->carryOut($this->writing->change(
+            "reminded {$quote->client->name()} of {$quote->shown()}",
+            $quote,
+            null,
+            ChangeKind::Send,
+        )->looking($quote), function () use ($quote): void {
             // Any answer stops it, a question too until that is answered.
             if ($quote->state->isOpen() && null === $quote->nudgedAt && !$quote->isAsked()) {
                 $quote->nudge($this->clock->now());

@@ -53,7 +53,10 @@ class QuoteTemplate implements PartOf
                 $lines[$line->key] = $line;
             }
         }
-        $kept = array_map(static fn (QuoteLine $line): array => ['from' => '', 'instead' => isset($lines[$line->instead]) ? $line->instead : ''] + $line->toArray(), array_values($lines));
+        $kept = array_map(
+            static fn (QuoteLine $line): array => ['from' => '', 'instead' => isset($lines[$line->instead]) ? $line->instead : ''] + $line->toArray(),
+            array_values($lines),
+        );
         $this->content = ['lines' => $kept, 'reason' => '', 'attachments' => []] + $content->toArray();
     }
 

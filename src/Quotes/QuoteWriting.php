@@ -28,8 +28,20 @@ use Telamon\Submissions\Submission;
 /** Drafts quotes, changes them, and makes another revision of one that is out. */
 final readonly class QuoteWriting
 {
-    public function __construct(private EntityManagerInterface $em, private Counter $counter, private Changes $changes, private Setups $setups, private FromAnswers $answers, private Templates $templates, private WithQuote $with, private StageMoves $stages, private QuoteMails $mails, private Profile $business, private ClockInterface $clock, private ContentReader $reader = new ContentReader())
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Counter $counter,
+        private Changes $changes,
+        private Setups $setups,
+        private FromAnswers $answers,
+        private Templates $templates,
+        private WithQuote $with,
+        private StageMoves $stages,
+        private QuoteMails $mails,
+        private Profile $business,
+        private ClockInterface $clock,
+        private ContentReader $reader = new ContentReader(),
+    ) {
     }
 
     /**
@@ -54,11 +66,16 @@ final readonly class QuoteWriting
         }
         $submission = null === $project?->submissionId ? null : $this->em->find(Submission::class, $project->submissionId);
         $template = $edit->text('template', 36) ?? '';
-        $begun = '' === $template ? null : $this->templates->content($template) ?? throw new InvalidInput('template', 'This template is gone. Choose another, or write the quote without one.');
+        $begun = '' === $template
+            ? null
+            : $this->templates->content($template) ?? throw new InvalidInput('template', 'This template is gone. Choose another, or write the quote without one.');
         $content = $like?->content()->alone() ?? $begun ?? $this->answers->content($submission, $project->service ?? '');
         $act = Act::of(ChangeKind::Edit, "drafted a quote for {$client->name()}", $by)->from($submission?->id)->about($client);
 
-        return $this->changes->carryOut($act, fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by));
+        return $this->changes->carryOut(
+            $act,
+            fn (): Quote => $this->em->find(Quote::class, $id) ?? $this->made($id, $client->mergedInto ?? $client, $project, $submission?->id, $content, $by),
+        );
     }
 
     /**
@@ -69,7 +86,20 @@ final readonly class QuoteWriting
     public function made(string $id, Client $client, ?Project $project, ?string $submission, Content $content, ?Staff $by): Quote
     {
         $setup = $this->setups->setup();
-        $quote = new Quote($this->counter->next('Q'), 1, $client, $project, $submission, $project->lead ?? $by ?? throw new \LogicException('somebody leads it'), $this->business->business()->currency, $setup->gross, $content, self::day($this->setups->today())->modify("+{$setup->validDays} days"), $this->clock->now(), $id);
+        $quote = new Quote(
+            $this->counter->next('Q'),
+            1,
+            $client,
+            $project,
+            $submission,
+            $project->lead ?? $by ?? throw new \LogicException('somebody leads it'),
+            $this->business->business()->currency,
+            $setup->gross,
+            $content,
+            self::day($this->setups->today())->modify("+{$setup->validDays} days"),
+            $this->clock->now(),
+            $id,
+        );
         $this->em->persist($quote);
         if (null !== $project && '' !== $setup->draftStage) {
             $this->stages->within($project, $setup->draftStage);
@@ -122,7 +152,20 @@ final readonly class QuoteWriting
                 throw new ChangedMeanwhile("{$latest->shown()} is accepted. Make a new quote for what comes on top.");
             }
             $setup = $this->setups->setup();
-            $next = new Quote($quote->number, $latest->revision + 1, $latest->client, $latest->project, $latest->submissionId, $latest->lead, $latest->currency, $latest->gross, $latest->content(), self::day($this->setups->today())->modify("+{$setup->validDays} days"), $this->clock->now(), $id);
+            $next = new Quote(
+                $quote->number,
+                $latest->revision + 1,
+                $latest->client,
+                $latest->project,
+                $latest->submissionId,
+                $latest->lead,
+                $latest->currency,
+                $latest->gross,
+                $latest->content(),
+                self::day($this->setups->today())->modify("+{$setup->validDays} days"),
+                $this->clock->now(),
+                $id,
+            );
             $this->em->persist($next);
 
             return $next;

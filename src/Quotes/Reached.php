@@ -25,6 +25,11 @@ final readonly class Reached
     /** @return array<string, string|int> */
     public function toArray(): array
     {
-        return ['address' => mb_substr(mb_scrub($this->address), 0, 45), 'program' => mb_substr(mb_scrub($this->program), 0, 300), 'email' => $this->email, 'opened' => $this->opened];
+        return [
+            'address' => mb_substr(mb_scrub($this->address), 0, 45),
+            'program' => mb_substr(mb_scrub($this->program), 0, 300),
+            'email' => $this->email,
+            'opened' => $this->opened,
+        ];
     }
 }

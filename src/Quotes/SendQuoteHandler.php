@@ -32,7 +32,12 @@ final readonly class SendQuoteHandler implements MayComeToNothing
         $project = $made->find(Project::class);
         $draft = null === $project ? null : $this->draft($project);
         if (null === $draft) {
-            $out = null === $project ? null : $this->em->getRepository(Quote::class)->findOneBy(['project' => $project, 'state' => [QuoteState::Sent, QuoteState::Opened, QuoteState::Accepted]], ['sentAt' => 'DESC']);
+            $out = null === $project
+                ? null
+                : $this->em->getRepository(Quote::class)->findOneBy(
+                    ['project' => $project, 'state' => [QuoteState::Sent, QuoteState::Opened, QuoteState::Accepted]],
+                    ['sentAt' => 'DESC'],
+                );
 
             return null === $out ? 'no quote sent: none is drafted' : "no quote sent: they have {$out->shown()} already";
         }

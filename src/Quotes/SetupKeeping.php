@@ -42,7 +42,14 @@ final readonly class SetupKeeping
             } else {
                 $this->em->lock($setup, LockMode::OPTIMISTIC, $edit->version());
             }
-            $setup->usual($edit->yes('gross') ?? $setup->gross, $vat, $edit->whole('validDays', 1, 365) ?? $setup->validDays, $edit->whole('nudgeDays', 0, 60) ?? $setup->nudgeDays, $deposit, $edit->text('terms', 10_000) ?? $setup->terms);
+            $setup->usual(
+                $edit->yes('gross') ?? $setup->gross,
+                $vat,
+                $edit->whole('validDays', 1, 365) ?? $setup->validDays,
+                $edit->whole('nudgeDays', 0, 60) ?? $setup->nudgeDays,
+                $deposit,
+                $edit->text('terms', 10_000) ?? $setup->terms,
+            );
             $setup->moves($edit->text('draftStage', 60) ?? '', $edit->text('yesStage', 60) ?? '');
             $setup->price($rows);
         });
@@ -60,7 +67,15 @@ final readonly class SetupKeeping
         foreach (\is_array($data) ? array_values($data) : [] as $i => $row) {
             $row = \is_array($row) ? $row : [];
             $text = static fn (string $key): string => \is_string($row[$key] ?? null) ? mb_substr(trim($row[$key]), 0, 200) : '';
-            $read = ['service' => $text('service'), 'question' => $text('question'), 'answer' => $text('answer'), 'code' => $text('code'), 'count' => $text('count'), 'quantity' => '' === $text('quantity') ? '1' : ($this->reader->figure($text('quantity'), "rows.$i.quantity") ?? '1'), 'optional' => true === ($row['optional'] ?? false)];
+            $read = [
+                'service' => $text('service'),
+                'question' => $text('question'),
+                'answer' => $text('answer'),
+                'code' => $text('code'),
+                'count' => $text('count'),
+                'quantity' => '' === $text('quantity') ? '1' : ($this->reader->figure($text('quantity'), "rows.$i.quantity") ?? '1'),
+                'optional' => true === ($row['optional'] ?? false),
+            ];
             if ('' === $read['service'] && '' === $read['question']) {
                 throw new InvalidInput("rows.$i.service", 'Choose a service, or name the question that it waits for.');
             }

@@ -15,8 +15,14 @@ final readonly class SignedPapers
 {
     public const RECORD = 'application/json';
 
-    public function __construct(private EntityManagerInterface $em, private FileStore $store, private QuotePdf $pdf, private UblQuotation $ubl, private Parties $parties, private SigningKey $key)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private FileStore $store,
+        private QuotePdf $pdf,
+        private UblQuotation $ubl,
+        private Parties $parties,
+        private SigningKey $key,
+    ) {
     }
 
     /** @return string the bytes of the PDF file */
@@ -55,7 +61,10 @@ final readonly class SignedPapers
             $drawn = $this->store->keepMade($this->draw($signed, $of), 'application/pdf');
             $db = $this->em->getConnection();
             // Whoever is first decides; the drawing of all others is let go of.
-            $db->transactional(static fn () => $db->executeStatement('UPDATE signed SET pdf_sha256 = ? WHERE record_id = ? AND pdf_sha256 IS NULL', [$drawn->sha256, $signed->recordId]));
+            $db->transactional(static fn () => $db->executeStatement(
+                'UPDATE signed SET pdf_sha256 = ? WHERE record_id = ? AND pdf_sha256 IS NULL',
+                [$drawn->sha256, $signed->recordId],
+            ));
             $this->em->refresh($signed);
         }
 

@@ -23,14 +23,23 @@ final readonly class UblQuotation
         $root->setAttribute('xmlns:cbc', self::NS.'CommonBasicComponents-2');
         $totals = $quote->totals;
         $this->tree($root, [
-            'cbc:UBLVersionID' => '2.1', 'cbc:ID' => $quote->shown(), 'cbc:IssueDate' => $quote->issued, 'cbc:Note' => $quote->content->intro, 'cbc:PricingCurrencyCode' => $quote->currency,
+            'cbc:UBLVersionID' => '2.1', 'cbc:ID' => $quote->shown(), 'cbc:IssueDate' => $quote->issued, 'cbc:Note' => $quote->content->intro,
+            'cbc:PricingCurrencyCode' => $quote->currency,
             'cac:ValidityPeriod' => ['cbc:EndDate' => $quote->validUntil],
             'cac:SellerSupplierParty' => ['cac:Party' => self::seller($quote->business)],
             'cac:BuyerCustomerParty' => ['cac:Party' => self::buyer($quote->client)],
         ]);
         foreach ([[$quote->content->allowances, $totals->allowances, 'false'], [$quote->content->charges, $totals->charges, 'true']] as [$said, $sums, $isCharge]) {
             foreach ($said as $i => $one) {
-                $this->tree($root, ['cac:AllowanceCharge' => ['cbc:ChargeIndicator' => $isCharge, 'cbc:AllowanceChargeReason' => $one['name'], 'cbc:Amount' => [$this->money($sums[$i]), $quote->currency], 'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, '')]]);
+                $this->tree(
+                    $root,
+                    ['cac:AllowanceCharge' => [
+                        'cbc:ChargeIndicator' => $isCharge,
+                        'cbc:AllowanceChargeReason' => $one['name'],
+                        'cbc:Amount' => [$this->money($sums[$i]), $quote->currency],
+                        'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, ''),
+                    ]],
+                );
             }
         }
         $this->tree($root, $this->taxes($quote, $totals));
@@ -46,7 +55,10 @@ final readonly class UblQuotation
     /** @return array<string, mixed> */
     private static function seller(Party $business): array
     {
-        return ['cac:PartyName' => ['cbc:Name' => $business->name], 'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $business->address], 'cac:Country' => ['cbc:IdentificationCode' => $business->region]]]
+        return [
+            'cac:PartyName' => ['cbc:Name' => $business->name],
+            'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $business->address], 'cac:Country' => ['cbc:IdentificationCode' => $business->region]],
+        ]
             + ('' === $business->vatNumber ? [] : ['cac:PartyTaxScheme' => ['cbc:CompanyID' => $business->vatNumber, 'cac:TaxScheme' => ['cbc:ID' => 'VAT']]])
             + ['cac:Contact' => ['cbc:Telephone' => $business->phone, 'cbc:ElectronicMail' => $business->email]];
     }
@@ -54,7 +66,11 @@ final readonly class UblQuotation
     /** @return array<string, mixed> */
     private static function buyer(Party $client): array
     {
-        return ['cac:PartyName' => ['cbc:Name' => $client->name], 'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $client->address]], 'cac:Contact' => ['cbc:Telephone' => $client->phone, 'cbc:ElectronicMail' => $client->email]];
+        return [
+            'cac:PartyName' => ['cbc:Name' => $client->name],
+            'cac:PostalAddress' => ['cac:AddressLine' => ['cbc:Line' => $client->address]],
+            'cac:Contact' => ['cbc:Telephone' => $client->phone, 'cbc:ElectronicMail' => $client->email],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -64,14 +80,28 @@ final readonly class UblQuotation
         foreach ($quote->content->lines as $i => $line) {
             $lines = $quote->content->counts($line) ? $lines->plus($totals->lines[$i]) : $lines;
         }
-        $subtotals = array_map(fn (array $one): array => ['cbc:TaxableAmount' => [$this->money($one['taxable']), $quote->currency], 'cbc:TaxAmount' => [$this->money($one['tax']), $quote->currency], 'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, $one['vat']->needsReason() ? $quote->content->reason : '')], $totals->vat);
-        $sum = static fn (array $all): BigDecimal => BigDecimal::sum(BigDecimal::zero(), ...array_values(array_filter($all, static fn (mixed $one): bool => $one instanceof BigDecimal)));
+        $subtotals = array_map(
+            fn (array $one): array => [
+                'cbc:TaxableAmount' => [$this->money($one['taxable']), $quote->currency],
+                'cbc:TaxAmount' => [$this->money($one['tax']), $quote->currency],
+                'cac:TaxCategory' => self::tax($one['vat']->category, $one['vat']->rate, $one['vat']->needsReason() ? $quote->content->reason : ''),
+            ],
+            $totals->vat,
+        );
+        $sum = static fn (array $all): BigDecimal => BigDecimal::sum(
+            BigDecimal::zero(),
+            ...array_values(array_filter($all, static fn (mixed $one): bool => $one instanceof BigDecimal)),
+        );
 
         return [
             'cac:TaxTotal' => ['cbc:TaxAmount' => [$this->money($totals->tax), $quote->currency], 'cac:TaxSubtotal' => $subtotals],
             'cac:QuotedMonetaryTotal' => [
-                'cbc:LineExtensionAmount' => [$this->money($lines), $quote->currency], 'cbc:TaxExclusiveAmount' => [$this->money($totals->net), $quote->currency], 'cbc:TaxInclusiveAmount' => [$this->money($totals->total), $quote->currency],
-                'cbc:AllowanceTotalAmount' => [$this->money($sum($totals->allowances)), $quote->currency], 'cbc:ChargeTotalAmount' => [$this->money($sum($totals->charges)), $quote->currency], 'cbc:PayableAmount' => [$this->money($totals->total), $quote->currency],
+                'cbc:LineExtensionAmount' => [$this->money($lines), $quote->currency],
+                'cbc:TaxExclusiveAmount' => [$this->money($totals->net), $quote->currency],
+                'cbc:TaxInclusiveAmount' => [$this->money($totals->total), $quote->currency],
+                'cbc:AllowanceTotalAmount' => [$this->money($sum($totals->allowances)), $quote->currency],
+                'cbc:ChargeTotalAmount' => [$this->money($sum($totals->charges)), $quote->currency],
+                'cbc:PayableAmount' => [$this->money($totals->total), $quote->currency],
             ],
         ];
     }
@@ -82,9 +112,14 @@ final readonly class UblQuotation
         return [
             'cbc:ID' => (string) ($i + 1),
             'cac:LineItem' => [
-                'cbc:ID' => (string) ($i + 1), 'cbc:Quantity' => [$line->quantity, $line->unit, 'unitCode'], 'cbc:LineExtensionAmount' => [$this->money($totals->lines[$i]), $quote->currency],
+                'cbc:ID' => (string) ($i + 1), 'cbc:Quantity' => [$line->quantity, $line->unit, 'unitCode'],
+                'cbc:LineExtensionAmount' => [$this->money($totals->lines[$i]), $quote->currency],
                 'cac:Price' => ['cbc:PriceAmount' => [$line->price ?? '0', $quote->currency]],
-                'cac:Item' => ['cbc:Description' => $line->text, 'cbc:Name' => $line->name] + ('' === $line->code ? [] : ['cac:SellersItemIdentification' => ['cbc:ID' => $line->code]]) + ['cac:ClassifiedTaxCategory' => self::tax($line->vat->category, $line->vat->rate, '')],
+                'cac:Item' => ['cbc:Description' => $line->text, 'cbc:Name' => $line->name] + ('' === $line->code ? [] : [
+                    'cac:SellersItemIdentification' => ['cbc:ID' => $line->code],
+                ]) + [
+                    'cac:ClassifiedTaxCategory' => self::tax($line->vat->category, $line->vat->rate, ''),
+                ],
             ],
         ];
     }

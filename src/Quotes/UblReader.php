@@ -31,7 +31,13 @@ final readonly class UblReader
         $doc = new \DOMDocument();
         $before = libxml_use_internal_errors(true);
         try {
-            if ('' === trim($xml) || !self::isUnicode($xml) || str_contains($xml, '<!DOCTYPE') || !$doc->loadXML($xml, \LIBXML_NONET) || self::SPACE !== $doc->documentElement?->namespaceURI) {
+            if (
+                '' === trim($xml)
+                || !self::isUnicode($xml)
+                || str_contains($xml, '<!DOCTYPE')
+                || !$doc->loadXML($xml, \LIBXML_NONET)
+                || self::SPACE !== $doc->documentElement?->namespaceURI
+            ) {
                 throw new InvalidInput('xml', 'That is no UBL Quotation that can be read.');
             }
         } finally {
@@ -82,9 +88,18 @@ final readonly class UblReader
             $figure = static fn (string $value, string $what): ?string => ContentReader::figure($value, $what);
 
             return new QuoteLine(
-                'u'.($i + 1), '', mb_substr($text("*[local-name()='Item']/*[local-name()='Name']", $node), 0, 200) ?: 'Line '.($i + 1), mb_substr($text("*[local-name()='Item']/*[local-name()='Description']", $node), 0, 2000),
-                $figure($text("*[local-name()='Quantity']", $node), 'quantity') ?? '1', isset(Units::ALL[$unit]) ? $unit : 'C62', '' === $base || '1' === $base ? $figure($price, 'price') : null, null, null,
-                isset(Vat::CATEGORIES[$category]) && '' !== $rate ? new Vat($category, $figure($rate, 'rate') ?? '0') : $usual, '', false, false, '', mb_substr('' === $from ? 'a quotation' : "quotation of $from", 0, 300),
+                'u'.($i + 1), '', mb_substr($text("*[local-name()='Item']/*[local-name()='Name']", $node), 0, 200) ?: 'Line '.($i + 1), mb_substr(
+                    $text("*[local-name()='Item']/*[local-name()='Description']", $node),
+                    0,
+                    2000,
+                ),
+                $figure($text("*[local-name()='Quantity']", $node), 'quantity') ?? '1', isset(Units::ALL[$unit])
+                    ? $unit
+                    : 'C62', '' === $base || '1' === $base
+                    ? $figure($price, 'price')
+                    : null, null, null,
+                isset(Vat::CATEGORIES[$category]) && '' !== $rate ? new Vat($category, $figure($rate, 'rate') ?? '0') : $usual, '', false, false, '',
+                mb_substr('' === $from ? 'a quotation' : "quotation of $from", 0, 300),
             );
         } catch (InvalidContent $error) {
             throw new InvalidInput('xml', 'Line '.($i + 1).": {$error->path}: {$error->getMessage()}");
@@ -98,6 +113,7 @@ final readonly class UblReader
         $named = 1 === preg_match('/<\?xml[^>]*encoding\s*=\s*["\']([^"\']+)/i', $plain, $m) ? strtolower($m[1]) : 'utf-8';
         $isWide = str_starts_with($xml, "\xFF\xFE") || str_starts_with($xml, "\xFE\xFF");
 
-        return \in_array($named, ['utf-8', 'utf-16', 'utf-16le', 'utf-16be'], true) && ($isWide ? !str_contains($plain, '<!DOCTYPE') && !str_contains($plain, '<!ENTITY') : mb_check_encoding($xml, 'UTF-8') && !str_contains($xml, "\0") && 'utf-8' === $named);
+        return \in_array($named, ['utf-8', 'utf-16', 'utf-16le', 'utf-16be'], true)
+            && ($isWide ? !str_contains($plain, '<!DOCTYPE') && !str_contains($plain, '<!ENTITY') : mb_check_encoding($xml, 'UTF-8') && !str_contains($xml, "\0") && 'utf-8' === $named);
     }
 }

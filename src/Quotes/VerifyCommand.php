@@ -72,7 +72,10 @@ final class VerifyCommand extends Command
     /** @param array<mixed> $answer */
     private static function print(OutputInterface $output, array $answer): void
     {
-        $output->writeln(json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 
     private function say(OutputInterface $output, string $why): int

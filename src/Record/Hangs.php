@@ -28,7 +28,10 @@ final readonly class Hangs
         if (!$known instanceof KnownAs) {
             return [];
         }
-        $keys = array_values(array_filter(array_map(static fn (string $by): mixed => $meta->getFieldValue($record, $by), $known->by), static fn (mixed $key): bool => \is_string($key) && '' !== $key));
+        $keys = array_values(array_filter(
+            array_map(static fn (string $by): mixed => $meta->getFieldValue($record, $by), $known->by),
+            static fn (mixed $key): bool => \is_string($key) && '' !== $key,
+        ));
         $found = [];
         foreach ($this->em->getMetadataFactory()->getAllMetadata() as $other) {
             foreach ($this->columns($other, $known->kind) as $column) {
@@ -73,7 +76,10 @@ final readonly class Hangs
             \assert(\is_string($key));
             $bare = substr(json_encode($key, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), 1, -1);
             // Alone, or as a part of a way to something: “visit/tuning”. A column that is no JSON is the key itself.
-            $ids = $db->fetchFirstColumn('SELECT id FROM '.$meta->getTableName()." WHERE $column = ? OR instr(CAST($column AS TEXT), ?) > 0 OR instr(CAST($column AS TEXT), ?) > 0 OR instr(REPLACE(CAST($column AS TEXT), '\\/', '/'), ?) > 0 LIMIT 200", [$key, "\"$bare\"", "\"$bare/", "/$bare\""]);
+            $ids = $db->fetchFirstColumn(
+                'SELECT id FROM '.$meta->getTableName()." WHERE $column = ? OR instr(CAST($column AS TEXT), ?) > 0 OR instr(CAST($column AS TEXT), ?) > 0 OR instr(REPLACE(CAST($column AS TEXT), '\\/', '/'), ?) > 0 LIMIT 200",
+                [$key, "\"$bare\"", "\"$bare/", "/$bare\""],
+            );
             foreach ($ids as $id) {
                 $one = \is_string($id) && !\in_array($id, $but, true) ? $this->em->find($meta->getName(), $id) : null;
                 if ($one instanceof NamesOthers ? $one->isInUse() : null !== $one) {

@@ -13,7 +13,12 @@ final class RecordRef
         /** @var Journaled&object{id: string} $record */
         $context = $record->recordContext();
 
-        return ['kind' => $record->recordKind(), 'id' => $record->id, 'label' => $record->recordLabel(), 'path' => $record::pathOf($record->id, $context['client'], $context['project'])];
+        return [
+            'kind' => $record->recordKind(),
+            'id' => $record->id,
+            'label' => $record->recordLabel(),
+            'path' => $record::pathOf($record->id, $context['client'], $context['project']),
+        ];
     }
 
     /** @return array{kind: string, id: string, label: string, path: string|null}|null */

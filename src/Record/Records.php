@@ -54,7 +54,10 @@ final readonly class Records
      */
     public function linked(array $plan): array
     {
-        $plan['lines'] = array_map(fn (mixed $line): mixed => \is_array($line) && \is_array($line['parts'] ?? null) ? ['parts' => array_map($this->linkedPart(...), $line['parts'])] + $line : $line, \is_array($plan['lines'] ?? null) ? $plan['lines'] : []);
+        $plan['lines'] = array_map(
+            fn (mixed $line): mixed => \is_array($line) && \is_array($line['parts'] ?? null) ? ['parts' => array_map($this->linkedPart(...), $line['parts'])] + $line : $line,
+            \is_array($plan['lines'] ?? null) ? $plan['lines'] : [],
+        );
 
         return $plan;
     }

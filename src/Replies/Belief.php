@@ -42,6 +42,12 @@ final readonly class Belief
         // What is quoted, or a comment, may be the sender's own words.
         $parts = array_map(trim(...), explode(';', strtolower((string) preg_replace('/"(?:[^"\\\\]|\\\\.)*"|\((?:[^()\\\\]|\\\\.)*\)/s', '', $results))));
 
-        return '' !== $server && '' !== $domain && strtolower($server) === explode(' ', $parts[0])[0] && [] !== array_filter(\array_slice($parts, 1), static fn (string $one): bool => 1 === preg_match("/^dmarc=pass\\b.*header\.from=$domain(\\s|$)/", $one) || 1 === preg_match("/^dkim=pass\\b.*header\.(d|i)=@?$domain(\\s|$)/", $one));
+        return '' !== $server
+            && '' !== $domain
+            && strtolower($server) === explode(' ', $parts[0])[0]
+            && [] !== array_filter(
+                \array_slice($parts, 1),
+                static fn (string $one): bool => 1 === preg_match("/^dmarc=pass\\b.*header\.from=$domain(\\s|$)/", $one) || 1 === preg_match("/^dkim=pass\\b.*header\.(d|i)=@?$domain(\\s|$)/", $one),
+            );
     }
 }

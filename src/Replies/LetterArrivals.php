@@ -46,7 +46,10 @@ final readonly class LetterArrivals
         }
         $photographs = $form->questionFor(Destination::Files);
         if (null !== $photographs) {
-            $fitting = array_values(array_filter($uploads, fn (string $id): bool => 'any' === $photographs->fileKinds || str_starts_with($this->em->find(Upload::class, $id)->file->type ?? '', 'image/')));
+            $fitting = array_values(array_filter(
+                $uploads,
+                fn (string $id): bool => 'any' === $photographs->fileKinds || str_starts_with($this->em->find(Upload::class, $id)->file->type ?? '', 'image/'),
+            ));
             $answers += [] === $fitting ? [] : [$photographs->key => $fitting];
         }
         try {
@@ -68,7 +71,11 @@ final readonly class LetterArrivals
         usort($forms, static fn (Form $a, Form $b): int => ($taken[$b->id] ?? 0) <=> ($taken[$a->id] ?? 0));
         foreach ($forms as $form) {
             $version = $form->published;
-            if (null !== $version && null !== $version->definition()->questionFor(Destination::ClientEmail) && null !== $version->definition()->questionFor(Destination::ProjectNotes)) {
+            if (
+                null !== $version
+                && null !== $version->definition()->questionFor(Destination::ClientEmail)
+                && null !== $version->definition()->questionFor(Destination::ProjectNotes)
+            ) {
                 return $version;
             }
         }

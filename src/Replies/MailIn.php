@@ -32,8 +32,17 @@ final readonly class MailIn
     private const SHOWN = 60_000;
     private const GOES_ON = "\n\n[It goes on: the whole letter is under Messages.]";
 
-    public function __construct(private MailReader $reader, private Threads $threads, private ReplyTaking $taking, private MailFiles $mailFiles, private LetterArrivals $arrivals, private Belief $belief, private EventDispatcherInterface $events, private FilesystemOperator $files, private ClockInterface $clock)
-    {
+    public function __construct(
+        private MailReader $reader,
+        private Threads $threads,
+        private ReplyTaking $taking,
+        private MailFiles $mailFiles,
+        private LetterArrivals $arrivals,
+        private Belief $belief,
+        private EventDispatcherInterface $events,
+        private FilesystemOperator $files,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @param string $eml as it came (RFC 5322) */
@@ -46,7 +55,17 @@ final readonly class MailIn
         }
         $origin = MachineMail::origin($mail->headers);
         $parts = (new ReplyStripper())->part($mail->text);
-        $one = new Incoming('mail', $origin, $mail->messageId, $mail->fromAddress, $mail->fromName, $mail->subject, mb_substr($parts->said, 0, self::SHOWN), mb_substr($mail->text, 0, self::SHOWN), $this->clock->now());
+        $one = new Incoming(
+            'mail',
+            $origin,
+            $mail->messageId,
+            $mail->fromAddress,
+            $mail->fromName,
+            $mail->subject,
+            mb_substr($parts->said, 0, self::SHOWN),
+            mb_substr($mail->text, 0, self::SHOWN),
+            $this->clock->now(),
+        );
         $this->files->write(self::path($one->id), $eml);
         [$attachments, $came] = $this->mailFiles->keep(MailOrigin::Person === $origin ? $mail->attachments : []);
         $answers = MailOrigin::Bounce === $origin ? $this->threads->byMessageId($mail->reported) : $this->threads->of($mail);
@@ -61,7 +80,10 @@ final readonly class MailIn
             match ($origin) {
                 MailOrigin::Bounce => $this->bounced($one, $answers, $mail),
                 MailOrigin::Person => $this->replied($one, $attachments),
-                default => $one->beDone(IncomingState::Left, [MailOrigin::Away === $origin ? 'is away: nothing was answered, follow-ups go on' : 'machine mail: nothing was answered']),
+                default => $one->beDone(
+                    IncomingState::Left,
+                    [MailOrigin::Away === $origin ? 'is away: nothing was answered, follow-ups go on' : 'machine mail: nothing was answered'],
+                ),
             };
             if ($one->unsure) {
                 $one->waitBecause('may come from a machine (a list, or an address that takes no answers): nothing was done by itself');

@@ -100,7 +100,9 @@ final class MailReader
             return '';
         }
         $label = strtolower((string) $part->getCharset());
-        $bytes = \in_array($label, ['', 'us-ascii', 'ascii', 'utf-8', 'utf8', 'iso-8859-1', 'latin1', 'windows-1252'], true) ? (string) $part->getBinaryContentStream()?->getContents() : null;
+        $bytes = \in_array($label, ['', 'us-ascii', 'ascii', 'utf-8', 'utf8', 'iso-8859-1', 'latin1', 'windows-1252'], true)
+            ? (string) $part->getBinaryContentStream()?->getContents()
+            : null;
         if (null === $bytes) {
             return self::utf8((string) $part->getContent());
         }
@@ -113,7 +115,19 @@ final class MailReader
     private function headers(IMessage $mail): array
     {
         $headers = [];
-        foreach (['From', 'Subject', 'Auto-Submitted', 'Precedence', 'List-Id', 'Return-Path', 'X-Auto-Response-Suppress', 'X-Autoreply', 'X-Autorespond', 'Content-Type', 'Authentication-Results'] as $name) {
+        foreach ([
+            'From',
+            'Subject',
+            'Auto-Submitted',
+            'Precedence',
+            'List-Id',
+            'Return-Path',
+            'X-Auto-Response-Suppress',
+            'X-Autoreply',
+            'X-Autorespond',
+            'Content-Type',
+            'Authentication-Results',
+        ] as $name) {
             $header = $mail->getHeader($name);
             if (null !== $header) {
                 $headers[strtolower($name)] = self::utf8('Subject' === $name ? self::said($header->getValue()) : $header->getRawValue());

@@ -50,7 +50,10 @@ final class ReadReplyCommand extends Command
             }
         }
         $read = array_map(fn (string $file): array => $this->read($file, $asked), $files);
-        $output->writeln(json_encode(1 === \count($read) ? $read[0] : $read, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode(1 === \count($read) ? $read[0] : $read, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

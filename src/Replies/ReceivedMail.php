@@ -16,7 +16,18 @@ final readonly class ReceivedMail
      * @param string $report the part message/delivery-status; empty for none
      * @param string $reported Message-ID of the mail that the report is about; empty where it is not said
      */
-    public function __construct(public string $messageId, public array $references, public string $fromAddress, public string $fromName, public array $to, public string $subject, public string $text, public array $headers, public array $attachments, public string $report, public string $reported)
-    {
+    public function __construct(
+        public string $messageId,
+        public array $references,
+        public string $fromAddress,
+        public string $fromName,
+        public array $to,
+        public string $subject,
+        public string $text,
+        public array $headers,
+        public array $attachments,
+        public string $report,
+        public string $reported,
+    ) {
     }
 }

@@ -32,14 +32,27 @@ final readonly class ReplyController
     private const ID = '[0-9a-f-]{36}';
     private const MOST_OPEN = 200;
 
-    public function __construct(private EntityManagerInterface $em, private IncomingView $view, private ReplyView $whole, private ReplyDeciding $deciding, private MailIn $mail, private MailFolder $folder, private string $mailerDsn)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private IncomingView $view,
+        private ReplyView $whole,
+        private ReplyDeciding $deciding,
+        private MailIn $mail,
+        private MailFolder $folder,
+        private string $mailerDsn,
+    ) {
     }
 
     #[Route('', methods: ['GET'])]
     public function list(Request $request): Response
     {
-        $query = $this->em->createQueryBuilder()->select('i', 'c')->from(Incoming::class, 'i')->leftJoin('i.client', 'c')->orderBy('i.receivedAt', 'DESC')->addOrderBy('i.id', 'DESC')->setMaxResults(Page::SIZE + 1);
+        $query = $this->em->createQueryBuilder()
+            ->select('i', 'c')
+            ->from(Incoming::class, 'i')
+            ->leftJoin('i.client', 'c')
+            ->orderBy('i.receivedAt', 'DESC')
+            ->addOrderBy('i.id', 'DESC')
+            ->setMaxResults(Page::SIZE + 1);
         $state = Query::oneOf($request, 'state', array_column(IncomingState::cases(), 'value'));
         $client = Query::id($request, 'client');
         $cursor = Cursor::from($request);
@@ -49,7 +62,9 @@ final readonly class ReplyController
         } elseif (null === $client) {
             // What a person has to read comes first, however old it is; the rest is paged.
             $query->andWhere('i.state <> :open')->setParameter('open', IncomingState::Open->value);
-            $open = null === $cursor ? $this->em->getRepository(Incoming::class)->findBy(['state' => IncomingState::Open], ['receivedAt' => 'DESC', 'id' => 'DESC'], self::MOST_OPEN) : [];
+            $open = null === $cursor
+                ? $this->em->getRepository(Incoming::class)->findBy(['state' => IncomingState::Open], ['receivedAt' => 'DESC', 'id' => 'DESC'], self::MOST_OPEN)
+                : [];
         }
         if (null !== $client) {
             $query->andWhere('i.client = :client')->setParameter('client', $client);
@@ -61,7 +76,13 @@ final readonly class ReplyController
         $found = $query->getQuery()->getResult();
         [$page, $next] = Page::cut($found, static fn (Incoming $one): Cursor => new Cursor($one->receivedAt->format('Y-m-d H:i:s'), $one->id));
 
-        return new JsonResponse(['items' => array_map($this->view->row(...), [...$open, ...$page]), 'next' => $next, 'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open]), 'standIn' => str_starts_with($this->mailerDsn, 'mailbox:'), 'notRead' => $this->folder->notRead()]);
+        return new JsonResponse([
+            'items' => array_map($this->view->row(...), [...$open, ...$page]),
+            'next' => $next,
+            'open' => $this->em->getRepository(Incoming::class)->count(['state' => IncomingState::Open]),
+            'standIn' => str_starts_with($this->mailerDsn, 'mailbox:'),
+            'notRead' => $this->folder->notRead(),
+        ]);
     }
 
     #[Route('/{id}', requirements: ['id' => self::ID], methods: ['GET'])]
@@ -75,7 +96,10 @@ final readonly class ReplyController
     public function decide(string $id, Request $request, #[CurrentUser] Staff $staff): Response
     {
         $reply = $this->get($id);
-        $says = Meaning::tryFrom(JsonBody::text(JsonBody::read($request), 'says', 10)) ?? throw Problem::invalid('says', 'Say what it means: yes, no, later, stop, question or other.');
+        $says = Meaning::tryFrom(JsonBody::text(JsonBody::read($request), 'says', 10)) ?? throw Problem::invalid(
+            'says',
+            'Say what it means: yes, no, later, stop, question or other.',
+        );
         $this->deciding->decide($reply, $says, $staff);
 
         return new JsonResponse($this->whole->show($reply));

@@ -28,8 +28,14 @@ final readonly class ReplyTaking
     /** Per cent from which "stop" is nothing but that. */
     private const SURE_STOP = 95;
 
-    public function __construct(private EntityManagerInterface $em, private ReplyReader $replies, private WhatFollows $follows, private Changes $changes, private EventDispatcherInterface $events, private Profile $business)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ReplyReader $replies,
+        private WhatFollows $follows,
+        private Changes $changes,
+        private EventDispatcherInterface $events,
+        private Profile $business,
+    ) {
     }
 
     public function known(string $messageId): ?Incoming

@@ -28,7 +28,9 @@ final readonly class ReplyView
             'parts' => $one->parts,
             'believed' => $one->believed,
             'canArrive' => 'mail' === $one->channel && '' === $one->submissionId && MailOrigin::Bounce !== $one->origin,
-            'starts' => IncomingState::Open === $one->state ? array_map(fn (Meaning $meaning): array => ['says' => $meaning->value, 'lines' => $this->follows->lines($one, $meaning)], Meaning::cases()) : [],
+            'starts' => IncomingState::Open === $one->state
+                ? array_map(fn (Meaning $meaning): array => ['says' => $meaning->value, 'lines' => $this->follows->lines($one, $meaning)], Meaning::cases())
+                : [],
             'change' => $this->decidedBy($one),
             'answered' => null === $one->answers ? null : $this->messages->whole($one->answers),
         ];
@@ -40,7 +42,10 @@ final readonly class ReplyView
         if (IncomingState::Open === $one->state) {
             return null;
         }
-        $change = $this->db->fetchOne("SELECT c.id FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE e.record_id = ? AND c.kind = 'handle' AND c.undone_at IS NULL ORDER BY e.seq DESC LIMIT 1", [$one->id]);
+        $change = $this->db->fetchOne(
+            "SELECT c.id FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE e.record_id = ? AND c.kind = 'handle' AND c.undone_at IS NULL ORDER BY e.seq DESC LIMIT 1",
+            [$one->id],
+        );
 
         return \is_string($change) ? $change : null;
     }

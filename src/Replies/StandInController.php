@@ -25,8 +25,16 @@ use Telamon\Staff\Permission;
 #[IsGranted(Permission::Write->value)]
 final readonly class StandInController
 {
-    public function __construct(private EntityManagerInterface $em, private MailIn $in, private TextIn $texts, private Profile $business, private ReplyView $view, private StandInLetters $letters, private EmailReader $emails, private string $mailerDsn)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MailIn $in,
+        private TextIn $texts,
+        private Profile $business,
+        private ReplyView $view,
+        private StandInLetters $letters,
+        private EmailReader $emails,
+        private string $mailerDsn,
+    ) {
     }
 
     #[Route('/mail', methods: ['POST'])]
@@ -53,7 +61,8 @@ final readonly class StandInController
         if ('' === $words) {
             throw Problem::invalid('text', 'Write what the client writes.');
         }
-        $from = $answered->toAddress ?? $this->business->phoneReader()->read(self::text($body, 'from', 254)) ?? throw Problem::invalid('from', 'Write the phone number that it comes from.');
+        $from = $answered->toAddress ?? $this->business->phoneReader()
+            ->read(self::text($body, 'from', 254)) ?? throw Problem::invalid('from', 'Write the phone number that it comes from.');
 
         return $this->texts->take(Ids::next(), $from, $words);
     }

@@ -27,7 +27,9 @@ final readonly class StandInLetters
      */
     public function write(?Message $message, string $from, string $subject, string $words): string
     {
-        $email = (new Email())->from(new Address($from, $message->toName ?? ''))->date($this->clock->now())->to(null === $message ? $this->business->business()->email : $this->addresses->replyTo($message));
+        $email = (new Email())->from(new Address($from, $message->toName ?? ''))
+            ->date($this->clock->now())
+            ->to(null === $message ? $this->business->business()->email : $this->addresses->replyTo($message));
         $email->subject('' !== $subject ? $subject : (null === $message ? 'A question' : "Re: {$message->subject}"));
         $quoted = null === $message ? '' : "\n\nOn {$message->queuedAt->format('D, j M Y')}, {$message->fromName} wrote:\n> ".str_replace("\n", "\n> ", $message->text);
         $email->text("$words$quoted\n");

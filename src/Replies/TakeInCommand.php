@@ -34,7 +34,10 @@ final class TakeInCommand extends Command
         }
         foreach ($files as $file) {
             $one = $this->in->take((string) file_get_contents($file));
-            $output->writeln(basename($file).": {$one->origin->value}, {$one->says->value} {$one->confidence} %, {$one->state->value}".('' === $one->submissionId ? '' : ', an arrival'), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                basename($file).": {$one->origin->value}, {$one->says->value} {$one->confidence} %, {$one->state->value}".('' === $one->submissionId ? '' : ', an arrival'),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
 
         return Command::SUCCESS;

@@ -84,7 +84,13 @@ final readonly class Threads
     private function only(ContactKind $kind, string $value): ?Client
     {
         /** @var list<ContactPoint> $points */
-        $points = $this->em->createQueryBuilder()->select('p', 'c')->from(ContactPoint::class, 'p')->join('p.client', 'c')->where('p.kind = :kind AND LOWER(p.value) = :address AND (p.confirmed = true OR NOT EXISTS (SELECT q.id FROM '.ContactPoint::class.' q WHERE q.client = c AND q.confirmed = true))')
+        $points = $this->em->createQueryBuilder()
+            ->select('p', 'c')
+            ->from(ContactPoint::class, 'p')
+            ->join('p.client', 'c')
+            ->where(
+                'p.kind = :kind AND LOWER(p.value) = :address AND (p.confirmed = true OR NOT EXISTS (SELECT q.id FROM '.ContactPoint::class.' q WHERE q.client = c AND q.confirmed = true))',
+            )
             ->setParameter('kind', $kind->value)->setParameter('address', $value)->setMaxResults(3)->getQuery()->getResult();
         $clients = [];
         foreach ($points as $point) {

@@ -28,8 +28,15 @@ final readonly class WhatFollows
     /** Days after which somebody who said "later" is asked again. */
     private const LATER = 30;
 
-    public function __construct(private EntityManagerInterface $em, private QuoteMails $quotes, private TaskCounts $counts, private Stops $stops, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private QuoteMails $quotes,
+        private TaskCounts $counts,
+        private Stops $stops,
+        private EventDispatcherInterface $events,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return list<string> in words, in order */
@@ -40,10 +47,18 @@ final readonly class WhatFollows
         $who = $project->lead->name ?? $this->business->coordinator()->name;
         $task = static fn (string $words, string $due = 'today'): string => null === $project ? "waits here for $who: there is no open project for a task" : "gives {$project->lead->name} a task, due $due: {$words}";
         $lines = match ($meaning) {
-            Meaning::Yes => null === $quote ? [$task($this->words($reply, 'says yes'))] : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
+            Meaning::Yes => null === $quote
+                ? [$task($this->words($reply, 'says yes'))]
+                : ["sends {$this->sender($reply)} the way to accept {$quote->shown()}, to be signed in a minute"],
             Meaning::No => [$task($this->words($reply, 'says no'))],
-            Meaning::Later => [$task($this->again($reply), null === $this->named($reply) ? 'in '.self::LATER.' days, as they name no day' : $this->laterOn($reply)->format('D j F Y').', the day that they name')],
-            Meaning::Stop => [null === $reply->client ? "sends nothing unasked to {$reply->fromAddress} any more" : "sends nothing unasked to {$reply->client->name()} any more, at any address or number", 'cancels what waits for them'],
+            Meaning::Later => [$task(
+                $this->again($reply),
+                null === $this->named($reply) ? 'in '.self::LATER.' days, as they name no day' : $this->laterOn($reply)->format('D j F Y').', the day that they name',
+            )],
+            Meaning::Stop => [
+                null === $reply->client ? "sends nothing unasked to {$reply->fromAddress} any more" : "sends nothing unasked to {$reply->client->name()} any more, at any address or number",
+                'cancels what waits for them',
+            ],
             Meaning::Question => [$task($this->words($reply, 'asks'))],
             Meaning::Other => [$task($this->words($reply, 'writes'))],
         };
@@ -64,7 +79,11 @@ final readonly class WhatFollows
         $reply->means($meaning);
         if (Meaning::Stop === $meaning) {
             // They may answer from another address than the one that was written to, and a text may answer a mail: all of them are left alone.
-            foreach (array_unique([mb_strtolower($reply->fromAddress), mb_strtolower($reply->answers->toAddress ?? $reply->fromAddress), ...null === $reply->client ? [] : Stops::addressesOf($reply->client)]) as $address) {
+            foreach (array_unique([
+                mb_strtolower($reply->fromAddress),
+                mb_strtolower($reply->answers->toAddress ?? $reply->fromAddress),
+                ...null === $reply->client ? [] : Stops::addressesOf($reply->client),
+            ]) as $address) {
                 $this->stops->stop($address, $reply->client, 'by a reply', $reply->said);
             }
         } elseif (null !== $quote) {
@@ -140,7 +159,12 @@ final readonly class WhatFollows
     private function quote(Incoming $reply, ?Project $project): ?Quote
     {
         $by = null !== $project ? ['project' => $project] : ['client' => $reply->client];
-        $open = null === $project && null === $reply->client ? [] : $this->em->getRepository(Quote::class)->findBy($by + ['state' => array_values(array_filter(QuoteState::cases(), static fn (QuoteState $state): bool => $state->isOpen()))]);
+        $open = null === $project && null === $reply->client
+            ? []
+            : $this->em->getRepository(Quote::class)->findBy($by + ['state' => array_values(array_filter(
+                QuoteState::cases(),
+                static fn (QuoteState $state): bool => $state->isOpen(),
+            ))]);
 
         return 1 === \count($open) && '' !== $this->quotes->address($open[0]) ? $open[0] : null;
     }

@@ -31,8 +31,14 @@ use Telamon\Submissions\Submission;
 #[IsGranted(Permission::Write->value)]
 final readonly class WriteController
 {
-    public function __construct(private EntityManagerInterface $em, private WritingByHand $writing, private MessageView $view, private LetterFiles $files, private TemplateByHand $templates, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private WritingByHand $writing,
+        private MessageView $view,
+        private LetterFiles $files,
+        private TemplateByHand $templates,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/api/messages/{id}', requirements: ['id' => '[0-9a-f-]{36}'], methods: ['PUT'])]
@@ -70,7 +76,13 @@ final readonly class WriteController
         $answers = $this->find(Incoming::class, $body, 'answers');
         $client = $this->find(Client::class, $body, 'client') ?? $project->client ?? $answers?->client;
 
-        return new JsonResponse($this->templates->begin($template, $client->mergedInto ?? $client, $project ?? $answers?->project, $this->find(Submission::class, $body, 'submission'), $answers));
+        return new JsonResponse($this->templates->begin(
+            $template,
+            $client->mergedInto ?? $client,
+            $project ?? $answers?->project,
+            $this->find(Submission::class, $body, 'submission'),
+            $answers,
+        ));
     }
 
     /**

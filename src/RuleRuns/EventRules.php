@@ -69,8 +69,16 @@ final readonly class EventRules
      *
      * @return list<Journaled> what was made or changed
      */
-    public function happened(Trigger $event, ?Project $project, ?Client $client, array $what, array $beside = [], bool $byHand = false, ?Submission $of = null, int $depth = 0): array
-    {
+    public function happened(
+        Trigger $event,
+        ?Project $project,
+        ?Client $client,
+        array $what,
+        array $beside = [],
+        bool $byHand = false,
+        ?Submission $of = null,
+        int $depth = 0,
+    ): array {
         if ($depth > self::LONGEST_CHAIN || !$this->books->waitsFor($event)) {
             return [];
         }
@@ -95,7 +103,9 @@ final readonly class EventRules
     public function trial(Rule $rule, RuleBook $book, Project $project): Plan
     {
         $submission = $this->submissionOf($project);
-        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage])->with($rule->when->asIf($rule->what))->after([$rule->when], [$rule->what]);
+        $facts = $this->known($submission, $project, $project->client, ['@stage_before' => $project->stage])
+            ->with($rule->when->asIf($rule->what))
+            ->after([$rule->when], [$rule->what]);
 
         return $this->plan($book, $facts, $submission, $project);
     }
@@ -130,7 +140,9 @@ final readonly class EventRules
     /** @return list<Journaled> */
     private function goOn(?Project $project, string $stageBefore, int $depth): array
     {
-        return null === $project || $project->stage === $stageBefore ? [] : $this->happened(new StageChanged(), $project, null, [$project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
+        return null === $project || $project->stage === $stageBefore
+            ? []
+            : $this->happened(new StageChanged(), $project, null, [$project->stage], ['@stage_before' => $stageBefore], depth: $depth + 1);
     }
 
     /** @param array<string, string> $beside */

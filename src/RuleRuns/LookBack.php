@@ -76,7 +76,16 @@ class LookBack
     /** @return array<string, mixed> as LookBack in the contract */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'state' => $this->state, 'days' => $this->days, 'total' => $this->total, 'done' => $this->done, 'touched' => $this->touched, 'lines' => $this->lines(), 'examples' => $this->examples];
+        return [
+            'id' => $this->id,
+            'state' => $this->state,
+            'days' => $this->days,
+            'total' => $this->total,
+            'done' => $this->done,
+            'touched' => $this->touched,
+            'lines' => $this->lines(),
+            'examples' => $this->examples,
+        ];
     }
 
     /** @return list<string> what it would have added to each, in words */

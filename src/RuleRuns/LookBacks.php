@@ -38,7 +38,11 @@ final readonly class LookBacks
         $forms = $this->reader->read('look', $rule)->forms;
         $total = [] === $forms
             ? $this->db->fetchOne('SELECT COUNT(*) FROM submission WHERE received_at >= ?', [$since])
-            : $this->db->fetchOne('SELECT COUNT(*) FROM submission WHERE received_at >= ? AND form_id IN (SELECT id FROM form WHERE slug IN (?))', [$since, $forms], [1 => ArrayParameterType::STRING]);
+            : $this->db->fetchOne(
+                'SELECT COUNT(*) FROM submission WHERE received_at >= ? AND form_id IN (SELECT id FROM form WHERE slug IN (?))',
+                [$since, $forms],
+                [1 => ArrayParameterType::STRING],
+            );
         $look = new LookBack($rule, $days, is_numeric($total) ? (int) $total : 0, $now);
         $this->em->wrapInTransaction(function () use ($look): void {
             $this->em->persist($look);

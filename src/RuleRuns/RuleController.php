@@ -100,7 +100,10 @@ final readonly class RuleController
     {
         $zone = $this->business->zone();
 
-        return new JsonResponse(['items' => array_map(static fn (array $use): array => ['at' => $use['at']->setTimezone($zone)->format(\DATE_RFC3339)] + $use, $this->uses->of($this->get($id)->id))]);
+        return new JsonResponse(['items' => array_map(
+            static fn (array $use): array => ['at' => $use['at']->setTimezone($zone)->format(\DATE_RFC3339)] + $use,
+            $this->uses->of($this->get($id)->id),
+        )]);
     }
 
     #[Route('/look-backs', methods: ['POST'])]

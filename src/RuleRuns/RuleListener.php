@@ -62,7 +62,14 @@ final readonly class RuleListener
             AppointmentEvent::Missed => new Triggers\VisitMissed(),
         };
         $submission = null === $appointment->submissionId ? null : $this->em->find(Submission::class, $appointment->submissionId);
-        $event->touch(...$this->rules->happened($trigger, $appointment->project, $client, [$appointment->type->name ?? $appointment->title], ['@visit' => $appointment->title], of: $submission));
+        $event->touch(...$this->rules->happened(
+            $trigger,
+            $appointment->project,
+            $client,
+            [$appointment->type->name ?? $appointment->title],
+            ['@visit' => $appointment->title],
+            of: $submission,
+        ));
     }
 
     #[AsEventListener]

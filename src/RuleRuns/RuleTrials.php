@@ -22,8 +22,14 @@ use Telamon\Submissions\Submission;
 /** Tries a rule: the plan with it beside the plan without. Nothing is saved. */
 final readonly class RuleTrials
 {
-    public function __construct(private EntityManagerInterface $em, private RuleChanges $changes, private RuleBooks $books, private PlanMaker $plans, private EventRules $events, private Records $records)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RuleChanges $changes,
+        private RuleBooks $books,
+        private PlanMaker $plans,
+        private EventRules $events,
+        private Records $records,
+    ) {
     }
 
     /**
@@ -44,7 +50,11 @@ final readonly class RuleTrials
         $plan = \is_array($body['sample'] ?? null) ? $this->sample($body['sample']) : $this->submission($body);
         $with = $plan($this->books->book($rule));
 
-        return ['holds' => \in_array($rule, $with->outcome->rules, true), 'with' => $this->records->linked($with->toArray()), 'without' => $this->records->linked($plan($this->books->book($rule, true))->toArray())];
+        return [
+            'holds' => \in_array($rule, $with->outcome->rules, true),
+            'with' => $this->records->linked($with->toArray()),
+            'without' => $this->records->linked($plan($this->books->book($rule, true))->toArray()),
+        ];
     }
 
     /**
@@ -80,7 +90,9 @@ final readonly class RuleTrials
     private function sample(array $sample): \Closure
     {
         $slug = JsonBody::text($sample, 'form', 100);
-        $form = $this->em->getRepository(Form::class)->findOneBy(['slug' => $slug])?->published?->definition() ?? throw new InvalidInput('sample.form', 'Choose a form that is published.');
+        $form = $this->em->getRepository(Form::class)
+            ->findOneBy(['slug' => $slug])?->published
+            ?->definition() ?? throw new InvalidInput('sample.form', 'Choose a form that is published.');
         $answers = \is_array($sample['answers'] ?? null) ? $sample['answers'] : throw new InvalidInput('sample.answers', 'Send the answers by question key.');
 
         return fn (RuleBook $book): Plan => $this->plans->dryRun($form, $answers, $slug, [], $book);

@@ -57,7 +57,8 @@ class HandlingRule implements Journaled, NamesOthers
 
         return [
             'id' => $this->id, 'version' => $this->version, 'position' => $this->position, 'name' => $this->name, 'why' => $this->why, 'enabled' => $this->enabled,
-            'forms' => $d['forms'] ?? [], 'if' => $d['if'] ?? null, 'then' => $d['then'] ?? [], 'from' => $d['from'] ?? '', 'until' => $d['until'] ?? '', 'acceptsByItself' => $d['acceptsByItself'] ?? false,
+            'forms' => $d['forms'] ?? [], 'if' => $d['if'] ?? null, 'then' => $d['then'] ?? [], 'from' => $d['from'] ?? '',
+            'until' => $d['until'] ?? '', 'acceptsByItself' => $d['acceptsByItself'] ?? false,
             'when' => $d['when'] ?? 'received', 'what' => $d['what'] ?? '', 'alsoByHand' => $d['alsoByHand'] ?? false,
         ];
     }

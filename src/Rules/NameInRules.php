@@ -28,9 +28,15 @@ final readonly class NameInRules
     /** @return list<string> names of the rules that give records a tag */
     public function givingTag(string $tag): array
     {
-        $gives = static fn (HandlingRule $rule): bool => [] !== array_filter(self::list($rule->definition['then'] ?? []), static fn (mixed $action): bool => \is_array($action) && 'tag' === ($action['kind'] ?? '') && $tag === ($action['tag'] ?? ''));
+        $gives = static fn (HandlingRule $rule): bool => [] !== array_filter(
+            self::list($rule->definition['then'] ?? []),
+            static fn (mixed $action): bool => \is_array($action) && 'tag' === ($action['kind'] ?? '') && $tag === ($action['tag'] ?? ''),
+        );
 
-        return array_map(static fn (HandlingRule $rule): string => $rule->name, array_values(array_filter($this->em->getRepository(HandlingRule::class)->findBy(['retired' => false]), $gives)));
+        return array_map(
+            static fn (HandlingRule $rule): string => $rule->name,
+            array_values(array_filter($this->em->getRepository(HandlingRule::class)->findBy(['retired' => false]), $gives)),
+        );
     }
 
     /**
@@ -44,7 +50,10 @@ final readonly class NameInRules
             if ($what === ($definition['when'] ?? '') && ($definition['what'] ?? '') === $from) {
                 $definition['what'] = $to;
             }
-            $definition['then'] = array_map(static fn (mixed $action): mixed => \is_array($action) && $what === ($action['kind'] ?? '') && ($action[$what] ?? '') === $from ? [$what => $to] + $action : $action, self::list($definition['then'] ?? []));
+            $definition['then'] = array_map(
+                static fn (mixed $action): mixed => \is_array($action) && $what === ($action['kind'] ?? '') && ($action[$what] ?? '') === $from ? [$what => $to] + $action : $action,
+                self::list($definition['then'] ?? []),
+            );
             if (\is_array($definition['if'] ?? null)) {
                 $definition['if'] = self::condition($definition['if'], $asked, $from, $to);
             }

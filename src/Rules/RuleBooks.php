@@ -27,8 +27,17 @@ use Telamon\Staff\Staff;
 /** Gathers the rules that are on, and what they may name. */
 final readonly class RuleBooks
 {
-    public function __construct(private EntityManagerInterface $em, private RuleReader $reader, private Profile $business, private MessageQueue $messages, private FollowUps $followUps, private Rooms $rooms, private PublishedForms $forms, private TurnsTaken $turns, private Remembered $remembered)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RuleReader $reader,
+        private Profile $business,
+        private MessageQueue $messages,
+        private FollowUps $followUps,
+        private Rooms $rooms,
+        private PublishedForms $forms,
+        private TurnsTaken $turns,
+        private Remembered $remembered,
+    ) {
     }
 
     /** @param Rule|null $also a rule that is being tried: in the place of the kept one with its id, or last */
@@ -70,7 +79,10 @@ final readonly class RuleBooks
     /** @return list<Rule> all that are kept, on or off, as far as they can be read */
     public function kept(): array
     {
-        return array_values(array_filter(array_map($this->read(...), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']))));
+        return array_values(array_filter(array_map(
+            $this->read(...),
+            $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']),
+        )));
     }
 
     /**
@@ -79,13 +91,26 @@ final readonly class RuleBooks
      */
     private function of(array $rules, array $known): RuleBook
     {
-        return new RuleBook($rules, $known['staff'], $known['checklists'], $known['stages'], $known['templates'], [] === $rules ? new Turns() : $this->turns->of($rules), $known['followUps'], $known['rooms'], self::nameForms($rules) ? $this->forms->published() : []);
+        return new RuleBook(
+            $rules,
+            $known['staff'],
+            $known['checklists'],
+            $known['stages'],
+            $known['templates'],
+            [] === $rules ? new Turns() : $this->turns->of($rules),
+            $known['followUps'],
+            $known['rooms'],
+            self::nameForms($rules) ? $this->forms->published() : [],
+        );
     }
 
     /** @param list<Rule> $rules */
     private static function nameForms(array $rules): bool
     {
-        return [] !== array_filter($rules, static fn (Rule $rule): bool => [] !== array_filter($rule->actions, static fn (RuleAction $action): bool => $action instanceof LetFillIn));
+        return [] !== array_filter(
+            $rules,
+            static fn (Rule $rule): bool => [] !== array_filter($rule->actions, static fn (RuleAction $action): bool => $action instanceof LetFillIn),
+        );
     }
 
     /** @return array{staff: array<string, StaffMember>, checklists: array<string, Checklist>, stages: list<string>, templates: list<string>, followUps: list<string>, rooms: list<string>, rules: array<string, array{bool, Rule|null}>} */
@@ -97,7 +122,15 @@ final readonly class RuleBooks
                 $rules[$kept->id] = [$kept->enabled, $this->read($kept)];
             }
 
-            return ['rules' => $rules, 'staff' => $this->staff(), 'checklists' => $this->checklists(), 'stages' => $this->business->stages(), 'templates' => array_keys($this->messages->templateNames()), 'followUps' => array_keys($this->followUps->names()), 'rooms' => array_keys($this->rooms->names())];
+            return [
+                'rules' => $rules,
+                'staff' => $this->staff(),
+                'checklists' => $this->checklists(),
+                'stages' => $this->business->stages(),
+                'templates' => array_keys($this->messages->templateNames()),
+                'followUps' => array_keys($this->followUps->names()),
+                'rooms' => array_keys($this->rooms->names()),
+            ];
         });
     }
 

@@ -29,8 +29,14 @@ final readonly class RuleChanges
 {
     private const KEPT = ['forms', 'if', 'then', 'from', 'until', 'acceptsByItself', 'when', 'what', 'alsoByHand'];
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private RuleReader $reader, private RuleBooks $books, private MergeFields $fields, private TemplateRenderer $renderer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private RuleReader $reader,
+        private RuleBooks $books,
+        private MergeFields $fields,
+        private TemplateRenderer $renderer,
+    ) {
     }
 
     /**
@@ -80,7 +86,10 @@ final readonly class RuleChanges
                 return;
             }
         }
-        throw new InvalidInput('then', 'What comes by '.(1 === \count($rule->forms) ? 'this form' : 'these forms').' is only filed with the client: there is no project on which a task could stand. Tell somebody instead, or let the form add to a project.');
+        throw new InvalidInput(
+            'then',
+            'What comes by '.(1 === \count($rule->forms) ? 'this form' : 'these forms').' is only filed with the client: there is no project on which a task could stand. Tell somebody instead, or let the form add to a project.',
+        );
     }
 
     /** @throws Refusal when a text names what nothing could fill */

@@ -27,7 +27,15 @@ final readonly class RuleUses
         $ref = RecordRef::of($record);
         foreach ($outcome->rules as $rule) {
             $gone = array_filter($outcome->gone, static fn (array $one): bool => $one[0]->id === $rule->id);
-            $this->em->persist(new RuleUse($rule->id, $ref['id'], $this->clock->now(), mb_substr(implode(', ', array_column($gone, 1)), 0, 300), $change->id, $ref['kind'], mb_substr($ref['label'], 0, 300)));
+            $this->em->persist(new RuleUse(
+                $rule->id,
+                $ref['id'],
+                $this->clock->now(),
+                mb_substr(implode(', ', array_column($gone, 1)), 0, 300),
+                $change->id,
+                $ref['kind'],
+                mb_substr($ref['label'], 0, 300),
+            ));
         }
         $this->turns->take($outcome->turns);
     }
@@ -40,7 +48,11 @@ final readonly class RuleUses
             ->where('u.ruleId = :rule')->setParameter('rule', $ruleId)->orderBy('u.at', 'DESC')->addOrderBy('u.id', 'DESC')->setMaxResults(self::SHOWN)->getQuery()->getResult();
 
         return array_map(fn (array $row): array => [
-            'record' => $this->records->ref($row[0]->recordKind, $row[0]->recordId, $row[0]->recordLabel), 'at' => $row[0]->at, 'failure' => $row[0]->failure, 'takenBack' => null !== $row['undoneAt'],
+            'record' => $this->records->ref(
+                $row[0]->recordKind,
+                $row[0]->recordId,
+                $row[0]->recordLabel,
+            ), 'at' => $row[0]->at, 'failure' => $row[0]->failure, 'takenBack' => null !== $row['undoneAt'],
         ], $found);
     }
 }

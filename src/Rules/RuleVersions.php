@@ -61,7 +61,16 @@ final readonly class RuleVersions
 
     private static function parts(mixed $before, mixed $after): string
     {
-        $names = ['forms' => 'other forms', 'if' => 'another condition', 'then' => 'does something else', 'from' => 'another first day', 'until' => 'another last day', 'acceptsByItself' => 'accepting by itself', 'when' => 'set off by something else', 'what' => 'set off by something else'];
+        $names = [
+            'forms' => 'other forms',
+            'if' => 'another condition',
+            'then' => 'does something else',
+            'from' => 'another first day',
+            'until' => 'another last day',
+            'acceptsByItself' => 'accepting by itself',
+            'when' => 'set off by something else',
+            'what' => 'set off by something else',
+        ];
         $words = [];
         foreach ($names as $name => $told) {
             if ((\is_array($before) ? $before[$name] ?? null : null) !== (\is_array($after) ? $after[$name] ?? null : null)) {

@@ -26,8 +26,15 @@ use Telamon\Staff\Staff;
 /** Shows handling rules, what they did, and what they may name. */
 final readonly class RuleView
 {
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private Profile $business, private OwnFields $fields, private AskedFacts $asked, private FollowUps $followUps, private Rooms $rooms)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private Profile $business,
+        private OwnFields $fields,
+        private AskedFacts $asked,
+        private FollowUps $followUps,
+        private Rooms $rooms,
+    ) {
     }
 
     /** @return array<string, mixed> as HandlingRule in the contract */
@@ -42,7 +49,10 @@ final readonly class RuleView
         $uses = $this->uses();
 
         return [
-            'items' => array_map(fn (HandlingRule $kept): array => $this->shown($kept, $uses), $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC'])),
+            'items' => array_map(
+                fn (HandlingRule $kept): array => $this->shown($kept, $uses),
+                $this->em->getRepository(HandlingRule::class)->findBy(['retired' => false], ['position' => 'ASC', 'id' => 'ASC']),
+            ),
             'offers' => $this->offers(),
         ];
     }
@@ -53,15 +63,35 @@ final readonly class RuleView
         $forms = array_values(array_filter($this->em->getRepository(Form::class)->findBy([], ['title' => 'ASC']), static fn (Form $form): bool => null !== $form->published));
 
         return [
-            'staff' => array_map(static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name], $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC'])),
+            'staff' => array_map(
+                static fn (Staff $member): array => ['value' => $member->id, 'label' => $member->name],
+                $this->em->getRepository(Staff::class)->findBy(['active' => true], ['name' => 'ASC']),
+            ),
             'roles' => Role::offered(),
-            'checklists' => array_map(static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name], $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC'])),
+            'checklists' => array_map(
+                static fn (ChecklistTemplate $list): array => ['value' => $list->id, 'label' => $list->name],
+                $this->em->getRepository(ChecklistTemplate::class)->findBy(['isBase' => false, 'retired' => false], ['name' => 'ASC']),
+            ),
             'forms' => array_map(static fn (Form $form): array => ['value' => $form->slug, 'label' => $form->title], $forms),
             'questions' => self::questions($forms),
-            'templates' => array_values(array_map(static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name], array_filter($this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false], ['name' => 'ASC']), static fn (MessageTemplate $template): bool => Purpose::Client === $template->purpose()))),
-            'followUps' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($this->followUps->names()), $this->followUps->names()),
+            'templates' => array_values(array_map(
+                static fn (MessageTemplate $template): array => ['value' => $template->key, 'label' => $template->name],
+                array_filter(
+                    $this->em->getRepository(MessageTemplate::class)->findBy(['retired' => false], ['name' => 'ASC']),
+                    static fn (MessageTemplate $template): bool => Purpose::Client === $template->purpose(),
+                ),
+            )),
+            'followUps' => array_map(
+                static fn (string $key, string $name): array => ['value' => $key, 'label' => $name],
+                array_keys($this->followUps->names()),
+                $this->followUps->names(),
+            ),
             'rooms' => array_map(static fn (string $key, string $name): array => ['value' => $key, 'label' => $name], array_keys($this->rooms->names()), $this->rooms->names()),
-            'ofProject' => array_map(static fn (string $name, string $words): array => ['value' => $name, 'label' => $words], array_keys(MergeFields::OF_PROJECT), MergeFields::OF_PROJECT),
+            'ofProject' => array_map(
+                static fn (string $name, string $words): array => ['value' => $name, 'label' => $words],
+                array_keys(MergeFields::OF_PROJECT),
+                MergeFields::OF_PROJECT,
+            ),
             'fields' => $this->fields(),
             'clientFields' => $this->clientFields(),
             'triggers' => array_map(static fn (Trigger $trigger): array => $trigger->toArray(), Triggers::all()),
@@ -85,7 +115,11 @@ final readonly class RuleView
             ['record' => 'asset', 'field' => 'place', 'label' => ucfirst($this->business->business()->assetWord).', where it stands'],
         ];
         foreach ($this->fields->byName() as $own) {
-            $fields[] = ['record' => $own->record, 'field' => "custom.{$own->key}", 'label' => ucfirst('asset' === $own->record ? $this->business->business()->assetWord : $own->record).", {$own->label}"];
+            $fields[] = [
+                'record' => $own->record,
+                'field' => "custom.{$own->key}",
+                'label' => ucfirst('asset' === $own->record ? $this->business->business()->assetWord : $own->record).", {$own->label}",
+            ];
         }
 
         return $fields;
@@ -94,7 +128,15 @@ final readonly class RuleView
     /** @return list<array{value: string, label: string}> what may change about a client */
     private function clientFields(): array
     {
-        $fields = ['email' => 'in the mail address', 'phone' => 'in the phone number', 'address' => 'in the address', 'tags' => 'in the tags', 'owner' => 'in who looks after them', 'organisation' => 'in organisation', 'notes' => 'in notes'];
+        $fields = [
+            'email' => 'in the mail address',
+            'phone' => 'in the phone number',
+            'address' => 'in the address',
+            'tags' => 'in the tags',
+            'owner' => 'in who looks after them',
+            'organisation' => 'in organisation',
+            'notes' => 'in notes',
+        ];
         foreach ($this->fields->byName() as $own) {
             $fields += 'client' === $own->record ? ["custom.{$own->key}" => "in {$own->label}"] : [];
         }
@@ -115,7 +157,14 @@ final readonly class RuleView
         foreach ($forms as $form) {
             foreach ($form->published?->definition()->questions() ?? [] as $question) {
                 if ($question->type->asks()) {
-                    $questions[$question->key] ??= ['key' => $question->key, 'wording' => $question->wording, 'type' => $question->type::name(), 'options' => [], 'forms' => [], 'wordings' => []];
+                    $questions[$question->key] ??= [
+                        'key' => $question->key,
+                        'wording' => $question->wording,
+                        'type' => $question->type::name(),
+                        'options' => [],
+                        'forms' => [],
+                        'wordings' => [],
+                    ];
                     $questions[$question->key]['forms'][] = $form->slug;
                     $questions[$question->key]['wordings'][] = $question->wording;
                     foreach ($question->options as $option) {
@@ -142,7 +191,9 @@ final readonly class RuleView
     private function uses(): array
     {
         $uses = [];
-        foreach ($this->db->iterateAssociative("SELECT u.rule_id, COUNT(*) AS times, MAX(u.at) AS last, SUM(u.failure <> '') AS failures FROM rule_use u JOIN change_set c ON c.id = u.change_id AND c.undone_at IS NULL GROUP BY u.rule_id") as $row) {
+        foreach ($this->db->iterateAssociative(
+            "SELECT u.rule_id, COUNT(*) AS times, MAX(u.at) AS last, SUM(u.failure <> '') AS failures FROM rule_use u JOIN change_set c ON c.id = u.change_id AND c.undone_at IS NULL GROUP BY u.rule_id",
+        ) as $row) {
             if (\is_string($row['rule_id']) && \is_string($row['last'])) {
                 $uses[$row['rule_id']] = [
                     'times' => is_numeric($row['times']) ? (int) $row['times'] : 0,

@@ -21,7 +21,10 @@ final readonly class TurnsTaken
     /** @param list<Rule> $rules */
     public function of(array $rules): Turns
     {
-        $hows = array_merge(...array_map(static fn (Rule $rule): array => array_map(static fn (RuleAction $action): string => $action instanceof NamesSomebody ? $action->named() : '', $rule->actions), $rules));
+        $hows = array_merge(...array_map(
+            static fn (Rule $rule): array => array_map(static fn (RuleAction $action): string => $action instanceof NamesSomebody ? $action->named() : '', $rule->actions),
+            $rules,
+        ));
         $last = [];
         foreach (\in_array(Turns::ROTA, $hows, true) ? $this->db->fetchAllKeyValue('SELECT place, staff_id FROM rule_turn') : [] as $place => $staff) {
             $last[(string) $place] = \is_string($staff) ? $staff : '';

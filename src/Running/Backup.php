@@ -72,7 +72,9 @@ final readonly class Backup
         $left = is_dir($data) ? array_values(array_diff(scandir($data) ?: [], self::NOTHING)) : [];
         if ([] !== $left) {
             // Also what a database leaves beside it: with another one it would be read as a part of that.
-            throw new NotBackedUp("$data is not empty (".implode(', ', \array_slice($left, 0, 5)).'): it holds an installation already, or a part of one. Name an empty folder, or move that one away first.');
+            throw new NotBackedUp(
+                "$data is not empty (".implode(', ', \array_slice($left, 0, 5)).'): it holds an installation already, or a part of one. Name an empty folder, or move that one away first.',
+            );
         }
         self::check($source);
         $before = umask(0o077);

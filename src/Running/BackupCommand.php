@@ -48,9 +48,16 @@ final class BackupCommand extends Command
             return Command::FAILURE;
         }
         if (!is_file("{$this->dataFolder}/secret")) {
-            $output->writeln('There is no secret in the data folder: links and signatures that went out hold only where it is set otherwise (APP_SECRET). Keep that with this backup.');
+            $output->writeln(
+                'There is no secret in the data folder: links and signatures that went out hold only where it is set otherwise (APP_SECRET). Keep that with this backup.',
+            );
         }
-        $output->writeln(\sprintf('Backed up to %s: the database, %d files (%.1f MB), and the secret. Keep it where nobody else reads it.', $to, $made['files'], $made['bytes'] / 1e6));
+        $output->writeln(\sprintf(
+            'Backed up to %s: the database, %d files (%.1f MB), and the secret. Keep it where nobody else reads it.',
+            $to,
+            $made['files'],
+            $made['bytes'] / 1e6,
+        ));
 
         return Command::SUCCESS;
     }

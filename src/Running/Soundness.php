@@ -48,7 +48,9 @@ final readonly class Soundness implements DueWork
     {
         $found = $this->db->fetchFirstColumn('PRAGMA quick_check(5)');
         if (['ok'] !== $found) {
-            throw new NeedsSomebody('The database is damaged. Stop Telamon, keep a copy of the data folder, and restore the last backup. '.implode('; ', array_filter($found, \is_string(...))));
+            throw new NeedsSomebody(
+                'The database is damaged. Stop Telamon, keep a copy of the data folder, and restore the last backup. '.implode('; ', array_filter($found, \is_string(...))),
+            );
         }
         $this->db->executeStatement("INSERT INTO installation_note (name, value) VALUES ('sound', ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value", [$key]);
     }

@@ -21,8 +21,13 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class DayController
 {
-    public function __construct(private EntityManagerInterface $em, private ArrivalsOfDay $arrivals, private Profile $business, private ClockInterface $clock, private Viewer $viewer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ArrivalsOfDay $arrivals,
+        private Profile $business,
+        private ClockInterface $clock,
+        private Viewer $viewer,
+    ) {
     }
 
     #[Route('/api/day', methods: ['GET'])]

@@ -26,9 +26,13 @@ final readonly class DayStandsOut
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $words = [];
-        foreach ($this->db->fetchAllAssociative("SELECT title, who, starts_at FROM appointment WHERE state = 'booked' AND client_id IS NULL AND submission_id IS NOT NULL AND starts_at > ? AND placed_at < ? ORDER BY starts_at LIMIT 5", [$now->format('Y-m-d H:i:s'), $now->modify('-1 hour')->format('Y-m-d H:i:s')]) as $row) {
+        foreach ($this->db->fetchAllAssociative(
+            "SELECT title, who, starts_at FROM appointment WHERE state = 'booked' AND client_id IS NULL AND submission_id IS NOT NULL AND starts_at > ? AND placed_at < ? ORDER BY starts_at LIMIT 5",
+            [$now->format('Y-m-d H:i:s'), $now->modify('-1 hour')->format('Y-m-d H:i:s')],
+        ) as $row) {
             $text = static fn (string $key): string => \is_string($row[$key] ?? null) ? $row[$key] : '';
-            $words[] = "{$text('title')}, ".(new \DateTimeImmutable($text('starts_at'), new \DateTimeZone('UTC')))->setTimezone($this->business->zone())->format('D j M, H:i').", {$text('who')}";
+            $words[] = "{$text('title')}, ".(new \DateTimeImmutable($text('starts_at'), new \DateTimeZone('UTC')))->setTimezone($this->business->zone())
+                ->format('D j M, H:i').", {$text('who')}";
         }
 
         return $words;
@@ -44,7 +48,10 @@ final readonly class DayStandsOut
     public function of(array $waiting, array $needs, array $came, string $day): array
     {
         $late = [];
-        foreach ($this->db->fetchAllKeyValue('SELECT s.name, COUNT(*) FROM task t JOIN project p ON p.id = t.project_id JOIN staff s ON s.id = t.assignee_id WHERE t.finished_at IS NULL AND p.closed_at IS NULL AND t.due < ? GROUP BY s.id', [$day]) as $name => $count) {
+        foreach ($this->db->fetchAllKeyValue(
+            'SELECT s.name, COUNT(*) FROM task t JOIN project p ON p.id = t.project_id JOIN staff s ON s.id = t.assignee_id WHERE t.finished_at IS NULL AND p.closed_at IS NULL AND t.due < ? GROUP BY s.id',
+            [$day],
+        ) as $name => $count) {
             $late[explode(' ', (string) $name)[0]] = is_numeric($count) ? (int) $count : 0;
         }
         $failed = $this->db->fetchOne("SELECT COUNT(*) FROM message WHERE state = 'failed'");
@@ -58,7 +65,10 @@ final readonly class DayStandsOut
             $count('wish'),
             is_numeric($failed) ? (int) $failed : 0,
             array_map(static fn (array $one): int => array_sum(array_column($one['counts'], 'count')), \array_slice($came, 0, -1)),
-            stuck: [...$this->stuck->words(), ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.'])],
+            stuck: [
+                ...$this->stuck->words(),
+                ...([] === $this->stuck->stalled() ? [] : ['Nothing is done by the clock: reminders, follow-ups and letters that come in wait. Start Telamon again.']),
+            ],
             unknown: $this->unknown(),
             silenced: $this->automatic->silenced(),
         );

@@ -15,7 +15,25 @@ use Twig\Environment;
 /** Serves the two pages that the interface lives in: what the public sees, and what staff see. */
 final readonly class PageController
 {
-    private const STAFF_WORDS = ['', 'arrivals', 'inquiry', 'clients', 'projects', 'messages', 'diary', 'quotes', 'today', 'forms', 'rules', 'checklists', 'tasks', 'setup', 'account', 'sign-in', 'new-password'];
+    private const STAFF_WORDS = [
+        '',
+        'arrivals',
+        'inquiry',
+        'clients',
+        'projects',
+        'messages',
+        'diary',
+        'quotes',
+        'today',
+        'forms',
+        'rules',
+        'checklists',
+        'tasks',
+        'setup',
+        'account',
+        'sign-in',
+        'new-password',
+    ];
 
     public function __construct(private Environment $twig, private BuiltAssets $assets, private PublishedForms $forms, private BookingPages $bookings)
     {

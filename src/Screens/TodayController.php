@@ -27,8 +27,17 @@ final readonly class TodayController
 {
     private const MOST = 100;
 
-    public function __construct(private EntityManagerInterface $em, private TodaysArrivals $arrivals, private DiaryView $diary, private TaskView $tasks, private Profile $business, private Viewer $viewer, private DayStandsOut $standsOut, private WaitingQuotes $quotes, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TodaysArrivals $arrivals,
+        private DiaryView $diary,
+        private TaskView $tasks,
+        private Profile $business,
+        private Viewer $viewer,
+        private DayStandsOut $standsOut,
+        private WaitingQuotes $quotes,
+        private ClockInterface $clock,
+    ) {
     }
 
     #[Route('/api/today', methods: ['GET'])]
@@ -49,7 +58,9 @@ final readonly class TodayController
             'opens' => $this->business->business()->opens(),
             'closes' => $this->business->business()->closes(),
             'waitingCount' => $counts['waiting'],
-            'standsOut' => $decides ? $this->standsOut->of($counts, $this->diary->needsOf($now->modify('-1 day')->format('Y-m-d'), $now->modify('+1 day')->format('Y-m-d')), $came, $day) : [],
+            'standsOut' => $decides
+                ? $this->standsOut->of($counts, $this->diary->needsOf($now->modify('-1 day')->format('Y-m-d'), $now->modify('+1 day')->format('Y-m-d')), $came, $day)
+                : [],
             'waiting' => $decides ? $this->arrivals->waiting($now) : [],
             'visits' => $this->diary->show($day, $day, $seesAll ? null : $staff)['appointments'],
             'tasks' => $this->tasks->rows(\array_slice($due, 0, self::MOST)),

@@ -43,8 +43,12 @@ final readonly class WallView
             $tags = '[]' === $row['tags'] ? [] : json_decode(self::text($row, 'tags'), true);
             $since = self::text($row, 'since');
             $projects[] = [
-                'id' => $id, 'number' => self::text($row, 'number'), 'title' => self::text($row, 'title'), 'client' => '' === $row['client'] ? 'No name given' : self::text($row, 'client'), 'stage' => self::text($row, 'stage'),
-                'service' => self::text($row, 'service'), 'source' => self::text($row, 'source'), 'tags' => \is_array($tags) ? $tags : [], 'lead' => self::text($row, 'lead'), 'leadId' => self::text($row, 'lead_id'),
+                'id' => $id, 'number' => self::text($row, 'number'), 'title' => self::text($row, 'title'), 'client' => '' === $row['client']
+                    ? 'No name given'
+                    : self::text($row, 'client'), 'stage' => self::text($row, 'stage'),
+                'service' => self::text($row, 'service'), 'source' => self::text($row, 'source'), 'tags' => \is_array($tags)
+                    ? $tags
+                    : [], 'lead' => self::text($row, 'lead'), 'leadId' => self::text($row, 'lead_id'),
                 'readyBy' => null === $row['ready_by'] ? null : substr(self::text($row, 'ready_by'), 0, 10), 'version' => is_numeric($row['version']) ? (int) $row['version'] : 1,
                 'days' => self::daysSince($since, $now), 'worth' => $worth[$id]['total'] ?? null,
                 'next' => isset($tasks[$id]['next']) ? array_diff_key($tasks[$id]['next'], ['itself' => true]) : null,
@@ -68,7 +72,14 @@ final readonly class WallView
     /** @return list<array{name: string, days: int|null, ends: string}> */
     private function stages(): array
     {
-        return array_map(static fn (array $row): array => ['name' => self::text($row, 'name'), 'days' => is_numeric($row['days']) ? (int) $row['days'] : null, 'ends' => self::text($row, 'ends')], $this->db->fetchAllAssociative('SELECT name, days, ends FROM stage ORDER BY position, id'));
+        return array_map(
+            static fn (array $row): array => [
+                'name' => self::text($row, 'name'),
+                'days' => is_numeric($row['days']) ? (int) $row['days'] : null,
+                'ends' => self::text($row, 'ends'),
+            ],
+            $this->db->fetchAllAssociative('SELECT name, days, ends FROM stage ORDER BY position, id'),
+        );
     }
 
     /**
@@ -81,7 +92,9 @@ final readonly class WallView
     {
         $names = $this->db->fetchAllKeyValue('SELECT id, name FROM staff');
         $open = [];
-        foreach ($this->db->iterateNumeric("SELECT project_id, position, waits_for, due, name, assignee_id, instr(brief, '\"doneBy\":\"') > 0 FROM task WHERE finished_at IS NULL") as $row) {
+        foreach ($this->db->iterateNumeric(
+            "SELECT project_id, position, waits_for, due, name, assignee_id, instr(brief, '\"doneBy\":\"') > 0 FROM task WHERE finished_at IS NULL",
+        ) as $row) {
             /** @var array{string, int, string, string, string, string, int} $row */
             $open[$row[0]][$row[1]] = $row;
         }
@@ -106,7 +119,10 @@ final readonly class WallView
     private function worth(): array
     {
         $worth = [];
-        foreach ($this->db->iterateAssociative("SELECT q.project_id, q.total, q.state FROM quote q JOIN project p ON p.id = q.project_id WHERE p.outcome = 'open' AND q.currency = ? AND q.state IN ('draft', 'sent', 'opened', 'accepted') ORDER BY (q.state = 'accepted'), q.made_at", [$this->business->business()->currency]) as $row) {
+        foreach ($this->db->iterateAssociative(
+            "SELECT q.project_id, q.total, q.state FROM quote q JOIN project p ON p.id = q.project_id WHERE p.outcome = 'open' AND q.currency = ? AND q.state IN ('draft', 'sent', 'opened', 'accepted') ORDER BY (q.state = 'accepted'), q.made_at",
+            [$this->business->business()->currency],
+        ) as $row) {
             $state = self::text($row, 'state');
             $project = self::text($row, 'project_id');
             // An accepted one counts before all others; several accepted ones together.

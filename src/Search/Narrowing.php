@@ -50,6 +50,10 @@ final readonly class Narrowing
         }
         $parameters["{$name}_match"] = implode(' AND ', array_map(static fn (string $word): string => "\"$word\"", $long));
 
-        return new self("SELECT e.record_id FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE search_text MATCH :{$name}_match AND e.kind = :{$name}_kind AND ".implode(' AND ', $like), $test, $parameters);
+        return new self(
+            "SELECT e.record_id FROM search_text t JOIN search_entry e ON e.id = t.rowid WHERE search_text MATCH :{$name}_match AND e.kind = :{$name}_kind AND ".implode(' AND ', $like),
+            $test,
+            $parameters,
+        );
     }
 }

@@ -47,7 +47,10 @@ final readonly class Search
         $order = array_flip($kinds);
         uasort($found, static fn (array $a, array $b): int => [$order[$a['kind']], $b['score'], $a['label']] <=> [$order[$b['kind']], $a['score'], $b['label']]);
 
-        return array_values(array_map(static fn (array $row): array => ['kind' => $row['kind'], 'id' => $row['id'], 'label' => $row['label'], 'second' => $row['second'], 'path' => $row['path']], $found));
+        return array_values(array_map(
+            static fn (array $row): array => ['kind' => $row['kind'], 'id' => $row['id'], 'label' => $row['label'], 'second' => $row['second'], 'path' => $row['path']],
+            $found,
+        ));
     }
 
     /**
@@ -137,7 +140,9 @@ final readonly class Search
                 $score = 0.0;
                 foreach ($words as $word) {
                     // Of a number, nearly is another number.
-                    $best = 1 === preg_match('/\d/', $word) ? (str_contains(' '.implode(' ', $all), " $word") ? 1.0 : 0.0) : max([0.0, ...array_map(static fn (string $one): float => JaroWinkler::similarity($word, $one), $all)]);
+                    $best = 1 === preg_match('/\d/', $word)
+                        ? (str_contains(' '.implode(' ', $all), " $word") ? 1.0 : 0.0)
+                        : max([0.0, ...array_map(static fn (string $one): float => JaroWinkler::similarity($word, $one), $all)]);
                     if ($best < self::ALIKE) {
                         return 0.0;
                     }
@@ -177,7 +182,9 @@ final readonly class Search
             for ($i = 0; $i + 3 <= \strlen($word); ++$i) {
                 $trigrams[] = substr($word, $i, 3);
             }
-            $counts = [] === $trigrams ? [] : $this->db->fetchAllKeyValue('SELECT term, doc FROM search_count WHERE term IN (?)', [array_values(array_unique($trigrams))], [ArrayParameterType::STRING]);
+            $counts = [] === $trigrams
+                ? []
+                : $this->db->fetchAllKeyValue('SELECT term, doc FROM search_count WHERE term IN (?)', [array_values(array_unique($trigrams))], [ArrayParameterType::STRING]);
             asort($counts);
             $rare = array_map(strval(...), array_keys(\array_slice($counts, 0, self::RAREST, true)));
             foreach ($rare as $i => $one) {
@@ -202,6 +209,15 @@ final readonly class Search
         $title = Fold::text($text('title'));
         $is = $score([...explode(' ', $title), $title], explode(' ', $text('folded')));
 
-        return $is <= 0 ? [] : [(int) $text('id') => ['kind' => $text('kind'), 'id' => $text('record_id'), 'label' => $text('title'), 'second' => $text('second'), 'path' => $text('path'), 'score' => $is]];
+        return $is <= 0
+            ? []
+            : [(int) $text('id') => [
+                'kind' => $text('kind'),
+                'id' => $text('record_id'),
+                'label' => $text('title'),
+                'second' => $text('second'),
+                'path' => $text('path'),
+                'score' => $is,
+            ]];
     }
 }

@@ -21,7 +21,9 @@ final readonly class SearchRows
 
     public function create(): void
     {
-        $this->db->executeStatement('CREATE TABLE search_entry (id INTEGER PRIMARY KEY, kind TEXT NOT NULL, record_id TEXT NOT NULL, title TEXT NOT NULL, second TEXT NOT NULL, path TEXT NOT NULL, folded TEXT NOT NULL)');
+        $this->db->executeStatement(
+            'CREATE TABLE search_entry (id INTEGER PRIMARY KEY, kind TEXT NOT NULL, record_id TEXT NOT NULL, title TEXT NOT NULL, second TEXT NOT NULL, path TEXT NOT NULL, folded TEXT NOT NULL)',
+        );
         $this->db->executeStatement('CREATE UNIQUE INDEX search_entry_record ON search_entry (record_id)');
         $this->db->executeStatement("CREATE VIRTUAL TABLE search_text USING fts5(folded, content='search_entry', content_rowid='id', tokenize='trigram')");
         // How many rows hold each trigram: what is rare tells more, and is quicker to look up.
@@ -122,7 +124,10 @@ final readonly class SearchRows
     {
         $text = static fn (string $name): string => \is_string($row[$name] ?? null) ? $row[$name] : '';
         $folded = mb_substr(Fold::text($text('title').' '.$text('text').' '.self::figures($text('text'))), 0, self::LONGEST);
-        $this->db->executeStatement('INSERT INTO search_entry (kind, record_id, title, second, path, folded) VALUES (?, ?, ?, ?, ?, ?)', [$kind, $text('id'), mb_substr($text('title'), 0, 300), mb_substr($text('second'), 0, 300), $text('path'), $folded]);
+        $this->db->executeStatement(
+            'INSERT INTO search_entry (kind, record_id, title, second, path, folded) VALUES (?, ?, ?, ?, ?, ?)',
+            [$kind, $text('id'), mb_substr($text('title'), 0, 300), mb_substr($text('second'), 0, 300), $text('path'), $folded],
+        );
         $this->db->executeStatement('INSERT INTO search_text (rowid, folded) VALUES (?, ?)', [$this->db->lastInsertId(), $folded]);
     }
 

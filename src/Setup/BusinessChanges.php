@@ -80,7 +80,9 @@ final readonly class BusinessChanges
     {
         $given = $edit->text($field, 5);
 
-        return null === $given || '' === $given || 1 === preg_match('/^([01][0-9]|2[0-3]):[0-5][0-9]$/', $given) ? $given : throw new InvalidInput($field, 'Write a time like 20:00.');
+        return null === $given || '' === $given || 1 === preg_match('/^([01][0-9]|2[0-3]):[0-5][0-9]$/', $given)
+            ? $given
+            : throw new InvalidInput($field, 'Write a time like 20:00.');
     }
 
     private static function whole(Edit $edit, string $field, int $least, int $most): ?int
@@ -90,7 +92,9 @@ final readonly class BusinessChanges
             return null;
         }
 
-        return 1 === preg_match('/^\d{1,6}$/', $given) && (int) $given >= $least && (int) $given <= $most ? (int) $given : throw new InvalidInput($field, "Write a number from $least to $most.");
+        return 1 === preg_match('/^\d{1,6}$/', $given) && (int) $given >= $least && (int) $given <= $most
+            ? (int) $given
+            : throw new InvalidInput($field, "Write a number from $least to $most.");
     }
 
     /**
@@ -111,7 +115,11 @@ final readonly class BusinessChanges
     public function lists(Edit $edit, Staff $staff): void
     {
         $business = $this->business->business();
-        [$sources, $reasons, $aside] = [$edit->texts('sources', 40, 60) ?? $business->sources, $edit->texts('lostReasons', 40, 100) ?? $business->lostReasons, $edit->texts('asideReasons', 20, 60) ?? $business->asideReasons];
+        [$sources, $reasons, $aside] = [
+            $edit->texts('sources', 40, 60) ?? $business->sources,
+            $edit->texts('lostReasons', 40, 100) ?? $business->lostReasons,
+            $edit->texts('asideReasons', 20, 60) ?? $business->asideReasons,
+        ];
         $this->acts->carryOut($sources !== $business->sources ? 'changed the sources' : 'changed the reasons', $staff, static function () use ($business, $sources, $reasons, $aside): void {
             $business->offer($sources, $reasons, $aside);
         });
@@ -120,7 +128,18 @@ final readonly class BusinessChanges
     /** What of it is changed, in words. */
     private function of(Edit $edit): string
     {
-        $words = ['name' => 'the name of the business', 'email' => 'the business’s mail address', 'phone' => 'the business’s phone', 'address' => 'the business’s address', 'region' => 'the country', 'timeZone' => 'the time zone', 'currency' => 'the currency', 'assetWord' => 'what the business works on', 'vatNumber' => 'the VAT number', 'accent' => 'the colour of the public pages'];
+        $words = [
+            'name' => 'the name of the business',
+            'email' => 'the business’s mail address',
+            'phone' => 'the business’s phone',
+            'address' => 'the business’s address',
+            'region' => 'the country',
+            'timeZone' => 'the time zone',
+            'currency' => 'the currency',
+            'assetWord' => 'what the business works on',
+            'vatNumber' => 'the VAT number',
+            'accent' => 'the colour of the public pages',
+        ];
         $changed = array_filter($words, static fn (string $field): bool => null !== $edit->text($field, 300), \ARRAY_FILTER_USE_KEY);
 
         return 1 === \count($changed) ? reset($changed) : 'the business';
@@ -137,14 +156,18 @@ final readonly class BusinessChanges
     {
         $region = $edit->text('region', 2);
 
-        return null === $region || \Symfony\Component\Intl\Countries::exists(strtoupper($region)) ? (null === $region ? null : strtoupper($region)) : throw new InvalidInput('region', 'Choose a country.');
+        return null === $region || \Symfony\Component\Intl\Countries::exists(strtoupper($region))
+            ? (null === $region ? null : strtoupper($region))
+            : throw new InvalidInput('region', 'Choose a country.');
     }
 
     private static function zone(Edit $edit): ?string
     {
         $zone = $edit->text('timeZone', 60);
 
-        return null === $zone || \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : throw new InvalidInput('timeZone', 'Choose a time zone, such as Europe/Dublin.');
+        return null === $zone || \in_array($zone, \DateTimeZone::listIdentifiers(), true)
+            ? $zone
+            : throw new InvalidInput('timeZone', 'Choose a time zone, such as Europe/Dublin.');
     }
 
     private static function currency(Edit $edit): ?string
@@ -154,7 +177,9 @@ final readonly class BusinessChanges
             return null;
         }
 
-        return \Symfony\Component\Intl\Currencies::exists(strtoupper($currency)) ? strtoupper($currency) : throw new InvalidInput('currency', 'Write the three letters of a currency, such as EUR.');
+        return \Symfony\Component\Intl\Currencies::exists(strtoupper($currency))
+            ? strtoupper($currency)
+            : throw new InvalidInput('currency', 'Write the three letters of a currency, such as EUR.');
     }
 
     /** @return string|null #RRGGBB that can be read on the public pages, or empty */
@@ -170,7 +195,16 @@ final readonly class BusinessChanges
         }
         $ratio = Contrast::ratio($colour, self::PAGE);
 
-        return $ratio >= Contrast::READABLE ? $colour : throw new InvalidInput('accent', \sprintf('It is too light to read: %.1f to 1, and 4.5 to 1 is needed. The nearest that can be read is %s.', floor($ratio * 10) / 10, Contrast::darkened($colour, self::PAGE)));
+        return $ratio >= Contrast::READABLE
+            ? $colour
+            : throw new InvalidInput(
+                'accent',
+                \sprintf(
+                    'It is too light to read: %.1f to 1, and 4.5 to 1 is needed. The nearest that can be read is %s.',
+                    floor($ratio * 10) / 10,
+                    Contrast::darkened($colour, self::PAGE),
+                ),
+            );
     }
 
     /** @return string as E.164, or empty */
@@ -186,6 +220,8 @@ final readonly class BusinessChanges
         $plain = strtoupper((string) preg_replace('/[\s.-]+/', '', $text));
 
         // Two letters of a country, then 2 to 13 letters, digits, + or *: Council Directive 2006/112/EC, article 215, and the structures that the Commission publishes. Some countries outside the Union have none: then it is kept as written.
-        return '' === $plain || 1 === preg_match('/^[A-Z]{0,3}[0-9A-Z+*]{2,15}$/', $plain) ? $plain : throw new InvalidInput('vatNumber', 'Write it as it stands on your papers, such as IE1234567A.');
+        return '' === $plain || 1 === preg_match('/^[A-Z]{0,3}[0-9A-Z+*]{2,15}$/', $plain)
+            ? $plain
+            : throw new InvalidInput('vatNumber', 'Write it as it stands on your papers, such as IE1234567A.');
     }
 }

@@ -24,8 +24,13 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class BusinessController
 {
-    public function __construct(private EntityManagerInterface $em, private BusinessChanges $business, private ClosureChanges $closures, private LogoChanges $logos, private SetupView $view)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private BusinessChanges $business,
+        private ClosureChanges $closures,
+        private LogoChanges $logos,
+        private SetupView $view,
+    ) {
     }
 
     #[Route('/business', methods: ['PUT'])]

@@ -40,7 +40,10 @@ final class HoursReader
     {
         $read = [];
         foreach ($spans as $span) {
-            [$from, $to] = \is_array($span) ? [self::time($path, $span['from'] ?? null), self::time($path, $span['to'] ?? null)] : throw new InvalidInput($path, 'Send from and to.');
+            [$from, $to] = \is_array($span) ? [
+                self::time($path, $span['from'] ?? null),
+                self::time($path, $span['to'] ?? null),
+            ] : throw new InvalidInput($path, 'Send from and to.');
             if ($from >= $to) {
                 throw new InvalidInput($path, "It closes at $to, before it opens at $from.");
             }

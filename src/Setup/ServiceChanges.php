@@ -80,7 +80,10 @@ final readonly class ServiceChanges
         $this->care($service, $edit);
         $hours = $edit->text('promise', 4);
         if (null !== $hours) {
-            $service->promise('' === $hours ? null : (1 === preg_match('/^([1-9]\d{0,2})$/D', $hours) && (int) $hours <= 320 ? 60 * (int) $hours : throw new InvalidInput('promise', 'Write whole working hours, from 1 to 320, or nothing.')));
+            $service->promise('' === $hours ? null : (1 === preg_match('/^([1-9]\d{0,2})$/D', $hours) && (int) $hours <= 320 ? 60 * (int) $hours : throw new InvalidInput(
+                'promise',
+                'Write whole working hours, from 1 to 320, or nothing.',
+            )));
         }
     }
 
@@ -93,7 +96,9 @@ final readonly class ServiceChanges
                 return null === $text ? $now : null;
             }
 
-            return ctype_digit($text) && (int) $text >= 1 && (int) $text <= $most ? (int) $text : throw new InvalidInput($field, "Write a whole number, from 1 to $most, or nothing.");
+            return ctype_digit($text) && (int) $text >= 1 && (int) $text <= $most
+                ? (int) $text
+                : throw new InvalidInput($field, "Write a whole number, from 1 to $most, or nothing.");
         };
         $task = $edit->text('careTask', 200) ?? $service->careTask;
         [$months, $week] = [$number('careMonths', $service->careMonths, 120), $number('careWeek', $service->careWeek, 53)];

@@ -67,7 +67,20 @@ final class SetUpCommand extends Command
             $owner->keepPassword($this->hasher->hashPassword($owner, $password));
             $this->em->persist($owner);
             $day = [['09:00', '17:00']];
-            $this->em->persist(new Business($given('name'), $given('email'), '', '', strtoupper($given('region')), $given('time-zone'), strtoupper($given('currency')), 'asset', '', [1 => $day, 2 => $day, 3 => $day, 4 => $day, 5 => $day, 6 => [], 7 => []], 'Mon to Fri, 9 to 5', $owner));
+            $this->em->persist(new Business(
+                $given('name'),
+                $given('email'),
+                '',
+                '',
+                strtoupper($given('region')),
+                $given('time-zone'),
+                strtoupper($given('currency')),
+                'asset',
+                '',
+                [1 => $day, 2 => $day, 3 => $day, 4 => $day, 5 => $day, 6 => [], 7 => []],
+                'Mon to Fri, 9 to 5',
+                $owner,
+            ));
             $this->kit->add();
             $form = new Form('inquiry', 'Inquiry');
             $version = new FormVersion($form, 1, self::inquiry(), $this->clock->now());

@@ -59,7 +59,14 @@ final readonly class SetupChanges
                 throw new InvalidInput('label', 'There are '.self::MOST.' fields already. Retire some first.');
             }
             $this->refuseTwice($label, $fields, null);
-            $this->em->persist(new OwnField($record, FreeKey::of($label, array_map(static fn (OwnField $one): string => $one->key, $fields)), $label, $kind, $choices, \count($fields) + 1));
+            $this->em->persist(new OwnField(
+                $record,
+                FreeKey::of($label, array_map(static fn (OwnField $one): string => $one->key, $fields)),
+                $label,
+                $kind,
+                $choices,
+                \count($fields) + 1,
+            ));
         });
     }
 
@@ -98,7 +105,12 @@ final readonly class SetupChanges
     private static function choices(array $body, CustomKind $kind): array
     {
         $given = $body['choices'] ?? [];
-        $choices = \is_array($given) ? array_values(array_unique(array_filter(array_map(static fn (mixed $one): string => \is_string($one) ? mb_substr(trim($one), 0, 100) : '', $given), static fn (string $one): bool => '' !== $one))) : [];
+        $choices = \is_array($given)
+            ? array_values(array_unique(array_filter(
+                array_map(static fn (mixed $one): string => \is_string($one) ? mb_substr(trim($one), 0, 100) : '', $given),
+                static fn (string $one): bool => '' !== $one,
+            )))
+            : [];
         if (CustomKind::Choice !== $kind) {
             return [];
         }

@@ -172,10 +172,15 @@ final readonly class StaffChanges
     private function email(string $text, ?Staff $self): string
     {
         // In small letters, as people do not sign in with the capitals of the day.
-        $email = $this->emails->read(mb_strtolower($text)) ?? throw new InvalidInput('email', '' === $text ? 'They sign in with a mail address.' : $this->emails->fault($text) ?? 'This is no mail address.');
+        $email = $this->emails->read(mb_strtolower($text)) ?? throw new InvalidInput(
+            'email',
+            '' === $text ? 'They sign in with a mail address.' : $this->emails->fault($text) ?? 'This is no mail address.',
+        );
         $there = $this->em->getRepository(Staff::class)->findOneBy(['email' => $email]);
 
-        return null === $there || $there === $self ? $email : throw new InvalidInput('email', "{$there->name} signs in with it".($there->active ? '.' : ', and has left. Bring them back instead.'));
+        return null === $there || $there === $self
+            ? $email
+            : throw new InvalidInput('email', "{$there->name} signs in with it".($there->active ? '.' : ', and has left. Bring them back instead.'));
     }
 
     private static function initials(string $given, string $name): string

@@ -27,8 +27,15 @@ final readonly class StageChanges
 {
     private const MOST = 20;
 
-    public function __construct(private EntityManagerInterface $em, private SetupActs $acts, private NameInRules $rules, private NameInFollowUps $followUps, private Hangs $hangs, private StageGate $gate, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SetupActs $acts,
+        private NameInRules $rules,
+        private NameInFollowUps $followUps,
+        private Hangs $hangs,
+        private StageGate $gate,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws Refusal */
@@ -133,7 +140,9 @@ final readonly class StageChanges
     {
         $needs = $edit->texts('needs', 20, 20);
 
-        return null === $needs ? $stage->needs : ([] === array_diff($needs, array_keys($this->gate->all())) ? $needs : throw new InvalidInput('needs', 'Choose of what is offered.'));
+        return null === $needs
+            ? $stage->needs
+            : ([] === array_diff($needs, array_keys($this->gate->all())) ? $needs : throw new InvalidInput('needs', 'Choose of what is offered.'));
     }
 
     private static function ends(Edit $edit): ?StageEnd

@@ -21,8 +21,12 @@ final readonly class TagChanges
     private const MOST = 5000;
 
     /** @param iterable<HoldsTags> $rooms */
-    public function __construct(#[AutowireIterator('telamon.holds_tags')] private iterable $rooms, private SetupActs $acts, private NameInRules $rules, private NameInFollowUps $followUps)
-    {
+    public function __construct(
+        #[AutowireIterator('telamon.holds_tags')] private iterable $rooms,
+        private SetupActs $acts,
+        private NameInRules $rules,
+        private NameInFollowUps $followUps,
+    ) {
     }
 
     /** @return list<array{tag: string, clients: int, projects: int}> every tag there is, by the alphabet */
@@ -75,7 +79,10 @@ final readonly class TagChanges
             }
             foreach ($having as $record) {
                 // Where both stood, one stays.
-                $record->retag(array_values(array_unique(array_filter(array_map(static fn (string $one): ?string => $one === $tag ? $to : $one, $record->tags()), static fn (?string $one): bool => null !== $one))));
+                $record->retag(array_values(array_unique(array_filter(
+                    array_map(static fn (string $one): ?string => $one === $tag ? $to : $one, $record->tags()),
+                    static fn (?string $one): bool => null !== $one,
+                ))));
             }
             if (null !== $to) {
                 $this->rules->renameTag($tag, $to);

@@ -24,8 +24,13 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::SetUp->value)]
 final readonly class WorkController
 {
-    public function __construct(private EntityManagerInterface $em, private ServiceChanges $services, private StageChanges $stages, private TagChanges $tags, private SetupView $view)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ServiceChanges $services,
+        private StageChanges $stages,
+        private TagChanges $tags,
+        private SetupView $view,
+    ) {
     }
 
     #[Route('/services', methods: ['POST'])]

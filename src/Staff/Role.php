@@ -35,6 +35,9 @@ enum Role: string
     /** @return list<array{value: string, label: string, says: string, approver: string}> as RoleOffer in the contract */
     public static function offered(): array
     {
-        return array_map(static fn (self $role): array => ['value' => $role->value, 'label' => $role->entry()->name, 'says' => $role->entry()->says, 'approver' => $role->entry()->approver], self::cases());
+        return array_map(
+            static fn (self $role): array => ['value' => $role->value, 'label' => $role->entry()->name, 'says' => $role->entry()->says, 'approver' => $role->entry()->approver],
+            self::cases(),
+        );
     }
 }

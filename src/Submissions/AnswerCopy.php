@@ -41,13 +41,22 @@ final readonly class AnswerCopy
         // Anybody may write anybody's address: what goes there repeats nothing that was typed freely, until it is known to be theirs.
         $known = $this->confirmed->has($to);
         $this->messages->queue(self::TEMPLATE, $to, mb_substr($known ? $name : ConfirmedAddresses::plainName($name), 0, 200), [
-            'first_name' => $known ? $this->names->read($name)->given : $this->names->read(ConfirmedAddresses::plainName($name))->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => AnswersAsText::of($submission, $form, static fn (Question $question): bool => !$question->staffOnly && ($known || !self::isFree($question))),
+            'first_name' => $known
+                ? $this->names->read($name)->given
+                : $this->names->read(ConfirmedAddresses::plainName($name))->given, 'reference' => $submission->number, 'form' => $form->title, 'answers' => AnswersAsText::of(
+                    $submission,
+                    $form,
+                    static fn (Question $question): bool => !$question->staffOnly && ($known || !self::isFree($question)),
+                ),
         ], null, null, $submission->id);
     }
 
     private function hadEnough(string $address, \DateTimeImmutable $now): bool
     {
-        $sent = $this->db->fetchOne('SELECT COUNT(*) FROM message WHERE template = ? AND to_address = ? AND queued_at > ?', [self::TEMPLATE, $address, $now->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s')]);
+        $sent = $this->db->fetchOne(
+            'SELECT COUNT(*) FROM message WHERE template = ? AND to_address = ? AND queued_at > ?',
+            [self::TEMPLATE, $address, $now->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s')],
+        );
 
         return is_numeric($sent) && (int) $sent >= self::MOST_A_DAY;
     }

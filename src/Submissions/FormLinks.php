@@ -37,7 +37,9 @@ final readonly class FormLinks
         $client = $form === $slug && '' !== $id ? $this->em->find(Client::class, $id) : null;
         $client = $client->mergedInto ?? $client;
 
-        return null === $client || null !== $client->archivedAt ? throw new NotThere('link, or it is over. Load the page again: what you wrote stays, and the form asks who you are') : $client;
+        return null === $client || null !== $client->archivedAt
+            ? throw new NotThere('link, or it is over. Load the page again: what you wrote stays, and the form asks who you are')
+            : $client;
     }
 
     /** @return array<string, string|array<string, string>> by question key: what of the form is not asked again */

@@ -22,13 +22,28 @@ use Telamon\Forms\FormVersion;
 /** What rules may ask about, of submissions that came and of those that come. */
 final readonly class PastCircumstances
 {
-    public function __construct(private Connection $db, private EntityManagerInterface $em, private Profile $business, private ClockInterface $clock, private SubmissionReader $reader, private ClientMatcher $matcher, private Directory $directory)
-    {
+    public function __construct(
+        private Connection $db,
+        private EntityManagerInterface $em,
+        private Profile $business,
+        private ClockInterface $clock,
+        private SubmissionReader $reader,
+        private ClientMatcher $matcher,
+        private Directory $directory,
+    ) {
     }
 
     public function of(Submission $submission): Circumstances
     {
-        $facts = $this->facts($submission->formVersion, $submission->answers, $submission->channel, $submission->receivedAt, array_values(array_filter($submission->origin->campaign, \is_string(...))), null === $submission->continueBy, $this->business->hours());
+        $facts = $this->facts(
+            $submission->formVersion,
+            $submission->answers,
+            $submission->channel,
+            $submission->receivedAt,
+            array_values(array_filter($submission->origin->campaign, \is_string(...))),
+            null === $submission->continueBy,
+            $this->business->hours(),
+        );
 
         return null !== $submission->continueBy && $submission->continueBy <= $this->clock->now() ? $facts->after([new Received(), new Unfinished()]) : $facts;
     }
@@ -59,15 +74,30 @@ final readonly class PastCircumstances
             }
             $at = new \DateTimeImmutable(self::text($row, 'received_at'), $utc);
             [$answers, $campaign] = [json_decode(self::text($row, 'answers'), true), json_decode(self::text($row, 'campaign'), true)];
-            $facts = $this->facts($version, \is_array($answers) ? $answers : [], self::text($row, 'channel'), $at, array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))), '' === self::text($row, 'continue_by'), $hours);
-            $client = '' === self::text($row, 'client_id') ? $this->matched($version, \is_array($answers) ? $answers : []) : ('1' === (string) (\is_scalar($row['earlier'] ?? null) ? $row['earlier'] : '') || ('' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d')) ? 'known' : 'new');
+            $facts = $this->facts(
+                $version,
+                \is_array($answers) ? $answers : [],
+                self::text($row, 'channel'),
+                $at,
+                array_values(array_filter(\is_array($campaign) ? $campaign : [], \is_string(...))),
+                '' === self::text($row, 'continue_by'),
+                $hours,
+            );
+            $client = '' === self::text($row, 'client_id')
+                ? $this->matched($version, \is_array($answers) ? $answers : [])
+                : ('1' === (string) (\is_scalar($row['earlier'] ?? null) ? $row['earlier'] : '') || ('' !== self::text($row, 'since') && self::text($row, 'since') < $at->format('Y-m-d')) ? 'known' : 'new');
             $known = 'known' === $client;
             $tags = json_decode(self::text($row, 'tags'), true);
             $over = self::text($row, 'continue_by');
             if ('' !== $over && $over <= $this->clock->now()->setTimezone($utc)->format('Y-m-d H:i:s')) {
                 $facts = $facts->after([new Received(), new Unfinished()]);
             }
-            yield [$facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]), self::text($row, 'id'), self::text($row, 'number').' '.self::text($row, 'name'), $at->setTimezone($this->business->zone())->format(\DATE_RFC3339)];
+            yield [
+                $facts->with(['@client' => $client, '@client_tags' => $known && \is_array($tags) ? array_values(array_filter($tags, \is_string(...))) : []]),
+                self::text($row, 'id'),
+                self::text($row, 'number').' '.self::text($row, 'name'),
+                $at->setTimezone($this->business->zone())->format(\DATE_RFC3339),
+            ];
         }
     }
 
@@ -92,8 +122,15 @@ final readonly class PastCircumstances
      * @param array<array-key, mixed> $answers
      * @param list<string> $campaign
      */
-    public function facts(FormVersion $version, array $answers, string $channel, \DateTimeImmutable $at, array $campaign, bool $finished, ?OpeningHours $hours = null): Circumstances
-    {
+    public function facts(
+        FormVersion $version,
+        array $answers,
+        string $channel,
+        \DateTimeImmutable $at,
+        array $campaign,
+        bool $finished,
+        ?OpeningHours $hours = null,
+    ): Circumstances {
         $hours ??= $this->business->hours();
         $files = 0;
         foreach ($version->definition()->questions() as $question) {
@@ -101,7 +138,8 @@ final readonly class PastCircumstances
         }
 
         return new Circumstances($version->form->slug, $version->definition()->understood($answers), $at->setTimezone($this->business->zone())->format('Y-m-d'), $version->definition()->dayOrder, [
-            '@channel' => $channel, '@hours' => $hours->isOpen($at) ? 'inside' : 'outside', '@files' => (string) $files, '@campaign' => $campaign, '@finished' => $finished ? 'yes' : 'no',
+            '@channel' => $channel, '@hours' => $hours->isOpen($at) ? 'inside' : 'outside', '@files' => (string) $files, '@campaign' => $campaign,
+            '@finished' => $finished ? 'yes' : 'no',
         ]);
     }
 

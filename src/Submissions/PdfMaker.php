@@ -28,7 +28,16 @@ final readonly class PdfMaker
     public function make(string $template, array $values, string $foot = '', array $files = []): string
     {
         $made = $this->folder();
-        $pdf = new Dompdf(new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'chroot' => [$made, ...PdfText::folders()], 'tempDir' => $made, 'fontDir' => $made, 'fontCache' => $made, 'defaultPaperSize' => 'a4']));
+        $pdf = new Dompdf(new Options([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'chroot' => [$made, ...PdfText::folders()],
+            'tempDir' => $made,
+            'fontDir' => $made,
+            'fontCache' => $made,
+            'defaultPaperSize' => 'a4',
+        ]));
         $pdf->loadHtml($this->twig->render($template, $values), 'UTF-8');
         $pdf->render();
         if ('' !== $foot) {

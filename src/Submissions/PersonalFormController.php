@@ -24,6 +24,9 @@ final readonly class PersonalFormController
         $version = $this->forms->get($slug);
         $client = $this->links->client($request->query->getString('t'), $slug);
 
-        return new JsonResponse($this->view->show($version, not: array_keys($this->links->answers($version->definition(), $client))) + ['for' => '' === $client->givenName ? $client->name() : $client->givenName]);
+        return new JsonResponse($this->view->show(
+            $version,
+            not: array_keys($this->links->answers($version->definition(), $client)),
+        ) + ['for' => '' === $client->givenName ? $client->name() : $client->givenName]);
     }
 }

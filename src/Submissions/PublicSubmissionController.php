@@ -31,8 +31,20 @@ final readonly class PublicSubmissionController
     private const CONTINUES = 'continues';
     private const MAX_BYTES = 262_144;
 
-    public function __construct(private EntityManagerInterface $em, private PublishedForms $forms, private Receiver $receiver, private Origins $origins, private PublicLimits $limits, private ProofOfWork $proof, private SignedText $signed, private TemplateRenderer $renderer, private Profile $business, private BookingBegun $booking, private FormLinks $links, #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private PublishedForms $forms,
+        private Receiver $receiver,
+        private Origins $origins,
+        private PublicLimits $limits,
+        private ProofOfWork $proof,
+        private SignedText $signed,
+        private TemplateRenderer $renderer,
+        private Profile $business,
+        private BookingBegun $booking,
+        private FormLinks $links,
+        #[Autowire(env: 'int:TELAMON_LEAST_SECONDS')] private int $leastSeconds,
+    ) {
     }
 
     #[Route('/api/public/forms/{slug}/submissions', methods: ['POST'])]
@@ -66,7 +78,11 @@ final readonly class PublicSubmissionController
         ));
 
         $form = $version->definition();
-        $ending = $this->booking->ending($form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d')), $version, JsonBody::text($body, 'booking', 60));
+        $ending = $this->booking->ending(
+            $form->ending($submission->answers, $submission->receivedAt->setTimezone($this->business->zone())->format('Y-m-d')),
+            $version,
+            JsonBody::text($body, 'booking', 60),
+        );
 
         $booking = EndingKind::Booking === $ending?->kind ? $this->mayBook($submission) : null;
 
@@ -75,7 +91,9 @@ final readonly class PublicSubmissionController
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
             'carried' => (object) $this->carried($ending, $form, $submission),
-            'next' => null === $ending || EndingKind::Thanks === $ending->kind || (EndingKind::Booking === $ending->kind && null === $booking) ? null : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text],
+            'next' => null === $ending || EndingKind::Thanks === $ending->kind || (EndingKind::Booking === $ending->kind && null === $booking)
+                ? null
+                : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text],
         ], 201);
     }
 

@@ -83,7 +83,10 @@ final readonly class Receiver
         }
 
         return $this->changes->carryOut(
-            null === $arriving->by ? Act::of(ChangeKind::Receive, $arriving->asFound ? 'received a letter' : 'received a form') : Act::of(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by),
+            null === $arriving->by ? Act::of(
+                ChangeKind::Receive,
+                $arriving->asFound ? 'received a letter' : 'received a form',
+            ) : Act::of(ChangeKind::WriteDown, 'wrote an inquiry down', $arriving->by),
             // Looked for again under the write lock: the same key may have come twice at the same moment.
             fn (): Submission => $this->known($version, $key, $digest) ?? $this->file($version, $kept, $arriving, $key, $digest, $now),
         );

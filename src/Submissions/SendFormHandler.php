@@ -55,6 +55,20 @@ final readonly class SendFormHandler implements MayComeToNothing
         }
         $client = $made->the(Client::class);
 
-        return [$this->messages->queue(self::TEMPLATE, $client->first(ContactKind::Email) ?? '', $client->name(), ['first_name' => $client->givenName, 'form' => $form->published?->definition()->title ?? $form->title, 'link' => $this->links->address($form, $client), 'coordinator' => $this->business->coordinator()->name], $client, $made->find(Project::class), null, held: true)];
+        return [$this->messages->queue(
+            self::TEMPLATE,
+            $client->first(ContactKind::Email) ?? '',
+            $client->name(),
+            [
+                'first_name' => $client->givenName,
+                'form' => $form->published?->definition()->title ?? $form->title,
+                'link' => $this->links->address($form, $client),
+                'coordinator' => $this->business->coordinator()->name,
+            ],
+            $client,
+            $made->find(Project::class),
+            null,
+            held: true,
+        )];
     }
 }

@@ -65,7 +65,10 @@ final readonly class SubmissionPdf
 
         return [
             'done' => 'sent', 'name' => $submission->name, 'how' => implode('. ', $signed), 'drawing' => '',
-            'at' => $submission->receivedAt->setTimezone($this->business->zone())->format('l j F Y, H:i:s T').' ('.$submission->receivedAt->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z').')',
+            'at' => $submission->receivedAt->setTimezone($this->business->zone())
+                ->format('l j F Y, H:i:s T').' ('.$submission->receivedAt
+                ->setTimezone(new \DateTimeZone('UTC'))
+                ->format('Y-m-d\TH:i:s\Z').')',
             'address' => $submission->origin->networkAddress, 'reached' => "the form $form", 'digest' => '' === $submission->digest ? [] : str_split($submission->digest, 16),
             'of' => 'the answers as they came, as JSON with the questions’ keys in order',
         ];

@@ -20,8 +20,13 @@ final readonly class TellAtOnce
     /** So many in an hour to one of the staff; more of them is no news but a flood, and all stand in Arrivals. */
     private const MOST_AN_HOUR = 30;
 
-    public function __construct(private EntityManagerInterface $em, private MessageQueue $messages, private NameReader $names, private Profile $business, #[Autowire(env: 'TELAMON_URL')] private string $address)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MessageQueue $messages,
+        private NameReader $names,
+        private Profile $business,
+        #[Autowire(env: 'TELAMON_URL')] private string $address,
+    ) {
     }
 
     public function tell(Submission $submission, FormDefinition $form, \DateTimeImmutable $now): void
@@ -37,7 +42,8 @@ final readonly class TellAtOnce
         }
         $this->messages->queue(self::TEMPLATE, $staff->email, $staff->name, [
             'first_name' => $this->names->read($staff->name)->given, 'client' => $submission->name, 'form' => $form->title, 'reference' => $submission->number,
-            'until' => $submission->dueAt->setTimezone($this->business->zone())->format('D j M, H:i'), 'answers' => AnswersAsText::of($submission, $form, static fn (): bool => true),
+            'until' => $submission->dueAt->setTimezone($this->business->zone())->format('D j M, H:i'),
+            'answers' => AnswersAsText::of($submission, $form, static fn (): bool => true),
             'link' => '' === $this->address ? '' : rtrim($this->address, '/')."/arrivals/{$submission->id}",
         ], null, null, $submission->id);
     }

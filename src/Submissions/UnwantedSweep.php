@@ -18,8 +18,12 @@ final readonly class UnwantedSweep implements DueWork
     private const AT_ONCE = 1000;
 
     /** @param int $days after which it goes; 0 keeps it for ever */
-    public function __construct(private Connection $db, private ClockInterface $clock, private EventDispatcherInterface $events, #[Autowire(env: 'int:TELAMON_UNWANTED_DAYS')] private int $days)
-    {
+    public function __construct(
+        private Connection $db,
+        private ClockInterface $clock,
+        private EventDispatcherInterface $events,
+        #[Autowire(env: 'int:TELAMON_UNWANTED_DAYS')] private int $days,
+    ) {
     }
 
     public function name(): string
@@ -49,7 +53,13 @@ final readonly class UnwantedSweep implements DueWork
             if ([$key] !== $this->find($key)) {
                 return;
             }
-            foreach (['attachment' => 'submission_id', 'arrival_note' => 'submission_id', 'plan_decision' => 'submission_id', 'journal_entry' => 'record_id', 'submission' => 'id'] as $table => $column) {
+            foreach ([
+                'attachment' => 'submission_id',
+                'arrival_note' => 'submission_id',
+                'plan_decision' => 'submission_id',
+                'journal_entry' => 'record_id',
+                'submission' => 'id',
+            ] as $table => $column) {
                 $this->db->executeStatement("DELETE FROM $table WHERE $column = ?", [$key]);
             }
             $this->events->dispatch(new RecordsRemoved([$key]));

@@ -88,7 +88,10 @@ final class AnswerRows implements Remembers
                 array_push($readings, ...self::readings($question, $answer, $form));
             }
         }
-        $this->db->executeStatement('INSERT INTO answer_text (form_id, received_at, submission_id, folded) VALUES (?, ?, ?, ?)', [$formId, self::text($row, 'received_at'), $id, substr(implode(' ', array_filter($found, static fn (string $text): bool => '' !== $text)), 0, self::LONGEST_TEXT)]);
+        $this->db->executeStatement(
+            'INSERT INTO answer_text (form_id, received_at, submission_id, folded) VALUES (?, ?, ?, ?)',
+            [$formId, self::text($row, 'received_at'), $id, substr(implode(' ', array_filter($found, static fn (string $text): bool => '' !== $text)), 0, self::LONGEST_TEXT)],
+        );
         foreach (array_chunk($readings, 100) as $some) {
             $this->db->executeStatement(
                 'INSERT INTO answer_reading (form_id, question_key, serves, value, submission_id) VALUES '.implode(', ', array_fill(0, \count($some), '(?, ?, ?, ?, ?)')),

@@ -30,7 +30,11 @@ final readonly class FormTable
         $versions = $this->versions($form);
 
         return [
-            'columns' => array_map(static fn (string $key, Question $question): array => ['key' => $key, 'wording' => $question->wording], array_keys($columns), array_values($columns)),
+            'columns' => array_map(
+                static fn (string $key, Question $question): array => ['key' => $key, 'wording' => $question->wording],
+                array_keys($columns),
+                array_values($columns),
+            ),
             'items' => array_map(fn (object $row): array => $this->shown(get_object_vars($row), $columns, $versions), $page),
             'next' => $next,
         ];

@@ -46,7 +46,12 @@ final readonly class FormTableController
     public function xlsx(string $id, Request $request): Response
     {
         $form = $this->get($id);
-        $response = new BinaryFileResponse(Workbook::write($this->rows($form, $request)), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'], false);
+        $response = new BinaryFileResponse(
+            Workbook::write($this->rows($form, $request)),
+            200,
+            ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'],
+            false,
+        );
 
         return $response->setContentDisposition('attachment', "{$form->slug}.xlsx")->deleteFileAfterSend();
     }
@@ -60,7 +65,10 @@ final readonly class FormTableController
         return (function () use ($form, $request, $columns): iterable {
             yield ['Number', 'Received', 'State', 'Version', ...array_map(static fn (Question $question): string => $question->wording, array_values($columns))];
             foreach ($this->table->all($form, $request) as $row) {
-                yield array_map(static fn (mixed $cell): string => \is_scalar($cell) ? (string) $cell : '', [$row['number'], $row['receivedAt'], $row['state'], $row['version'], ...array_values((array) $row['answers'])]);
+                yield array_map(
+                    static fn (mixed $cell): string => \is_scalar($cell) ? (string) $cell : '',
+                    [$row['number'], $row['receivedAt'], $row['state'], $row['version'], ...array_values((array) $row['answers'])],
+                );
             }
         })();
     }

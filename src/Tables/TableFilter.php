@@ -46,7 +46,12 @@ final readonly class TableFilter
         $typed = preg_split('/[\s,]+/u', mb_substr(mb_scrub($request->query->getString('q')), 0, 100), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
         $words = array_values(array_filter(array_map(Fold::text(...), $typed), static fn (string $word): bool => '' !== $word));
 
-        return new self(\array_slice($words, 0, self::MOST_WORDS), Query::oneOf($request, 'state', array_column(SubmissionState::cases(), 'value')), $key, str_starts_with($sort, '-'));
+        return new self(
+            \array_slice($words, 0, self::MOST_WORDS),
+            Query::oneOf($request, 'state', array_column(SubmissionState::cases(), 'value')),
+            $key,
+            str_starts_with($sort, '-'),
+        );
     }
 
     public function isByReadings(): bool

@@ -106,7 +106,17 @@ final readonly class TableRows
         // Where few are let through, each is asked what it answered; otherwise the answers are gone along in their order.
         $few = [] !== $filter->words || SubmissionState::Waiting->value === $filter->state;
 
-        return $this->rows($few ? 'submission s CROSS JOIN answer_reading r ON r.submission_id = s.id' : 'answer_reading r CROSS JOIN submission s ON s.id = r.submission_id', ($few ? 's.form_id = :form AND ' : '').self::READING.$where, 'r.value', 'r.submission_id', 'r.value', $filter->descending, $after, $most, $parameters + ['form' => $formId, 'key' => $filter->by]);
+        return $this->rows(
+            $few ? 'submission s CROSS JOIN answer_reading r ON r.submission_id = s.id' : 'answer_reading r CROSS JOIN submission s ON s.id = r.submission_id',
+            ($few ? 's.form_id = :form AND ' : '').self::READING.$where,
+            'r.value',
+            'r.submission_id',
+            'r.value',
+            $filter->descending,
+            $after,
+            $most,
+            $parameters + ['form' => $formId, 'key' => $filter->by],
+        );
     }
 
     /** @return iterable<array<string, mixed>> those that did not answer: last, whichever way the others stand, the newest first */
@@ -116,7 +126,17 @@ final readonly class TableRows
         $none = 's.form_id = :form AND NOT EXISTS (SELECT 1 FROM answer_reading r WHERE r.submission_id = s.id AND '.self::READING.')';
         $after = null === $after ? null : new Cursor(substr($after->value, 6), $after->id);
 
-        return $this->rows('submission s', $none.$where, 's.received_at', 's.id', "'blank ' || s.received_at", true, $after, $most, $parameters + ['form' => $formId, 'key' => $filter->by]);
+        return $this->rows(
+            'submission s',
+            $none.$where,
+            's.received_at',
+            's.id',
+            "'blank ' || s.received_at",
+            true,
+            $after,
+            $most,
+            $parameters + ['form' => $formId, 'key' => $filter->by],
+        );
     }
 
     /**

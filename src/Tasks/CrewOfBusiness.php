@@ -24,7 +24,13 @@ final readonly class CrewOfBusiness
     {
         $isAsked = self::isAsked($lists);
 
-        return new Crew($this->business->coordinator(), new StaffMember($lead->id, $lead->name, $lead->email), $this->here(), $isAsked ? $this->newest() : [], $isAsked ? $this->counts->openByStaff() : []);
+        return new Crew(
+            $this->business->coordinator(),
+            new StaffMember($lead->id, $lead->name, $lead->email),
+            $this->here(),
+            $isAsked ? $this->newest() : [],
+            $isAsked ? $this->counts->openByStaff() : [],
+        );
     }
 
     /** @return array<string, StaffMember> by id */

@@ -39,6 +39,9 @@ final class DaysCommand extends AnswersFile
             throw new UnreadableDay('“text” must be a text of at most '.self::LONGEST.' characters.');
         }
 
-        return ['spans' => array_map(static fn (DaySpan $span): array => $span->toArray(), $this->reader->read($text, new \DateTimeImmutable($today, new \DateTimeZone('UTC')), $way))];
+        return ['spans' => array_map(
+            static fn (DaySpan $span): array => $span->toArray(),
+            $this->reader->read($text, new \DateTimeImmutable($today, new \DateTimeZone('UTC')), $way),
+        )];
     }
 }

@@ -16,8 +16,24 @@ final readonly class FollowsView
     public static function of(array $behind, array $was = []): array
     {
         return [
-            'moved' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'was' => $was[$one['task']->position] ?? $one['task']->due->format('Y-m-d'), 'due' => $one['due']->format('Y-m-d')], $behind['moved']),
-            'stays' => array_map(static fn (array $one): array => ['number' => $one['task']->position, 'name' => $one['task']->name, 'due' => $one['task']->due->format('Y-m-d'), 'earliest' => $one['earliest']], $behind['held']),
+            'moved' => array_map(
+                static fn (array $one): array => [
+                    'number' => $one['task']->position,
+                    'name' => $one['task']->name,
+                    'was' => $was[$one['task']->position] ?? $one['task']->due->format('Y-m-d'),
+                    'due' => $one['due']->format('Y-m-d'),
+                ],
+                $behind['moved'],
+            ),
+            'stays' => array_map(
+                static fn (array $one): array => [
+                    'number' => $one['task']->position,
+                    'name' => $one['task']->name,
+                    'due' => $one['task']->due->format('Y-m-d'),
+                    'earliest' => $one['earliest'],
+                ],
+                $behind['held'],
+            ),
         ];
     }
 }

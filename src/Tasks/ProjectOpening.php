@@ -30,8 +30,15 @@ use Telamon\Staff\Staff;
 /** Opens projects by hand, with the tasks of their checklists, or as a copy of another. */
 final readonly class ProjectOpening
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private Counter $counter, private Profile $business, private CrewOfBusiness $crew, private TaskNames $names, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private Counter $counter,
+        private Profile $business,
+        private CrewOfBusiness $crew,
+        private TaskNames $names,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -55,7 +62,17 @@ final readonly class ProjectOpening
             if (null !== $there) {
                 return $there;
             }
-            $project = new Project($this->counter->next('P'), $title, $client, $lead, $this->business->firstStage(StageEnd::Open) ?? 'Inquiry', $readyBy, $edit->text('notes', 10_000) ?? '', $this->clock->now(), $id);
+            $project = new Project(
+                $this->counter->next('P'),
+                $title,
+                $client,
+                $lead,
+                $this->business->firstStage(StageEnd::Open) ?? 'Inquiry',
+                $readyBy,
+                $edit->text('notes', 10_000) ?? '',
+                $this->clock->now(),
+                $id,
+            );
             $project->isAbout($asset);
             $project->comesFrom($edit->text('source', 60) ?? '');
             $project->serve($service->key ?? '');
@@ -77,7 +94,16 @@ final readonly class ProjectOpening
     {
         $offered = $this->business->services()[$service] ?? null;
         $lead = null === $offered ? null : $this->em->find(Staff::class, $offered->lead->id);
-        $project = new Project($this->counter->next('P'), $offered->name ?? $title, $client, $lead ?? $this->coordinator(), $this->business->firstStage(StageEnd::Open) ?? 'Inquiry', null, '', $this->clock->now());
+        $project = new Project(
+            $this->counter->next('P'),
+            $offered->name ?? $title,
+            $client,
+            $lead ?? $this->coordinator(),
+            $this->business->firstStage(StageEnd::Open) ?? 'Inquiry',
+            null,
+            '',
+            $this->clock->now(),
+        );
         $project->serve($offered->key ?? '');
         $this->em->persist($project);
         $this->tasks($project, $offered);
@@ -93,7 +119,17 @@ final readonly class ProjectOpening
             if (null !== $there) {
                 return $there;
             }
-            $copy = new Project($this->counter->next('P'), $of->title, $of->client, $of->lead->active ? $of->lead : $this->coordinator(), $this->business->firstStage(StageEnd::Open) ?? $of->stage, null, $of->notes, $this->clock->now(), $id);
+            $copy = new Project(
+                $this->counter->next('P'),
+                $of->title,
+                $of->client,
+                $of->lead->active ? $of->lead : $this->coordinator(),
+                $this->business->firstStage(StageEnd::Open) ?? $of->stage,
+                null,
+                $of->notes,
+                $this->clock->now(),
+                $id,
+            );
             $copy->isAbout($of->asset);
             $copy->comesFrom($of->source);
             $copy->serve($of->service);

@@ -31,8 +31,13 @@ use Telamon\Projects\Project;
  */
 final readonly class Replanning
 {
-    public function __construct(private EntityManagerInterface $em, private Profile $business, private AppointmentOfProject $appointments, private ClockInterface $clock, private Replan $replan = new Replan())
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Profile $business,
+        private AppointmentOfProject $appointments,
+        private ClockInterface $clock,
+        private Replan $replan = new Replan(),
+    ) {
     }
 
     /**
@@ -59,7 +64,12 @@ final readonly class Replanning
                 $wanted[$key] = $item;
             }
         }
-        $gone = null === $list ? [] : array_values(array_filter($tasks, static fn (Task $task): bool => str_starts_with($task->item, "{$list->key}/") && !isset($wanted[$task->item]) && null === $task->finishedAt));
+        $gone = null === $list
+            ? []
+            : array_values(array_filter(
+                $tasks,
+                static fn (Task $task): bool => str_starts_with($task->item, "{$list->key}/") && !isset($wanted[$task->item]) && null === $task->finishedAt,
+            ));
         $keys = self::keys($tasks, $gone);
         $byKey = [];
         $standing = [];
@@ -68,12 +78,24 @@ final readonly class Replanning
             $isAsked = isset($wanted[$task->item]);
             $byHand = ($task->handDated || !$task->followsList()) && $task !== $anew;
             $day = $task->due->format('Y-m-d');
-            $standing[$key] = new StandingTask($key, null === $task->finishedAt ? 'open' : 'done', $task === $anew ? null : $day, $byHand, $isAsked && !$task->handWaits ? null : $keys($task), $isAsked && !$task->handTakes ? null : $task->takes, $byHand && null === $task->finishedAt && $day > $today->format('Y-m-d') ? $calendar->between($today, $task->due) : 0);
+            $standing[$key] = new StandingTask(
+                $key,
+                null === $task->finishedAt ? 'open' : 'done',
+                $task === $anew ? null : $day,
+                $byHand,
+                $isAsked && !$task->handWaits ? null : $keys($task),
+                $isAsked && !$task->handTakes ? null : $task->takes,
+                $byHand && null === $task->finishedAt && $day > $today->format('Y-m-d') ? $calendar->between($today, $task->due) : 0,
+            );
         }
         foreach ($this->em->getRepository(RemovedItem::class)->findBy(['project' => $project]) as $one) {
             $standing[$one->item] ??= new StandingTask($one->item, 'removed', null, false, isset($wanted[$one->item]) ? null : $one->waitsFor, null);
         }
-        $places = Interleave::of(array_values(array_filter(array_map(strval(...), array_keys($standing)), static fn (string $key): bool => isset($byKey[$key]))), array_map(strval(...), array_keys($wanted)), $after);
+        $places = Interleave::of(
+            array_values(array_filter(array_map(strval(...), array_keys($standing)), static fn (string $key): bool => isset($byKey[$key]))),
+            array_map(strval(...), array_keys($wanted)),
+            $after,
+        );
         $isPlaced = array_fill_keys([...$places, ...array_map(strval(...), array_keys($standing))], true);
         $placed = [];
         foreach (array_keys($isPlaced) as $key) {
@@ -85,18 +107,38 @@ final readonly class Replanning
         // What was set by hand names only what is there.
         foreach ($standing as $key => $one) {
             if (null !== $one->waitsFor) {
-                $standing[$key] = new StandingTask($one->key, $one->state, $one->due, $one->dueByHand, array_values(array_filter($one->waitsFor, static fn (string $wait): bool => isset($isPlaced[$wait]))), $one->takes, $one->notBefore);
+                $standing[$key] = new StandingTask(
+                    $one->key,
+                    $one->state,
+                    $one->due,
+                    $one->dueByHand,
+                    array_values(array_filter($one->waitsFor, static fn (string $wait): bool => isset($isPlaced[$wait]))),
+                    $one->takes,
+                    $one->notBefore,
+                );
             }
         }
         $own = fn (string $key, array $finishes): ?\DateTimeImmutable => $this->own($key, $wanted[$key] ?? null, $byKey, $finishes, $project, $readyBy, $today);
-        $arranged = $this->replan->arrange($placed, array_fill_keys(array_map(strval(...), array_keys($wanted)), true), new Standing(new Outline(Anchors::day($project->openedAt->setTimezone($this->business->zone())), $readyBy, $calendar, []), $today, [], $standing), $own);
+        $arranged = $this->replan->arrange(
+            $placed,
+            array_fill_keys(array_map(strval(...), array_keys($wanted)), true),
+            new Standing(new Outline(Anchors::day($project->openedAt->setTimezone($this->business->zone())), $readyBy, $calendar, []), $today, [], $standing),
+            $own,
+        );
         $numbers = array_column($arranged['tasks'], 'number', 'key');
 
         return new Replanned(array_map(static function (array $one) use ($byKey, $wanted, $numbers): array {
             $waits = array_map(static fn (string $key): int => $numbers[$key], $one['waits_for']);
             sort($waits);
 
-            return ['key' => $one['key'], 'task' => $byKey[$one['key']] ?? null, 'item' => $wanted[$one['key']] ?? null, 'waitsFor' => $waits, 'due' => new \DateTimeImmutable((string) $one['due'], new \DateTimeZone('UTC')), 'earliest' => $one['earliest']];
+            return [
+                'key' => $one['key'],
+                'task' => $byKey[$one['key']] ?? null,
+                'item' => $wanted[$one['key']] ?? null,
+                'waitsFor' => $waits,
+                'due' => new \DateTimeImmutable((string) $one['due'], new \DateTimeZone('UTC')),
+                'earliest' => $one['earliest'],
+            ];
         }, $arranged['tasks']), $gone, null === $arranged['ends'] ? null : new \DateTimeImmutable($arranged['ends'], new \DateTimeZone('UTC')), $arranged['short_by']);
     }
 
@@ -111,8 +153,15 @@ final readonly class Replanning
      * @param array<string, Task> $byKey
      * @param array<string, int> $finishes of open ones, in working days from today
      */
-    private function own(string $key, ?ChecklistItem $item, array $byKey, array $finishes, Project $project, ?\DateTimeImmutable $readyBy, \DateTimeImmutable $today): ?\DateTimeImmutable
-    {
+    private function own(
+        string $key,
+        ?ChecklistItem $item,
+        array $byKey,
+        array $finishes,
+        Project $project,
+        ?\DateTimeImmutable $readyBy,
+        \DateTimeImmutable $today,
+    ): ?\DateTimeImmutable {
         $due = null !== $item ? $item->due : (isset($byKey[$key]) ? self::said($byKey[$key]) : null);
         $accepted = $project->openedAt->setTimezone($this->business->zone());
         $calendar = $this->business->workingDays();

@@ -163,7 +163,15 @@ class Task implements Journaled
         $this->listVersion = $brief->version;
         $this->takes = $this->handTakes ? $this->takes : $brief->takes;
         $this->effort = $brief->effort;
-        $this->brief = ['group' => $brief->group, 'words' => $brief->words, 'due' => $brief->due, 'doneBy' => $brief->doneBy, 'approval' => $brief->approval, 'shown' => $brief->shown, 'steps' => $brief->steps];
+        $this->brief = [
+            'group' => $brief->group,
+            'words' => $brief->words,
+            'due' => $brief->due,
+            'doneBy' => $brief->doneBy,
+            'approval' => $brief->approval,
+            'shown' => $brief->shown,
+            'steps' => $brief->steps,
+        ];
         $this->handDated = $this->handDated || $handDated;
     }
 

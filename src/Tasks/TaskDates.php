@@ -88,7 +88,10 @@ final readonly class TaskDates
         }
 
         return [
-            'moved' => array_values(array_filter($anew->moved(), static fn (array $one): bool => isset($numbers[$one['task']->position]) && (!$later || $one['due'] > $one['task']->due))),
+            'moved' => array_values(array_filter(
+                $anew->moved(),
+                static fn (array $one): bool => isset($numbers[$one['task']->position]) && (!$later || $one['due'] > $one['task']->due),
+            )),
             'held' => array_values(array_filter($anew->held(), static fn (array $one): bool => isset($numbers[$one['task']->position]))),
         ];
     }
@@ -109,7 +112,17 @@ final readonly class TaskDates
     /** @param list<Task> $tasks */
     private function merged(array $tasks, Project $project, Anchors $anchors): ?Merged
     {
-        $items = array_map(static fn (Task $task): ChecklistItem => new ChecklistItem(self::key($task), $task->name, Doer::lead(), $task->takes, null, array_map(static fn (int $number): string => "t$number", $task->waitsFor)), $tasks);
+        $items = array_map(
+            static fn (Task $task): ChecklistItem => new ChecklistItem(
+                self::key($task),
+                $task->name,
+                Doer::lead(),
+                $task->takes,
+                null,
+                array_map(static fn (int $number): string => "t$number", $task->waitsFor),
+            ),
+            $tasks,
+        );
         try {
             return (new ChecklistMerge($this->business->workingDays()))->merge([new Checklist('project', $project->title, $items)], $anchors);
         } catch (WorkInCircle|UnreadableOutline) {

@@ -21,8 +21,15 @@ final readonly class TaskEditing
 {
     private const MOST = 1000;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private TaskCounts $counts, private TaskDates $dates, private DueWords $dues, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private TaskCounts $counts,
+        private TaskDates $dates,
+        private DueWords $dues,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @throws Refusal */
@@ -117,7 +124,12 @@ final readonly class TaskEditing
             $all = $this->all($task->project);
             if ('' !== $task->item && null === $this->em->getRepository(RemovedItem::class)->findOneBy(['project' => $task->project, 'item' => $task->item])) {
                 // No later version of its checklist brings it back.
-                $this->em->persist(new RemovedItem($task->project, $task->item, $task->name, array_values(array_map(Replanning::key(...), array_filter($all, static fn (Task $one): bool => \in_array($one->position, $task->waitsFor, true))))));
+                $this->em->persist(new RemovedItem(
+                    $task->project,
+                    $task->item,
+                    $task->name,
+                    array_values(array_map(Replanning::key(...), array_filter($all, static fn (Task $one): bool => \in_array($one->position, $task->waitsFor, true)))),
+                ));
             }
             foreach ($all as $other) {
                 if (\in_array($task->position, $other->waitsFor, true)) {

@@ -19,8 +19,13 @@ use Telamon\Staff\Staff;
 /** Finishes tasks, once each, and tells of it. */
 final readonly class TaskFinishing
 {
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private TaskDates $dates, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private EventDispatcherInterface $events,
+        private TaskDates $dates,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -101,6 +106,9 @@ final readonly class TaskFinishing
             null !== $task->finishedAt ?: $open[] = $task->position;
         }
 
-        return array_values(array_filter($all, static fn (Task $task): bool => null === $task->finishedAt && \in_array($done->position, $task->waitsFor, true) && [] === array_intersect($task->waitsFor, $open)));
+        return array_values(array_filter(
+            $all,
+            static fn (Task $task): bool => null === $task->finishedAt && \in_array($done->position, $task->waitsFor, true) && [] === array_intersect($task->waitsFor, $open),
+        ));
     }
 }

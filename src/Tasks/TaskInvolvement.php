@@ -18,7 +18,13 @@ final readonly class TaskInvolvement implements Involvement
     public function projects(Staff $staff): array
     {
         /** @var list<string> $projects */
-        $projects = $this->em->createQueryBuilder()->select('DISTINCT IDENTITY(t.project)')->from(Task::class, 't')->where('t.assignee = :staff')->setParameter('staff', $staff)->getQuery()->getSingleColumnResult();
+        $projects = $this->em->createQueryBuilder()
+            ->select('DISTINCT IDENTITY(t.project)')
+            ->from(Task::class, 't')
+            ->where('t.assignee = :staff')
+            ->setParameter('staff', $staff)
+            ->getQuery()
+            ->getSingleColumnResult();
 
         return $projects;
     }

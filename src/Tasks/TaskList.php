@@ -24,7 +24,13 @@ final readonly class TaskList
     /** @return array{items: list<array<string, mixed>>, next: string|null} as TaskPage in the contract */
     public function page(Request $request): array
     {
-        $query = $this->em->createQueryBuilder()->select('t', 'p', 's', 'c')->from(Task::class, 't')->join('t.project', 'p')->join('t.assignee', 's')->join('p.client', 'c')->setMaxResults(Page::SIZE + 1);
+        $query = $this->em->createQueryBuilder()
+            ->select('t', 'p', 's', 'c')
+            ->from(Task::class, 't')
+            ->join('t.project', 'p')
+            ->join('t.assignee', 's')
+            ->join('p.client', 'c')
+            ->setMaxResults(Page::SIZE + 1);
         $project = Query::id($request, 'project');
         $cursor = Cursor::from($request);
         if (null !== $project) {
@@ -38,7 +44,9 @@ final readonly class TaskList
         }
         if (null !== $cursor) {
             $by = null !== $project ? 't.position' : 't.due';
-            $query->andWhere("$by > :value OR ($by = :value AND t.id > :id)")->setParameter('value', null !== $project ? (int) $cursor->value : $cursor->value)->setParameter('id', $cursor->id);
+            $query->andWhere("$by > :value OR ($by = :value AND t.id > :id)")
+                ->setParameter('value', null !== $project ? (int) $cursor->value : $cursor->value)
+                ->setParameter('id', $cursor->id);
         }
         /** @var list<Task> $found */
         $found = $query->getQuery()->getResult();
@@ -59,7 +67,9 @@ final readonly class TaskList
             default => null,
         };
         foreach (Query::words($request) as $i => $like) {
-            $query->andWhere("LOWER(t.name) LIKE :w$i ESCAPE '\\' OR LOWER(p.title) LIKE :w$i ESCAPE '\\' OR LOWER(p.number) LIKE :w$i ESCAPE '\\' OR c.sortName LIKE :w$i ESCAPE '\\'")->setParameter("w$i", $like);
+            $query->andWhere(
+                "LOWER(t.name) LIKE :w$i ESCAPE '\\' OR LOWER(p.title) LIKE :w$i ESCAPE '\\' OR LOWER(p.number) LIKE :w$i ESCAPE '\\' OR c.sortName LIKE :w$i ESCAPE '\\'",
+            )->setParameter("w$i", $like);
         }
     }
 }

@@ -21,7 +21,9 @@ final readonly class TaskNames
             return $item->name;
         }
         $name = $this->renderer->subject($item->name, [
-            'client' => $project->client->name(), 'asset' => $project->asset->description ?? '', 'service' => $project->title, 'title' => $project->title, 'project' => $project->number, 'stage' => $project->stage, 'ready_by' => $project->readyBy?->format('j F') ?? '',
+            'client' => $project->client->name(), 'asset' => $project->asset->description ?? '', 'service' => $project->title,
+            'title' => $project->title, 'project' => $project->number, 'stage' => $project->stage,
+            'ready_by' => $project->readyBy?->format('j F') ?? '',
         ]);
 
         return '' === $name ? $item->name : $name;

@@ -20,8 +20,13 @@ final readonly class TaskNotes
 {
     private const MOST = 500;
 
-    public function __construct(private EntityManagerInterface $em, private Changes $changes, private EventDispatcherInterface $events, private Profile $business, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Changes $changes,
+        private EventDispatcherInterface $events,
+        private Profile $business,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -73,7 +78,16 @@ final readonly class TaskNotes
     {
         $zone = $this->business->zone();
 
-        return array_map(static fn (TaskNote $note): array => ['id' => $note->id, 'by' => $note->staff->name, 'at' => $note->at->setTimezone($zone)->format(\DATE_RFC3339), 'text' => $note->text, 'minutes' => $note->minutes], $this->em->getRepository(TaskNote::class)->findBy(['task' => $task], ['at' => 'ASC', 'id' => 'ASC']));
+        return array_map(
+            static fn (TaskNote $note): array => [
+                'id' => $note->id,
+                'by' => $note->staff->name,
+                'at' => $note->at->setTimezone($zone)->format(\DATE_RFC3339),
+                'text' => $note->text,
+                'minutes' => $note->minutes,
+            ],
+            $this->em->getRepository(TaskNote::class)->findBy(['task' => $task], ['at' => 'ASC', 'id' => 'ASC']),
+        );
     }
 
     /** @return list<Staff> those whose first or whole names stand after an @, less whoever wrote */

@@ -60,7 +60,11 @@ final readonly class TaskView
                 'comments' => $notes[$task->id]['comments'] ?? 0,
                 'group' => $task->told('group'),
                 'words' => $task->told('words'),
-                'steps' => array_map(static fn (int $i, string $text): array => ['text' => $text, 'done' => \in_array($i, $task->ticked, true)], array_keys($task->steps()), $task->steps()),
+                'steps' => array_map(
+                    static fn (int $i, string $text): array => ['text' => $text, 'done' => \in_array($i, $task->ticked, true)],
+                    array_keys($task->steps()),
+                    $task->steps(),
+                ),
                 'doneBy' => DoneBy::tryFrom($task->told('doneBy'))?->words() ?? '',
                 'approval' => Role::tryFrom($task->told('approval'))?->entry()->approver ?? '',
                 'shown' => true === ($task->brief['shown'] ?? false),
@@ -99,7 +103,9 @@ final readonly class TaskView
     private function notes(array $tasks): array
     {
         /** @var list<array{id: string, minutes: int|string|null, comments: int|string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('IDENTITY(n.task) AS id', 'SUM(n.minutes) AS minutes', "SUM(CASE WHEN n.text <> '' THEN 1 ELSE 0 END) AS comments")->from(TaskNote::class, 'n')
+        $rows = $this->em->createQueryBuilder()
+            ->select('IDENTITY(n.task) AS id', 'SUM(n.minutes) AS minutes', "SUM(CASE WHEN n.text <> '' THEN 1 ELSE 0 END) AS comments")
+            ->from(TaskNote::class, 'n')
             ->where('n.task IN (:tasks)')->setParameter('tasks', $tasks)->groupBy('n.task')->getQuery()->getResult();
         $notes = [];
         foreach ($rows as $row) {

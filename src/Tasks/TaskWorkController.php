@@ -25,8 +25,15 @@ use Telamon\Staff\Staff;
 #[IsGranted(Permission::Work->value)]
 final readonly class TaskWorkController
 {
-    public function __construct(private EntityManagerInterface $em, private TaskView $view, private TaskFinishing $finishing, private TaskNotes $notes, private TaskDates $dates, private Workload $load, private Viewer $viewer)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private TaskView $view,
+        private TaskFinishing $finishing,
+        private TaskNotes $notes,
+        private TaskDates $dates,
+        private Workload $load,
+        private Viewer $viewer,
+    ) {
     }
 
     #[Route('/api/tasks/finish', methods: ['POST'], priority: 1)]
@@ -53,7 +60,13 @@ final readonly class TaskWorkController
         $task = $this->seen($id);
         $edit = new Edit(JsonBody::read($request));
         $key = IdempotencyKey::of($request);
-        $this->notes->write($task, null === $key ? Ids::next() : Ids::named($staff->id, $key, $request->getContent()), $edit->text('text', 4000) ?? '', $edit->whole('minutes', 0, 1440) ?? 0, $staff);
+        $this->notes->write(
+            $task,
+            null === $key ? Ids::next() : Ids::named($staff->id, $key, $request->getContent()),
+            $edit->text('text', 4000) ?? '',
+            $edit->whole('minutes', 0, 1440) ?? 0,
+            $staff,
+        );
 
         return new JsonResponse(['items' => $this->notes->of($task)], 201);
     }
@@ -92,7 +105,13 @@ final readonly class TaskWorkController
             $moved[] = ['number' => $task->position, 'name' => $task->name, 'was' => $task->due->format('Y-m-d'), 'due' => $due->format('Y-m-d')];
         }
 
-        return new JsonResponse(['tasks' => $tasks, 'shortBy' => $ahead->shortBy ?? 0, 'verdict' => $ahead?->verdict() ?? '', 'done' => $ahead?->done->format('Y-m-d'), 'moved' => $moved]);
+        return new JsonResponse([
+            'tasks' => $tasks,
+            'shortBy' => $ahead->shortBy ?? 0,
+            'verdict' => $ahead?->verdict() ?? '',
+            'done' => $ahead?->done->format('Y-m-d'),
+            'moved' => $moved,
+        ]);
     }
 
     /** Effort of open tasks by person and week, against the hours that they are there. */
@@ -117,6 +136,8 @@ final readonly class TaskWorkController
     {
         $task = $this->seen($id);
 
-        return $task->assignee === $staff || $this->viewer->may(Permission::LeadAny) ? $task : throw new Problem(403, 'Not allowed', 'This task belongs to '.$task->assignee->name.'.');
+        return $task->assignee === $staff || $this->viewer->may(Permission::LeadAny)
+            ? $task
+            : throw new Problem(403, 'Not allowed', 'This task belongs to '.$task->assignee->name.'.');
     }
 }

@@ -30,7 +30,11 @@ final readonly class Workload
             $weeks = [];
             for ($week = 0; $week < self::WEEKS; ++$week) {
                 $first = $monday->modify("+$week weeks");
-                $weeks[] = ['monday' => $first->format('Y-m-d'), 'effort' => $effort[$one->id][$week] ?? 0, 'available' => $this->available($one, 0 === $week ? $today : $first, $first->modify('+6 days'))];
+                $weeks[] = [
+                    'monday' => $first->format('Y-m-d'),
+                    'effort' => $effort[$one->id][$week] ?? 0,
+                    'available' => $this->available($one, 0 === $week ? $today : $first, $first->modify('+6 days')),
+                ];
             }
             $rows[] = ['id' => $one->id, 'name' => $one->name, 'weeks' => $weeks];
         }
@@ -43,7 +47,10 @@ final readonly class Workload
     {
         /** @var list<array{staff: string, due: \DateTimeInterface, effort: int|string}> $rows */
         $rows = $this->em->createQueryBuilder()->select('IDENTITY(t.assignee) AS staff', 't.due AS due', 'SUM(t.effort) AS effort')->from(Task::class, 't')->join('t.project', 'p')
-            ->where('t.finishedAt IS NULL')->andWhere('t.due < :end')->andWhere('t.effort > 0')->andWhere("p.outcome <> 'lost'")->setParameter('end', $monday->modify('+'.self::WEEKS.' weeks')->format('Y-m-d'))
+            ->where('t.finishedAt IS NULL')->andWhere('t.due < :end')->andWhere('t.effort > 0')->andWhere("p.outcome <> 'lost'")->setParameter(
+                'end',
+                $monday->modify('+'.self::WEEKS.' weeks')->format('Y-m-d'),
+            )
             ->groupBy('t.assignee')->addGroupBy('t.due')->getQuery()->getResult();
         $effort = [];
         foreach ($rows as $row) {
@@ -62,7 +69,10 @@ final readonly class Workload
         $off = $this->em->getRepository(Absence::class)->findBy(['staff' => $staff]);
         $minutes = 0;
         for ($day = $first; $day <= $last; $day = $day->modify('+1 day')) {
-            $isOff = [] !== array_filter($off, static fn (Absence $absence): bool => $absence->first->format('Y-m-d') <= $day->format('Y-m-d') && $absence->last->format('Y-m-d') >= $day->format('Y-m-d'));
+            $isOff = [] !== array_filter(
+                $off,
+                static fn (Absence $absence): bool => $absence->first->format('Y-m-d') <= $day->format('Y-m-d') && $absence->last->format('Y-m-d') >= $day->format('Y-m-d'),
+            );
             // A closure is a worked weekday that the business does not work.
             $isClosed = [] !== ($this->business->business()->hours[(int) $day->format('N')] ?? []) && !$calendar->isWorked($day);
             foreach ($isOff || $isClosed ? [] : $hours[(int) $day->format('N')] ?? [] as [$from, $to]) {

@@ -11,7 +11,59 @@ use Telamon\Tests\Support\AppTestCase;
 /** Every route is closed unless it is named here, and no state changes from another site. */
 final class GuardsTest extends AppTestCase
 {
-    private const PUBLIC = ['/api/health', '/api/empty', '/api/session', '/api/public/forms/{slug}', '/api/public/forms/{slug}/challenge', '/api/public/forms/{slug}/personal', '/api/public/uploads', '/api/public/password-links', '/api/public/password', '/api/public/logo/{id}', '/api/public/forms/{slug}/submissions', '/f/{slug}', '/book/{slug}', '/visit/{token}', '/api/public/booking/{slug}', '/api/public/booking/{slug}/times', '/api/public/booking/{slug}/holds', '/api/public/booking/{slug}/holds/longer', '/api/public/booking/{slug}/bookings', '/api/public/booking/{slug}/waits', '/api/public/booking/{slug}/waits/leave', '/api/public/visits/{token}', '/api/public/visits/{token}/times', '/api/public/visits/{token}/calendar.ics', '/api/public/visits/{token}/move', '/api/public/visits/{token}/cancel', '/api/public/visits/{token}/yes', '/api/public/visits/{token}/wish', '/quote/{token}', '/agreement/{token}', '/api/public/agreements/{token}', '/api/public/agreements/{token}/opened', '/api/public/agreements/{token}/sign', '/api/public/agreements/{token}/decline', '/api/public/agreements/{token}/agreement.pdf', '/api/public/agreements/{token}/evidence.json', '/api/public/quotes/{token}/evidence.json', '/check', '/check/mail', '/api/public/quotes/{token}', '/api/public/quotes/{token}/opened', '/api/public/quotes/{token}/total', '/api/public/quotes/{token}/question', '/api/public/quotes/{token}/decline', '/api/public/quotes/{token}/accept', '/api/public/quotes/{token}/quote.pdf', '/api/public/quotes/{token}/files/{id}', '/api/public/calendars/{token}', '/stop/{link}', '/confirm/{link}', '/{path}'];
+    private const PUBLIC = [
+        '/api/health',
+        '/api/empty',
+        '/api/session',
+        '/api/public/forms/{slug}',
+        '/api/public/forms/{slug}/challenge',
+        '/api/public/forms/{slug}/personal',
+        '/api/public/uploads',
+        '/api/public/password-links',
+        '/api/public/password',
+        '/api/public/logo/{id}',
+        '/api/public/forms/{slug}/submissions',
+        '/f/{slug}',
+        '/book/{slug}',
+        '/visit/{token}',
+        '/api/public/booking/{slug}',
+        '/api/public/booking/{slug}/times',
+        '/api/public/booking/{slug}/holds',
+        '/api/public/booking/{slug}/holds/longer',
+        '/api/public/booking/{slug}/bookings',
+        '/api/public/booking/{slug}/waits',
+        '/api/public/booking/{slug}/waits/leave',
+        '/api/public/visits/{token}',
+        '/api/public/visits/{token}/times',
+        '/api/public/visits/{token}/calendar.ics',
+        '/api/public/visits/{token}/move',
+        '/api/public/visits/{token}/cancel',
+        '/api/public/visits/{token}/yes',
+        '/api/public/visits/{token}/wish',
+        '/quote/{token}',
+        '/agreement/{token}',
+        '/api/public/agreements/{token}',
+        '/api/public/agreements/{token}/opened',
+        '/api/public/agreements/{token}/sign',
+        '/api/public/agreements/{token}/decline',
+        '/api/public/agreements/{token}/agreement.pdf',
+        '/api/public/agreements/{token}/evidence.json',
+        '/api/public/quotes/{token}/evidence.json',
+        '/check',
+        '/check/mail',
+        '/api/public/quotes/{token}',
+        '/api/public/quotes/{token}/opened',
+        '/api/public/quotes/{token}/total',
+        '/api/public/quotes/{token}/question',
+        '/api/public/quotes/{token}/decline',
+        '/api/public/quotes/{token}/accept',
+        '/api/public/quotes/{token}/quote.pdf',
+        '/api/public/quotes/{token}/files/{id}',
+        '/api/public/calendars/{token}',
+        '/stop/{link}',
+        '/confirm/{link}',
+        '/{path}',
+    ];
 
     public function testEveryOtherRouteNeedsSomebodySignedIn(): void
     {
@@ -63,12 +115,19 @@ final class GuardsTest extends AppTestCase
 
     public function testWithoutOriginTheSameSiteIsEnough(): void
     {
-        $this->send('POST', '/api/session', ['HTTP_SEC_FETCH_SITE' => 'same-origin', 'CONTENT_TYPE' => 'application/json'], '{"email":"coordinator@marrowby.example","password":"telamon-demo"}')->ok(200);
+        $this->send(
+            'POST',
+            '/api/session',
+            ['HTTP_SEC_FETCH_SITE' => 'same-origin', 'CONTENT_TYPE' => 'application/json'],
+            '{"email":"coordinator@marrowby.example","password":"telamon-demo"}',
+        )
+            ->ok(200);
     }
 
     public function testAFormOfAnotherSiteCannotPost(): void
     {
-        $this->send('POST', '/api/session', ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'application/x-www-form-urlencoded'], 'email=coordinator@marrowby.example')->ok(403);
+        $this->send('POST', '/api/session', ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'application/x-www-form-urlencoded'], 'email=coordinator@marrowby.example')
+            ->ok(403);
         $this->send('POST', '/api/session', ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'text/plain'], '{}')->ok(403);
     }
 

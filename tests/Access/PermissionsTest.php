@@ -60,13 +60,29 @@ final class PermissionsTest extends AppTestCase
         $ids = [];
         foreach (['Orla Fennick', 'Wilf Ambry', 'Tess Quill'] as $i => $name) {
             $photo = $this->upload($file, "$name.png")->ok(201)->text('id');
-            $this->inquire(['name' => $name, 'email' => "c$i@example.com", 'phone' => "020 914 332$i", 'place' => "$i Weir Cottages, Marrowby", 'piano' => "Pell $i", 'matter' => "It is number $i", 'photos' => [$photo]])->ok(201);
+            $this->inquire([
+                'name' => $name,
+                'email' => "c$i@example.com",
+                'phone' => "020 914 332$i",
+                'place' => "$i Weir Cottages, Marrowby",
+                'piano' => "Pell $i",
+                'matter' => "It is number $i",
+                'photos' => [$photo],
+            ])
+                ->ok(201);
             if ('Tess Quill' !== $name) {
                 $this->accept($this->lastSubmission())->ok();
             }
         }
-        $this->db()->executeStatement("UPDATE task SET assignee_id = (SELECT id FROM staff WHERE initials = 'PT') WHERE position = 1 AND project_id = (SELECT id FROM project WHERE number = 'P-0001')");
-        foreach (['client' => 'SELECT id FROM client ORDER BY id', 'project' => 'SELECT id FROM project ORDER BY number', 'file' => 'SELECT a.id FROM attachment a JOIN submission s ON s.id = a.submission_id ORDER BY s.number'] as $kind => $sql) {
+        $this->db()
+            ->executeStatement(
+                "UPDATE task SET assignee_id = (SELECT id FROM staff WHERE initials = 'PT') WHERE position = 1 AND project_id = (SELECT id FROM project WHERE number = 'P-0001')",
+            );
+        foreach ([
+            'client' => 'SELECT id FROM client ORDER BY id',
+            'project' => 'SELECT id FROM project ORDER BY number',
+            'file' => 'SELECT a.id FROM attachment a JOIN submission s ON s.id = a.submission_id ORDER BY s.number',
+        ] as $kind => $sql) {
             $ids[$kind] = array_map(static fn (mixed $id): string => \is_string($id) ? $id : '', $this->db()->fetchFirstColumn($sql));
         }
 
@@ -74,14 +90,27 @@ final class PermissionsTest extends AppTestCase
         self::assertSame(['Orla Fennick'], $this->get('/api/clients')->ok()->column('items', 'name'));
         self::assertSame(['P-0001'], $this->get('/api/projects')->ok()->column('items', 'number'));
         self::assertSame([1], array_values(array_filter($this->get('/api/projects')->ok()->column('stages', 'projects'), static fn (mixed $n): bool => 0 !== $n)));
-        self::assertSame(['P-0001'], array_values(array_unique(array_map(static fn (array $task): mixed => \is_array($task['project']) && \is_string($task['project']['label']) ? substr($task['project']['label'], 0, 6) : null, $this->get('/api/tasks')->ok()->rows('items')))));
+        self::assertSame(
+            ['P-0001'],
+            array_values(array_unique(array_map(
+                static fn (array $task): mixed => \is_array($task['project']) && \is_string($task['project']['label']) ? substr($task['project']['label'], 0, 6) : null,
+                $this->get('/api/tasks')->ok()->rows('items'),
+            ))),
+        );
         self::assertSame([], $this->get("/api/tasks?project={$ids['project'][1]}")->ok()->rows('items'));
         foreach (['client' => 'clients', 'project' => 'projects', 'file' => 'files'] as $kind => $path) {
             self::assertSame(200, $this->get("/api/$path/{$ids[$kind][0]}")->status, $kind);
             $this->get("/api/$path/{$ids[$kind][1]}")->ok(403);
         }
         $this->get("/api/files/{$ids['file'][2]}")->ok(403);
-        self::assertSame([[1, 1], [0, 0]], array_map(fn (string $id): array => array_map(fn (string $list): int => \count($this->get("/api/$list?client=$id")->ok()->rows('items')), ['projects', 'files']), [$ids['client'][0], $ids['client'][1]]), 'their own client’s, and nobody else’s');
+        self::assertSame(
+            [[1, 1], [0, 0]],
+            array_map(
+                fn (string $id): array => array_map(fn (string $list): int => \count($this->get("/api/$list?client=$id")->ok()->rows('items')), ['projects', 'files']),
+                [$ids['client'][0], $ids['client'][1]],
+            ),
+            'their own client’s, and nobody else’s',
+        );
         foreach (['messages', 'submissions'] as $list) {
             $this->get("/api/$list?client={$ids['client'][0]}")->ok(403);
         }

@@ -25,7 +25,11 @@ final class PublicDoorTest extends AppTestCase
         for ($i = 0; $i < 40; ++$i) {
             $this->call('POST', '/api/session', ['email' => 'coordinator@marrowby.example', 'password' => "guess $i"], ['REMOTE_ADDR' => "198.51.100.$i"]);
         }
-        self::assertSame(429, $this->call('POST', '/api/session', ['email' => 'coordinator@marrowby.example', 'password' => 'telamon-demo'], ['REMOTE_ADDR' => '198.51.100.99'])->status, 'from somewhere new it is closed');
+        self::assertSame(
+            429,
+            $this->call('POST', '/api/session', ['email' => 'coordinator@marrowby.example', 'password' => 'telamon-demo'], ['REMOTE_ADDR' => '198.51.100.99'])->status,
+            'from somewhere new it is closed',
+        );
         foreach ($known as $cookie) {
             if ('telamon_device' === $cookie->getName()) {
                 $this->browser->getCookieJar()->set($cookie);
@@ -37,7 +41,11 @@ final class PublicDoorTest extends AppTestCase
             $tried = $this->post('/api/session', ['email' => 'coordinator@marrowby.example', 'password' => "guess $i"])->status;
         }
         self::assertSame(429, $tried ?? 0, 'on the device itself guessing is slowed down too');
-        self::assertSame(401, $this->call('POST', '/api/session', ['email' => 'sorcha@marrowby.example', 'password' => 'wrong'], ['REMOTE_ADDR' => '198.51.100.98'])->status, 'and it is known for one account only');
+        self::assertSame(
+            401,
+            $this->call('POST', '/api/session', ['email' => 'sorcha@marrowby.example', 'password' => 'wrong'], ['REMOTE_ADDR' => '198.51.100.98'])->status,
+            'and it is known for one account only',
+        );
     }
 
     public function testLinksHaveACounterOfTheirOwnAndThreeAnHourGoToAnAddress(): void
@@ -74,7 +82,14 @@ final class PublicDoorTest extends AppTestCase
         self::assertInstanceOf(SignedText::class, $signed);
         [$text, $until, $mark] = explode('.', $signed->sign('booking', 's:1', 3600));
         self::assertSame('s:1', $signed->read('booking', "$text.$until.$mark"));
-        foreach (["$text.0$until.$mark", "$text.00$until.$mark", "$text.+$until.$mark", "$text.$until.$mark\n", "$text. $until.$mark", "$text.$until.".strtoupper($mark)] as $spelt) {
+        foreach ([
+            "$text.0$until.$mark",
+            "$text.00$until.$mark",
+            "$text.+$until.$mark",
+            "$text.$until.$mark\n",
+            "$text. $until.$mark",
+            "$text.$until.".strtoupper($mark),
+        ] as $spelt) {
             self::assertNull($signed->read('booking', $spelt), $spelt);
         }
         $t = $this->begin();

@@ -23,7 +23,10 @@ final class SessionLimitsTest extends TestCase
     public function testASessionEnds(int $createdAgo, int $usedAgo, bool $stays): void
     {
         $storage = new MockArraySessionStorage('telamon');
-        $storage->setSessionData(['_sf2_meta' => [MetadataBag::CREATED => time() - $createdAgo, MetadataBag::UPDATED => time() - $usedAgo, MetadataBag::LIFETIME => 0], '_sf2_attributes' => ['who' => 'nessa']]);
+        $storage->setSessionData([
+            '_sf2_meta' => [MetadataBag::CREATED => time() - $createdAgo, MetadataBag::UPDATED => time() - $usedAgo, MetadataBag::LIFETIME => 0],
+            '_sf2_attributes' => ['who' => 'nessa'],
+        ]);
         $request = Request::create('/api/session');
         $request->cookies->set('telamon', 'x');
         $request->setSession(new Session($storage));

@@ -19,7 +19,13 @@ final class Rooms
             ->classes(Selector::inNamespace('Telamon\Core'))
             ->excluding(Selector::inNamespace('Telamon\Core\Tests'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Psr'), Selector::inNamespace('League'), Selector::inNamespace('Twig'))
+            ->classes(
+                Selector::inNamespace('Symfony'),
+                Selector::inNamespace('Doctrine'),
+                Selector::inNamespace('Psr'),
+                Selector::inNamespace('League'),
+                Selector::inNamespace('Twig'),
+            )
             // Names of countries and languages: tables of data, no framework.
             ->excluding(Selector::inNamespace('Symfony\Component\Intl'))
             ->because('the rules and computation of the job are tested on their own');
@@ -39,7 +45,10 @@ final class Rooms
                 Selector::inNamespace('Brick\Math'),
                 Selector::inNamespace('Symfony\Component\Intl'),
                 Selector::classname('/^Mustache_/', true),
-                Selector::classname('/^(DateTime|Closure|[A-Za-z]*Exception|Transliterator|IntlChar|Normalizer|Spl[A-Z][A-Za-z]*Heap|stdClass|UnitEnum|BackedEnum|Attribute)/', true),
+                Selector::classname(
+                    '/^(DateTime|Closure|[A-Za-z]*Exception|Transliterator|IntlChar|Normalizer|Spl[A-Z][A-Za-z]*Heap|stdClass|UnitEnum|BackedEnum|Attribute)/',
+                    true,
+                ),
             )
             ->because('the core stands alone');
     }

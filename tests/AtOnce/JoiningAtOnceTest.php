@@ -28,7 +28,12 @@ final class JoiningAtOnceTest extends AtOnceTestCase
     public function testAnAgreementThatIsWithdrawnMeanwhileIsNotSigned(): void
     {
         $t = $this->agreement();
-        $answers = $this->web->ask('POST', "/api/public/agreements/$t/sign", ['name' => 'Orla Fennick'], meanwhile: static fn (\PDO $db) => $db->exec("UPDATE agreement SET state = 'withdrawn'"));
+        $answers = $this->web->ask(
+            'POST',
+            "/api/public/agreements/$t/sign",
+            ['name' => 'Orla Fennick'],
+            meanwhile: static fn (\PDO $db) => $db->exec("UPDATE agreement SET state = 'withdrawn'"),
+        );
         self::assertSame([409 => AtOnce::MANY], self::statuses($answers));
         self::assertSame('0', $this->number('SELECT COUNT(*) FROM signed'));
         self::assertSame('withdrawn', $this->db()->fetchOne('SELECT state FROM agreement'));
@@ -42,7 +47,18 @@ final class JoiningAtOnceTest extends AtOnceTestCase
         self::assertIsArray($tuning['settings'] ?? null);
         self::assertIsString($tuning['id']);
         $sorcha = $this->id("SELECT id FROM staff WHERE initials = 'SV'");
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['seats' => 2, 'waitHours' => 6, 'place' => 'here', 'people' => [[$sorcha]]] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            [
+                'version' => $tuning['version'],
+                'name' => 'Tuning',
+                'slug' => 'tuning',
+                'live' => true,
+                'settings' => ['seats' => 2, 'waitHours' => 6, 'place' => 'here', 'people' => [[$sorcha]]] + $tuning['settings'],
+            ],
+        )
+            ->ok();
         $first = $this->begin('Wilf Ambry', 'wilf@example.com');
         $at = $this->starts($first, 'tuning')[4];
         $this->book($first, $at)->ok(201);
@@ -50,7 +66,11 @@ final class JoiningAtOnceTest extends AtOnceTestCase
         $t = $this->begin('Tamsin Oakhanger', 'tamsin@example.com');
         $answers = $this->web->ask('POST', '/api/public/booking/visit/waits', ['t' => $t, 'type' => 'tuning', 'at' => $at]);
         self::assertSame([201 => AtOnce::MANY], self::statuses($answers));
-        self::assertCount(AtOnce::MANY, array_filter($answers, static fn (array $one): bool => str_contains($one['body'], '"number":1,') || str_contains($one['body'], '"number":1}')), 'all are told of the same place in the queue');
+        self::assertCount(
+            AtOnce::MANY,
+            array_filter($answers, static fn (array $one): bool => str_contains($one['body'], '"number":1,') || str_contains($one['body'], '"number":1}')),
+            'all are told of the same place in the queue',
+        );
         self::assertSame('1', $this->number('SELECT COUNT(*) FROM waiting_place'));
     }
 
@@ -63,6 +83,13 @@ final class JoiningAtOnceTest extends AtOnceTestCase
         $this->accept($this->lastSubmission())->ok();
         $this->work();
 
-        return $this->call('POST', '/api/agreements', ['project' => $this->id('SELECT id FROM project'), 'title' => 'On the work', 'text' => 'We agree on the work.'], ['HTTP_IDEMPOTENCY_KEY' => 'k1'])->ok(201)->text('token');
+        return $this->call(
+            'POST',
+            '/api/agreements',
+            ['project' => $this->id('SELECT id FROM project'), 'title' => 'On the work', 'text' => 'We agree on the work.'],
+            ['HTTP_IDEMPOTENCY_KEY' => 'k1'],
+        )
+            ->ok(201)
+            ->text('token');
     }
 }

@@ -23,7 +23,12 @@ final class KilledBetweenTest extends AtOnceTestCase
         $this->killed(static function () use (&$n): array {
             ++$n;
 
-            return ['POST', '/api/public/forms/piano-inquiry/submissions', ['answers' => ['name' => "Orla $n", 'email' => "orla$n@example.com", 'service' => 'repair', 'matter' => "It buzzes $n."]], ''];
+            return [
+                'POST',
+                '/api/public/forms/piano-inquiry/submissions',
+                ['answers' => ['name' => "Orla $n", 'email' => "orla$n@example.com", 'service' => 'repair', 'matter' => "It buzzes $n."]],
+                '',
+            ];
         }, function (int $status) use (&$n): void {
             self::assertSame(201, $status);
             self::assertSame('1', $this->number("SELECT COUNT(*) FROM submission WHERE state = 'waiting' AND CAST(answers AS TEXT) LIKE '%orla$n@example.com%'"));
@@ -55,7 +60,13 @@ final class KilledBetweenTest extends AtOnceTestCase
         $this->killed(function () use (&$n, $cookie): array {
             ++$n;
             $who = ['Hugh Orrin', 'Tamsin Oakhanger', 'Ed Wendle', 'Bryony Tesk', 'Niamh Corrick', 'Wilf Ambry', 'Peig Ferrowby', 'Jonty Wyreside'][$n - 1];
-            $this->inquire(['name' => $who, 'email' => strtolower(strtr($who, ' ', '.')).'@example.com', 'phone' => null, 'place' => "{$n}7 ".explode(' ', $who)[1].' Lane, Marrowby'])->ok(201);
+            $this->inquire([
+                'name' => $who,
+                'email' => strtolower(strtr($who, ' ', '.')).'@example.com',
+                'phone' => null,
+                'place' => "{$n}7 ".explode(' ', $who)[1].' Lane, Marrowby',
+            ])
+                ->ok(201);
             $id = $this->lastSubmission();
             $plan = $this->get("/api/submissions/$id")->ok();
             $version = $plan->at('plan.fingerprint');
@@ -64,7 +75,10 @@ final class KilledBetweenTest extends AtOnceTestCase
         }, function (int $status, int $times): void {
             // Done before the kill, the second one is told so.
             self::assertContains($status, [200, 409]);
-            self::assertSame([(string) $times, (string) $times], [$this->number('SELECT COUNT(*) FROM project'), $this->number("SELECT COUNT(*) FROM change_set WHERE kind = 'accept'")]);
+            self::assertSame(
+                [(string) $times, (string) $times],
+                [$this->number('SELECT COUNT(*) FROM project'), $this->number("SELECT COUNT(*) FROM change_set WHERE kind = 'accept'")],
+            );
             self::assertSame('0', $this->number('SELECT COUNT(*) FROM project p WHERE NOT EXISTS (SELECT 1 FROM task t WHERE t.project_id = p.id)'));
         });
     }
@@ -76,13 +90,35 @@ final class KilledBetweenTest extends AtOnceTestCase
         $this->accept($this->lastSubmission())->ok();
         $this->killed(function (): array {
             $quote = $this->post('/api/quotes', ['project' => $this->id('SELECT id FROM project')])->ok(201);
-            $kept = $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $quote->number('version'), 'content' => ['lines' => [['key' => 'l1', 'name' => 'First visit', 'quantity' => '1', 'price' => '65.00', 'vat' => ['category' => 'S', 'rate' => '13.5']]]] + $quote->map('content')])->ok();
+            $kept = $this->call(
+                'PUT',
+                '/api/quotes/'.$quote->text('id'),
+                [
+                    'version' => $quote->number('version'),
+                    'content' => ['lines' => [[
+                        'key' => 'l1',
+                        'name' => 'First visit',
+                        'quantity' => '1',
+                        'price' => '65.00',
+                        'vat' => ['category' => 'S', 'rate' => '13.5'],
+                    ]]] + $quote->map('content'),
+                ],
+            )
+                ->ok();
             $token = $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $kept->number('version')])->ok()->text('token');
 
-            return ['POST', "/api/public/quotes/$token/accept", ['ticked' => [], 'total' => $this->post("/api/public/quotes/$token/total", ['ticked' => []])->ok()->text('total'), 'name' => 'Orla Fennick'], ''];
+            return [
+                'POST',
+                "/api/public/quotes/$token/accept",
+                ['ticked' => [], 'total' => $this->post("/api/public/quotes/$token/total", ['ticked' => []])->ok()->text('total'), 'name' => 'Orla Fennick'],
+                '',
+            ];
         }, function (int $status, int $times): void {
             self::assertContains($status, [200, 409]);
-            self::assertSame([(string) $times, (string) $times], [$this->number('SELECT COUNT(*) FROM signed'), $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-accepted'")]);
+            self::assertSame(
+                [(string) $times, (string) $times],
+                [$this->number('SELECT COUNT(*) FROM signed'), $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-accepted'")],
+            );
         });
     }
 

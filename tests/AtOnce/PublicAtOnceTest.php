@@ -37,7 +37,10 @@ final class PublicAtOnceTest extends AtOnceTestCase
         self::assertSame([200 => AtOnce::MANY], self::statuses($this->web->ask('POST', "/api/public/visits/$token/move", ['at' => $at])));
         $this->later();
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM message WHERE template = 'moved'"));
-        self::assertSame('1', $this->number("SELECT COUNT(*) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE c.words LIKE '% moved %' AND e.record_kind = 'appointment'"));
+        self::assertSame(
+            '1',
+            $this->number("SELECT COUNT(*) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE c.words LIKE '% moved %' AND e.record_kind = 'appointment'"),
+        );
     }
 
     public function testAVisitIsCancelledOnce(): void
@@ -47,7 +50,10 @@ final class PublicAtOnceTest extends AtOnceTestCase
         self::assertSame([200 => AtOnce::MANY], self::statuses($this->web->ask('POST', "/api/public/visits/$token/cancel", [])));
         $this->later();
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM message WHERE template = 'cancelled'"));
-        self::assertSame('1', $this->number("SELECT COUNT(*) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE c.words LIKE '% cancelled %' AND e.record_kind = 'appointment'"));
+        self::assertSame(
+            '1',
+            $this->number("SELECT COUNT(*) FROM journal_entry e JOIN change_set c ON c.id = e.change_id WHERE c.words LIKE '% cancelled %' AND e.record_kind = 'appointment'"),
+        );
     }
 
     public function testTheLastPlaceGoesToOneOfEight(): void

@@ -45,7 +45,10 @@ final class BookingStoryTest extends AppTestCase
         $diary = $this->get('/api/diary?from=2026-11-26&to=2026-11-26')->ok();
         self::assertSame(['Tuning'], $diary->column('appointments', 'title'));
         self::assertSame([], $diary->rows('clashes'));
-        self::assertNotContains($starts[0], array_map(static fn (string $start): string => $start, $this->starts($this->begin('Wilf Ambry', 'wilf@example.org'), 'tuning', $visit->text('with'))));
+        self::assertNotContains(
+            $starts[0],
+            array_map(static fn (string $start): string => $start, $this->starts($this->begin('Wilf Ambry', 'wilf@example.org'), 'tuning', $visit->text('with'))),
+        );
     }
 
     public function testTheSamePersonThreeTimesIsOneClientAndWhileItIsOpenOneProject(): void
@@ -84,7 +87,12 @@ final class BookingStoryTest extends AppTestCase
         $tuning = array_values(array_filter($types, static fn (array $one): bool => 'tuning' === $one['slug']))[0] ?? [];
         self::assertIsArray($tuning['settings'] ?? null);
         self::assertIsString($tuning['id']);
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['onto' => 'asks'] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['onto' => 'asks'] + $tuning['settings']],
+        )
+            ->ok();
         $t = $this->begin();
         $this->book($t, $this->starts($t, 'tuning')[6])->ok(201);
         $this->work();
@@ -147,7 +155,14 @@ final class BookingStoryTest extends AppTestCase
         $this->signIn();
         $name = ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'];
         $page = static fn (array ...$questions): array => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [$name, ...array_values($questions)]]];
-        $this->publish('Far', ['purpose' => 'open', 'pages' => $page(['key' => 'far', 'type' => 'yes-no', 'wording' => 'Far?', 'required' => true]), 'endings' => [['kind' => 'thanks', 'text' => 'Too far.', 'when' => ['question' => 'far', 'op' => 'is', 'value' => 'yes'], 'sendsAway' => true]]]);
+        $this->publish(
+            'Far',
+            [
+                'purpose' => 'open',
+                'pages' => $page(['key' => 'far', 'type' => 'yes-no', 'wording' => 'Far?', 'required' => true]),
+                'endings' => [['kind' => 'thanks', 'text' => 'Too far.', 'when' => ['question' => 'far', 'op' => 'is', 'value' => 'yes'], 'sendsAway' => true]],
+            ],
+        );
         $this->publish('Short', ['purpose' => 'open', 'pages' => $page(), 'endings' => [['kind' => 'form', 'text' => 'far']]]);
         foreach (['yes' => 'sent-away', 'no' => 'continued'] as $far => $reason) {
             $continues = $this->call('POST', '/api/public/forms/short/submissions', ['answers' => ['name' => "Orla $far"]])->ok(201)->text('continues');
@@ -258,7 +273,13 @@ final class BookingStoryTest extends AppTestCase
 
     public function testAGatewayFormLeadsToOneTimeAnotherOrNone(): void
     {
-        $next = fn (string $service): mixed => $this->call('POST', '/api/public/forms/gateway/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla@example.com', 'place' => '1 Quay, Marrowby', 'service' => $service]])->ok(201)->at('next');
+        $next = fn (string $service): mixed => $this->call(
+            'POST',
+            '/api/public/forms/gateway/submissions',
+            ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla@example.com', 'place' => '1 Quay, Marrowby', 'service' => $service]],
+        )
+            ->ok(201)
+            ->at('next');
         $tuning = $next('tuning');
         self::assertIsArray($tuning);
         self::assertIsString($tuning['to']);
@@ -274,7 +295,11 @@ final class BookingStoryTest extends AppTestCase
     public function testAnotherZoneIsToldWithBothClocks(): void
     {
         $t = $this->begin();
-        $visit = $this->post('/api/public/booking/visit/bookings', ['t' => $t, 'type' => 'talk', 'length' => 20, 'at' => $this->starts($t, 'talk')[0], 'zone' => 'America/New_York'])->ok(201);
+        $visit = $this->post(
+            '/api/public/booking/visit/bookings',
+            ['t' => $t, 'type' => 'talk', 'length' => 20, 'at' => $this->starts($t, 'talk')[0], 'zone' => 'America/New_York'],
+        )
+            ->ok(201);
         self::assertStringContainsString('America/New_York', $visit->text('when'));
         $this->work();
         $this->work();

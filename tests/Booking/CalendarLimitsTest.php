@@ -26,7 +26,15 @@ final class CalendarLimitsTest extends AppTestCase
         }
         $done = $this->bring($never.self::event('one', '20261127T100000Z', 'PT1H', '', 'A rehearsal'));
         self::assertSame(1, $done['new']);
-        self::assertSame(['“30 February 0” recurs on a day that there is none of', '“30 February 1” recurs on a day that there is none of', '“30 February 2” recurs on a day that there is none of', '“30 February 3” recurs on a day that there is none of'], $done['refused']);
+        self::assertSame(
+            [
+                '“30 February 0” recurs on a day that there is none of',
+                '“30 February 1” recurs on a day that there is none of',
+                '“30 February 2” recurs on a day that there is none of',
+                '“30 February 3” recurs on a day that there is none of',
+            ],
+            $done['refused'],
+        );
     }
 
     public function testTwoHundredHourlySeriesAreRefusedInWords(): void

@@ -26,7 +26,12 @@ final class DiaryTest extends AppTestCase
         $this->signIn();
         [$this->teo, $this->sorcha] = [$this->id("SELECT id FROM staff WHERE initials = 'TA'"), $this->id("SELECT id FROM staff WHERE initials = 'SV'")];
         $this->tuning = $this->type('tuning');
-        $this->client = $this->post('/api/clients', ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => [['kind' => 'email', 'value' => 'wilf@example.org']], 'address' => '2 Mill Race, Marrowby'])->ok(201)->text('id');
+        $this->client = $this->post(
+            '/api/clients',
+            ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => [['kind' => 'email', 'value' => 'wilf@example.org']], 'address' => '2 Mill Race, Marrowby'],
+        )
+            ->ok(201)
+            ->text('id');
     }
 
     public function testPlacedByHandItIsToldOnceAndTakenBackByOneUndo(): void
@@ -50,7 +55,11 @@ final class DiaryTest extends AppTestCase
     public function testWhatIsCancelledIsOffTheRulerTheSheetAndTheDiary(): void
     {
         $placed = $this->place('2026-11-25T14:00:00+00:00')->ok(201);
-        $shown = fn (): array => [\count($this->get('/api/day')->ok()->rows('appointments')), \count($this->get('/api/today')->ok()->rows('visits')), \count($this->get('/api/diary?from=2026-11-25&to=2026-11-25')->ok()->rows('appointments'))];
+        $shown = fn (): array => [
+            \count($this->get('/api/day')->ok()->rows('appointments')),
+            \count($this->get('/api/today')->ok()->rows('visits')),
+            \count($this->get('/api/diary?from=2026-11-25&to=2026-11-25')->ok()->rows('appointments')),
+        ];
         self::assertSame([1, 1, 1], $shown());
         $this->call('PUT', '/api/appointments/'.$placed->text('appointment.id').'/state', ['state' => 'cancelled'])->ok();
         self::assertSame([0, 0, 0], $shown());
@@ -70,7 +79,10 @@ final class DiaryTest extends AppTestCase
     {
         $this->place('2026-11-30T10:00:00+00:00')->ok(201);
         $clash = ['type' => $this->tuning, 'staff' => $this->teo, 'startsAt' => '2026-11-30T10:30:00+00:00'];
-        self::assertStringContainsString('an appointment at 2026-11-30T10:00', (string) json_encode($this->post('/api/appointments/check', $clash)->ok()->at('against'), \JSON_UNESCAPED_SLASHES));
+        self::assertStringContainsString(
+            'an appointment at 2026-11-30T10:00',
+            (string) json_encode($this->post('/api/appointments/check', $clash)->ok()->at('against'), \JSON_UNESCAPED_SLASHES),
+        );
         $this->post('/api/appointments', $clash)->ok(409);
         $this->post('/api/appointments', $clash + ['anyway' => true])->ok(201);
         $diary = $this->get('/api/diary?from=2026-11-30&to=2026-11-30')->ok();
@@ -78,7 +90,11 @@ final class DiaryTest extends AppTestCase
         self::assertContains('clash', $diary->column('needs', 'what'));
         $against = $this->post('/api/appointments/check', ['startsAt' => '2026-11-28T10:00:00+00:00'] + $clash)->ok()->at('against');
         self::assertSame(['Teo Ashbrand: does not work that day'], $against);
-        self::assertSame([], $this->post('/api/appointments/check', ['startsAt' => '2026-11-25T09:35:00+00:00'] + $clash)->ok()->at('against'), 'what is over may be written down, at any minute');
+        self::assertSame(
+            [],
+            $this->post('/api/appointments/check', ['startsAt' => '2026-11-25T09:35:00+00:00'] + $clash)->ok()->at('against'),
+            'what is over may be written down, at any minute',
+        );
     }
 
     public function testTwoPeopleMoveOneVisitAndTheSecondIsTold(): void
@@ -86,7 +102,8 @@ final class DiaryTest extends AppTestCase
         $placed = $this->place('2026-11-30T10:00:00+00:00')->ok(201);
         $path = '/api/appointments/'.$placed->text('appointment.id');
         $version = $placed->number('appointment.version');
-        $moved = $this->call('PUT', $path, ['version' => $version, 'startsAt' => '2026-11-30T14:00:00+00:00', 'endsAt' => '2026-11-30T15:30:00+00:00', 'staff' => $this->sorcha])->ok();
+        $moved = $this->call('PUT', $path, ['version' => $version, 'startsAt' => '2026-11-30T14:00:00+00:00', 'endsAt' => '2026-11-30T15:30:00+00:00', 'staff' => $this->sorcha])
+            ->ok();
         self::assertSame('Sorcha Vell', $moved->text('appointment.staff.name'));
         self::assertSame('2026-11-30T10:00:00+00:00', $moved->text('appointment.movedFrom'), 'the old time stays to be read');
         $this->call('PUT', $path, ['version' => $version, 'startsAt' => '2026-11-30T16:00:00+00:00'])->ok(409);
@@ -94,14 +111,23 @@ final class DiaryTest extends AppTestCase
         $this->post('/api/changes/'.$moved->text('change.id').'/undo')->ok();
         self::assertSame('2026-11-30T10:00:00+00:00', $this->get($path)->ok()->text('startsAt'));
         self::assertNull($this->get($path)->ok()->at('movedFrom'));
-        $longer = $this->call('PUT', $path, ['version' => $this->get($path)->ok()->number('version'), 'startsAt' => '2026-11-30T10:00:00+00:00', 'endsAt' => '2026-11-30T12:00:00+00:00', 'anyway' => true])->ok();
+        $longer = $this->call(
+            'PUT',
+            $path,
+            ['version' => $this->get($path)->ok()->number('version'), 'startsAt' => '2026-11-30T10:00:00+00:00', 'endsAt' => '2026-11-30T12:00:00+00:00', 'anyway' => true],
+        )
+            ->ok();
         self::assertNull($longer->at('appointment.movedFrom'), 'longer is not moved');
     }
 
     public function testASeriesKeepsItsTimeByTheClockAndLeavesOutWhatIsTaken(): void
     {
         $this->place('2027-03-29T10:00:00+01:00')->ok(201);
-        $placed = $this->post('/api/appointments', ['type' => $this->tuning, 'client' => $this->client, 'staff' => $this->teo, 'startsAt' => '2027-03-15T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 6, 'without' => ['2027-03-22']])->ok(201);
+        $placed = $this->post(
+            '/api/appointments',
+            ['type' => $this->tuning, 'client' => $this->client, 'staff' => $this->teo, 'startsAt' => '2027-03-15T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 6, 'without' => ['2027-03-22']],
+        )
+            ->ok(201);
         $starts = $this->get("/api/appointments?client={$this->client}")->ok()->column('items', 'startsAt');
         self::assertSame(['2027-03-15T10:00:00+00:00', '2027-03-29T10:00:00+01:00', '2027-04-05T10:00:00+01:00', '2027-04-12T10:00:00+01:00', '2027-04-19T10:00:00+01:00'], $starts, 'ten by the clock, before and after it changed');
         $this->clock->sleep(120);

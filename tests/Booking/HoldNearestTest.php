@@ -22,7 +22,8 @@ final class HoldNearestTest extends AppTestCase
             ['key' => 'place', 'type' => 'short-text', 'wording' => 'Where', 'destination' => 'client.address'],
             ['key' => 'when', 'type' => 'short-text', 'wording' => 'When?', 'destination' => 'appointment.wish'],
         ]]]]);
-        $this->post('/api/rules', ['name' => 'Book what was wished for', 'when' => 'received', 'then' => [['kind' => 'hold', 'visit' => 'tuning']], 'enabled' => true, 'why' => ''])->ok(201);
+        $this->post('/api/rules', ['name' => 'Book what was wished for', 'when' => 'received', 'then' => [['kind' => 'hold', 'visit' => 'tuning']], 'enabled' => true, 'why' => ''])
+            ->ok(201);
     }
 
     public function testAcceptingBooksTheNearestTimeAndOneUndoTakesItBack(): void
@@ -46,7 +47,10 @@ final class HoldNearestTest extends AppTestCase
     public function testTwoPlansWantOneTimeAndTheSecondIsShownTheNext(): void
     {
         // One person, one start a day: what the first takes, the second cannot have.
-        $this->db()->executeStatement("UPDATE visit_type SET settings = json_set(settings, '$.people', json_array(json_array((SELECT id FROM staff WHERE initials = 'TA'))), '$.dayLimit', 1) WHERE slug = 'tuning'");
+        $this->db()
+            ->executeStatement(
+                "UPDATE visit_type SET settings = json_set(settings, '$.people', json_array(json_array((SELECT id FROM staff WHERE initials = 'TA'))), '$.dayLimit', 1) WHERE slug = 'tuning'",
+            );
         $first = $this->asked('Monday morning', 'wilf@example.org');
         $second = $this->asked('Monday morning', 'tamsin@example.org', 'Tamsin Oakhanger');
         $seen = $this->get("/api/submissions/$second")->ok();

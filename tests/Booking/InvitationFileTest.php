@@ -25,7 +25,15 @@ final class InvitationFileTest extends AppTestCase
         $tuning = $em->getRepository(VisitType::class)->findOneBy(['slug' => 'tuning']);
         self::assertInstanceOf(Staff::class, $teo);
         self::assertInstanceOf(VisitType::class, $tuning);
-        $appointment = new Appointment('Tuning; with, signs', '7 Weir Cottages, Marrowby', $teo, null, new \DateTimeImmutable('2027-03-29T10:00:00+01:00'), new \DateTimeImmutable('2027-03-29T11:00:00+01:00'), $this->clock->now());
+        $appointment = new Appointment(
+            'Tuning; with, signs',
+            '7 Weir Cottages, Marrowby',
+            $teo,
+            null,
+            new \DateTimeImmutable('2027-03-29T10:00:00+01:00'),
+            new \DateTimeImmutable('2027-03-29T11:00:00+01:00'),
+            $this->clock->now(),
+        );
         $appointment->isOf($tuning, []);
         $appointment->isKnownAs('fixture@telamon');
         $appointment->bookedBy('Órla Fennick', 'orla@example.com', '', null);
@@ -37,14 +45,46 @@ final class InvitationFileTest extends AppTestCase
     {
         $this->signIn();
         $teo = $this->db()->fetchOne("SELECT id FROM staff WHERE initials = 'TA'");
-        $placed = $this->post('/api/appointments', ['title' => 'Tuning; “with”, signs', 'staff' => $teo, 'place' => "7 Weir Cottages, Marrowby\nby the bridge", 'startsAt' => '2027-03-29T10:00:00+01:00', 'endsAt' => '2027-03-29T11:30:00+01:00'])->ok(201);
+        $placed = $this->post(
+            '/api/appointments',
+            [
+                'title' => 'Tuning; “with”, signs',
+                'staff' => $teo,
+                'place' => "7 Weir Cottages, Marrowby\nby the bridge",
+                'startsAt' => '2027-03-29T10:00:00+01:00',
+                'endsAt' => '2027-03-29T11:30:00+01:00',
+            ],
+        )
+            ->ok(201);
         $this->post('/api/diary/feeds', ['staff' => $teo])->ok(201);
         $feed = $this->get('/api/diary/types')->ok()->text('feeds.0.path');
         $read = $this->read($this->get($feed)->ok()->body);
-        self::assertSame([['VEVENT', $placed->text('appointment.id').'@telamon', '2027-03-29T09:00:00+00:00', '2027-03-29T10:30:00+00:00', 'Tuning; “with”, signs, Marrowby Piano Workshop', "7 Weir Cottages, Marrowby\nby the bridge", 'CONFIRMED']], $read['events']);
+        self::assertSame(
+            [[
+                'VEVENT',
+                $placed->text('appointment.id').'@telamon',
+                '2027-03-29T09:00:00+00:00',
+                '2027-03-29T10:30:00+00:00',
+                'Tuning; “with”, signs, Marrowby Piano Workshop',
+                "7 Weir Cottages, Marrowby\nby the bridge",
+                'CONFIRMED',
+            ]],
+            $read['events'],
+        );
         $invitation = $this->read((string) file_get_contents(__DIR__.'/../fixtures/invitation.ics'));
         self::assertSame('REQUEST', $invitation['method']);
-        self::assertSame([['VEVENT', 'fixture@telamon', '2027-03-29T09:00:00+00:00', '2027-03-29T10:00:00+00:00', 'Tuning; with, signs, Marrowby Piano Workshop', '7 Weir Cottages, Marrowby', 'CONFIRMED']], $invitation['events']);
+        self::assertSame(
+            [[
+                'VEVENT',
+                'fixture@telamon',
+                '2027-03-29T09:00:00+00:00',
+                '2027-03-29T10:00:00+00:00',
+                'Tuning; with, signs, Marrowby Piano Workshop',
+                '7 Weir Cottages, Marrowby',
+                'CONFIRMED',
+            ]],
+            $invitation['events'],
+        );
     }
 
     /** @return array{method: mixed, events: mixed} */

@@ -44,7 +44,12 @@ final class NamedKindsTest extends AppTestCase
         $made = $this->post('/api/diary/types', ['name' => 'Only a try', 'live' => true, 'settings' => $kind['settings']])->ok(201);
         $one = array_values(array_filter($made->rows('types'), static fn (array $each): bool => 'Only a try' === $each['name']))[0];
         self::assertIsString($one['id']);
-        $this->call('PUT', "/api/diary/types/{$one['id']}", ['version' => $one['version'], 'name' => $one['name'], 'slug' => 'tried', 'live' => false, 'settings' => $one['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$one['id']}",
+            ['version' => $one['version'], 'name' => $one['name'], 'slug' => 'tried', 'live' => false, 'settings' => $one['settings']],
+        )
+            ->ok();
     }
 
     public function testAPageThatAFormEndsInAsksBeforeItGoes(): void
@@ -65,7 +70,16 @@ final class NamedKindsTest extends AppTestCase
         $one = $this->one('pages', 'slug', $slug);
         self::assertIsArray($one['types']);
 
-        return ['id' => self::text($one, 'id'), 'version' => self::whole($one), 'slug' => $slug, 'title' => self::text($one, 'title'), 'intro' => $one['intro'], 'form' => $one['form'], 'types' => array_values(array_filter($one['types'], \is_string(...))), 'live' => true === $one['live']];
+        return [
+            'id' => self::text($one, 'id'),
+            'version' => self::whole($one),
+            'slug' => $slug,
+            'title' => self::text($one, 'title'),
+            'intro' => $one['intro'],
+            'form' => $one['form'],
+            'types' => array_values(array_filter($one['types'], \is_string(...))),
+            'live' => true === $one['live'],
+        ];
     }
 
     /** @return array{id: string, version: int, slug: string, name: string, live: bool, settings: mixed} */
@@ -73,7 +87,14 @@ final class NamedKindsTest extends AppTestCase
     {
         $one = $this->one('types', 'id', $id);
 
-        return ['id' => $id, 'version' => self::whole($one), 'slug' => self::text($one, 'slug'), 'name' => self::text($one, 'name'), 'live' => true === $one['live'], 'settings' => $one['settings']];
+        return [
+            'id' => $id,
+            'version' => self::whole($one),
+            'slug' => self::text($one, 'slug'),
+            'name' => self::text($one, 'name'),
+            'live' => true === $one['live'],
+            'settings' => $one['settings'],
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -46,7 +46,12 @@ final class OpenBookingsTest extends AppTestCase
         $tuning = array_values(array_filter($types, static fn (array $one): bool => 'tuning' === $one['slug']))[0] ?? [];
         self::assertIsArray($tuning['settings'] ?? null);
         self::assertIsString($tuning['id']);
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['place' => 'here'] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['place' => 'here'] + $tuning['settings']],
+        )
+            ->ok();
         foreach (self::APART as $i => $person) {
             $this->visit($person, $i);
         }

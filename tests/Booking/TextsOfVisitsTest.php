@@ -22,14 +22,37 @@ final class TextsOfVisitsTest extends AppTestCase
     {
         $id = $this->id("SELECT id FROM message_template WHERE code = 'booked'");
         $now = $this->get("/api/templates/$id")->ok();
-        $this->call('PUT', "/api/templates/$id", ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => $words, 'textFirst' => $first, 'version' => $now->number('version')])->ok();
+        $this->call(
+            'PUT',
+            "/api/templates/$id",
+            [
+                'name' => $now->text('name'),
+                'subject' => $now->text('subject'),
+                'document' => $now->at('document'),
+                'textMessage' => $words,
+                'textFirst' => $first,
+                'version' => $now->number('version'),
+            ],
+        )
+            ->ok();
     }
 
     /** @param list<array{kind: string, value: string}> $points */
     private function placed(array $points): void
     {
-        $client = $this->post('/api/clients', ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => $points, 'address' => '2 Mill Race, Marrowby'])->ok(201)->text('id');
-        $this->post('/api/appointments', ['type' => $this->id("SELECT id FROM visit_type WHERE slug = 'tuning'"), 'client' => $client, 'staff' => $this->id("SELECT id FROM staff WHERE initials = 'TA'"), 'startsAt' => '2026-11-30T10:00:00+00:00'])->ok(201);
+        $client = $this->post('/api/clients', ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => $points, 'address' => '2 Mill Race, Marrowby'])
+            ->ok(201)
+            ->text('id');
+        $this->post(
+            '/api/appointments',
+            [
+                'type' => $this->id("SELECT id FROM visit_type WHERE slug = 'tuning'"),
+                'client' => $client,
+                'staff' => $this->id("SELECT id FROM staff WHERE initials = 'TA'"),
+                'startsAt' => '2026-11-30T10:00:00+00:00',
+            ],
+        )
+            ->ok(201);
         $this->clock->sleep(120);
         $this->work();
         $this->work();
@@ -78,8 +101,14 @@ final class TextsOfVisitsTest extends AppTestCase
     public function testASeriesThatHasNoWordsForATextIsToldVisitByVisit(): void
     {
         $this->template('{{visit}}: {{when}}.', false);
-        $client = $this->post('/api/clients', ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => [['kind' => 'phone', 'value' => '020 917 3140']], 'address' => '2 Mill Race, Marrowby'])->ok(201)->text('id');
-        $this->post('/api/appointments', ['type' => $this->id("SELECT id FROM visit_type WHERE slug = 'tuning'"), 'client' => $client, 'staff' => $this->id("SELECT id FROM staff WHERE initials = 'TA'"), 'startsAt' => '2026-11-30T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 2])->ok(201);
+        $client = $this->post(
+            '/api/clients',
+            ['givenName' => 'Wilf', 'familyName' => 'Ambry', 'contactPoints' => [['kind' => 'phone', 'value' => '020 917 3140']], 'address' => '2 Mill Race, Marrowby'],
+        )
+            ->ok(201)
+            ->text('id');
+        $this->post('/api/appointments', ['type' => $this->id("SELECT id FROM visit_type WHERE slug = 'tuning'"), 'client' => $client, 'staff' => $this->id("SELECT id FROM staff WHERE initials = 'TA'"), 'startsAt' => '2026-11-30T10:00:00+00:00', 'every' => 'WEEKLY', 'times' => 2])
+            ->ok(201);
         self::assertSame(2, $this->countRows('appointment'));
         $this->clock->sleep(120);
         $this->work();

@@ -29,7 +29,18 @@ final class WaitingListTest extends AppTestCase
         self::assertIsArray($tuning['settings'] ?? null);
         self::assertIsString($tuning['id']);
         $sorcha = $this->id("SELECT id FROM staff WHERE initials = 'SV'");
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['seats' => 2, 'waitHours' => 6, 'place' => 'here', 'people' => [[$sorcha]]] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            [
+                'version' => $tuning['version'],
+                'name' => 'Tuning',
+                'slug' => 'tuning',
+                'live' => true,
+                'settings' => ['seats' => 2, 'waitHours' => 6, 'place' => 'here', 'people' => [[$sorcha]]] + $tuning['settings'],
+            ],
+        )
+            ->ok();
         foreach ([['Orla Fennick', 'orla@example.com'], ['Wilf Ambry', 'wilf@example.com']] as [$name, $email]) {
             $t = $this->begin($name, $email);
             $this->at = '' === $this->at ? $this->starts($t, 'tuning')[4] : $this->at;
@@ -64,7 +75,10 @@ final class WaitingListTest extends AppTestCase
         $this->post('/api/public/visits/'.$booked->text('booked.token').'/yes')->ok();
         $this->work();
         self::assertSame('booked', $this->db()->fetchOne("SELECT state FROM appointment WHERE email = 'tamsin@example.com'"));
-        self::assertNotFalse($this->db()->fetchOne("SELECT c.id FROM appointment a JOIN client c ON c.id = a.client_id WHERE a.email = 'tamsin@example.com'"), 'and its plan takes it onto a client');
+        self::assertNotFalse(
+            $this->db()->fetchOne("SELECT c.id FROM appointment a JOIN client c ON c.id = a.client_id WHERE a.email = 'tamsin@example.com'"),
+            'and its plan takes it onto a client',
+        );
         self::assertContains($this->at, $this->full($quick));
     }
 

@@ -106,7 +106,11 @@ final class AccessibilityTest extends BrowserTestCase
         $this->clickOn('button[type=submit]');
         $this->clickWith('.option', 'Something else');
         $this->assertAccessible();
-        self::assertSame(0, $this->driver->executeScript('return Math.max(0, document.documentElement.scrollWidth - document.documentElement.clientWidth)'), 'nothing to scroll sideways for');
+        self::assertSame(
+            0,
+            $this->driver->executeScript('return Math.max(0, document.documentElement.scrollWidth - document.documentElement.clientWidth)'),
+            'nothing to scroll sideways for',
+        );
         $this->clickOn('button[type=submit]');
         $this->see('We have it');
         $this->assertAccessible();

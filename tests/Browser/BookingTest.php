@@ -191,7 +191,14 @@ final class BookingTest extends BrowserTestCase
     private function request(string $method, string $path, string $cookie, ?array $body): \CurlHandle
     {
         $curl = curl_init($this->address.$path);
-        curl_setopt_array($curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_CUSTOMREQUEST => $method, \CURLOPT_HTTPHEADER => ["Cookie: telamon=$cookie", "Origin: {$this->address}", 'Content-Type: application/json']]);
+        curl_setopt_array(
+            $curl,
+            [
+                \CURLOPT_RETURNTRANSFER => true,
+                \CURLOPT_CUSTOMREQUEST => $method,
+                \CURLOPT_HTTPHEADER => ["Cookie: telamon=$cookie", "Origin: {$this->address}", 'Content-Type: application/json'],
+            ],
+        );
         if (null !== $body) {
             curl_setopt($curl, \CURLOPT_POSTFIELDS, json_encode($body, \JSON_THROW_ON_ERROR));
         }

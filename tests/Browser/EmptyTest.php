@@ -24,7 +24,30 @@ final class EmptyTest extends BrowserTestCase
     public function testAllScreensInBothOrdersWithoutAReload(): void
     {
         $this->begin();
-        $screens = ['/setup', '/forms', '/rules', '/checklists', '/messages', '/messages/templates', '/messages/follow-ups', '/messages/notices', '/messages/write', '/diary', '/diary/kinds', '/quotes', '/quotes/prices', '/tasks', '/clients', '/clients/new', '/projects', '/projects/new', '/inquiry', '/today', '/arrivals', '/account'];
+        $screens = [
+            '/setup',
+            '/forms',
+            '/rules',
+            '/checklists',
+            '/messages',
+            '/messages/templates',
+            '/messages/follow-ups',
+            '/messages/notices',
+            '/messages/write',
+            '/diary',
+            '/diary/kinds',
+            '/quotes',
+            '/quotes/prices',
+            '/tasks',
+            '/clients',
+            '/clients/new',
+            '/projects',
+            '/projects/new',
+            '/inquiry',
+            '/today',
+            '/arrivals',
+            '/account',
+        ];
         $titles = [];
         foreach ([...$screens, ...array_reverse($screens)] as $path) {
             // By the program's own way, so that what was asked before is still kept.
@@ -43,16 +66,49 @@ final class EmptyTest extends BrowserTestCase
         $staff = $this->asked('GET', '/api/setup')['staff'] ?? null;
         self::assertIsArray($staff);
         self::assertIsArray($staff[0]);
-        $this->asked('POST', '/api/checklists', ['name' => 'Colouring', 'items' => [['key' => 'patch', 'name' => 'Patch test', 'doer' => 'lead', 'takes' => 1, 'waitsFor' => [], 'due' => null]]]);
+        $this->asked(
+            'POST',
+            '/api/checklists',
+            ['name' => 'Colouring', 'items' => [['key' => 'patch', 'name' => 'Patch test', 'doer' => 'lead', 'takes' => 1, 'waitsFor' => [], 'due' => null]]],
+        );
         $this->go('/setup');
         $this->clickWith('button', 'Add service');
         $this->clickWith('.fact-edit select option', 'Colouring');
         $this->find('.fact-edit input')->sendKeys('Colour');
         $this->clickWith('.fact-does button', 'Add');
         $this->see('Colour added');
-        $this->asked('POST', '/api/diary/types', ['name' => 'Colour sitting', 'live' => true, 'settings' => ['people' => [[$staff[0]['id']]], 'lengths' => [60], 'service' => 'colour']]);
-        $this->asked('POST', '/api/prices', ['item' => ['code' => 'colour', 'name' => 'Colour, whole head', 'price' => '90.00', 'unit' => 'E48', 'vat' => ['category' => 'S', 'rate' => '23'], 'group' => 'The work']]);
-        $this->asked('PUT', '/api/prices/setup', ['gross' => false, 'vat' => ['category' => 'S', 'rate' => '23'], 'validDays' => 14, 'nudgeDays' => 3, 'deposit' => '', 'terms' => '', 'draftStage' => '', 'yesStage' => '', 'rows' => [['service' => 'colour', 'code' => 'colour', 'question' => '', 'answer' => '', 'count' => '', 'quantity' => '1', 'optional' => false]]]);
+        $this->asked(
+            'POST',
+            '/api/diary/types',
+            ['name' => 'Colour sitting', 'live' => true, 'settings' => ['people' => [[$staff[0]['id']]], 'lengths' => [60], 'service' => 'colour']],
+        );
+        $this->asked(
+            'POST',
+            '/api/prices',
+            ['item' => [
+                'code' => 'colour',
+                'name' => 'Colour, whole head',
+                'price' => '90.00',
+                'unit' => 'E48',
+                'vat' => ['category' => 'S', 'rate' => '23'],
+                'group' => 'The work',
+            ]],
+        );
+        $this->asked(
+            'PUT',
+            '/api/prices/setup',
+            [
+                'gross' => false,
+                'vat' => ['category' => 'S', 'rate' => '23'],
+                'validDays' => 14,
+                'nudgeDays' => 3,
+                'deposit' => '',
+                'terms' => '',
+                'draftStage' => '',
+                'yesStage' => '',
+                'rows' => [['service' => 'colour', 'code' => 'colour', 'question' => '', 'answer' => '', 'count' => '', 'quantity' => '1', 'optional' => false]],
+            ],
+        );
 
         $this->go('/forms');
         $this->clickWith('button', 'New form');
@@ -63,7 +119,10 @@ final class EmptyTest extends BrowserTestCase
         $this->clickWith('.design-line button', 'Phone');
         $this->press('+');
         $this->find('.add-line input')->sendKeys('one of'.WebDriverKeys::ENTER);
-        $this->until(fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
+        $this->until(
+            fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()),
+            'the wording is ready to be typed',
+        );
         $this->driver->switchTo()->activeElement()->sendKeys('What would you like?');
         // Nobody has written a choice yet: the services are offered by themselves.
         $this->clickWith('[aria-label="Goes to"] option', 'project, service');
@@ -113,7 +172,10 @@ final class EmptyTest extends BrowserTestCase
      */
     private function asked(string $method, string $path, ?array $body = null): array
     {
-        $answer = $this->driver->executeAsyncScript('const done = arguments[3]; fetch(arguments[1], { method: arguments[0], headers: { "Content-Type": "application/json" }, ...(arguments[2] ? { body: JSON.stringify(arguments[2]) } : {}) }).then(async (answer) => done([answer.ok, await answer.text()]))', [$method, $path, $body]);
+        $answer = $this->driver->executeAsyncScript(
+            'const done = arguments[3]; fetch(arguments[1], { method: arguments[0], headers: { "Content-Type": "application/json" }, ...(arguments[2] ? { body: JSON.stringify(arguments[2]) } : {}) }).then(async (answer) => done([answer.ok, await answer.text()]))',
+            [$method, $path, $body],
+        );
         self::assertIsArray($answer);
         self::assertIsString($answer[1]);
         self::assertTrue($answer[0], "$method $path: $answer[1]");
@@ -127,7 +189,13 @@ final class EmptyTest extends BrowserTestCase
     {
         $port = Installation::freePort();
         $data = DataFolder::root().'/empty-'.bin2hex(random_bytes(3));
-        $this->start = new Process([\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) $port, '--data', $data], null, ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'TELAMON_DATA' => $data, 'TELAMON_LEAST_SECONDS' => '0', 'TELAMON_PROOF_BITS' => '0'], null, null);
+        $this->start = new Process(
+            [\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) $port, '--data', $data],
+            null,
+            ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'TELAMON_DATA' => $data, 'TELAMON_LEAST_SECONDS' => '0', 'TELAMON_PROOF_BITS' => '0'],
+            null,
+            null,
+        );
         $this->start->start();
         $this->start->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'End it with'));
         self::assertSame(1, preg_match('#owner@business\.example / (\S+)#', $this->start->getOutput(), $m), $this->start->getErrorOutput());

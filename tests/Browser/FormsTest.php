@@ -25,7 +25,10 @@ final class FormsTest extends BrowserTestCase
         $this->clickWith('.design-line button', 'What is it about?');
         $this->press('+');
         $this->find('.add-line input')->sendKeys('num'.WebDriverKeys::ENTER);
-        $this->until(fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()), 'the wording is ready to be typed');
+        $this->until(
+            fn (): bool => [] === $this->all('.add-line') && 'INPUT' === strtoupper($this->driver->switchTo()->activeElement()->getTagName()),
+            'the wording is ready to be typed',
+        );
         $this->driver->switchTo()->activeElement()->sendKeys('How many strings?');
         $this->clickWith('.particulars button', 'only if');
         $this->clickWith('select[aria-label="Question"] option', 'What is it about?');
@@ -76,7 +79,10 @@ final class FormsTest extends BrowserTestCase
         $this->clickWith('.arrival', 'Hall instruments');
         $this->findWith('.sheet-head', 'Your hall’s instruments');
         $this->clickWith('.design-line button', 'How many steps to the door?');
-        $this->until(fn (): bool => 'How many steps to the door?' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'its wording is there');
+        $this->until(
+            fn (): bool => 'How many steps to the door?' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'),
+            'its wording is there',
+        );
         // Typed, and gone to another screen in the same moment.
         $this->find('.particulars input')->sendKeys(' And up to the sta');
         $this->clickWith('.lintel a', 'Clients');
@@ -84,7 +90,10 @@ final class FormsTest extends BrowserTestCase
         $this->go('/forms');
         $this->clickWith('.arrival', 'Hall instruments');
         $this->clickWith('.design-line button', 'How many steps to the door? And up to the sta');
-        $this->until(fn (): bool => 'How many steps to the door? And up to the sta' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'), 'what was typed is there');
+        $this->until(
+            fn (): bool => 'How many steps to the door? And up to the sta' === $this->driver->executeScript('return document.querySelector(".particulars input")?.value'),
+            'what was typed is there',
+        );
         // Typed while there is no connection, and the window closed.
         self::devTools($this->driver, 'Network.enable', []);
         self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => true, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);

@@ -61,7 +61,10 @@ final class KindsTest extends BrowserTestCase
         $this->clickWith('.arrival', 'Weir Lane School');
         $this->findWith('.sheet-head', 'Hall instruments');
         $this->findWith('.answers', 'Signed by Wenna Weir, drawn');
-        $this->until(fn (): bool => true === $this->driver->executeScript('return [...document.querySelectorAll(".thumbs img")].some((i) => i.complete && i.naturalWidth > 0)'), 'the signature is there');
+        $this->until(
+            fn (): bool => true === $this->driver->executeScript('return [...document.querySelectorAll(".thumbs img")].some((i) => i.complete && i.naturalWidth > 0)'),
+            'the signature is there',
+        );
         $this->findWith('.plan', 'Steps to the door: 4');
         $this->findWith('.plan', 'Add piano Pell');
     }
@@ -98,7 +101,10 @@ final class KindsTest extends BrowserTestCase
         $this->allow($site);
         $folder = sys_get_temp_dir().'/telamon-site-'.bin2hex(random_bytes(4));
         mkdir($folder);
-        file_put_contents("$folder/index.html", "<!doctype html><title>Other</title><h1>Our site</h1><script async src=\"{$this->address}/embed.js\" data-form=\"tuning\"></script>");
+        file_put_contents(
+            "$folder/index.html",
+            "<!doctype html><title>Other</title><h1>Our site</h1><script async src=\"{$this->address}/embed.js\" data-form=\"tuning\"></script>",
+        );
         $server = new Process([\PHP_BINARY, '-S', "127.0.0.1:$port", '-t', $folder]);
         $server->start();
         try {

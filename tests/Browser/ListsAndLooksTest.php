@@ -40,7 +40,10 @@ final class ListsAndLooksTest extends BrowserTestCase
         $this->find('input[type=search][maxlength="100"]')->sendKeys('dunmarl');
         $this->see('clients found');
         $this->clickWith('button', 'Last contact');
-        $this->until(fn (): bool => str_contains($this->driver->getCurrentURL(), 'sort=-contact') && str_contains($this->driver->getCurrentURL(), 'place=dunmarl'), 'the address holds what is chosen');
+        $this->until(
+            fn (): bool => str_contains($this->driver->getCurrentURL(), 'sort=-contact') && str_contains($this->driver->getCurrentURL(), 'place=dunmarl'),
+            'the address holds what is chosen',
+        );
         $this->clickWith('button', 'Save this view');
         $this->driver->switchTo()->activeElement()->sendKeys('Over the bridge'.WebDriverKeys::ENTER);
         $this->findWith('.kept-views button', 'Over the bridge');

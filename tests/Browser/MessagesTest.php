@@ -17,7 +17,10 @@ final class MessagesTest extends BrowserTestCase
         $this->signIn();
         $this->go('/messages/templates');
         $this->clickWith('.link-button', 'Add template');
-        $this->until(fn (): bool => 'New template' === $this->find('.title-field')->getAttribute('value') && str_contains($this->find('.letter-field')->getText(), 'thank you for writing'), 'the first words');
+        $this->until(
+            fn (): bool => 'New template' === $this->find('.title-field')->getAttribute('value') && str_contains($this->find('.letter-field')->getText(), 'thank you for writing'),
+            'the first words',
+        );
         $text = $this->find('.letter-field');
         $text->click();
         $text->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::END]);
@@ -68,7 +71,10 @@ final class MessagesTest extends BrowserTestCase
         $this->pressMain();
         $this->see('Read as later');
         $this->findWith('.group-label', 'What came of it');
-        $this->until(fn (): bool => [] === array_filter($this->all('.message-row.to-read'), static fn ($row): bool => str_contains($row->getText(), 'Any day but the Friday')), 'it is decided');
+        $this->until(
+            fn (): bool => [] === array_filter($this->all('.message-row.to-read'), static fn ($row): bool => str_contains($row->getText(), 'Any day but the Friday')),
+            'it is decided',
+        );
         $this->press('u');
         $this->findWith('.message-row.to-read', 'Any day but the Friday');
         // Written by hand, and kept as it is typed.
@@ -199,7 +205,11 @@ final class MessagesTest extends BrowserTestCase
         $this->find('.series-people a[href^="/clients/"]');
         $this->go('/messages/follow-ups/after-visit');
         $this->findWith('.series-name', 'Ring and ask how it was');
-        self::assertSame(1, $this->driver->executeScript('return new Set([...document.querySelectorAll(".series-name")].map(one => Math.round(one.getBoundingClientRect().left))).size'), 'every kind of step stands at the same edge');
+        self::assertSame(
+            1,
+            $this->driver->executeScript('return new Set([...document.querySelectorAll(".series-name")].map(one => Math.round(one.getBoundingClientRect().left))).size'),
+            'every kind of step stands at the same edge',
+        );
         self::assertSame([], $this->complaints());
     }
 

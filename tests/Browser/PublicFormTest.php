@@ -104,7 +104,11 @@ final class PublicFormTest extends BrowserTestCase
             $this->clickOn('button[type=submit]');
             $this->clickWith('.option', 'Tune it');
             self::devTools($this->driver, 'Network.enable', []);
-            self::devTools($this->driver, 'Network.emulateNetworkConditions', ['offline' => false, 'latency' => 150, 'downloadThroughput' => 200_000, 'uploadThroughput' => 60_000]);
+            self::devTools(
+                $this->driver,
+                'Network.emulateNetworkConditions',
+                ['offline' => false, 'latency' => 150, 'downloadThroughput' => 200_000, 'uploadThroughput' => 60_000],
+            );
             $this->find('input[type=file]')->sendKeys(implode("\n", array_map(fn (int $n): string => $this->photograph("$i-$n"), range(1, 8))));
             $this->until(fn (): bool => 8 === \count($this->all('.drop-files li')), 'eight are listed at once');
             // To the first page and back while they are on their way.
@@ -122,7 +126,10 @@ final class PublicFormTest extends BrowserTestCase
             $this->clickWith('.thanks button', 'Send another');
             $this->until(fn (): bool => [] !== $this->all('#q-name') && '' === $this->find('#q-name')->getAttribute('value'), 'the next one begins anew');
         }
-        self::assertSame(3, $count("SELECT COUNT(DISTINCT s.number) FROM submission s WHERE s.answers LIKE '%ada.birk@%' OR s.answers LIKE '%ben.cole@%' OR s.answers LIKE '%cyd.dale@%'"));
+        self::assertSame(
+            3,
+            $count("SELECT COUNT(DISTINCT s.number) FROM submission s WHERE s.answers LIKE '%ada.birk@%' OR s.answers LIKE '%ben.cole@%' OR s.answers LIKE '%cyd.dale@%'"),
+        );
     }
 
     public function testAFailedSendingIsSeenBesideTheButtonOnAPhone(): void
@@ -133,7 +140,12 @@ final class PublicFormTest extends BrowserTestCase
         $this->network(true);
         $this->clickOn('button[type=submit]');
         $this->see('The server cannot be reached. Nothing is lost');
-        $this->until(fn (): bool => true === $this->driver->executeScript('const box = document.querySelector(".public-trouble").getBoundingClientRect(); return box.top >= 0 && box.bottom <= innerHeight && document.activeElement.classList.contains("public-trouble")'), 'it is in sight and in focus');
+        $this->until(
+            fn (): bool => true === $this->driver->executeScript(
+                'const box = document.querySelector(".public-trouble").getBoundingClientRect(); return box.top >= 0 && box.bottom <= innerHeight && document.activeElement.classList.contains("public-trouble")',
+            ),
+            'it is in sight and in focus',
+        );
         $this->network(false);
         $this->clickWith('.trouble button', 'Try again');
         $this->see('We have it');

@@ -21,7 +21,10 @@ final class QuoteTest extends BrowserTestCase
         $price = $this->find('.to-price input[aria-label^="Price of one"]');
         // What is missing is where Send leads; nothing is sent.
         $this->clickWith('.plinth .block', 'has no price');
-        $this->until(fn (): bool => str_starts_with((string) $this->driver->switchTo()->activeElement()->getAttribute('aria-label'), 'Price of one'), 'the price that is missing has the focus');
+        $this->until(
+            fn (): bool => str_starts_with((string) $this->driver->switchTo()->activeElement()->getAttribute('aria-label'), 'Price of one'),
+            'the price that is missing has the focus',
+        );
         $this->driver->switchTo()->activeElement()->sendKeys('90');
         $this->until(fn (): bool => [] === $this->all('.to-price'), 'it is priced');
         // Loaded again before it is saved, what was typed is there.
@@ -32,7 +35,10 @@ final class QuoteTest extends BrowserTestCase
         $this->findWith('.quote-head', 'sent');
         $before = $this->find('.quote-sums .total dd')->getText();
         $id = basename((string) parse_url($this->driver->getCurrentURL(), \PHP_URL_PATH));
-        $token = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/quotes/" + arguments[0]).then((r) => r.json()).then((q) => done(q.token));', [$id]);
+        $token = $this->driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch("/api/quotes/" + arguments[0]).then((r) => r.json()).then((q) => done(q.token));',
+            [$id],
+        );
         self::assertIsString($token);
 
         // Somebody of the business sees what the client sees, and can do nothing there.
@@ -67,7 +73,13 @@ final class QuoteTest extends BrowserTestCase
         $this->assertAccessible('an accepted quote');
 
         // The paper is drawn by whoever serves it, which is not whoever started it.
-        self::assertSame('200 application/pdf', $this->driver->executeAsyncScript('const done = arguments[1]; fetch(`/api/public/quotes/${arguments[0]}/quote.pdf`).then((r) => done(`${r.status} ${r.headers.get("Content-Type")}`));', [$token]));
+        self::assertSame(
+            '200 application/pdf',
+            $this->driver->executeAsyncScript(
+                'const done = arguments[1]; fetch(`/api/public/quotes/${arguments[0]}/quote.pdf`).then((r) => done(`${r.status} ${r.headers.get("Content-Type")}`));',
+                [$token],
+            ),
+        );
         foreach (glob(Installation::running()->data.'/log/*.log') ?: [] as $log) {
             self::assertStringNotContainsString('Permission denied', (string) file_get_contents($log), $log);
         }
@@ -125,7 +137,10 @@ final class QuoteTest extends BrowserTestCase
     {
         $this->signIn();
         $this->go('/quotes');
-        $project = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch("/api/quotes").then((r) => r.json()).then((q) => done(q.items.find((one) => one.project && one.state === "sent").project.path));', []);
+        $project = $this->driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch("/api/quotes").then((r) => r.json()).then((q) => done(q.items.find((one) => one.project && one.state === "sent").project.path));',
+            [],
+        );
         self::assertIsString($project);
         $this->go($project);
         $this->clickWith('button', 'Send for signature');

@@ -32,17 +32,63 @@ final class TypedTextTest extends BrowserTestCase
         yield 'a fact of a client' => ['/clients', ['.row-table tbody a, main table tbody a', '.fact-value[data-fact=Address]'], '.fact-edit input, .fact-edit textarea'];
         yield 'a new task' => ['/projects', ['main table tbody a', '.plinth .block~Add task'], '.new-task input'];
         yield 'an inquiry by phone' => ['/inquiry', [], '#q-name'];
-        yield 'a price' => ['/quotes/prices', ['main table .link-button'], '.price-form .staff-field input', ['/api/prices', 'const one = all.items.find((each) => document.querySelector(".price-form h2").textContent === each.name); return ["PUT", `/api/prices/${one.id}`, { ...one, version: one.version, effort: one.effort + 5, item: { code: one.code, name: one.name, text: one.text, unit: one.unit, price: one.price, vat: one.vat, group: one.group, steps: one.steps } }]']];
-        yield 'how we quote' => ['/quotes/prices', [], '.how-we-quote textarea', ['/api/prices', 'return ["PUT", "/api/prices/setup", { ...all.setup, validDays: all.setup.validDays + 1 }]']];
-        yield 'a quote' => ['/quotes', ['.quotes-table tr a'], '.quote-lines .named input', ['/api/quotes/{id}', 'return ["PUT", `/api/quotes/${id}`, { version: all.version, content: { ...all.content, terms: "Theirs" }, validUntil: all.validUntil }]']];
+        yield 'a price' => [
+            '/quotes/prices',
+            ['main table .link-button'],
+            '.price-form .staff-field input',
+            [
+                '/api/prices',
+                'const one = all.items.find((each) => document.querySelector(".price-form h2").textContent === each.name); return ["PUT", `/api/prices/${one.id}`, { ...one, version: one.version, effort: one.effort + 5, item: { code: one.code, name: one.name, text: one.text, unit: one.unit, price: one.price, vat: one.vat, group: one.group, steps: one.steps } }]',
+            ],
+        ];
+        yield 'how we quote' => [
+            '/quotes/prices',
+            [],
+            '.how-we-quote textarea',
+            ['/api/prices', 'return ["PUT", "/api/prices/setup", { ...all.setup, validDays: all.setup.validDays + 1 }]'],
+        ];
+        yield 'a quote' => [
+            '/quotes',
+            ['.quotes-table tr a'],
+            '.quote-lines .named input',
+            ['/api/quotes/{id}', 'return ["PUT", `/api/quotes/${id}`, { version: all.version, content: { ...all.content, terms: "Theirs" }, validUntil: all.validUntil }]'],
+        ];
         yield 'a letter' => ['/messages/write', [], '#write-text'];
-        yield 'a template' => ['/messages/templates', ['main .side-list a, main .list-row'], '.sheet input.title-field, .sheet .staff-field input', ['/api/templates/{id}', 'return ["PUT", `/api/templates/${id}`, { ...all, purpose: all.purpose, text: `${all.text}\nTheirs` }]']];
-        yield 'a follow-up' => ['/messages/follow-ups', ['main a.list-row'], '.sheet input.title-field', ['/api/follow-ups/{id}', 'return ["PUT", `/api/follow-ups/${id}`, { ...all, name: `${all.name} (theirs)` }]']];
+        yield 'a template' => [
+            '/messages/templates',
+            ['main .side-list a, main .list-row'],
+            '.sheet input.title-field, .sheet .staff-field input',
+            ['/api/templates/{id}', 'return ["PUT", `/api/templates/${id}`, { ...all, purpose: all.purpose, text: `${all.text}\nTheirs` }]'],
+        ];
+        yield 'a follow-up' => [
+            '/messages/follow-ups',
+            ['main a.list-row'],
+            '.sheet input.title-field',
+            ['/api/follow-ups/{id}', 'return ["PUT", `/api/follow-ups/${id}`, { ...all, name: `${all.name} (theirs)` }]'],
+        ];
         yield 'the board' => ['/messages/notices', ['main a.list-row~Desk', '.plinth .block~Write'], 'main textarea'];
-        yield 'a kind of visit' => ['/diary/kinds', [], '.kind-form input[aria-label=Name]', ['/api/diary/types', 'const one = all.types.find((each) => each.name === document.querySelector("[aria-current=true]").textContent.trim()) ?? all.types[0]; return ["PUT", `/api/diary/types/${one.id}`, { version: one.version, name: one.name, slug: one.slug, live: one.live, settings: { ...one.settings, notice: one.settings.notice + 60 } }]']];
-        yield 'a booking page' => ['/diary/kinds?part=pages', ['.page-line .link-button'], '.page-part .staff-field input', ['/api/diary/types', 'const one = all.pages[0]; return ["PUT", `/api/diary/pages/${one.id}`, { ...one, intro: "Theirs" }]']];
+        yield 'a kind of visit' => [
+            '/diary/kinds',
+            [],
+            '.kind-form input[aria-label=Name]',
+            [
+                '/api/diary/types',
+                'const one = all.types.find((each) => each.name === document.querySelector("[aria-current=true]").textContent.trim()) ?? all.types[0]; return ["PUT", `/api/diary/types/${one.id}`, { version: one.version, name: one.name, slug: one.slug, live: one.live, settings: { ...one.settings, notice: one.settings.notice + 60 } }]',
+            ],
+        ];
+        yield 'a booking page' => [
+            '/diary/kinds?part=pages',
+            ['.page-line .link-button'],
+            '.page-part .staff-field input',
+            ['/api/diary/types', 'const one = all.pages[0]; return ["PUT", `/api/diary/pages/${one.id}`, { ...one, intro: "Theirs" }]'],
+        ];
         yield 'roads' => ['/diary/kinds?part=roads', [], '.roads input[aria-label=From]'];
-        yield 'a rule' => ['/rules', ['main .rule-list a'], '.particulars.rule .staff-field input', ['/api/rules', 'const one = all.items.find((each) => each.id === id); return ["PUT", `/api/rules/${id}`, { ...one, if: one.if, why: "Theirs" }]']];
+        yield 'a rule' => [
+            '/rules',
+            ['main .rule-list a'],
+            '.particulars.rule .staff-field input',
+            ['/api/rules', 'const one = all.items.find((each) => each.id === id); return ["PUT", `/api/rules/${id}`, { ...one, if: one.if, why: "Theirs" }]'],
+        ];
         yield 'a checklist' => ['/checklists', ['main .list-row'], '.list-names .staff-field input', ['/api/checklists', 'const one = all.items.find((each) => each.id === id); return ["PUT", `/api/checklists/${id}`, { ...one, name: `${one.name} (theirs)` }]']];
         yield 'the name of the business' => ['/setup', ['.fact-value[data-fact=Name]'], '.fact-edit input'];
         yield 'a custom field' => ['/setup', [], '.setup-form .staff-field input'];

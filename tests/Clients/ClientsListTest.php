@@ -15,7 +15,18 @@ final class ClientsListTest extends AppTestCase
         parent::setUp();
         $this->signIn();
         foreach ([['Ida', 'Spindle', ['choir', '50 %_off'], '2'], ['Una', 'Merrow', ['école'], '1'], ['Wilf', 'Ambry', [], '3']] as [$given, $family, $tags, $digit]) {
-            $this->post('/api/clients', ['givenName' => $given, 'familyName' => $family, 'tags' => $tags, 'notes' => '=1+1', 'address' => "$digit Ropewalk, Marrowby", 'contactPoints' => [['id' => null, 'kind' => 'phone', 'value' => "020 915 014$digit"]]])->ok(201);
+            $this->post(
+                '/api/clients',
+                [
+                    'givenName' => $given,
+                    'familyName' => $family,
+                    'tags' => $tags,
+                    'notes' => '=1+1',
+                    'address' => "$digit Ropewalk, Marrowby",
+                    'contactPoints' => [['id' => null, 'kind' => 'phone', 'value' => "020 915 014$digit"]],
+                ],
+            )
+                ->ok(201);
             $this->clock->modify('+1 day');
             $this->signIn();
         }
@@ -57,7 +68,12 @@ final class ClientsListTest extends AppTestCase
         self::assertSame(['Una Merrow'], $this->names('service=tuning&place=marrowby&q=merr'), 'all at once');
         self::assertSame(['Wilf Ambry'], $this->names('q=0143'), 'part of a number');
         $this->db()->executeStatement("UPDATE client SET address = '' WHERE id = ?", [$ids['Una Merrow']]);
-        $this->call('PUT', '/api/clients/'.(\is_string($ids['Una Merrow']) ? $ids['Una Merrow'] : ''), ['version' => 1, 'assets' => [['description' => 'Upright', 'place' => '8 Harbour Hill, Corvane']]])->ok();
+        $this->call(
+            'PUT',
+            '/api/clients/'.(\is_string($ids['Una Merrow']) ? $ids['Una Merrow'] : ''),
+            ['version' => 1, 'assets' => [['description' => 'Upright', 'place' => '8 Harbour Hill, Corvane']]],
+        )
+            ->ok();
         self::assertSame(['Una Merrow'], $this->names('place=harbour'), 'where a thing of theirs stands');
         self::assertSame(['Una Merrow'], $this->names('place=8'));
         self::assertSame('Corvane', $this->get('/api/clients?place=harbour')->ok()->text('items.0.locality'));
@@ -85,7 +101,11 @@ final class ClientsListTest extends AppTestCase
     public function testWhoeverIsOutOfTheWayIsNarrowedByLastContactToo(): void
     {
         $client = $this->get('/api/clients?q=spindle')->ok();
-        $this->post('/api/clients/'.$client->text('items.0.id').'/archive', ['version' => $this->get('/api/clients/'.$client->text('items.0.id'))->number('version'), 'archived' => true])->ok();
+        $this->post(
+            '/api/clients/'.$client->text('items.0.id').'/archive',
+            ['version' => $this->get('/api/clients/'.$client->text('items.0.id'))->number('version'), 'archived' => true],
+        )
+            ->ok();
         self::assertSame(['Ida Spindle'], $this->names('state=archived&contact=never'));
         self::assertCount(3, $this->names('state=all&contact=never'));
         self::assertSame(['Ida Spindle'], $this->names('q=spindle&contact=never'), 'found by typing');
@@ -112,7 +132,11 @@ final class ClientsListTest extends AppTestCase
     {
         $this->post('/api/lists/clients/views', ['name' => ' ', 'search' => '', 'hidden' => []])->ok(422);
         $view = $this->post('/api/lists/clients/views', ['name' => 'Choirs', 'search' => 'tag=choir', 'hidden' => ['Email']])->ok(201);
-        self::assertSame($view->text('id'), $this->post('/api/lists/clients/views', ['name' => 'Choirs', 'search' => 'tag=choir&sort=-since', 'hidden' => []])->ok(201)->text('id'), 'the same name is the same view');
+        self::assertSame(
+            $view->text('id'),
+            $this->post('/api/lists/clients/views', ['name' => 'Choirs', 'search' => 'tag=choir&sort=-since', 'hidden' => []])->ok(201)->text('id'),
+            'the same name is the same view',
+        );
         self::assertSame(['tag=choir&sort=-since'], $this->get('/api/lists/clients/views')->ok()->column('items', 'search'));
         self::assertSame([], $this->get('/api/lists/projects/views')->ok()->column('items', 'search'));
         $this->call('DELETE', '/api/lists/projects/views/'.$view->text('id'))->ok(404);

@@ -17,13 +17,26 @@ final class EditingTest extends AppTestCase
     {
         parent::setUp();
         $this->signIn();
-        $this->id = $this->post('/api/clients', ['givenName' => 'Bryony', 'familyName' => 'Tesk', 'address' => '12 Ropewalk, Marrowby', 'contactPoints' => [['kind' => 'email', 'value' => 'Bryony@Tesk.example'], ['kind' => 'phone', 'value' => '020 915 0184']]])->ok(201)->text('id');
+        $this->id = $this->post(
+            '/api/clients',
+            [
+                'givenName' => 'Bryony',
+                'familyName' => 'Tesk',
+                'address' => '12 Ropewalk, Marrowby',
+                'contactPoints' => [['kind' => 'email', 'value' => 'Bryony@Tesk.example'], ['kind' => 'phone', 'value' => '020 915 0184']],
+            ],
+        )
+            ->ok(201)
+            ->text('id');
     }
 
     public function testSomebodyIsPutOnFileAndTakenOffAgain(): void
     {
         $client = $this->get("/api/clients/{$this->id}")->ok();
-        self::assertSame(['Bryony Tesk', '2026-11-25', ['Bryony@tesk.example', '+353209150184']], [$client->text('name'), $client->text('since'), $client->column('contactPoints', 'value')]);
+        self::assertSame(
+            ['Bryony Tesk', '2026-11-25', ['Bryony@tesk.example', '+353209150184']],
+            [$client->text('name'), $client->text('since'), $client->column('contactPoints', 'value')],
+        );
         self::assertSame(['Bryony Tesk'], $this->get('/api/search?q=tesk')->ok()->column('items', 'label'));
         self::assertSame('put Bryony Tesk on file', $this->get('/api/changes/last')->ok()->text('change.words'));
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
@@ -46,7 +59,10 @@ final class EditingTest extends AppTestCase
         $owner = $this->get('/api/rules')->ok()->text('offers.staff.0.value');
         $this->edit(['owner' => $owner])->ok();
         $client = $this->edit(['givenName' => 'Brýony'])->ok();
-        self::assertSame(['Brýony Tesk', 'Quarry Hall', "Ring twice.\nThe dog bites.", ['two pianos'], $owner, '12 Ropewalk, Marrowby'], [$client->text('name'), $client->text('organisation'), $client->text('notes'), $client->at('tags'), $client->text('ownerId'), $client->text('address')]);
+        self::assertSame(
+            ['Brýony Tesk', 'Quarry Hall', "Ring twice.\nThe dog bites.", ['two pianos'], $owner, '12 Ropewalk, Marrowby'],
+            [$client->text('name'), $client->text('organisation'), $client->text('notes'), $client->at('tags'), $client->text('ownerId'), $client->text('address')],
+        );
         self::assertSame(['Brýony Tesk'], $this->get('/api/search?q=bryony')->ok()->column('items', 'label'));
         self::assertNotSame([], $this->get("/api/journal?record={$this->id}")->ok()->rows('items'));
 
@@ -58,12 +74,20 @@ final class EditingTest extends AppTestCase
     public function testHowTheyAreReachedIsPutRightAndAddedTo(): void
     {
         $phone = $this->get("/api/clients/{$this->id}")->ok()->text('contactPoints.1.id');
-        $this->edit(['contactPoints' => [['id' => $phone, 'was' => '+353209150184', 'kind' => 'phone', 'value' => '020 915 0148'], ['kind' => 'email', 'value' => 'office@quarry.example']]])->ok();
+        $this->edit(['contactPoints' => [
+            ['id' => $phone, 'was' => '+353209150184', 'kind' => 'phone', 'value' => '020 915 0148'],
+            ['kind' => 'email', 'value' => 'office@quarry.example'],
+        ]])
+            ->ok();
         $client = $this->get("/api/clients/{$this->id}")->ok();
         self::assertSame(['Bryony@tesk.example', 'office@quarry.example', '+353209150148'], $client->column('contactPoints', 'value'));
         self::assertSame('+353 20 915 0148', $client->text('contactPoints.2.text'));
         $this->edit(['contactPoints' => [['id' => $phone, 'was' => '+353209150184', 'kind' => 'phone', 'value' => '020 915 0000']]])->ok(409);
-        self::assertSame(['contactPoints.0.value'], array_keys($this->edit(['contactPoints' => [['kind' => 'phone', 'value' => '+353 20 915 0148']]])->ok(422)->violations()), 'it is there already');
+        self::assertSame(
+            ['contactPoints.0.value'],
+            array_keys($this->edit(['contactPoints' => [['kind' => 'phone', 'value' => '+353 20 915 0148']]])->ok(422)->violations()),
+            'it is there already',
+        );
     }
 
     public function testAWayThatIsWrongIsRemovedAndComesBackWithOneUndo(): void
@@ -95,7 +119,11 @@ final class EditingTest extends AppTestCase
 
     public function testRulesHearOfIt(): void
     {
-        $this->post('/api/rules', ['name' => 'Halls are Sorcha’s', 'enabled' => true, 'when' => 'client', 'what' => 'organisation', 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'hall']]])->ok(201);
+        $this->post(
+            '/api/rules',
+            ['name' => 'Halls are Sorcha’s', 'enabled' => true, 'when' => 'client', 'what' => 'organisation', 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'hall']]],
+        )
+            ->ok(201);
         self::assertSame(['hall'], $this->edit(['organisation' => 'Quarry Hall'])->ok()->at('tags'));
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         self::assertSame([], $this->get("/api/clients/{$this->id}")->ok()->at('tags'), 'and one undo takes both back');

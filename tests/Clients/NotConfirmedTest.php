@@ -30,7 +30,21 @@ final class NotConfirmedTest extends AppTestCase
         self::assertSame(['+353209143327' => true, 'orla.fennick@example.com' => true, 'stranger@example.org' => false], $points);
 
         $quote = $this->post('/api/quotes', ['project' => $this->id('SELECT id FROM project LIMIT 1')])->ok(201);
-        $kept = $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $quote->number('version'), 'content' => ['lines' => [['key' => 'l1', 'name' => 'First visit', 'quantity' => '1', 'price' => '65.00', 'vat' => ['category' => 'S', 'rate' => '13.5']]]] + $quote->map('content')])->ok();
+        $kept = $this->call(
+            'PUT',
+            '/api/quotes/'.$quote->text('id'),
+            [
+                'version' => $quote->number('version'),
+                'content' => ['lines' => [[
+                    'key' => 'l1',
+                    'name' => 'First visit',
+                    'quantity' => '1',
+                    'price' => '65.00',
+                    'vat' => ['category' => 'S', 'rate' => '13.5'],
+                ]]] + $quote->map('content'),
+            ],
+        )
+            ->ok();
         $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $kept->number('version')])->ok();
         self::assertSame('orla.fennick@example.com', $this->db()->fetchOne("SELECT to_address FROM message WHERE template = 'quote'"));
 
@@ -41,7 +55,15 @@ final class NotConfirmedTest extends AppTestCase
         $this->post('/api/quotes/'.$again->text('id').'/send', ['version' => $kept->number('version')])->ok(422);
 
         $point = $this->id("SELECT id FROM contact_point WHERE value = 'stranger@example.org'");
-        $saved = $this->call('PUT', "/api/clients/$client", ['version' => $this->get("/api/clients/$client")->ok()->number('version'), 'contactPoints' => [['id' => $point, 'was' => 'stranger@example.org', 'kind' => 'email', 'value' => 'stranger@example.org']]])->ok();
+        $saved = $this->call(
+            'PUT',
+            "/api/clients/$client",
+            [
+                'version' => $this->get("/api/clients/$client")->ok()->number('version'),
+                'contactPoints' => [['id' => $point, 'was' => 'stranger@example.org', 'kind' => 'email', 'value' => 'stranger@example.org']],
+            ],
+        )
+            ->ok();
         self::assertTrue(array_column($saved->rows('contactPoints'), 'confirmed', 'value')['stranger@example.org'], 'a person has looked at it and saved it');
         $this->post('/api/quotes/'.$again->text('id').'/send', ['version' => $this->get('/api/quotes/'.$again->text('id'))->ok()->number('version')])->ok();
     }

@@ -23,7 +23,10 @@ final class PartsTest extends AppTestCase
     public function testAContactIsAddedEditedAndRemoved(): void
     {
         $added = $this->edit(['contacts' => [['name' => 'Ida Spindle', 'role' => 'caretaker', 'phone' => '020 915 0148']]])->ok();
-        self::assertSame([['Ida Spindle', 'caretaker', '+353 20 915 0148']], array_map(static fn (array $one): array => [$one['name'], $one['role'], $one['phone']], $added->rows('contacts')));
+        self::assertSame(
+            [['Ida Spindle', 'caretaker', '+353 20 915 0148']],
+            array_map(static fn (array $one): array => [$one['name'], $one['role'], $one['phone']], $added->rows('contacts')),
+        );
         self::assertContains('Ida Spindle', $this->get('/api/search?q=spindle')->ok()->column('items', 'label'));
         $id = $added->text('contacts.0.id');
         self::assertSame('head', $this->edit(['contacts' => [['id' => $id, 'role' => 'head']]])->ok()->text('contacts.0.role'));
@@ -46,7 +49,16 @@ final class PartsTest extends AppTestCase
     public function testAConsentKeepsItsWordingDayAndWay(): void
     {
         $answer = $this->edit(['consents' => [['what' => 'Show photographs', 'wording' => 'May we show photographs of your piano?', 'given' => true, 'way' => 'phone']]])->ok();
-        self::assertSame(['May we show photographs of your piano?', true, '2026-11-25', 'phone', 'Nessa Quarle'], [$answer->text('consents.0.wording'), $answer->at('consents.0.given'), $answer->text('consents.0.day'), $answer->text('consents.0.way'), $answer->text('consents.0.by')]);
+        self::assertSame(
+            ['May we show photographs of your piano?', true, '2026-11-25', 'phone', 'Nessa Quarle'],
+            [
+                $answer->text('consents.0.wording'),
+                $answer->at('consents.0.given'),
+                $answer->text('consents.0.day'),
+                $answer->text('consents.0.way'),
+                $answer->text('consents.0.by'),
+            ],
+        );
         $this->undoLast();
         self::assertSame([], $this->show()->rows('consents'));
     }
@@ -63,7 +75,12 @@ final class PartsTest extends AppTestCase
     public function testLanguageOwnFieldsAndWhatANumberIsFor(): void
     {
         $this->post('/api/setup/custom-fields', ['record' => 'client', 'label' => 'Steps', 'kind' => 'number'])->ok(201);
-        $answer = $this->edit(['language' => 'ga', 'custom' => ['steps' => '3'], 'contactPoints' => [['id' => null, 'kind' => 'phone', 'value' => '020 915 0148', 'purpose' => 'texts are fine']]])->ok();
+        $answer = $this->edit([
+            'language' => 'ga',
+            'custom' => ['steps' => '3'],
+            'contactPoints' => [['id' => null, 'kind' => 'phone', 'value' => '020 915 0148', 'purpose' => 'texts are fine']],
+        ])
+            ->ok();
         self::assertSame(['ga', '3', 'texts are fine'], [$answer->text('language'), $answer->text('custom.0.value'), $answer->text('contactPoints.0.purpose')]);
         $point = $answer->text('contactPoints.0.id');
         $answer = $this->edit(['contactPoints' => [['id' => $point, 'kind' => 'phone', 'value' => '020 915 0148', 'purpose' => 'after four']]])->ok();
@@ -105,7 +122,12 @@ final class PartsTest extends AppTestCase
 
     public function testOnlyWhoeverNothingHangsOnIsDeletedAndUndoBringsAllOfThemBack(): void
     {
-        $this->edit(['contacts' => [['name' => 'Ida']], 'assets' => [['description' => 'Square']], 'contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'hall@quarry.example']]])->ok();
+        $this->edit([
+            'contacts' => [['name' => 'Ida']],
+            'assets' => [['description' => 'Square']],
+            'contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'hall@quarry.example']],
+        ])
+            ->ok();
         $before = $this->show();
         $this->delete()->ok(204);
         $this->get("/api/clients/{$this->id}")->ok(404);

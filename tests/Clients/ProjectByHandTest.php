@@ -23,7 +23,10 @@ final class ProjectByHandTest extends AppTestCase
     public function testAProjectComesWithTheTasksOfItsServiceAndOneUndoTakesAllOfItAway(): void
     {
         $project = $this->open(['service' => 'repair', 'readyBy' => '2027-03-12', 'source' => 'Recommended'])->ok(201);
-        self::assertSame(['Repair', 'Sorcha Vell', 'Inquiry', 'open', 'Recommended'], [$project->text('title'), $project->text('lead'), $project->text('stage'), $project->text('outcome'), $project->text('source')]);
+        self::assertSame(
+            ['Repair', 'Sorcha Vell', 'Inquiry', 'open', 'Recommended'],
+            [$project->text('title'), $project->text('lead'), $project->text('stage'), $project->text('outcome'), $project->text('source')],
+        );
         $tasks = $this->tasks($project);
         self::assertSame(['First talk', 'Look at the piano', 'Write the price', 'Send the agreement'], \array_slice(array_column($tasks, 'name'), 0, 4));
         self::assertSame('Sorcha Vell', $tasks[1]['assignee']);
@@ -65,7 +68,10 @@ final class ProjectByHandTest extends AppTestCase
         $project = $this->open(['title' => 'Looks in'])->ok(201);
         self::assertSame('reason', $this->turn($project, 'close', ['outcome' => 'lost'])->ok(422)->text('violations.0.path'));
         $closed = $this->turn($project, 'close', ['outcome' => 'lost', 'reason' => 'Too dear'])->ok();
-        self::assertSame(['lost', 'Too dear', '2026-11-25', 'Inquiry'], [$closed->text('outcome'), $closed->text('closeReason'), $closed->text('closedOn'), $closed->text('stage')]);
+        self::assertSame(
+            ['lost', 'Too dear', '2026-11-25', 'Inquiry'],
+            [$closed->text('outcome'), $closed->text('closeReason'), $closed->text('closedOn'), $closed->text('stage')],
+        );
         self::assertSame(['Looks in'], array_column($this->get('/api/projects?outcome=lost')->ok()->rows('items'), 'title'));
         self::assertSame([], $this->get('/api/projects?outcome=open')->ok()->rows('items'));
         $this->turn($closed, 'close', ['outcome' => 'won'])->ok(409);
@@ -156,7 +162,11 @@ final class ProjectByHandTest extends AppTestCase
         self::assertSame('position', $this->task($rows[2], ['position' => 1])->ok(422)->text('violations.0.path'), 'never before what it waits for');
         $this->task($rows[2], ['waitsFor' => []])->ok();
         $this->task($this->tasks($project)[2], ['position' => 1])->ok();
-        self::assertSame([['Write the price', []], ['Ring her', []], ['Look', [2]]], array_map(static fn (array $one): array => [$one['name'], $one['waitsFor']], $this->tasks($project)), 'what waits keeps waiting for the same task');
+        self::assertSame(
+            [['Write the price', []], ['Ring her', []], ['Look', [2]]],
+            array_map(static fn (array $one): array => [$one['name'], $one['waitsFor']], $this->tasks($project)),
+            'what waits keeps waiting for the same task',
+        );
         $this->undoLast();
         self::assertSame(['Ring her', 'Look', 'Write the price'], array_column($this->tasks($project), 'name'));
         $this->task($this->tasks($project)[2], ['waitsFor' => [2]])->ok();
@@ -199,7 +209,11 @@ final class ProjectByHandTest extends AppTestCase
         $this->post('/api/setup/custom-fields', ['record' => 'project', 'label' => 'Loan', 'kind' => 'choice', 'choices' => ['upright', 'none']])->ok(201);
         $project = $this->open(['title' => 'Looks in'])->ok(201);
         self::assertSame(['', ''], self::own($project), 'offered though nothing is filled in');
-        $edit = fn (array $body): Answer => $this->call('PUT', '/api/projects/'.$project->text('id'), ['version' => $this->get('/api/projects/'.$project->text('id'))->number('version')] + $body);
+        $edit = fn (array $body): Answer => $this->call(
+            'PUT',
+            '/api/projects/'.$project->text('id'),
+            ['version' => $this->get('/api/projects/'.$project->text('id'))->number('version')] + $body,
+        );
         self::assertSame('custom.key_number', $edit(['custom' => ['key_number' => 'twelve']])->ok(422)->text('violations.0.path'));
         self::assertSame('custom.loan', $edit(['custom' => ['loan' => 'grand']])->ok(422)->text('violations.0.path'));
         self::assertSame('custom.size', $edit(['custom' => ['size' => '1']])->ok(422)->text('violations.0.path'));

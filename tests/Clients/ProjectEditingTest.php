@@ -28,7 +28,10 @@ final class ProjectEditingTest extends AppTestCase
         $this->edit(['title' => 'Keys that stick'])->ok();
         $this->edit(['readyBy' => '2027-06-12', 'budget' => 'about 300'])->ok();
         $project = $this->edit(['tags' => ['school']])->ok();
-        self::assertSame(['Keys that stick', '2027-06-12', 'about 300', ['school'], $before->text('notes'), $before->text('leadId')], [$project->text('title'), $project->text('readyBy'), $project->text('budget'), $project->at('tags'), $project->text('notes'), $project->text('leadId')]);
+        self::assertSame(
+            ['Keys that stick', '2027-06-12', 'about 300', ['school'], $before->text('notes'), $before->text('leadId')],
+            [$project->text('title'), $project->text('readyBy'), $project->text('budget'), $project->at('tags'), $project->text('notes'), $project->text('leadId')],
+        );
         self::assertContains('P-0001 Keys that stick', $this->get('/api/search?q=keys+stick')->ok()->column('items', 'label'));
         self::assertNull($this->edit(['readyBy' => ''])->ok()->at('readyBy'));
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
@@ -41,7 +44,10 @@ final class ProjectEditingTest extends AppTestCase
         $this->edit(['title' => 'Mine'], 1)->ok(403);
         $this->signIn();
         $staff = $this->get('/api/rules')->ok()->rows('offers.staff');
-        $teo = array_column(array_filter($staff, static fn (array $one): bool => \is_string($one['label']) && str_starts_with($one['label'], 'Teo')), 'value')[0] ?? self::fail('no Teo');
+        $teo = array_column(
+            array_filter($staff, static fn (array $one): bool => \is_string($one['label']) && str_starts_with($one['label'], 'Teo')),
+            'value',
+        )[0] ?? self::fail('no Teo');
         self::assertSame($teo, $this->edit(['lead' => $teo])->ok()->text('leadId'));
         $this->signIn('teo@marrowby.example');
         self::assertSame('Mine', $this->edit(['title' => 'Mine'])->ok()->text('title'));

@@ -21,7 +21,8 @@ final class ProjectsListTest extends AppTestCase
         self::assertIsString($id);
         $this->sorcha = $id;
         foreach ([['Zither strings', $client, '2027-03-01', ''], ['=A1 keys', $other, '', 'tuning'], ['Moving', $client, '2027-01-15', '']] as [$title, $of, $ready, $service]) {
-            $this->post('/api/projects', ['client' => $of, 'title' => $title, 'readyBy' => $ready, 'service' => $service, 'lead' => 'Moving' === $title ? $this->sorcha : ''])->ok(201);
+            $this->post('/api/projects', ['client' => $of, 'title' => $title, 'readyBy' => $ready, 'service' => $service, 'lead' => 'Moving' === $title ? $this->sorcha : ''])
+                ->ok(201);
             $this->clock->modify('+1 day');
             $this->signIn();
         }

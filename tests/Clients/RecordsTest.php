@@ -36,7 +36,19 @@ final class RecordsTest extends AppTestCase
     {
         $this->db()->transactional(function (): void {
             for ($i = 0; $i < 120; ++$i) {
-                $this->db()->insert('client', ['id' => \sprintf('01a21054-d09d-73f3-84e4-%012d', $i), 'version' => 1, 'sort_name' => \sprintf('name %03d', intdiv($i, 2)), 'given_name' => 'N', 'family_name' => (string) $i, 'address' => '', 'since' => '2026-01-01']);
+                $this->db()
+                    ->insert(
+                        'client',
+                        [
+                            'id' => \sprintf('01a21054-d09d-73f3-84e4-%012d', $i),
+                            'version' => 1,
+                            'sort_name' => \sprintf('name %03d', intdiv($i, 2)),
+                            'given_name' => 'N',
+                            'family_name' => (string) $i,
+                            'address' => '',
+                            'since' => '2026-01-01',
+                        ],
+                    );
             }
         });
         $seen = [];

@@ -43,7 +43,11 @@ final class LoadTest extends TestCase
         self::assertGreaterThan(0, $count("SELECT COUNT(*) FROM stored_file WHERE type = 'application/pdf'"));
         self::assertSame(0, $count("SELECT COUNT(*) FROM submission WHERE received_at > datetime('now')"));
         self::assertSame(0, $count("SELECT COUNT(*) FROM contact_point WHERE kind = 'phone' AND value NOT LIKE '+3532091%'"), 'numbers are fictional');
-        self::assertSame(0, $count("SELECT COUNT(*) FROM contact_point WHERE kind = 'email' AND value NOT LIKE '%.example' AND value NOT LIKE '%@example.%'"), 'addresses are examples');
+        self::assertSame(
+            0,
+            $count("SELECT COUNT(*) FROM contact_point WHERE kind = 'email' AND value NOT LIKE '%.example' AND value NOT LIKE '%@example.%'"),
+            'addresses are examples',
+        );
         self::assertStringContainsString('in sync', $this->console('doctrine:schema:validate'));
         self::assertDirectoryDoesNotExist("{$this->data}/demo");
     }

@@ -98,7 +98,8 @@ final class UploadTest extends AppTestCase
     public function testUploadsNamedBesideTheAnswersGoToTheQuestionForFiles(): void
     {
         $id = $this->upload($this->photograph(), 'front.jpg')->ok(201)->text('id');
-        $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => ['name' => 'Orla', 'email' => 'o@example.com', 'service' => 'repair'], 'uploads' => [$id]])->ok(201);
+        $this->post('/api/public/forms/piano-inquiry/submissions', ['answers' => ['name' => 'Orla', 'email' => 'o@example.com', 'service' => 'repair'], 'uploads' => [$id]])
+            ->ok(201);
         self::assertSame('photos', $this->db()->fetchOne('SELECT question_key FROM attachment'));
     }
 

@@ -43,7 +43,8 @@ final class FollowUpTest extends AppTestCase
     {
         $client = $this->client();
 
-        return $this->post("/api/follow-ups/{$this->followUp($key)}/begin", ['client' => $client, 'project' => $this->text("SELECT id FROM project WHERE client_id = '$client'")])->ok(201);
+        return $this->post("/api/follow-ups/{$this->followUp($key)}/begin", ['client' => $client, 'project' => $this->text("SELECT id FROM project WHERE client_id = '$client'")])
+            ->ok(201);
     }
 
     private function doctrine(): ManagerRegistry
@@ -64,7 +65,10 @@ final class FollowUpTest extends AppTestCase
     /** @return list<string> subjects of what went to the client, in order, without the confirmation */
     private function sent(): array
     {
-        return array_map(static fn (mixed $subject): string => \is_string($subject) ? $subject : '', $this->db()->fetchFirstColumn("SELECT subject FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid"));
+        return array_map(
+            static fn (mixed $subject): string => \is_string($subject) ? $subject : '',
+            $this->db()->fetchFirstColumn("SELECT subject FROM message WHERE ground = 'inquiry' AND state = 'sent' ORDER BY rowid"),
+        );
     }
 
     private function answers(string $words): void
@@ -114,7 +118,10 @@ final class FollowUpTest extends AppTestCase
         $this->work();
         $this->db()->executeStatement("CREATE TRIGGER refuse BEFORE INSERT ON message WHEN NEW.to_address = 'refused@example.org' BEGIN SELECT RAISE(ABORT, 'no'); END");
         $same = 'follow_up_id, client_id, project_id, state, course, place, ended_at, why, version, courses, log, answered_at, submission_id, started_by, started_at';
-        $this->db()->executeStatement("INSERT INTO follow_up_run (id, due_at, address, $same) SELECT 'f0000000-0000-7000-8000-000000000000', datetime(due_at, '-1 hour'), 'refused@example.org', $same FROM follow_up_run");
+        $this->db()
+            ->executeStatement(
+                "INSERT INTO follow_up_run (id, due_at, address, $same) SELECT 'f0000000-0000-7000-8000-000000000000', datetime(due_at, '-1 hour'), 'refused@example.org', $same FROM follow_up_run",
+            );
         $this->wind('+2 days');
         self::assertCount(2, $this->sent());
         self::assertSame(['1', 'follow-ups'], [$this->text('SELECT tries FROM due_trouble'), $this->text('SELECT work FROM due_trouble')]);
@@ -139,7 +146,10 @@ final class FollowUpTest extends AppTestCase
         self::assertStringStartsWith('Orla Fennick says yes', $this->text("SELECT name FROM task WHERE checklist = 'Reply'"));
         $shown = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
         self::assertCount(1, $shown->rows('figures'));
-        self::assertSame(['first', $run->text('client.id'), 'answered'], [$shown->text('figures.0.key'), $shown->text('figures.0.people.0.client.id'), $shown->text('figures.0.people.0.outcome')]);
+        self::assertSame(
+            ['first', $run->text('client.id'), 'answered'],
+            [$shown->text('figures.0.key'), $shown->text('figures.0.people.0.client.id'), $shown->text('figures.0.people.0.outcome')],
+        );
         self::assertSame([1, 1, 0], array_map(static fn (string $of): mixed => $shown->rows('figures')[0][$of], ['done', 'answered', 'booked']));
     }
 
@@ -196,7 +206,8 @@ final class FollowUpTest extends AppTestCase
         $id = $this->followUp('first-answer');
         $one = $this->get("/api/follow-ups/$id")->ok();
         $main = array_values(array_filter($one->rows('courses.main'), static fn (array $step): bool => !\in_array($step['key'], ['wait-2', 'nudge-2'], true)));
-        $changed = $this->call('PUT', "/api/follow-ups/$id", ['name' => 'First answer', 'courses' => ['main' => $main, 'later' => $one->rows('courses.later')], 'version' => 1])->ok();
+        $changed = $this->call('PUT', "/api/follow-ups/$id", ['name' => 'First answer', 'courses' => ['main' => $main, 'later' => $one->rows('courses.later')], 'version' => 1])
+            ->ok();
         self::assertSame(2, $changed->number('version'));
         self::assertSame(409, $this->call('PUT', "/api/follow-ups/$id", ['name' => 'x', 'courses' => ['main' => $main], 'version' => 1])->status);
         self::assertSame('1', $this->text('SELECT version FROM follow_up_run'));
@@ -224,8 +235,15 @@ final class FollowUpTest extends AppTestCase
     {
         $one = $this->get("/api/follow-ups/{$this->followUp('first-answer')}")->ok();
         $before = $this->text('SELECT COUNT(*) FROM message');
-        $acts = $this->post('/api/follow-ups/try', ['courses' => $one->at('courses'), 'start' => '2026-11-25T10:42:00+00:00', 'answeredAt' => '2026-11-28T12:00:00+00:00', 'says' => 'later'])->ok();
-        self::assertSame(['2026-11-25T10:42:00+00:00', '2026-11-27T10:42:00+00:00', '2026-12-28T10:00:00+00:00', '2027-01-20T09:00:00+00:00', '2027-01-20T09:00:00+00:00'], $acts->column('acts', 'at'));
+        $acts = $this->post(
+            '/api/follow-ups/try',
+            ['courses' => $one->at('courses'), 'start' => '2026-11-25T10:42:00+00:00', 'answeredAt' => '2026-11-28T12:00:00+00:00', 'says' => 'later'],
+        )
+            ->ok();
+        self::assertSame(
+            ['2026-11-25T10:42:00+00:00', '2026-11-27T10:42:00+00:00', '2026-12-28T10:00:00+00:00', '2027-01-20T09:00:00+00:00', '2027-01-20T09:00:00+00:00'],
+            $acts->column('acts', 'at'),
+        );
         self::assertSame(['first', 'nudge-2', 'nudge-7', 'last', ''], $acts->column('acts', 'key'));
         self::assertSame($before, $this->text('SELECT COUNT(*) FROM message'));
         self::assertSame('0', $this->text('SELECT COUNT(*) FROM follow_up_run'));
@@ -267,7 +285,8 @@ final class FollowUpTest extends AppTestCase
         $id = $this->followUp('first-answer');
         $columns = 'state, course, place, due_at, why, version, courses, log, answered_at, address, started_by, started_at, follow_up_id, client_id';
         for ($i = 0; $i < 999; ++$i) {
-            $this->db()->executeStatement("INSERT INTO follow_up_run (id, $columns) SELECT ?, $columns FROM follow_up_run WHERE id = ?", [\sprintf('019f0000-0000-7000-8000-%012d', $i), $run->text('id')]);
+            $this->db()
+                ->executeStatement("INSERT INTO follow_up_run (id, $columns) SELECT ?, $columns FROM follow_up_run WHERE id = ?", [\sprintf('019f0000-0000-7000-8000-%012d', $i), $run->text('id')]);
         }
         $one = $this->get("/api/follow-ups/$id")->ok();
         self::assertSame(1000, $one->number('inside'));

@@ -62,14 +62,20 @@ final class SendingStepsTest extends AppTestCase
 
     public function testSomebodyRunsItWithThemselves(): void
     {
-        $sent = $this->post('/api/follow-ups/to-me', ['name' => 'All', 'courses' => ['main' => [['key' => 'q', 'kind' => 'quote'], ['key' => 'f', 'kind' => 'form', 'what' => 'piano-inquiry']]]])->ok();
+        $sent = $this->post(
+            '/api/follow-ups/to-me',
+            ['name' => 'All', 'courses' => ['main' => [['key' => 'q', 'kind' => 'quote'], ['key' => 'f', 'kind' => 'form', 'what' => 'piano-inquiry']]]],
+        )
+            ->ok();
         self::assertSame(2, $sent->number('sent'));
     }
 
     /** @param array<string, string> ...$steps of the one follow-up that is begun. Returns it as it is shown. */
     private function begin(array ...$steps): string
     {
-        $id = $this->post('/api/follow-ups', ['name' => 'One', 'courses' => ['main' => [...$steps, ['key' => 'w', 'kind' => 'wait', 'amount' => 5, 'unit' => 'days']]]])->ok(201)->text('id');
+        $id = $this->post('/api/follow-ups', ['name' => 'One', 'courses' => ['main' => [...$steps, ['key' => 'w', 'kind' => 'wait', 'amount' => 5, 'unit' => 'days']]]])
+            ->ok(201)
+            ->text('id');
         $this->post("/api/follow-ups/$id/switch", ['on' => true])->ok();
         $this->post("/api/follow-ups/$id/begin", ['client' => $this->id('SELECT id FROM client'), 'project' => $this->project])->ok(201);
         $this->clock->modify('+1 hour');

@@ -21,7 +21,11 @@ final class TimesStepTest extends AppTestCase
         parent::setUp();
         $this->signIn();
         $this->followUp = $this->post('/api/follow-ups', ['name' => 'Times', 'courses' => [
-            'main' => [['key' => 'w', 'kind' => 'wait', 'amount' => 2, 'unit' => 'days'], ['key' => 't', 'kind' => 'times', 'what' => 'visit'], ['key' => 'w2', 'kind' => 'wait', 'amount' => 5, 'unit' => 'days']],
+            'main' => [
+                ['key' => 'w', 'kind' => 'wait', 'amount' => 2, 'unit' => 'days'],
+                ['key' => 't', 'kind' => 'times', 'what' => 'visit'],
+                ['key' => 'w2', 'kind' => 'wait', 'amount' => 5, 'unit' => 'days'],
+            ],
         ]])->ok(201)->text('id');
         $this->post("/api/follow-ups/{$this->followUp}/switch", ['on' => true])->ok();
         $this->inquire()->ok(201);
@@ -115,6 +119,9 @@ final class TimesStepTest extends AppTestCase
     /** @return list<string> texts of the mails with times that went out */
     private function sent(): array
     {
-        return array_map(static fn (mixed $text): string => \is_string($text) ? $text : '', $this->db()->fetchFirstColumn("SELECT text FROM message WHERE template = 'choose-time' AND state = 'sent'"));
+        return array_map(
+            static fn (mixed $text): string => \is_string($text) ? $text : '',
+            $this->db()->fetchFirstColumn("SELECT text FROM message WHERE template = 'choose-time' AND state = 'sent'"),
+        );
     }
 }

@@ -20,7 +20,13 @@ final class AskedServiceTest extends AppTestCase
 
     public function testAChoiceIsAServiceByItsNameAndWhatFitsNoneIsAsked(): void
     {
-        $this->publish('Ask us', self::asking('one-of', [['value' => 'c_w4hz7k2m', 'label' => 'repair'], ['value' => 'c_9tq1m3xd', 'label' => 'Colour'], ['value' => 'other', 'label' => 'Something else']]));
+        $this->publish(
+            'Ask us',
+            self::asking(
+                'one-of',
+                [['value' => 'c_w4hz7k2m', 'label' => 'repair'], ['value' => 'c_9tq1m3xd', 'label' => 'Colour'], ['value' => 'other', 'label' => 'Something else']],
+            ),
+        );
         $form = array_column($this->get('/api/forms')->ok()->rows('items'), null, 'title')['Ask us'];
         self::assertIsString($form['id']);
         self::assertStringContainsString('“Colour” is no service', (string) json_encode($this->get("/api/forms/{$form['id']}")->ok()->at('advice'), \JSON_UNESCAPED_UNICODE));
@@ -70,7 +76,13 @@ final class AskedServiceTest extends AppTestCase
         return ['pages' => [['title' => 'You', 'questions' => [
             ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
             ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
-            ['key' => 'what', 'type' => $type, 'wording' => 'What shall we do?', 'required' => true, 'destination' => 'project.service'] + (null === $options ? [] : ['options' => $options]),
+            [
+                'key' => 'what',
+                'type' => $type,
+                'wording' => 'What shall we do?',
+                'required' => true,
+                'destination' => 'project.service',
+            ] + (null === $options ? [] : ['options' => $options]),
         ]]]];
     }
 

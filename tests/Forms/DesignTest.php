@@ -74,8 +74,28 @@ final class DesignTest extends AppTestCase
 
     public function testTheRuleThatAsksAboutWhatADraftGivesUpIsNamed(): void
     {
-        $this->post('/api/rules', ['name' => 'Sticky keys', 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'note', 'text' => 'Quick.']]])->ok(201);
-        $this->post('/api/rules', ['name' => 'Off', 'enabled' => false, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'matter', 'op' => 'is-blank'], 'then' => [['kind' => 'note', 'text' => 'Ask.']]])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Sticky keys',
+                'enabled' => true,
+                'forms' => ['piano-inquiry'],
+                'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'],
+                'then' => [['kind' => 'note', 'text' => 'Quick.']],
+            ],
+        )
+            ->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Off',
+                'enabled' => false,
+                'forms' => ['piano-inquiry'],
+                'if' => ['question' => 'matter', 'op' => 'is-blank'],
+                'then' => [['kind' => 'note', 'text' => 'Ask.']],
+            ],
+        )
+            ->ok(201);
         $form = $this->get('/api/forms/'.$this->idOf('piano-inquiry'))->ok();
         self::assertSame([], $form->at('advice'));
         $definition = $form->at('definition');
@@ -171,7 +191,11 @@ final class DesignTest extends AppTestCase
         self::assertIsArray($definition['pages']);
         self::assertIsArray($definition['pages'][0]);
         self::assertIsArray($definition['pages'][0]['questions']);
-        array_push($definition['pages'][0]['questions'], ['key' => 'agreed', 'type' => 'signature', 'wording' => 'Signed', 'required' => true], ['key' => 'proof', 'type' => 'files', 'wording' => 'Proof', 'required' => true]);
+        array_push(
+            $definition['pages'][0]['questions'],
+            ['key' => 'agreed', 'type' => 'signature', 'wording' => 'Signed', 'required' => true],
+            ['key' => 'proof', 'type' => 'files', 'wording' => 'Proof', 'required' => true],
+        );
         $this->keep($form, $definition)->ok();
         $this->post('/api/forms/'.$form->text('id').'/try', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => 'x']])->ok();
     }
@@ -206,8 +230,15 @@ final class DesignTest extends AppTestCase
     public function testAnEndingLeadsOn(): void
     {
         $form = $this->post('/api/forms', ['title' => 'Short', 'starter' => 'short-inquiry'])->ok(201);
-        $this->published($this->keep($form, ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']], ['kind' => 'thanks', 'text' => 'Thank you, {{name}}. We read: {{matter}}']]] + $form->map('definition'))->ok());
-        $send = fn (string $matter): Answer => $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => $matter]])->ok(201);
+        $this->published($this->keep(
+            $form,
+            ['endings' => [
+                ['kind' => 'form', 'text' => 'piano-inquiry', 'when' => ['question' => 'matter', 'op' => 'contains', 'value' => 'piano']],
+                ['kind' => 'thanks', 'text' => 'Thank you, {{name}}. We read: {{matter}}'],
+            ]] + $form->map('definition'),
+        )->ok());
+        $send = fn (string $matter): Answer => $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => $matter]])
+            ->ok(201);
         self::assertSame(['kind' => 'form', 'to' => 'piano-inquiry'], $send('My piano')->at('next'));
         self::assertNull($send('A harp')->at('next'));
         self::assertSame('Thank you, Orla Fennick. We read: A harp', $send('A harp')->text('message'));

@@ -31,7 +31,13 @@ final class TableTest extends AppTestCase
         $this->inquire(['matter' => null, 'ailment' => 'Second'])->ok(201);
 
         $table = $this->get("/api/forms/{$this->form}/submissions")->ok();
-        self::assertSame(['What ails it?', 'What is the matter with it?'], array_values(array_filter($table->column('columns', 'wording'), static fn (mixed $w): bool => \is_string($w) && str_contains($w, 'it?') && !str_contains($w, 'is it?'))));
+        self::assertSame(
+            ['What ails it?', 'What is the matter with it?'],
+            array_values(array_filter(
+                $table->column('columns', 'wording'),
+                static fn (mixed $w): bool => \is_string($w) && str_contains($w, 'it?') && !str_contains($w, 'is it?'),
+            )),
+        );
         self::assertSame(['A-0002', 'A-0001'], $table->column('items', 'number'));
         self::assertSame([2, 1], $table->column('items', 'version'));
         self::assertSame('Second', $table->text('items.0.answers.ailment'));
@@ -57,7 +63,10 @@ final class TableTest extends AppTestCase
         $this->inquire(['name' => '=cmd|calc!A1 X', 'matter' => "Two\nlines, a \"quote\"; and Ó"])->ok(201);
         $csv = $this->get("/api/forms/{$this->form}/submissions/csv")->ok();
         self::assertStringContainsString('piano-inquiry.csv', $csv->headers['content-disposition']);
-        $python = new Process(['python3', '-c', 'import sys, csv, json, io; print(json.dumps(list(csv.reader(io.StringIO(sys.stdin.buffer.read().decode("utf-8"), newline="")))))'], input: $csv->body);
+        $python = new Process(
+            ['python3', '-c', 'import sys, csv, json, io; print(json.dumps(list(csv.reader(io.StringIO(sys.stdin.buffer.read().decode("utf-8"), newline="")))))'],
+            input: $csv->body,
+        );
         $python->mustRun();
         /** @var list<list<string>> $rows */
         $rows = json_decode($python->getOutput(), true, 8, \JSON_THROW_ON_ERROR);
@@ -101,7 +110,10 @@ final class TableTest extends AppTestCase
             $this->clock->modify('+1 minute');
             $this->inquire(['name' => $name, 'matter' => 'anna' === $name ? null : "About $name"])->ok(201);
         }
-        $names = fn (string $sort): array => array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['name'] : null, $this->get("/api/forms/{$this->form}/submissions?sort=$sort")->ok()->column('items', 'answers'));
+        $names = fn (string $sort): array => array_map(
+            static fn (mixed $answers): mixed => \is_array($answers) ? $answers['name'] : null,
+            $this->get("/api/forms/{$this->form}/submissions?sort=$sort")->ok()->column('items', 'answers'),
+        );
         self::assertSame(['anna', 'Bríd', 'Wilf', 'Zoë'], $names('answer:name'));
         self::assertSame(['Zoë', 'Wilf', 'Bríd', 'anna'], $names('-answer:name'));
         self::assertSame(['Bríd', 'Wilf', 'Zoë', 'anna'], $names('answer:matter'), 'blank comes last');
@@ -143,7 +155,10 @@ final class TableTest extends AppTestCase
             $this->clock->modify('+1 minute');
             $this->inquire(['name' => $name, 'matter' => $matter])->ok(201);
         }
-        $names = fn (string $query): array => array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['name'] : null, $this->get("/api/forms/{$this->form}/submissions?$query")->ok()->column('items', 'answers'));
+        $names = fn (string $query): array => array_map(
+            static fn (mixed $answers): mixed => \is_array($answers) ? $answers['name'] : null,
+            $this->get("/api/forms/{$this->form}/submissions?$query")->ok()->column('items', 'answers'),
+        );
         self::assertSame(['a', 'b', 'd'], $names('q=squeak&sort=answer:name'));
         self::assertSame(['d', 'b', 'a'], $names('q=squeak&sort=-answer:name&state=waiting'));
         self::assertSame(['d', 'a', 'b'], $names('q=SQUEAK'));
@@ -157,7 +172,12 @@ final class TableTest extends AppTestCase
 
     public function testAChoiceThatIsCalledOtherwiseIsFoundByItsNewName(): void
     {
-        $what = ['key' => 'what', 'type' => 'one-of', 'wording' => 'What?', 'options' => [['value' => 'c_1', 'label' => 'Zither'], ['value' => 'c_2', 'label' => 'Harp'], ['value' => 'c_3', 'label' => 'Lute']]];
+        $what = [
+            'key' => 'what',
+            'type' => 'one-of',
+            'wording' => 'What?',
+            'options' => [['value' => 'c_1', 'label' => 'Zither'], ['value' => 'c_2', 'label' => 'Harp'], ['value' => 'c_3', 'label' => 'Lute']],
+        ];
         $this->design('Renamed', [['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'], $what]);
         foreach (['c_1', 'c_2', 'c_3'] as $value) {
             $this->post('/api/public/forms/renamed/submissions', ['answers' => ['cost' => "chose $value", 'what' => $value]])->ok(201);
@@ -170,7 +190,10 @@ final class TableTest extends AppTestCase
         $this->post("/api/forms/$id/publish", ['version' => $kept->number('version')])->ok();
         $this->work();
 
-        $by = fn (string $query): array => array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['what'] : null, $this->get("/api/forms/$id/submissions?$query")->ok()->column('items', 'answers'));
+        $by = fn (string $query): array => array_map(
+            static fn (mixed $answers): mixed => \is_array($answers) ? $answers['what'] : null,
+            $this->get("/api/forms/$id/submissions?$query")->ok()->column('items', 'answers'),
+        );
         self::assertSame(['Bagpipe', 'Harp', 'Lute'], $by('sort=answer:what'), 'one that is offered no longer keeps its name');
         self::assertSame(['Bagpipe'], $by('q=bagpipe'));
         self::assertSame([], $by('q=zither'));
@@ -187,13 +210,21 @@ final class TableTest extends AppTestCase
         }
         $id = $this->db()->fetchOne("SELECT id FROM form WHERE slug = 'numbers'");
         self::assertIsString($id);
-        self::assertSame(['-3', '9', '100'], array_map(static fn (mixed $answers): mixed => \is_array($answers) ? $answers['n'] : null, $this->get("/api/forms/$id/submissions?sort=answer:n")->ok()->column('items', 'answers')));
+        self::assertSame(
+            ['-3', '9', '100'],
+            array_map(
+                static fn (mixed $answers): mixed => \is_array($answers) ? $answers['n'] : null,
+                $this->get("/api/forms/$id/submissions?sort=answer:n")->ok()->column('items', 'answers'),
+            ),
+        );
     }
 
     public function testAmountsAndDaysAreSortedByWhatTheySayAndChoicesFoundByWhatPeopleSee(): void
     {
         $this->design('Sorting', [
-            ['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'], ['key' => 'money', 'type' => 'money', 'wording' => 'Do you have a budget in mind?'], ['key' => 'day', 'type' => 'day', 'wording' => 'When?'],
+            ['key' => 'cost', 'type' => 'short-text', 'wording' => 'Name'],
+            ['key' => 'money', 'type' => 'money', 'wording' => 'Do you have a budget in mind?'],
+            ['key' => 'day', 'type' => 'day', 'wording' => 'When?'],
             ['key' => 'what', 'type' => 'one-of', 'wording' => 'What?', 'options' => [['value' => 'c_1', 'label' => 'Zither'], ['value' => 'c_2', 'label' => 'Accordéon']]],
         ]);
         foreach ([['Séamus', '1.250,50', '12 June 2027', 'c_1'], ['b', '€200', '2027-01-02', 'c_2'], ['c', '1,100', '3 December 2026', 'c_1']] as [$name, $money, $day, $what]) {

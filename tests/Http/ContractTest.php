@@ -26,7 +26,11 @@ final class ContractTest extends TestCase
     public static function broken(): iterable
     {
         yield 'a field is missing' => ['GET', '/api/replies', new JsonResponse(['items' => []])];
-        yield 'a field of another kind, behind a reference' => ['GET', '/api/replies', new JsonResponse(['items' => [['id' => 7]], 'next' => null, 'open' => 0, 'standIn' => true, 'notRead' => 0])];
+        yield 'a field of another kind, behind a reference' => [
+            'GET',
+            '/api/replies',
+            new JsonResponse(['items' => [['id' => 7]], 'next' => null, 'open' => 0, 'standIn' => true, 'notRead' => 0]),
+        ];
         yield 'another kind of body' => ['GET', '/api/replies', new Response(self::EMPTY_LIST, 200, ['Content-Type' => 'text/html'])];
         yield 'a path that is not in it' => ['GET', '/api/nothing', new JsonResponse([])];
         yield 'a problem that is none' => ['GET', '/api/replies', new JsonResponse(['oh' => 'no'], 500, ['Content-Type' => 'application/problem+json'])];

@@ -48,7 +48,12 @@ final class FullDiskTest extends TestCase
                 return 'HY000';
             }
         };
-        $event = new ExceptionEvent(self::createStub(HttpKernelInterface::class), Request::create('/api/submissions'), HttpKernelInterface::MAIN_REQUEST, new DriverException($fault, null));
+        $event = new ExceptionEvent(
+            self::createStub(HttpKernelInterface::class),
+            Request::create('/api/submissions'),
+            HttpKernelInterface::MAIN_REQUEST,
+            new DriverException($fault, null),
+        );
         (new ProblemResponder())($event);
         self::assertSame(507, $event->getResponse()?->getStatusCode());
         self::assertSame('application/problem+json', $event->getResponse()->headers->get('Content-Type'));

@@ -39,7 +39,10 @@ final class ImportTest extends AppTestCase
 
     public function testWhatIsWrongIsToldWithItsLineAndTheRestComesIn(): void
     {
-        $told = $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,not an address,12,,,,\nk2,,,,x@example.com,,,,,\nk1,Wilf,Ambry,,,,,,,\n,,,,,,,,,\n")]);
+        $told = $this->command(
+            'telamon:clients:import',
+            ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,not an address,12,,,,\nk2,,,,x@example.com,,,,,\nk1,Wilf,Ambry,,,,,,,\n,,,,,,,,,\n")],
+        );
         self::assertStringContainsString('line 3: wrong, : no name and no organisation', $told);
         self::assertStringContainsString('line 4: wrong, Wilf Ambry: the id k1 stands in line 2 too', $told);
         self::assertStringContainsString('line 5: wrong, : the line is empty', $told);
@@ -61,15 +64,43 @@ final class ImportTest extends AppTestCase
     {
         $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,,,,,\nk2,Wilf,Ambry,,wilf@example.com,,,,,\n")]);
         $this->signIn();
-        $this->post('/api/rules', ['name' => 'New number', 'enabled' => true, 'why' => '', 'when' => 'client', 'what' => 'phone', 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'ring to check']]])->ok(201);
-        $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,,,,\nk3,Tess,Quill,,tess@example.com,020 914 3328,,,,\n")]);
-        self::assertSame(['Orla' => '["ring to check"]', 'Tess' => '[]', 'Wilf' => '[]'], $this->db()->fetchAllKeyValue('SELECT given_name, tags FROM client ORDER BY given_name'), 'who comes in new has changed nothing');
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'New number',
+                'enabled' => true,
+                'why' => '',
+                'when' => 'client',
+                'what' => 'phone',
+                'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'ring to check']],
+            ],
+        )
+            ->ok(201);
+        $this->command(
+            'telamon:clients:import',
+            ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,,,,\nk3,Tess,Quill,,tess@example.com,020 914 3328,,,,\n")],
+        );
+        self::assertSame(
+            ['Orla' => '["ring to check"]', 'Tess' => '[]', 'Wilf' => '[]'],
+            $this->db()->fetchAllKeyValue('SELECT given_name, tags FROM client ORDER BY given_name'),
+            'who comes in new has changed nothing',
+        );
     }
 
     public function testWhoIsOnFileIsMatchedAndWhoMayBeIsDoubtful(): void
     {
-        $this->command('telamon:clients:import', ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,7 Weir Cottages,Marrowby,M09 AB12,\n")]);
-        $told = $this->command('telamon:clients:import', ['file' => $this->file("Name;E-Mail;Telephone\nFennick, Orla;orla.fennick@example.com;020 914 3327\nOrla Fennick;orla@elsewhere.example;020 915 1111\nWilf Quill;wilf@example.org;\n")]);
+        $this->command(
+            'telamon:clients:import',
+            ['file' => $this->file(self::HEADER."k1,Orla,Fennick,,orla.fennick@example.com,020 914 3327,7 Weir Cottages,Marrowby,M09 AB12,\n")],
+        );
+        $told = $this->command(
+            'telamon:clients:import',
+            [
+                'file' => $this->file(
+                    "Name;E-Mail;Telephone\nFennick, Orla;orla.fennick@example.com;020 914 3327\nOrla Fennick;orla@elsewhere.example;020 915 1111\nWilf Quill;wilf@example.org;\n",
+                ),
+            ],
+        );
         self::assertStringContainsString('1 new, 1 matched, 1 doubtful, 0 wrong', $told);
         self::assertSame(3, $this->countRows('client'));
         self::assertStringContainsString('Orla Fennick  |  Orla Fennick', $this->command('telamon:clients:duplicates'));

@@ -66,7 +66,10 @@ final class AcceptTest extends AppTestCase
         self::assertSame($id, $project->text('submission.id'));
 
         $tasks = $this->get('/api/tasks?project='.$project->text('id'))->ok();
-        self::assertSame(['First talk', 'Look at the piano', 'Write the price', 'Send the agreement', 'Send the preparation form', 'Ask for the deposit', 'Order the parts'], $tasks->column('items', 'name'));
+        self::assertSame(
+            ['First talk', 'Look at the piano', 'Write the price', 'Send the agreement', 'Send the preparation form', 'Ask for the deposit', 'Order the parts'],
+            $tasks->column('items', 'name'),
+        );
         self::assertSame(range(1, 7), $tasks->column('items', 'position'));
         self::assertSame('2026-11-26', $tasks->text('items.0.due'));
         self::assertSame(['to-do', 'waiting', 'waiting', 'waiting', 'waiting', 'waiting', 'waiting'], $tasks->column('items', 'state'));
@@ -99,7 +102,11 @@ final class AcceptTest extends AppTestCase
         self::assertSame('same', $plan->text('plan.lines.0.choice.chosen'));
         self::assertSame(['Name', 'Email', 'Phone', 'Where it stands'], $plan->column('plan.lines.0.compared', 'field'));
         $this->accept($this->lastSubmission())->ok();
-        self::assertSame(['client', 'project'], \array_slice($this->get('/api/submissions/'.$this->lastSubmission())->ok()->column('made', 'kind'), 0, 2), 'the client on file is named too');
+        self::assertSame(
+            ['client', 'project'],
+            \array_slice($this->get('/api/submissions/'.$this->lastSubmission())->ok()->column('made', 'kind'), 0, 2),
+            'the client on file is named too',
+        );
         self::assertSame(1, $this->countRows('client'));
         self::assertSame(2, $this->countRows('asset'));
         self::assertSame(3, $this->countRows('contact_point'));

@@ -28,7 +28,10 @@ final class DecisionsTest extends AppTestCase
         self::assertSame([], $this->get("/api/submissions/{$this->id}")->ok()->at('others'), 'what was fetched ahead was not looked at');
         $this->signIn('sorcha@marrowby.example');
         $seen = $this->get("/api/submissions/{$this->id}")->ok();
-        self::assertSame([1, 'Nessa Quarle', '2027-05-04', 0], [$seen->number('decided.version'), $seen->text('decided.by'), $seen->text('decided.choices.ready_by'), $seen->number('plan.open')]);
+        self::assertSame(
+            [1, 'Nessa Quarle', '2027-05-04', 0],
+            [$seen->number('decided.version'), $seen->text('decided.by'), $seen->text('decided.choices.ready_by'), $seen->number('plan.open')],
+        );
         self::assertSame(['Nessa Quarle'], $seen->at('others'), 'she looked a moment ago');
         $this->post("/api/submissions/{$this->id}/accept", ['fingerprint' => $seen->text('plan.fingerprint'), 'decisionsVersion' => 1])->ok();
     }
@@ -51,7 +54,11 @@ final class DecisionsTest extends AppTestCase
         $plan = $this->decide(0, [
             'choices' => ['ready_by' => '2027-05-04'], 'dropped' => ['message.notice'],
             'edits' => ['project' => ['title' => 'Keys', 'lead' => $teo]],
-            'added' => [['kind' => 'task', 'values' => ['name' => 'Ring the bell', 'assignee' => $teo, 'due' => '2026-12-01']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]],
+            'added' => [
+                ['kind' => 'task', 'values' => ['name' => 'Ring the bell', 'assignee' => $teo, 'due' => '2026-12-01']],
+                ['kind' => 'note', 'values' => ['text' => 'The dog bites.']],
+                ['kind' => 'tag', 'values' => ['tag' => 'dog']],
+            ],
         ])->ok();
         $lines = array_column($plan->rows('plan.lines'), null, 'key');
         self::assertTrue($lines['message.notice']['dropped']);
@@ -59,7 +66,16 @@ final class DecisionsTest extends AppTestCase
         self::assertSame(0, $plan->number('plan.open'));
         $first = array_values(array_filter($plan->rows('plan.lines'), static fn (array $line): bool => 'Tasks' === $line['group']))[0];
         self::assertIsString($first['key']);
-        $edited = $this->decide(1, ['choices' => ['ready_by' => '2027-05-04'], 'dropped' => ['message.notice'], 'edits' => ['project' => ['title' => 'Keys', 'lead' => $teo], $first['key'] => ['name' => 'Long talk', 'due' => '2026-12-24']], 'added' => [['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]]])->ok();
+        $edited = $this->decide(
+            1,
+            [
+                'choices' => ['ready_by' => '2027-05-04'],
+                'dropped' => ['message.notice'],
+                'edits' => ['project' => ['title' => 'Keys', 'lead' => $teo], $first['key'] => ['name' => 'Long talk', 'due' => '2026-12-24']],
+                'added' => [['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]],
+            ],
+        )
+            ->ok();
         $this->post("/api/submissions/{$this->id}/accept", ['fingerprint' => $edited->text('plan.fingerprint'), 'decisionsVersion' => 2])->ok();
         $project = $this->db()->fetchAssociative('SELECT title, notes, tags, lead_id FROM project');
         self::assertIsArray($project);
@@ -94,7 +110,8 @@ final class DecisionsTest extends AppTestCase
     {
         $task = $this->taskKey();
         $this->decide(0, ['choices' => ['ready_by' => '2027-05-04']])->ok();
-        $this->db()->executeStatement('UPDATE plan_decision SET data = ?', [json_encode(['choices' => ['ready_by' => '2027-05-04'], 'edits' => [$task => ['assignee' => 'gone']]])]);
+        $this->db()
+            ->executeStatement('UPDATE plan_decision SET data = ?', [json_encode(['choices' => ['ready_by' => '2027-05-04'], 'edits' => [$task => ['assignee' => 'gone']]])]);
         self::assertSame(0, $this->get("/api/submissions/{$this->id}")->ok()->number('plan.open'));
     }
 

@@ -30,10 +30,12 @@ final class DestinationsTest extends AppTestCase
         ['key' => 'signed', 'type' => 'signature', 'wording' => 'Signed'],
     ]]]];
     private const ANSWERS = [
-        'name' => ['given' => 'Orla', 'family' => 'de Fennick'], 'email' => 'orla@example.com', 'school' => 'Quarry Hall', 'found' => 'f', 'who' => 'Tadg', 'who_phone' => '020 914 3327', 'floor' => '3',
+        'name' => ['given' => 'Orla', 'family' => 'de Fennick'], 'email' => 'orla@example.com', 'school' => 'Quarry Hall', 'found' => 'f',
+        'who' => 'Tadg', 'who_phone' => '020 914 3327', 'floor' => '3',
         'place' => ['line' => '7 Weir Cottages', 'locality' => 'Marrowby', 'postalCode' => '', 'country' => ''],
         'pianos' => [['make' => 'Pell', 'serial' => ''], ['make' => 'Thrane', 'serial' => '48217']],
-        'when' => ['from' => '01/12/2026', 'to' => '04/12/2026'], 'budget' => '€250', 'todo' => 'A ladder', 'signed' => ['name' => 'Orla de Fennick', 'how' => 'typed', 'image' => ''],
+        'when' => ['from' => '01/12/2026', 'to' => '04/12/2026'], 'budget' => '€250', 'todo' => 'A ladder',
+        'signed' => ['name' => 'Orla de Fennick', 'how' => 'typed', 'image' => ''],
     ];
 
     protected function setUp(): void
@@ -54,7 +56,14 @@ final class DestinationsTest extends AppTestCase
         $text = $this->pdf();
         $answers = self::ANSWERS;
         ksort($answers);
-        foreach (['What was signed, and how', 'Question 13: Signed by Orla de Fennick, by typing the name', '10:42:00 GMT', '127.0.0.0', 'the form All kinds, version 1', ...str_split(hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR)), 16)] as $words) {
+        foreach ([
+            'What was signed, and how',
+            'Question 13: Signed by Orla de Fennick, by typing the name',
+            '10:42:00 GMT',
+            '127.0.0.0',
+            'the form All kinds, version 1',
+            ...str_split(hash('sha256', json_encode($answers, \JSON_THROW_ON_ERROR)), 16),
+        ] as $words) {
             self::assertStringContainsString($words, $text);
         }
         $this->fill(['signed' => null] + self::ANSWERS)->ok(201);
@@ -80,7 +89,10 @@ final class DestinationsTest extends AppTestCase
         $made = $this->accept($id)->ok()->rows('made');
         self::assertSame(['client', 'contact', 'project', 'asset', 'task', 'message'], array_values(array_unique(array_column($made, 'kind'), \SORT_REGULAR)));
         $client = $this->get('/api/clients/'.$this->id($made, 'client'))->ok();
-        self::assertSame(['Orla', 'de Fennick', 'Quarry Hall', '7 Weir Cottages, Marrowby'], [$client->text('givenName'), $client->text('familyName'), $client->text('organisation'), $client->text('address')]);
+        self::assertSame(
+            ['Orla', 'de Fennick', 'Quarry Hall', '7 Weir Cottages, Marrowby'],
+            [$client->text('givenName'), $client->text('familyName'), $client->text('organisation'), $client->text('address')],
+        );
         self::assertSame(['Through a friend'], $client->at('tags'));
         self::assertSame([['key' => 'floor', 'label' => 'Floor', 'kind' => 'number', 'value' => '3', 'choices' => []]], $client->rows('custom'));
         self::assertSame(['Tadg', '+353 20 914 3327'], [$client->text('contacts.0.name'), $client->text('contacts.0.phone')]);
@@ -106,7 +118,10 @@ final class DestinationsTest extends AppTestCase
         $this->clock->modify('+1 hour');
         $this->fill(['school' => 'Weir School', 'floor' => '4', 'found' => null, 'pianos' => [['make' => 'Steel', 'serial' => '48 217']]] + self::ANSWERS)->ok(201);
         $id = $this->lastSubmission();
-        $words = array_map(static fn (array $line): string => implode('', array_column(\is_array($line['parts']) ? $line['parts'] : [], 'text')), $this->get("/api/submissions/$id")->ok()->rows('plan.lines'));
+        $words = array_map(
+            static fn (array $line): string => implode('', array_column(\is_array($line['parts']) ? $line['parts'] : [], 'text')),
+            $this->get("/api/submissions/$id")->ok()->rows('plan.lines'),
+        );
         self::assertContains('Organisation stays Quarry Hall; they wrote Weir School', $words);
         self::assertContains('Floor stays 3; they wrote 4', $words);
         self::assertContains('The piano on file: Thrane', $words);
@@ -134,7 +149,11 @@ final class DestinationsTest extends AppTestCase
         $this->fill(['signed' => $signed] + self::ANSWERS)->ok(201);
         $sheet = $this->get('/api/submissions/'.$this->lastSubmission())->ok();
         self::assertSame('signature.png', $sheet->text('answers.12.files.0.name'));
-        self::assertSame(['signed' => 'A file is no longer here. Add it again.'], $this->fill(['signed' => $signed] + self::ANSWERS)->ok(422)->violations(), 'it belongs to one submission');
+        self::assertSame(
+            ['signed' => 'A file is no longer here. Add it again.'],
+            $this->fill(['signed' => $signed] + self::ANSWERS)->ok(422)->violations(),
+            'it belongs to one submission',
+        );
     }
 
     public function testAFieldThatIsNotThereIsSaidBeforePublishing(): void

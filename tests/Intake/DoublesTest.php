@@ -39,7 +39,10 @@ final class DoublesTest extends AppTestCase
     {
         $first = $this->arrive();
         $second = $this->arrive();
-        self::assertSame(['duplicateOf'], array_keys($this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate', 'duplicateOf' => 'A-9999'])->ok(422)->violations()));
+        self::assertSame(
+            ['duplicateOf'],
+            array_keys($this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate', 'duplicateOf' => 'A-9999'])->ok(422)->violations()),
+        );
         $this->post("/api/submissions/$second/set-aside", ['reason' => 'duplicate', 'duplicateOf' => 'a-0001'])->ok();
         self::assertSame($first, $this->get("/api/submissions/$second")->ok()->text('sameAs.id'));
     }

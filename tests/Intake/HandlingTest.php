@@ -40,7 +40,11 @@ final class HandlingTest extends AppTestCase
         $list = $this->get('/api/submissions')->ok();
         self::assertSame([$first, $second], $list->column('items', 'id'));
         self::assertFalse($list->at('items.0.putOff'));
-        self::assertSame(['remindAt'], array_keys($this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => '2026-11-25T09:00:00+00:00'])->ok(422)->violations()), 'the past is no time to be reminded');
+        self::assertSame(
+            ['remindAt'],
+            array_keys($this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => '2026-11-25T09:00:00+00:00'])->ok(422)->violations()),
+            'the past is no time to be reminded',
+        );
         $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => 'soon'])->ok(422);
         $this->call('PUT', "/api/submissions/$first/reminder", ['remindAt' => ''])->ok();
         self::assertNull($this->get("/api/submissions/$first")->ok()->at('remindAt'));
@@ -94,15 +98,29 @@ final class HandlingTest extends AppTestCase
         self::assertCount(1, (array) $done->at('changes'));
         self::assertSame([[$doubtful], ['it needs a choice first']], [array_column(array_column($done->rows('kept'), 'record'), 'id'), $done->column('kept', 'why')]);
         self::assertSame(['accepted', 'waiting'], [$this->get("/api/submissions/$plain")->ok()->text('state'), $this->get("/api/submissions/$doubtful")->ok()->text('state')]);
-        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [$doubtful, $third], 'act' => 'assign', 'assignee' => $this->staff('sorcha@marrowby.example')])->ok()->at('changes'));
-        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [$doubtful, $third], 'act' => 'remind', 'remindAt' => '2026-11-26T09:00:00+00:00'])->ok()->at('changes'));
+        self::assertCount(
+            2,
+            (array) $this->post(
+                '/api/submissions/several',
+                ['ids' => [$doubtful, $third], 'act' => 'assign', 'assignee' => $this->staff('sorcha@marrowby.example')],
+            )->ok()->at('changes'),
+        );
+        self::assertCount(
+            2,
+            (array) $this->post('/api/submissions/several', ['ids' => [$doubtful, $third], 'act' => 'remind', 'remindAt' => '2026-11-26T09:00:00+00:00'])->ok()->at('changes'),
+        );
         $aside = $this->post('/api/submissions/several', ['ids' => [$plain, $third], 'act' => 'set-aside', 'reason' => 'test'])->ok();
         self::assertSame(['decided already'], $aside->column('kept', 'why'));
         $undone = $aside->at('changes.0');
         self::assertIsString($undone);
         $this->post("/api/changes/$undone/undo")->ok();
         self::assertSame('waiting', $this->get("/api/submissions/$third")->ok()->text('state'));
-        foreach ([['ids' => [], 'act' => 'accept'], ['ids' => [$third], 'act' => 'burn'], ['ids' => [$third], 'act' => 'set-aside', 'reason' => 'x'], ['ids' => 'all', 'act' => 'accept']] as $body) {
+        foreach ([
+            ['ids' => [], 'act' => 'accept'],
+            ['ids' => [$third], 'act' => 'burn'],
+            ['ids' => [$third], 'act' => 'set-aside', 'reason' => 'x'],
+            ['ids' => 'all', 'act' => 'accept'],
+        ] as $body) {
             $this->post('/api/submissions/several', $body)->ok(422);
         }
     }
@@ -122,7 +140,11 @@ final class HandlingTest extends AppTestCase
     public function testOneNoteForSeveralAndNoneOfMoreThanFifty(): void
     {
         $ids = [$this->arrive(), $this->arrive(['email' => 'b@example.com'])];
-        self::assertCount(2, (array) $this->post('/api/submissions/several', ['ids' => [...$ids, $ids[0]], 'act' => 'note', 'text' => 'Both ask about Friday.'])->ok()->at('changes'), 'each once, however often it is named');
+        self::assertCount(
+            2,
+            (array) $this->post('/api/submissions/several', ['ids' => [...$ids, $ids[0]], 'act' => 'note', 'text' => 'Both ask about Friday.'])->ok()->at('changes'),
+            'each once, however often it is named',
+        );
         self::assertSame(2, $this->countRows('arrival_note'));
         $this->post('/api/submissions/several', ['ids' => $ids, 'act' => 'note', 'text' => ''])->ok(422);
         $this->post('/api/submissions/several', ['ids' => array_fill(0, 51, $ids[0]), 'act' => 'note', 'text' => 'x'])->ok(422);
@@ -148,7 +170,13 @@ final class HandlingTest extends AppTestCase
     {
         $this->publish('Counted', ['dayOrder' => 'day-first', 'pages' => [['key' => 'one', 'title' => 'All', 'next' => 'Send', 'questions' => [
             ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
-            ['key' => 'budget', 'type' => 'money', 'wording' => 'Budget', 'destination' => 'project.budget', 'points' => ['part' => 'budget', 'steps' => [['at' => '500', 'points' => 3], ['at' => '2000', 'points' => 5]]]],
+            [
+                'key' => 'budget',
+                'type' => 'money',
+                'wording' => 'Budget',
+                'destination' => 'project.budget',
+                'points' => ['part' => 'budget', 'steps' => [['at' => '500', 'points' => 3], ['at' => '2000', 'points' => 5]]],
+            ],
             ['key' => 'start', 'type' => 'day', 'wording' => 'When?', 'points' => ['part' => 'start', 'steps' => [['at' => '14', 'points' => 4]]]],
         ]]]]);
         foreach ([['Little', '300', '01/03/2027'], ['Much', '€2.500,00', '01/12/2026'], ['Some', 'about 600', '01/03/2027']] as [$name, $budget, $start]) {
@@ -156,7 +184,10 @@ final class HandlingTest extends AppTestCase
         }
         $list = $this->get('/api/submissions')->ok();
         self::assertSame([['Much', 'Some', 'Little'], [9, 3, 0]], [$list->column('items', 'name'), $list->column('items', 'priority')]);
-        self::assertSame([['budget', 5], ['start', 4]], array_map(static fn (array $part): array => [$part['part'], $part['points']], $this->get('/api/submissions/'.$list->text('items.0.id'))->ok()->rows('points')));
+        self::assertSame(
+            [['budget', 5], ['start', 4]],
+            array_map(static fn (array $part): array => [$part['part'], $part['points']], $this->get('/api/submissions/'.$list->text('items.0.id'))->ok()->rows('points')),
+        );
     }
 
     public function testKeepReplaceOrBothOfWhatDiffersFromTheFile(): void
@@ -211,7 +242,14 @@ final class HandlingTest extends AppTestCase
             $cursor = \is_string($next) ? $next : '';
         } while ('' !== $cursor);
         self::assertCount(65, array_unique(array_filter(array_column($seen, 'id'), \is_string(...))), 'each once');
-        $step = static fn (array $row): array => [true === $row['putOff'] ? 1 : 0, true === $row['putOff'] ? 0 : array_search(substr(\is_array($row['clock']) && \is_string($row['clock']['dueAt']) ? $row['clock']['dueAt'] : '', 0, 10), ['2026-11-25', '2026-11-26', '2026-12-03'], true)];
+        $step = static fn (array $row): array => [
+            true === $row['putOff'] ? 1 : 0,
+            true === $row['putOff'] ? 0 : array_search(
+                substr(\is_array($row['clock']) && \is_string($row['clock']['dueAt']) ? $row['clock']['dueAt'] : '', 0, 10),
+                ['2026-11-25', '2026-11-26', '2026-12-03'],
+                true,
+            ),
+        ];
         $order = array_map($step, $seen);
         $sorted = $order;
         sort($sorted);

@@ -79,7 +79,10 @@ final class OriginTest extends AppTestCase
             $this->sendForm(['proof' => $given], ['HTTP_IDEMPOTENCY_KEY' => $key])->ok(201);
             $states[$what] = $this->db()->fetchOne('SELECT state FROM submission ORDER BY rowid DESC LIMIT 1');
         }
-        self::assertSame(['done' => 'waiting', 'done again, the same sending' => 'waiting', 'for another sending' => 'set-aside', 'none' => 'set-aside', 'of another text' => 'set-aside'], $states);
+        self::assertSame(
+            ['done' => 'waiting', 'done again, the same sending' => 'waiting', 'for another sending' => 'set-aside', 'none' => 'set-aside', 'of another text' => 'set-aside'],
+            $states,
+        );
         self::assertSame(4, $this->countRows('submission'));
         $this->clock->modify('+2 hours');
         $this->sendForm(['proof' => self::solve($challenge->text('challenge'), 'key-5', 8)], ['HTTP_IDEMPOTENCY_KEY' => 'key-5'])->ok(201);
@@ -104,7 +107,10 @@ final class OriginTest extends AppTestCase
         $this->sendForm(['continues' => $receipt->text('continues')])->ok(201);
         $long = $this->lastSubmission();
         $before = $this->get("/api/submissions/$short")->ok();
-        self::assertSame(['set-aside', 'continued', 'Carried on in A-0002.', false], [$before->text('state'), $before->text('aside.reason'), $before->text('aside.note'), $before->at('unfinished')]);
+        self::assertSame(
+            ['set-aside', 'continued', 'Carried on in A-0002.', false],
+            [$before->text('state'), $before->text('aside.reason'), $before->text('aside.note'), $before->at('unfinished')],
+        );
         self::assertSame('A-0002 Orla Fennick', $before->text('continuedBy.label'));
         $after = $this->get("/api/submissions/$long")->ok();
         self::assertSame('A-0001 Orla Fennick', $after->text('continues.label'));
@@ -134,10 +140,17 @@ final class OriginTest extends AppTestCase
         $form = $this->call('PUT', "/api/forms/$id/settings", $settings + ['sites' => ['https://School.example.com/', 'http://localhost:8080']])->ok();
         self::assertSame(['https://school.example.com', 'http://localhost:8080'], $form->at('settings.sites'));
         $this->browser->request('GET', '/f/piano-inquiry?embed=1');
-        self::assertStringContainsString('frame-ancestors https://school.example.com http://localhost:8080;', $this->browser->getResponse()->headers->get('Content-Security-Policy').';');
+        self::assertStringContainsString(
+            'frame-ancestors https://school.example.com http://localhost:8080;',
+            $this->browser->getResponse()->headers->get('Content-Security-Policy').';',
+        );
         self::assertFalse($this->browser->getResponse()->headers->has('X-Frame-Options'));
         $this->browser->request('GET', '/f/piano-inquiry');
-        self::assertStringContainsString("frame-ancestors 'none'", (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'), 'the page itself stays unframed');
+        self::assertStringContainsString(
+            "frame-ancestors 'none'",
+            (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'),
+            'the page itself stays unframed',
+        );
         foreach (["https://a.example.com; script-src 'unsafe-inline'", '*', 'javascript:x', 'https://a.example.com/path'] as $site) {
             self::assertSame(['sites'], array_keys($this->call('PUT', "/api/forms/$id/settings", $settings + ['sites' => [$site]])->ok(422)->violations()), $site);
         }
@@ -148,7 +161,12 @@ final class OriginTest extends AppTestCase
     {
         $this->signIn();
         $form = $this->post('/api/forms', ['title' => 'Short', 'starter' => 'short-inquiry'])->ok(201);
-        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]] + $form->map('definition')])->ok();
+        $kept = $this->call(
+            'PUT',
+            '/api/forms/'.$form->text('id'),
+            ['version' => $form->number('version'), 'definition' => ['endings' => [['kind' => 'form', 'text' => 'piano-inquiry']]] + $form->map('definition')],
+        )
+            ->ok();
         $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
         $receipt = $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla@example.com', 'matter' => 'The pedal']])->ok(201);
         self::assertSame('form', $receipt->text('next.kind'));

@@ -62,7 +62,8 @@ final class PersonalFormTest extends AppTestCase
 
     public function testOneOfAMergedClientIsOfTheOneThatStayed(): void
     {
-        $this->db()->executeStatement("INSERT INTO client (id, given_name, family_name, sort_name, since, address) SELECT 'stays', 'Orla', 'Fennick-Byrne', 'x', since, '' FROM client");
+        $this->db()
+            ->executeStatement("INSERT INTO client (id, given_name, family_name, sort_name, since, address) SELECT 'stays', 'Orla', 'Fennick-Byrne', 'x', since, '' FROM client");
         $this->db()->executeStatement("UPDATE client SET merged_into_id = 'stays' WHERE id <> 'stays'");
         self::assertSame('Orla', $this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok()->text('for'));
     }
@@ -89,7 +90,19 @@ final class PersonalFormTest extends AppTestCase
     /** @param array<string, mixed> $also */
     private function comesBack(array $also = [], ?string $link = null): Answer
     {
-        return $this->post('/api/public/forms/piano-inquiry/submissions', ['personal' => $link ?? $this->link, 'answers' => $also + ['phone' => '020 914 3327', 'service' => 'tuning', 'piano' => 'Pell & Thrane upright', 'place' => '7 Weir Cottages, Marrowby', 'matter' => 'Once more, please.']]);
+        return $this->post(
+            '/api/public/forms/piano-inquiry/submissions',
+            [
+                'personal' => $link ?? $this->link,
+                'answers' => $also + [
+                    'phone' => '020 914 3327',
+                    'service' => 'tuning',
+                    'piano' => 'Pell & Thrane upright',
+                    'place' => '7 Weir Cottages, Marrowby',
+                    'matter' => 'Once more, please.',
+                ],
+            ],
+        );
     }
 
     private function linkTo(string $slug, bool $isThere = true): string

@@ -130,7 +130,11 @@ final class PlanMovedTest extends AppTestCase
     /** @param array<string, mixed> $what */
     private function decide(array $what): Answer
     {
-        return $this->call('PUT', "/api/submissions/{$this->id}/decisions", $what + ['version' => 0, 'choices' => (object) [], 'answers' => (object) [], 'dropped' => [], 'edits' => (object) [], 'added' => []]);
+        return $this->call(
+            'PUT',
+            "/api/submissions/{$this->id}/decisions",
+            $what + ['version' => 0, 'choices' => (object) [], 'answers' => (object) [], 'dropped' => [], 'edits' => (object) [], 'added' => []],
+        );
     }
 
     /** @return array<string, mixed> of the plan; empty where there is no such line */

@@ -175,7 +175,11 @@ final class SubmitTest extends AppTestCase
         // The same answers once more are no news, nor is what no person wrote.
         $this->db()->executeStatement('DELETE FROM message');
         $this->inquire(['matter' => 'Several keys stick.'])->ok(201);
-        $this->post('/api/public/forms/piano-inquiry/submissions', ['unseen' => 'Buy', 'answers' => ['name' => 'Bot', 'email' => 'bot@example.org', 'service' => 'repair', 'piano' => 'x', 'place' => 'y', 'matter' => 'Buy']])->ok(201);
+        $this->post(
+            '/api/public/forms/piano-inquiry/submissions',
+            ['unseen' => 'Buy', 'answers' => ['name' => 'Bot', 'email' => 'bot@example.org', 'service' => 'repair', 'piano' => 'x', 'place' => 'y', 'matter' => 'Buy']],
+        )
+            ->ok(201);
         self::assertSame('0', $this->number("SELECT COUNT(*) FROM message WHERE template = 'arrived'"));
     }
 
@@ -214,7 +218,18 @@ final class SubmitTest extends AppTestCase
     public function testWhatTheFormHoldsNeverKeepsAReceiptFromItsSender(): void
     {
         $this->signIn();
-        $this->publish('Broken thanks', ['thanks' => 'Thank you {{name}}.', 'pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [['key' => 'name', 'type' => 'person-name', 'wording' => 'Name', 'destination' => 'client.name']]]]]);
+        $this->publish(
+            'Broken thanks',
+            [
+                'thanks' => 'Thank you {{name}}.',
+                'pages' => [[
+                    'key' => 'a',
+                    'title' => 'A',
+                    'next' => 'Send',
+                    'questions' => [['key' => 'name', 'type' => 'person-name', 'wording' => 'Name', 'destination' => 'client.name']],
+                ]],
+            ],
+        );
         // A version from before such texts were refused.
         $this->db()->executeStatement("UPDATE form_version SET definition = REPLACE(definition, 'Thank you {{name}}.', 'Thank you {{#name}}.')");
         $answer = $this->post('/api/public/forms/broken-thanks/submissions', ['answers' => ['name' => 'Orla Fennick']])->ok(201);
@@ -256,7 +271,10 @@ final class SubmitTest extends AppTestCase
     public function testALimitIsNotUsedUpByWhatLooksMachineMade(): void
     {
         $this->signIn();
-        $this->publish('Two seats', ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [['key' => 'who', 'type' => 'short-text', 'wording' => 'Who?']]]]]);
+        $this->publish(
+            'Two seats',
+            ['pages' => [['key' => 'a', 'title' => 'A', 'next' => 'Send', 'questions' => [['key' => 'who', 'type' => 'short-text', 'wording' => 'Who?']]]]],
+        );
         $this->db()->executeStatement("UPDATE form SET most = 1 WHERE slug = 'two-seats'");
         $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'a'], 'unseen' => 'spam'])->ok(201);
         $this->post('/api/public/forms/two-seats/submissions', ['answers' => ['who' => 'b']])->ok(201);

@@ -16,7 +16,17 @@ final class WrittenDownTest extends AppTestCase
     {
         parent::setUp();
         $this->signIn();
-        $this->client = $this->post('/api/clients', ['givenName' => 'Bryony', 'familyName' => 'Tesk', 'address' => '12 Ropewalk, Marrowby', 'contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'bryony@tesk.example'], ['id' => null, 'kind' => 'phone', 'value' => '020 915 0148']]])->ok(201)->text('id');
+        $this->client = $this->post(
+            '/api/clients',
+            [
+                'givenName' => 'Bryony',
+                'familyName' => 'Tesk',
+                'address' => '12 Ropewalk, Marrowby',
+                'contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'bryony@tesk.example'], ['id' => null, 'kind' => 'phone', 'value' => '020 915 0148']],
+            ],
+        )
+            ->ok(201)
+            ->text('id');
     }
 
     public function testWhatIsOnFileIsThereAlready(): void
@@ -42,9 +52,15 @@ final class WrittenDownTest extends AppTestCase
     public function testADayInWordsCountsFromTheDayOnWhichItWasSaid(): void
     {
         foreach (['19 Dec' => '2026-12-19', 'in three weeks' => '2026-12-16', '12/6' => '2027-06-12'] as $words => $day) {
-            self::assertStringContainsString((new \DateTimeImmutable($day))->format('j F'), $this->try(['answers' => ['name' => 'Ida Spindle', 'service' => 'tuning', 'wanted_by' => $words]])->ok()->body, $words);
+            self::assertStringContainsString(
+                (new \DateTimeImmutable($day))->format('j F'),
+                $this->try(['answers' => ['name' => 'Ida Spindle', 'service' => 'tuning', 'wanted_by' => $words]])->ok()->body,
+                $words,
+            );
         }
-        $saved = $this->save(['answers' => ['name' => 'Ida Spindle', 'email' => 'ida@spindle.example', 'service' => 'tuning', 'wanted_by' => 'in three weeks']])->ok(201)->text('id');
+        $saved = $this->save(['answers' => ['name' => 'Ida Spindle', 'email' => 'ida@spindle.example', 'service' => 'tuning', 'wanted_by' => 'in three weeks']])
+            ->ok(201)
+            ->text('id');
         // Looked at a week later it is the same day.
         $this->clock->modify('+7 days');
         $this->signIn();
@@ -72,7 +88,10 @@ final class WrittenDownTest extends AppTestCase
     {
         $saved = $this->save(['answers' => ['name' => 'Ida Spindle', 'service' => 'tuning'], 'answered' => true])->ok(201);
         $submission = $this->get('/api/submissions/'.$saved->text('id'))->ok();
-        self::assertSame(['phone', 'waiting', true, 'Nessa Quarle'], [$submission->text('channel'), $submission->text('state'), $submission->at('answered'), $submission->text('answeredBy')]);
+        self::assertSame(
+            ['phone', 'waiting', true, 'Nessa Quarle'],
+            [$submission->text('channel'), $submission->text('state'), $submission->at('answered'), $submission->text('answeredBy')],
+        );
         self::assertSame($saved->text('number'), $submission->text('number'));
         $rung = $this->save(['answers' => ['name' => 'Wilf Ambry'], 'channel' => 'desk'])->ok(201);
         self::assertFalse($this->get('/api/submissions/'.$rung->text('id'))->at('answered'), 'the promise runs where nobody answered');
@@ -114,7 +133,16 @@ final class WrittenDownTest extends AppTestCase
 
     public function testRulesMayAskHowItCame(): void
     {
-        $this->post('/api/rules', ['name' => 'Rang', 'enabled' => true, 'if' => ['question' => '@channel', 'op' => 'is', 'value' => 'phone'], 'then' => [['kind' => 'note', 'text' => 'They rang; no mail needed.']]])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Rang',
+                'enabled' => true,
+                'if' => ['question' => '@channel', 'op' => 'is', 'value' => 'phone'],
+                'then' => [['kind' => 'note', 'text' => 'They rang; no mail needed.']],
+            ],
+        )
+            ->ok(201);
         self::assertStringContainsString('They rang', $this->try(['answers' => ['name' => 'Ida']])->ok()->body);
         self::assertStringNotContainsString('They rang', $this->try(['answers' => ['name' => 'Ida'], 'channel' => 'mail'])->ok()->body);
     }

@@ -20,12 +20,31 @@ final class HangsTest extends AppTestCase
 
     public function testATemplateThatAKindOfVisitSendsStaysWhenItsMakingIsUndone(): void
     {
-        $made = $this->post('/api/templates', ['name' => 'A day before', 'subject' => 'Tomorrow', 'document' => ['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => 'See you.']]]]]])->ok(201);
+        $made = $this->post(
+            '/api/templates',
+            [
+                'name' => 'A day before',
+                'subject' => 'Tomorrow',
+                'document' => ['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => 'See you.']]]]],
+            ],
+        )
+            ->ok(201);
         $change = $this->id('SELECT id FROM change_set ORDER BY seq DESC LIMIT 1');
         $tuning = $this->tuning();
         self::assertIsArray($tuning['settings']);
         self::assertIsString($tuning['id']);
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['reminders' => [['minutes' => 1440, 'template' => $made->text('key')]]] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            [
+                'version' => $tuning['version'],
+                'name' => 'Tuning',
+                'slug' => 'tuning',
+                'live' => true,
+                'settings' => ['reminders' => [['minutes' => 1440, 'template' => $made->text('key')]]] + $tuning['settings'],
+            ],
+        )
+            ->ok();
         $undone = $this->post("/api/changes/$change/undo")->ok();
         self::assertStringContainsString('needed by the kind of visit Tuning', $undone->body);
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM message_template WHERE name = 'A day before'"));
@@ -50,7 +69,12 @@ final class HangsTest extends AppTestCase
         $tuning = $this->tuning();
         self::assertIsArray($tuning['settings']);
         self::assertIsString($tuning['id']);
-        $this->call('PUT', "/api/diary/types/{$tuning['id']}", ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['people' => [[$una]]] + $tuning['settings']])->ok();
+        $this->call(
+            'PUT',
+            "/api/diary/types/{$tuning['id']}",
+            ['version' => $tuning['version'], 'name' => 'Tuning', 'slug' => 'tuning', 'live' => true, 'settings' => ['people' => [[$una]]] + $tuning['settings']],
+        )
+            ->ok();
         self::assertStringContainsString('needed by the kind of visit Tuning', $this->post("/api/changes/$change/undo")->ok()->body);
         self::assertSame('1', $this->number("SELECT COUNT(*) FROM staff WHERE id = '$una'"));
     }

@@ -21,7 +21,12 @@ final class UndoRightsTest extends AppTestCase
         $this->call('PUT', "/api/setup/staff/$nessa", ['role' => 'coordinator'])->ok();
         $lowered = $this->last();
         $this->signIn();
-        foreach ([["/api/changes/$lowered/undo", ['all' => true]], ["/api/changes/$raised/undo", ['all' => true]], ["/api/changes/$raised/redo", []], ["/api/changes/$lowered/redo", []]] as [$path, $body]) {
+        foreach ([
+            ["/api/changes/$lowered/undo", ['all' => true]],
+            ["/api/changes/$raised/undo", ['all' => true]],
+            ["/api/changes/$raised/redo", []],
+            ["/api/changes/$lowered/redo", []],
+        ] as [$path, $body]) {
             $this->post($path, $body);
             self::assertSame('coordinator', $this->role($nessa), $path);
         }
@@ -76,7 +81,13 @@ final class UndoRightsTest extends AppTestCase
     public function testALiveFormIsNotTakenOfflineUnasked(): void
     {
         $this->signIn();
-        $this->publish('Ask us', ['pages' => [['title' => 'You', 'questions' => [['key' => 'email', 'type' => 'email', 'wording' => 'Your mail address', 'needed' => true, 'destination' => 'client.email']]]]]);
+        $this->publish(
+            'Ask us',
+            ['pages' => [[
+                'title' => 'You',
+                'questions' => [['key' => 'email', 'type' => 'email', 'wording' => 'Your mail address', 'needed' => true, 'destination' => 'client.email']],
+            ]]],
+        );
         $published = $this->last();
         $asked = $this->post("/api/changes/$published/undo", ['ask' => true])->ok(409);
         self::assertSame(['The public feels this', 'It takes “Ask us” offline: nobody can use it until it is live again.'], [$asked->text('title'), $asked->text('detail')]);

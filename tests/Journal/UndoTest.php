@@ -161,7 +161,12 @@ final class UndoTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->accept($this->lastSubmission())->ok();
         self::assertSame('', $this->db()->fetchOne('SELECT address FROM client'), 'where the piano stands is not where they live');
-        $this->call('POST', '/api/public/forms/moved/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'home' => '1 New Street, Marrowby']])->ok(201);
+        $this->call(
+            'POST',
+            '/api/public/forms/moved/submissions',
+            ['answers' => ['name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'home' => '1 New Street, Marrowby']],
+        )
+            ->ok(201);
         $second = $this->lastSubmission();
         $this->accept($second)->ok();
         self::assertSame('1 New Street, Marrowby', $this->db()->fetchOne('SELECT address FROM client'));

@@ -50,7 +50,10 @@ final class MatchTest extends AppTestCase
         self::assertSame('', trim($this->command('telamon:clients:duplicates')), 'and no duplicate');
 
         $ids = $this->db()->fetchAllKeyValue('SELECT given_name, id FROM client');
-        $links = fn (string $of): array => array_map(static fn (array $link): array => [$link['words'], \is_array($link['client']) ? $link['client']['label'] : null], $this->get('/api/clients/'.(\is_string($ids[$of] ?? null) ? $ids[$of] : ''))->ok()->rows('links'));
+        $links = fn (string $of): array => array_map(
+            static fn (array $link): array => [$link['words'], \is_array($link['client']) ? $link['client']['label'] : null],
+            $this->get('/api/clients/'.(\is_string($ids[$of] ?? null) ? $ids[$of] : ''))->ok()->rows('links'),
+        );
         self::assertSame([['same household as', 'Orla Fennick']], $links('Wilf'));
         self::assertSame([['same household as', 'Wilf Fennick']], $links('Orla'), 'from either side');
         $wilf = \is_string($ids['Wilf'] ?? null) ? $ids['Wilf'] : '';
@@ -114,7 +117,12 @@ final class MatchTest extends AppTestCase
 
     public function testAFileWithoutAPlanSaysWhy(): void
     {
-        foreach (['{' => 'no JSON', '{"form": "piano-inquiry"}' => 'no answers', '{"form": "nowhere", "answers": {}}' => 'No form is published at “nowhere”', '{"form": {"pages": 1}, "answers": {}}' => ''] as $content => $words) {
+        foreach ([
+            '{' => 'no JSON',
+            '{"form": "piano-inquiry"}' => 'no answers',
+            '{"form": "nowhere", "answers": {}}' => 'No form is published at “nowhere”',
+            '{"form": {"pages": 1}, "answers": {}}' => '',
+        ] as $content => $words) {
             file_put_contents($file = $this->data.'/plan.json', $content);
             self::assertStringContainsString($words, $this->command('telamon:plan', ['file' => $file], 1));
         }

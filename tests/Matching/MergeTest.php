@@ -33,7 +33,10 @@ final class MergeTest extends AppTestCase
         $list = $this->get('/api/duplicates')->ok();
         self::assertSame(1, $list->number('total'));
         self::assertSame(['Orla Fennick', 'Orla Fenick'], [$list->text('items.0.one.name'), $list->text('items.0.other.name')]);
-        self::assertSame([['name', 'nearly'], ['email', 'differs'], ['phone', 'same']], array_map(static fn (array $f): array => [$f['key'], $f['verdict']], $list->rows('items.0.fields')));
+        self::assertSame(
+            [['name', 'nearly'], ['email', 'differs'], ['phone', 'same']],
+            array_map(static fn (array $f): array => [$f['key'], $f['verdict']], $list->rows('items.0.fields')),
+        );
         self::assertSame(1, $list->number('items.0.one.projects'));
     }
 
@@ -64,7 +67,19 @@ final class MergeTest extends AppTestCase
     public function testAMergeSetsOffTheRulesThatWaitForAChangedClient(): void
     {
         [$one, $other] = $this->ids;
-        $rule = fn (string $what, string $tag): string => $this->post('/api/rules', ['name' => "On $what", 'enabled' => true, 'why' => '', 'when' => 'client', 'what' => $what, 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => $tag], ['kind' => 'task', 'name' => 'Ring them', 'doer' => 'coordinator', 'days' => 0]]])->ok(201)->text('id');
+        $rule = fn (string $what, string $tag): string => $this->post(
+            '/api/rules',
+            [
+                'name' => "On $what",
+                'enabled' => true,
+                'why' => '',
+                'when' => 'client',
+                'what' => $what,
+                'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => $tag], ['kind' => 'task', 'name' => 'Ring them', 'doer' => 'coordinator', 'days' => 0]],
+            ],
+        )
+            ->ok(201)
+            ->text('id');
         $rule('email', 'new address');
         $rule('organisation', 'not this');
         $tasks = $this->countRows('task');
@@ -94,7 +109,10 @@ final class MergeTest extends AppTestCase
         [$one, $other] = $this->ids;
         $this->db()->executeStatement("UPDATE client SET language = 'ga' WHERE id = ?", [$one]);
         $this->db()->executeStatement("UPDATE client SET language = 'pl' WHERE id = ?", [$other]);
-        self::assertContains(['language', 'Irish', 'Polish', 'differs'], array_map(static fn (array $f): array => [$f['key'], $f['here'], $f['there'], $f['verdict']], $this->get('/api/duplicates')->ok()->rows('items.0.fields')));
+        self::assertContains(
+            ['language', 'Irish', 'Polish', 'differs'],
+            array_map(static fn (array $f): array => [$f['key'], $f['here'], $f['there'], $f['verdict']], $this->get('/api/duplicates')->ok()->rows('items.0.fields')),
+        );
         $done = $this->post("/api/clients/$one/merge", ['other' => $other, 'take' => ['language']])->ok();
         self::assertSame('pl', $this->get("/api/clients/$one")->ok()->text('language'));
         $this->post('/api/changes/'.$done->text('change.id').'/undo')->ok();

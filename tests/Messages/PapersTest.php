@@ -29,7 +29,18 @@ final class PapersTest extends AppTestCase
     {
         $id = $this->confirmation();
         $now = $this->get("/api/templates/$id")->ok();
-        $this->call('PUT', "/api/templates/$id", $with + ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => $now->text('textMessage'), 'version' => $now->number('version')])->ok();
+        $this->call(
+            'PUT',
+            "/api/templates/$id",
+            $with + [
+                'name' => $now->text('name'),
+                'subject' => $now->text('subject'),
+                'document' => $now->at('document'),
+                'textMessage' => $now->text('textMessage'),
+                'version' => $now->number('version'),
+            ],
+        )
+            ->ok();
     }
 
     /** @return string id of the confirmation of a new inquiry */
@@ -65,11 +76,17 @@ final class PapersTest extends AppTestCase
     {
         $file = $this->post("/api/templates/{$this->confirmation()}/files", ['uploads' => [$this->paper('how-we-come.pdf')]])->ok(201)->text('items.0.id');
         $this->change(['papers' => ['sheet', $file], 'answersTo' => 'Desk@Marrowby.example']);
-        self::assertSame(['their answers, as PDF', 'how-we-come.pdf'], array_values(array_intersect_key($this->get("/api/templates/{$this->confirmation()}")->ok()->map('called'), ['sheet' => 1, $file => 1])));
+        self::assertSame(
+            ['their answers, as PDF', 'how-we-come.pdf'],
+            array_values(array_intersect_key($this->get("/api/templates/{$this->confirmation()}")->ok()->map('called'), ['sheet' => 1, $file => 1])),
+        );
         $message = $this->confirmed();
         $this->work();
         $seen = $this->get("/api/messages/$message")->ok();
-        self::assertSame(['sent', ['their answers, as PDF', 'how-we-come.pdf'], [null, $file]], [$seen->text('state'), $seen->column('papers', 'name'), $seen->column('papers', 'file')]);
+        self::assertSame(
+            ['sent', ['their answers, as PDF', 'how-we-come.pdf'], [null, $file]],
+            [$seen->text('state'), $seen->column('papers', 'name'), $seen->column('papers', 'file')],
+        );
         $enclosed = $this->enclosed($message);
         self::assertSame('application/pdf', $enclosed['how-we-come.pdf']);
         self::assertCount(2, $enclosed);
@@ -81,7 +98,11 @@ final class PapersTest extends AppTestCase
         $id = $this->confirmation();
         $file = $this->post("/api/templates/$id/files", ['uploads' => [$this->paper('terms.pdf')]])->ok(201)->text('items.0.id');
         $now = $this->get("/api/templates/$id")->ok();
-        $this->post("/api/templates/$id/test", ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => '', 'papers' => [$file, 'visit']])->ok();
+        $this->post(
+            "/api/templates/$id/test",
+            ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => '', 'papers' => [$file, 'visit']],
+        )
+            ->ok();
         $this->work();
         $test = $this->id("SELECT id FROM message WHERE kind = 'test'");
         self::assertSame(['terms.pdf' => 'application/pdf'], $this->enclosed($test));
@@ -116,7 +137,13 @@ final class PapersTest extends AppTestCase
         $id = $this->confirmation();
         $now = $this->get("/api/templates/$id")->ok();
         $draft = ['name' => $now->text('name'), 'subject' => $now->text('subject'), 'document' => $now->at('document'), 'textMessage' => '', 'version' => $now->number('version')];
-        foreach ([['papers', ['nothing']], ['papers', ['sheet', 'sheet']], ['papers', ['019f0000-0000-7000-8000-00000000000a']], ['answersTo', 'nobody'], ['consent', str_repeat('x', 101)]] as [$field, $value]) {
+        foreach ([
+            ['papers', ['nothing']],
+            ['papers', ['sheet', 'sheet']],
+            ['papers', ['019f0000-0000-7000-8000-00000000000a']],
+            ['answersTo', 'nobody'],
+            ['consent', str_repeat('x', 101)],
+        ] as [$field, $value]) {
             $refused = $this->call('PUT', "/api/templates/$id", [$field => $value] + $draft);
             self::assertSame([422, $field], [$refused->status, $refused->text('violations.0.path')]);
         }
@@ -155,7 +182,12 @@ final class PapersTest extends AppTestCase
     {
         $client = $this->id('SELECT id FROM client ORDER BY rowid LIMIT 1');
         $version = $this->get("/api/clients/$client")->ok()->number('version');
-        $this->call('PUT', "/api/clients/$client", ['version' => $version, 'consents' => [['what' => 'News', 'wording' => 'May we write to you about concerts?', 'given' => $given, 'way' => 'at the desk', 'day' => '']]])->ok();
+        $this->call(
+            'PUT',
+            "/api/clients/$client",
+            ['version' => $version, 'consents' => [['what' => 'News', 'wording' => 'May we write to you about concerts?', 'given' => $given, 'way' => 'at the desk', 'day' => '']]],
+        )
+            ->ok();
     }
 
     public function testAPictureGoesInsideTheMail(): void

@@ -147,7 +147,10 @@ final class SendTest extends AppTestCase
     public function testAServerThatIsAwayIsTriedForTwoDaysAndAllIsSentAgainAtOnce(): void
     {
         $since = new \DateTimeImmutable('2026-11-25 10:00:00 UTC');
-        self::assertSame([60, 120, 300, 600, 1200, 1800, 3600, 3600], array_map(static fn (int $tries): ?int => RetryTimes::next($tries, $since, $since->modify('+1 hour')), range(1, 8)));
+        self::assertSame(
+            [60, 120, 300, 600, 1200, 1800, 3600, 3600],
+            array_map(static fn (int $tries): ?int => RetryTimes::next($tries, $since, $since->modify('+1 hour')), range(1, 8)),
+        );
         self::assertSame(3600, RetryTimes::next(50, $since, $since->modify('+47 hours 59 minutes')));
         self::assertNull(RetryTimes::next(51, $since, $since->modify('+48 hours')));
         $this->inquire()->ok(201);

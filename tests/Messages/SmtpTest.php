@@ -51,7 +51,22 @@ final class SmtpTest extends AppTestCase
         $files = [];
         if ('tls' === $mode) {
             $files = [$this->folder.'/cert.pem', $this->folder.'/key.pem'];
-            (new Process(['openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '1', '-subj', '/CN=smtp.example', '-out', $files[0], '-keyout', $files[1]]))->mustRun();
+            (new Process([
+                'openssl',
+                'req',
+                '-x509',
+                '-newkey',
+                'rsa:2048',
+                '-nodes',
+                '-days',
+                '1',
+                '-subj',
+                '/CN=smtp.example',
+                '-out',
+                $files[0],
+                '-keyout',
+                $files[1],
+            ]))->mustRun();
         }
         $this->server = new Process(['/usr/bin/python3', __DIR__.'/smtp_server.py', (string) $this->port, $this->folder, $mode, ...$files]);
         $this->server->start();
@@ -61,7 +76,12 @@ final class SmtpTest extends AppTestCase
     private function letter(): void
     {
         $this->signIn();
-        $this->call('PUT', '/api/messages/'.self::ID, ['to' => 'orla.fennick@example.com', 'subject' => 'Grüße 😀', 'text' => "Hello Orla,\n\n.a line that begins with a dot\nNessa"])->ok(201);
+        $this->call(
+            'PUT',
+            '/api/messages/'.self::ID,
+            ['to' => 'orla.fennick@example.com', 'subject' => 'Grüße 😀', 'text' => "Hello Orla,\n\n.a line that begins with a dot\nNessa"],
+        )
+            ->ok(201);
     }
 
     private function mail(string $options = ''): void
@@ -74,10 +94,28 @@ final class SmtpTest extends AppTestCase
         $lacking = self::getContainer()->get(Lacking::class);
         $stops = self::getContainer()->get(Stops::class);
         $events = self::getContainer()->get(EventDispatcherInterface::class);
-        \assert($clock instanceof ClockInterface && $bus instanceof MessageBusInterface && $business instanceof Profile && $lacking instanceof Lacking && $stops instanceof Stops && $events instanceof EventDispatcherInterface);
+        \assert(
+            $clock instanceof ClockInterface
+                && $bus instanceof MessageBusInterface
+                && $business instanceof Profile
+                && $lacking instanceof Lacking
+                && $stops instanceof Stops
+                && $events instanceof EventDispatcherInterface,
+        );
         $texts = new TextFolder($this->folder);
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
-        (new SendMessageHandler($em, new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'), new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'), $changes, $clock, $bus, $business, $lacking, $stops, $events))(new SendMessage(self::ID));
+        (new SendMessageHandler(
+            $em,
+            new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'),
+            new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'),
+            $changes,
+            $clock,
+            $bus,
+            $business,
+            $lacking,
+            $stops,
+            $events,
+        ))(new SendMessage(self::ID));
     }
 
     /** @return list<string> */
@@ -112,7 +150,12 @@ final class SmtpTest extends AppTestCase
     /** @return array<string, array{string, string, string}> */
     public static function refusals(): array
     {
-        return ['at the greeting' => ['refuse-helo', '550', 'queued'], 'of the sender' => ['refuse-mail', '451', 'queued'], 'of the recipient' => ['refuse-rcpt', '550', 'failed'], 'of the text' => ['refuse-data', '554', 'failed']];
+        return [
+            'at the greeting' => ['refuse-helo', '550', 'queued'],
+            'of the sender' => ['refuse-mail', '451', 'queued'],
+            'of the recipient' => ['refuse-rcpt', '550', 'failed'],
+            'of the text' => ['refuse-data', '554', 'failed'],
+        ];
     }
 
     #[DataProvider('refusals')]

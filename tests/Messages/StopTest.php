@@ -39,7 +39,12 @@ final class StopTest extends AppTestCase
     public function testALinkThatSomebodyMadeUpStopsNobody(): void
     {
         $link = $this->link('orla.fennick@example.com');
-        foreach ([substr($link, 0, -1).'0', str_replace('.', '.0', $link), '/stop/x', '/stop/'.rtrim(strtr(base64_encode('hugh@example.com'), '+/', '-_'), '=').substr($link, (int) strpos($link, '.'))] as $wrong) {
+        foreach ([
+            substr($link, 0, -1).'0',
+            str_replace('.', '.0', $link),
+            '/stop/x',
+            '/stop/'.rtrim(strtr(base64_encode('hugh@example.com'), '+/', '-_'), '=').substr($link, (int) strpos($link, '.')),
+        ] as $wrong) {
             if ($wrong === $link) {
                 continue;
             }

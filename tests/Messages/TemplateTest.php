@@ -20,7 +20,12 @@ final class TemplateTest extends AppTestCase
     /** @return array<string, mixed> */
     private static function draft(string $name, mixed ...$line): array
     {
-        return ['name' => $name, 'subject' => 'About your {{asset|piano}}', 'document' => ['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => $line]]], 'textMessage' => 'Hello {{first_name|there}}'];
+        return [
+            'name' => $name,
+            'subject' => 'About your {{asset|piano}}',
+            'document' => ['type' => 'doc', 'content' => [['type' => 'paragraph', 'content' => $line]]],
+            'textMessage' => 'Hello {{first_name|there}}',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -44,7 +49,11 @@ final class TemplateTest extends AppTestCase
 
     private function made(): Answer
     {
-        return $this->post('/api/templates', self::draft('Our own letter', self::text('Hello '), self::field('first_name', 'there'), self::text(', we come to '), self::field('place'), self::text('.')))->ok(201);
+        return $this->post(
+            '/api/templates',
+            self::draft('Our own letter', self::text('Hello '), self::field('first_name', 'there'), self::text(', we come to '), self::field('place'), self::text('.')),
+        )
+            ->ok(201);
     }
 
     public function testFieldsAndExamplesAreTheBusinesssOwn(): void
@@ -59,8 +68,16 @@ final class TemplateTest extends AppTestCase
         self::assertStringContainsString('The garden', $preview->text('subject'));
         $this->inquire(['piano' => 'The long border'])->ok(201);
         $this->accept($this->lastSubmission())->ok();
-        self::assertStringContainsString('The long border', $this->post("/api/templates/$id/preview", self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok()->text('subject'), 'a thing of theirs, where there is one');
-        self::assertSame(0, preg_match('/\bpiano|corvane|marrowby|quarry|nessa|sorcha|voicing|tuning/i', (string) json_encode(FieldWords::examples(array_map(strval(...), array_keys($fields))))), 'nothing of the demo is anybody else’s example');
+        self::assertStringContainsString(
+            'The long border',
+            $this->post("/api/templates/$id/preview", self::draft('Garden letter', self::text('Hello '), self::field('coordinator')))->ok()->text('subject'),
+            'a thing of theirs, where there is one',
+        );
+        self::assertSame(
+            0,
+            preg_match('/\bpiano|corvane|marrowby|quarry|nessa|sorcha|voicing|tuning/i', (string) json_encode(FieldWords::examples(array_map(strval(...), array_keys($fields))))),
+            'nothing of the demo is anybody else’s example',
+        );
     }
 
     public function testATemplateIsMadeAndReadWithARecordThatIsThere(): void
@@ -71,7 +88,11 @@ final class TemplateTest extends AppTestCase
         $examples = $this->get("/api/templates/{$made->text('id')}/examples")->ok();
         self::assertStringContainsString('Orla Fennick', $examples->text('items.0.label'));
 
-        $shown = $this->post("/api/templates/{$made->text('id')}/preview", self::draft('Our own letter', self::text('Hello '), self::field('first_name'), self::text('!')) + ['record' => $examples->text('items.0.id')])->ok();
+        $shown = $this->post(
+            "/api/templates/{$made->text('id')}/preview",
+            self::draft('Our own letter', self::text('Hello '), self::field('first_name'), self::text('!')) + ['record' => $examples->text('items.0.id')],
+        )
+            ->ok();
         self::assertSame(['Hello Orla!', '<p>Hello Orla!</p>', 'Hello Orla'], [$shown->text('text'), $shown->text('html'), $shown->text('textMessage')]);
         self::assertSame([1, 150], [$shown->number('length.parts'), $shown->number('length.left')]);
 
@@ -109,9 +130,11 @@ final class TemplateTest extends AppTestCase
         self::assertSame(404, $this->get("/api/templates/$id/versions/7")->status);
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
         self::assertSame('place', $this->get("/api/templates/$id")->ok()->at('document.content.0.content.3.attrs.field'), 'undone');
-        $this->call('PUT', "/api/templates/$id", self::draft('Our own letter', self::text('Second words.')) + ['version' => $this->get("/api/templates/$id")->number('version')])->ok();
+        $this->call('PUT', "/api/templates/$id", self::draft('Our own letter', self::text('Second words.')) + ['version' => $this->get("/api/templates/$id")->number('version')])
+            ->ok();
         // Brought back: saved once more.
-        $this->call('PUT', "/api/templates/$id", ['document' => $first->at('document'), 'subject' => $first->text('subject'), 'name' => $first->text('name'), 'version' => 3])->ok();
+        $this->call('PUT', "/api/templates/$id", ['document' => $first->at('document'), 'subject' => $first->text('subject'), 'name' => $first->text('name'), 'version' => 3])
+            ->ok();
         self::assertSame(4, $this->get("/api/templates/$id")->ok()->number('version'));
     }
 
@@ -126,7 +149,10 @@ final class TemplateTest extends AppTestCase
         $this->inquire()->ok(201);
         $this->accept($this->lastSubmission())->ok();
         $this->work();
-        $sent = array_values(array_filter($this->get('/api/messages')->ok()->rows('items'), static fn (array $one): bool => 'About your Pell & Thrane upright' === $one['subject']));
+        $sent = array_values(array_filter(
+            $this->get('/api/messages')->ok()->rows('items'),
+            static fn (array $one): bool => 'About your Pell & Thrane upright' === $one['subject'],
+        ));
         self::assertCount(1, $sent);
         self::assertSame('sent', $sent[0]['state']);
     }

@@ -31,10 +31,23 @@ final class NoticeTest extends AppTestCase
     {
         $room = $this->post('/api/notice-rooms', ['name' => 'Workshop', 'about' => 'repairs'])->ok(201);
         foreach (['repair' => 'workshop', 'tuning' => 'desk'] as $service => $key) {
-            $this->post('/api/rules', ['name' => "Tell of a $service", 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'service', 'op' => 'is', 'value' => $service], 'then' => [['kind' => 'room', 'room' => $key, 'text' => "{{name}} asks for a $service: {{matter}}"]]])->ok(201);
+            $this->post(
+                '/api/rules',
+                [
+                    'name' => "Tell of a $service",
+                    'enabled' => true,
+                    'forms' => ['piano-inquiry'],
+                    'if' => ['question' => 'service', 'op' => 'is', 'value' => $service],
+                    'then' => [['kind' => 'room', 'room' => $key, 'text' => "{{name}} asks for a $service: {{matter}}"]],
+                ],
+            )
+                ->ok(201);
         }
         $this->inquire()->ok(201);
-        $plan = json_encode($this->get("/api/submissions/{$this->lastSubmission()}")->ok()->at('plan.lines'), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+        $plan = json_encode(
+            $this->get("/api/submissions/{$this->lastSubmission()}")->ok()->at('plan.lines'),
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        );
         self::assertStringContainsString('Tell the room Workshop: “', $plan);
         self::assertStringContainsString('Orla Fennick asks for a repair: Several keys stick.', $plan);
         self::assertStringNotContainsString('Tell the room Desk', $plan);
@@ -68,7 +81,9 @@ final class NoticeTest extends AppTestCase
 
     public function testTheSameNoticeSentAgainIsOneAndNobodyTakesItFromSomebodyUnseen(): void
     {
-        $write = fn (): string => $this->call('POST', '/api/notices', ['room' => $this->desk(), 'words' => 'The long ramp is back.'], ['HTTP_IDEMPOTENCY_KEY' => 'ramp'])->ok(201)->text('id');
+        $write = fn (): string => $this->call('POST', '/api/notices', ['room' => $this->desk(), 'words' => 'The long ramp is back.'], ['HTTP_IDEMPOTENCY_KEY' => 'ramp'])
+            ->ok(201)
+            ->text('id');
         $id = $write();
         self::assertSame($id, $write());
         self::assertCount(1, array_filter($this->get('/api/notices')->ok()->rows('items'), static fn (array $one): bool => 'The long ramp is back.' === $one['words']));

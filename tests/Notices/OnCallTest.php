@@ -81,7 +81,10 @@ final class OnCallTest extends AppTestCase
     public function testWhoeverIsOnCallIsToldAtOnceAndNotAgainAtNoon(): void
     {
         // The clock of the tests stands on a Wednesday at 10:42.
-        $room = $this->room(['onCall' => [['staff' => $this->pim(), 'days' => [3], 'from' => '08:00', 'until' => '11:00'], ['staff' => $this->id("SELECT id FROM staff WHERE email = 'coordinator@marrowby.example'"), 'days' => [3], 'from' => '08:00', 'until' => '11:00']]]);
+        $room = $this->room(['onCall' => [
+            ['staff' => $this->pim(), 'days' => [3], 'from' => '08:00', 'until' => '11:00'],
+            ['staff' => $this->id("SELECT id FROM staff WHERE email = 'coordinator@marrowby.example'"), 'days' => [3], 'from' => '08:00', 'until' => '11:00'],
+        ]]);
         $this->post('/api/notices', ['room' => $room, 'words' => 'A string has snapped at Quarry Hall.'])->ok(201);
         self::assertSame(['pim@marrowby.example'], $this->written(), 'whoever wrote it knows');
         $this->clock->modify('+2 hours');
@@ -93,7 +96,11 @@ final class OnCallTest extends AppTestCase
 
     public function testHoursThatAreNoneAreRefusedBesideThem(): void
     {
-        foreach ([['days' => [], 'field' => 'onCall.0.days'], ['from' => 'noon', 'field' => 'onCall.0.days'], ['staff' => '019f0000-0000-7000-8000-00000000000a', 'field' => 'onCall.0.staff']] as $wrong) {
+        foreach ([
+            ['days' => [], 'field' => 'onCall.0.days'],
+            ['from' => 'noon', 'field' => 'onCall.0.days'],
+            ['staff' => '019f0000-0000-7000-8000-00000000000a', 'field' => 'onCall.0.staff'],
+        ] as $wrong) {
             $refused = $this->post('/api/notice-rooms', ['name' => 'X', 'onCall' => [$wrong + ['staff' => $this->pim(), 'days' => [1], 'from' => '08:00', 'until' => '11:00']]]);
             self::assertSame([422, $wrong['field']], [$refused->status, $refused->text('violations.0.path')]);
         }
@@ -110,7 +117,10 @@ final class OnCallTest extends AppTestCase
         $posts = $this->get("/api/notice-rooms/$room/posts")->ok();
         self::assertSame(['sent', 'answered 204'], [$posts->text('items.0.state'), $posts->text('items.0.answer')]);
         $headers = array_change_key_case($received[0]['headers']);
-        self::assertSame(SignedPost::headers($posts->text('secret'), $headers['webhook-id'], (int) $headers['webhook-timestamp'], $received[0]['body'])['webhook-signature'], $headers['webhook-signature']);
+        self::assertSame(
+            SignedPost::headers($posts->text('secret'), $headers['webhook-id'], (int) $headers['webhook-timestamp'], $received[0]['body'])['webhook-signature'],
+            $headers['webhook-signature'],
+        );
         $body = json_decode($received[0]['body'], true);
         self::assertIsArray($body);
         self::assertSame('The long ramp is at Quarry Hall ☂.', $body['text']);
@@ -119,7 +129,10 @@ final class OnCallTest extends AppTestCase
     public function testTheSignatureIsTheOneOfTheSpecification(): void
     {
         // Standard Webhooks 1.0, its worked example; the values are from memory, and agree with the formula.
-        self::assertSame('v1,g0hM9SsE+OTPJTGt/tmIKtSyZlE3uFJELVlNIOLJ1OE=', SignedPost::headers('whsec_MfKQ9r8GKYqrTwjUPD8ILPZIo2LaLaSw', 'msg_p5jXN8AQM9LWM0D4loKWxJek', 1_614_265_330, '{"test": 2432232314}')['webhook-signature']);
+        self::assertSame(
+            'v1,g0hM9SsE+OTPJTGt/tmIKtSyZlE3uFJELVlNIOLJ1OE=',
+            SignedPost::headers('whsec_MfKQ9r8GKYqrTwjUPD8ILPZIo2LaLaSw', 'msg_p5jXN8AQM9LWM0D4loKWxJek', 1_614_265_330, '{"test": 2432232314}')['webhook-signature'],
+        );
     }
 
     public function testWhatDoesNotGetThroughIsTriedAgainWithGrowingWaitsAndThenByHand(): void

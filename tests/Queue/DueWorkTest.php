@@ -48,7 +48,10 @@ final class DueWorkTest extends AppTestCase
         $told = function (): int {
             $this->signIn();
 
-            return \count(array_filter($this->get('/api/today')->ok()->column('standsOut', 'words'), static fn (mixed $words): bool => \is_string($words) && str_contains($words, 'mail-in: could not be done, tried 3 times. ')));
+            return \count(array_filter(
+                $this->get('/api/today')->ok()->column('standsOut', 'words'),
+                static fn (mixed $words): bool => \is_string($words) && str_contains($words, 'mail-in: could not be done, tried 3 times. '),
+            ));
         };
         self::assertSame('1', $tries());
         $this->clock->sleep(59);

@@ -30,7 +30,11 @@ final class TableTransportTest extends AppTestCase
     public function testWhatWaitedUnderAnOldNameIsCarriedOut(): void
     {
         $this->queue->send(new Envelope(new LookAhead('submission')));
-        $this->db()->executeStatement('UPDATE queued SET body = ?', [str_replace('O:29:\\"Telamon\\\\Submissions\\\\LookAhead', 'O:24:\\"Telamon\\\\Intake\\\\LookAhead', $this->waiting())]);
+        $this->db()
+            ->executeStatement(
+                'UPDATE queued SET body = ?',
+                [str_replace('O:29:\\"Telamon\\\\Submissions\\\\LookAhead', 'O:24:\\"Telamon\\\\Intake\\\\LookAhead', $this->waiting())],
+            );
         self::assertStringContainsString('Intake', $this->waiting());
         $migration = new Version20261126040000($this->db(), new NullLogger());
         $migration->up(new Schema());

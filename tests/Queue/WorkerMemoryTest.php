@@ -22,7 +22,8 @@ final class WorkerMemoryTest extends AppTestCase
         'Telamon\Queue\DueWorkCommand', 'Telamon\Journal\ColumnValues', 'Telamon\Journal\CurrentChange', 'Telamon\Tables\AnswersFollow',
         'Telamon\Matching\MatchKeyWriter', 'Telamon\Search\SearchWriter', 'Telamon\Http\OwnHosts', 'Telamon\Effects\Effects', 'Telamon\Booking\CalendarReader',
         // Made for one plan, not kept by anybody.
-        'Telamon\Matching\CountedOnFile', 'Telamon\Diary\TimesAheadOf', 'Telamon\Effects\Making', 'Telamon\Quotes\QuoteSheet', 'Telamon\Record\DomainEvent', 'Telamon\Database\ImmediateTransactions',
+        'Telamon\Matching\CountedOnFile', 'Telamon\Diary\TimesAheadOf', 'Telamon\Effects\Making', 'Telamon\Quotes\QuoteSheet',
+        'Telamon\Record\DomainEvent', 'Telamon\Database\ImmediateTransactions',
     ];
 
     public function testWhoeverKeepsWhatRecordsSayForgetsItWithThem(): void
@@ -35,7 +36,10 @@ final class WorkerMemoryTest extends AppTestCase
             }
             $reflection = new \ReflectionClass($class);
             $isRecord = str_contains((string) file_get_contents($file), '#[ORM\\');
-            $keeps = array_filter($reflection->getProperties(\ReflectionProperty::IS_PRIVATE), static fn (\ReflectionProperty $one): bool => !$one->isReadOnly() && !$one->isStatic() && $one->getDeclaringClass()->getName() === $class);
+            $keeps = array_filter(
+                $reflection->getProperties(\ReflectionProperty::IS_PRIVATE),
+                static fn (\ReflectionProperty $one): bool => !$one->isReadOnly() && !$one->isStatic() && $one->getDeclaringClass()->getName() === $class,
+            );
             if ([] !== $keeps && !$isRecord && !\in_array($class, self::OTHERWISE, true)) {
                 self::assertTrue($reflection->implementsInterface(Remembers::class), "$class keeps something; where that comes from records, it is a Remembers");
                 ++$forgetful;
@@ -62,7 +66,10 @@ final class WorkerMemoryTest extends AppTestCase
             // It has looked at everything once, with the business as it is called now.
             $this->until($worker, fn (): bool => (int) $this->number('SELECT COUNT(*) FROM due_work WHERE taken_until IS NULL') > 10);
             $this->db()->executeStatement("UPDATE message_template SET asks = 'decision' WHERE code = 'confirmation'");
-            $this->db()->executeStatement("UPDATE business SET name = 'Marrowby Pianos and Harps', email = 'new@marrowby.example', coordinator_id = (SELECT id FROM staff WHERE email = 'sorcha@marrowby.example')");
+            $this->db()
+                ->executeStatement(
+                    "UPDATE business SET name = 'Marrowby Pianos and Harps', email = 'new@marrowby.example', coordinator_id = (SELECT id FROM staff WHERE email = 'sorcha@marrowby.example')",
+                );
             $this->db()->executeStatement("UPDATE staff SET name = 'Sorcha Vell-Anders' WHERE email = 'sorcha@marrowby.example'");
             $this->letter($message, 'No thank you, we have decided against it.');
             $this->until($worker, fn (): bool => '1' === $this->number('SELECT COUNT(*) FROM incoming'));
@@ -85,7 +92,10 @@ final class WorkerMemoryTest extends AppTestCase
         $name = bin2hex(random_bytes(4));
         $folder = "{$this->data}/mail-in";
         is_dir($folder) || mkdir($folder);
-        file_put_contents("$folder/$name.part", "From: orla.fennick@example.com\r\nSubject: ".('' === $answers ? 'Another piano' : 'Re: your letter')."\r\nMessage-ID: <$name@example.com>\r\n".('' === $answers ? '' : "In-Reply-To: <$answers@marrowby.example>\r\n")."\r\n$words\r\n");
+        file_put_contents(
+            "$folder/$name.part",
+            "From: orla.fennick@example.com\r\nSubject: ".('' === $answers ? 'Another piano' : 'Re: your letter')."\r\nMessage-ID: <$name@example.com>\r\n".('' === $answers ? '' : "In-Reply-To: <$answers@marrowby.example>\r\n")."\r\n$words\r\n",
+        );
         touch("$folder/$name.part", time() - 60);
         rename("$folder/$name.part", "$folder/$name.eml");
     }

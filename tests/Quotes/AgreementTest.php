@@ -28,7 +28,17 @@ final class AgreementTest extends AppTestCase
 
     public function testItIsSignedOnceAndKeptWithItsEvidence(): void
     {
-        $this->post('/api/rules', ['name' => 'Signed', 'when' => 'agreement-signed', 'then' => [['kind' => 'task', 'name' => 'Begin the work', 'doer' => 'lead', 'days' => 1]], 'enabled' => true, 'why' => ''])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Signed',
+                'when' => 'agreement-signed',
+                'then' => [['kind' => 'task', 'name' => 'Begin the work', 'doer' => 'lead', 'days' => 1]],
+                'enabled' => true,
+                'why' => '',
+            ],
+        )
+            ->ok(201);
         $draft = $this->get("/api/agreements/draft?project={$this->project}")->ok();
         self::assertSame('Agreement on Repair', $draft->text('title'));
         self::assertStringContainsString('Marrowby Piano Workshop and Orla Fennick', $draft->text('text'));
@@ -74,7 +84,14 @@ final class AgreementTest extends AppTestCase
 
     private function sent(string $key = 'k1'): string
     {
-        $send = fn () => $this->call('POST', '/api/agreements', ['project' => $this->project, 'title' => 'On the work', 'text' => 'We agree on the work.'], ['HTTP_IDEMPOTENCY_KEY' => $key])->ok(201)->text('token');
+        $send = fn () => $this->call(
+            'POST',
+            '/api/agreements',
+            ['project' => $this->project, 'title' => 'On the work', 'text' => 'We agree on the work.'],
+            ['HTTP_IDEMPOTENCY_KEY' => $key],
+        )
+            ->ok(201)
+            ->text('token');
         $send();
         self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM agreement WHERE state = 'sent'"));
 

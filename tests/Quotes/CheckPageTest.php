@@ -52,7 +52,12 @@ final class CheckPageTest extends AppTestCase
             file_put_contents("{$this->data}/chosen.pdf", $bytes);
             $files = ['file' => new UploadedFile("{$this->data}/chosen.pdf", 'chosen.pdf', null, null, true)];
         }
-        $this->browser->request('POST', '/check', files: $files, server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => '100']);
+        $this->browser->request(
+            'POST',
+            '/check',
+            files: $files,
+            server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => '100'],
+        );
         self::assertSame($status, $this->browser->getResponse()->getStatusCode());
 
         return (string) $this->browser->getResponse()->getContent();
@@ -60,7 +65,12 @@ final class CheckPageTest extends AppTestCase
 
     private function mail(string $of, int $status): string
     {
-        $this->browser->request('POST', '/check/mail', ['of' => $of], server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => '100']);
+        $this->browser->request(
+            'POST',
+            '/check/mail',
+            ['of' => $of],
+            server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => '100'],
+        );
         self::assertSame($status, $this->browser->getResponse()->getStatusCode());
 
         return (string) $this->browser->getResponse()->getContent();

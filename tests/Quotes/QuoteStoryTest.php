@@ -48,11 +48,17 @@ final class QuoteStoryTest extends AppTestCase
         $this->inquire(['service' => 'repair', 'email' => 'other@example.org', 'name' => 'Oona Other', 'phone' => '020 913 0099'])->ok(201);
         $this->work();
         $this->accept($this->lastSubmission())->ok();
-        $theirs = $this->post('/api/files', ['uploads' => [$file('their-house.png')], 'project' => $this->id("SELECT id FROM project WHERE id <> '{$this->project}'")])->ok(201)->text('items.0.id');
+        $theirs = $this->post('/api/files', ['uploads' => [$file('their-house.png')], 'project' => $this->id("SELECT id FROM project WHERE id <> '{$this->project}'")])
+            ->ok(201)
+            ->text('items.0.id');
 
         $quote = $this->priced($this->draft()->ok(201))->ok();
         $content = $quote->map('content');
-        $with = fn (string ...$ids): Answer => $this->call('PUT', '/api/quotes/'.$quote->text('id'), ['version' => $this->get('/api/quotes/'.$quote->text('id'))->number('version'), 'content' => ['attachments' => $ids] + $content]);
+        $with = fn (string ...$ids): Answer => $this->call(
+            'PUT',
+            '/api/quotes/'.$quote->text('id'),
+            ['version' => $this->get('/api/quotes/'.$quote->text('id'))->number('version'), 'content' => ['attachments' => $ids] + $content],
+        );
         self::assertSame('content.attachments', $with($mine, $theirs)->ok(422)->text('violations.0.path'));
         $kept = $with($mine)->ok();
         $sent = $this->post('/api/quotes/'.$quote->text('id').'/send', ['version' => $kept->number('version')])->ok();
@@ -60,7 +66,11 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame(['soundboard.png'], $this->get($page)->ok()->column('quote.files', 'name'));
         $this->get("$page/files/$mine")->ok();
         $this->get("$page/files/$theirs")->ok(404);
-        self::assertSame([], $this->post('/api/quotes', ['client' => $this->id('SELECT id FROM client'), 'like' => $quote->text('id')])->ok(201)->at('content.attachments'), 'a copy may be for somebody else');
+        self::assertSame(
+            [],
+            $this->post('/api/quotes', ['client' => $this->id('SELECT id FROM client'), 'like' => $quote->text('id')])->ok(201)->at('content.attachments'),
+            'a copy may be for somebody else',
+        );
 
         $this->call('DELETE', "/api/files/$mine")->ok(204);
         self::assertSame([], $this->get($page)->ok()->at('quote.files'));
@@ -98,7 +108,10 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame('272.40', $total, '155 and 85 at 13.5 %');
         $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
         $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => ''])->ok(422);
-        self::assertArrayHasKey('drawing', $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => 'Orla Fennick', 'drawing' => self::picture(1)])->ok(422)->violations());
+        self::assertArrayHasKey(
+            'drawing',
+            $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => 'Orla Fennick', 'drawing' => self::picture(1)])->ok(422)->violations(),
+        );
         $signed = $this->post("/api/public/quotes/$t/accept", ['ticked' => ['l2'], 'total' => $total, 'name' => 'Orla Fennick', 'drawing' => self::picture(80)])->ok();
         self::assertSame('accepted', $signed->text('quote.state'));
         $again = $this->post("/api/public/quotes/$t/accept", ['ticked' => [], 'total' => '175.93', 'name' => 'Orla Fennick'])->ok(409);
@@ -118,7 +131,17 @@ final class QuoteStoryTest extends AppTestCase
         self::assertContains('Q-0001-1-signed.pdf', $files);
         $text = (new Process(['pdftotext', '-layout', '-', '-'], input: $this->get('/api/quotes/'.$quote->text('id').'/pdf')->ok()->body))->mustRun()->getOutput();
         $words = (string) preg_replace('/\s+/', ' ', $text);
-        foreach (['Marrowby Piano Workshop', 'Q-0001', 'First visit', 'Total', '€272.40', 'What was signed, and how', 'Orla Fennick', substr($row['sha256'], 0, 16), 'Page 1 of 2'] as $said) {
+        foreach ([
+            'Marrowby Piano Workshop',
+            'Q-0001',
+            'First visit',
+            'Total',
+            '€272.40',
+            'What was signed, and how',
+            'Orla Fennick',
+            substr($row['sha256'], 0, 16),
+            'Page 1 of 2',
+        ] as $said) {
             self::assertStringContainsString($said, $words);
         }
         $mail = $this->db()->fetchAssociative("SELECT text, papers ->> 0 AS paper FROM message WHERE template = 'quote-accepted'");
@@ -167,7 +190,11 @@ final class QuoteStoryTest extends AppTestCase
 
     public function testTheSumsSayWhereTheListHasAnotherPriceForSoMany(): void
     {
-        $this->post('/api/prices', ['item' => ['code' => 'key', 'name' => 'Free a key', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23'], 'steps' => [['from' => '20', 'price' => '9.50']]]])->ok(201);
+        $this->post(
+            '/api/prices',
+            ['item' => ['code' => 'key', 'name' => 'Free a key', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23'], 'steps' => [['from' => '20', 'price' => '9.50']]]],
+        )
+            ->ok(201);
         $line = ['key' => 'a', 'code' => 'key', 'name' => 'Free a key', 'quantity' => '20', 'price' => '12', 'vat' => ['category' => 'S', 'rate' => '23']];
         $total = fn (array $line): Answer => $this->post('/api/quotes/total', ['content' => ['lines' => [$line]]])->ok();
         self::assertSame([['line' => 0, 'price' => '9.50']], $total($line)->at('listed'));
@@ -187,7 +214,10 @@ final class QuoteStoryTest extends AppTestCase
         $next = fn (): string => $this->get('/api/quotes')->ok()->text('items.0.next.words');
         self::assertSame('Answer the question', $next());
         $quote = $this->get("/api/quotes/$id")->ok();
-        $reply = fn (string $words, int $question = 0): Answer => $this->post("/api/quotes/$id/reply", ['version' => $quote->number('version'), 'question' => $question, 'words' => $words]);
+        $reply = fn (string $words, int $question = 0): Answer => $this->post(
+            "/api/quotes/$id/reply",
+            ['version' => $quote->number('version'), 'question' => $question, 'words' => $words],
+        );
         self::assertSame('words', $reply(' ')->ok(422)->text('violations.0.path'));
         self::assertSame('question', $reply('Yes.', 7)->ok(422)->text('violations.0.path'));
         self::assertSame('Yes, both ways.', $reply('Yes, both ways.')->ok()->text('questions.0.answer'));
@@ -197,7 +227,10 @@ final class QuoteStoryTest extends AppTestCase
         self::assertSame([['words' => 'Is the van in it?', 'answer' => 'Yes, both ways.']], $this->get("/api/public/quotes/$t")->ok()->at('quote.questions'));
         $this->clock->sleep(60);
         $this->work();
-        self::assertStringContainsString('Yes, both ways.', (string) json_encode($this->db()->fetchFirstColumn("SELECT text FROM message WHERE template = 'quote-reply' AND state = 'sent'")));
+        self::assertStringContainsString(
+            'Yes, both ways.',
+            (string) json_encode($this->db()->fetchFirstColumn("SELECT text FROM message WHERE template = 'quote-reply' AND state = 'sent'")),
+        );
         $this->sweep();
         self::assertSame(1, (int) $this->number("SELECT COUNT(*) FROM message WHERE template = 'quote-nudge'"));
     }
@@ -206,7 +239,8 @@ final class QuoteStoryTest extends AppTestCase
     {
         $this->sent();
         $columns = 'version, state, asset_id, issued_on, sent_at, opened_at, opened_times, answered_at, reason, nudged_at, questions, total, to_price, content, revision, client_id, project_id, submission_id, lead_id, currency, gross, valid_until, made_at';
-        $this->db()->executeStatement("INSERT INTO quote (id, number, $columns) WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 520) SELECT printf('01a21cd5-0000-7000-8000-%012d', i), 'X-' || i, $columns FROM quote, n");
+        $this->db()
+            ->executeStatement("INSERT INTO quote (id, number, $columns) WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 520) SELECT printf('01a21cd5-0000-7000-8000-%012d', i), 'X-' || i, $columns FROM quote, n");
         $list = $this->get('/api/quotes')->ok();
         self::assertSame([500, true, 521, '€91,659.53'], [\count($list->rows('items')), $list->at('more'), $list->number('sums.0.count'), $list->text('sums.0.sum')]);
         self::assertSame(522, substr_count($this->get('/api/quotes/export')->ok()->body, "\r\n"), 'the heads, and every one of them');

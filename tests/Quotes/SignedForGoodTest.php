@@ -35,22 +35,45 @@ final class SignedForGoodTest extends AppTestCase
         $was = $this->get("/api/clients/$client")->ok();
         $this->call('PUT', "/api/clients/$client", ['version' => $was->number('version'), 'givenName' => 'Somebody', 'familyName' => 'Else', 'address' => '1 Other Street'])->ok();
         $this->db()->executeStatement("UPDATE business SET name = 'Another Name', vat_number = 'IE0000000XX', accent = '#112233'");
-        $other = $this->post('/api/clients', ['givenName' => 'Orla', 'familyName' => 'Fennick', 'contactPoints' => [['kind' => 'email', 'value' => 'orla.f@example.org']]])->ok(201)->text('id');
+        $other = $this->post('/api/clients', ['givenName' => 'Orla', 'familyName' => 'Fennick', 'contactPoints' => [['kind' => 'email', 'value' => 'orla.f@example.org']]])
+            ->ok(201)
+            ->text('id');
         $this->post("/api/clients/$other/merge", ['other' => $client])->ok();
         $this->clock->sleep(86_400);
 
-        foreach (['the link' => $byLink, 'the link, later' => $this->get("/api/public/quotes/$t/quote.pdf")->ok()->body, 'the office' => $this->get("/api/quotes/$id/pdf")->ok()->body, 'the project' => $onFile('Q-0001-1-signed.pdf'), 'the mail' => $mailed['Q-0001-1-signed.pdf'] ?? ''] as $where => $bytes) {
+        foreach ([
+            'the link' => $byLink,
+            'the link, later' => $this->get("/api/public/quotes/$t/quote.pdf")->ok()->body,
+            'the office' => $this->get("/api/quotes/$id/pdf")->ok()->body,
+            'the project' => $onFile('Q-0001-1-signed.pdf'),
+            'the mail' => $mailed['Q-0001-1-signed.pdf'] ?? '',
+        ] as $where => $bytes) {
             self::assertSame(hash('sha256', $byLink), hash('sha256', $bytes), $where);
         }
-        foreach (['the link' => $this->get("/api/public/quotes/$t/evidence.json")->ok()->body, 'the office' => $this->get("/api/quotes/$id/evidence")->ok()->body, 'the project' => $onFile('Q-0001-1-signed-evidence.json'), 'the mail' => $mailed['Q-0001-1-signed-evidence.json'] ?? ''] as $where => $bytes) {
+        foreach ([
+            'the link' => $this->get("/api/public/quotes/$t/evidence.json")->ok()->body,
+            'the office' => $this->get("/api/quotes/$id/evidence")->ok()->body,
+            'the project' => $onFile('Q-0001-1-signed-evidence.json'),
+            'the mail' => $mailed['Q-0001-1-signed-evidence.json'] ?? '',
+        ] as $where => $bytes) {
             self::assertSame($evidence, $bytes, $where);
         }
         self::assertSame($ubl, $this->get("/api/quotes/$id/ubl")->ok()->body);
         self::assertStringContainsString('Orla Fennick', $ubl);
 
-        self::assertSame(['signed' => true, 'number' => 'Q-0001', 'revision' => 1, 'signed_at' => '2026-11-25T10:42:00Z', 'holds' => ['document', 'drawing', 'file', 'key'], 'fails' => []], $this->verify($byLink, 0));
+        self::assertSame(
+            ['signed' => true, 'number' => 'Q-0001', 'revision' => 1, 'signed_at' => '2026-11-25T10:42:00Z', 'holds' => ['document', 'drawing', 'file', 'key'], 'fails' => []],
+            $this->verify($byLink, 0),
+        );
         self::assertSame([], $this->verify($evidence, 0)['fails'] ?? null);
-        foreach (['"name":"Marrowby Piano Workshop"', '"name":"Orla Fennick"', '"signedBy":"Orla Fennick"', '"how":"drawn"', '"total":"272.40"', '"drawing":"'.self::picture(80).'"'] as $said) {
+        foreach ([
+            '"name":"Marrowby Piano Workshop"',
+            '"name":"Orla Fennick"',
+            '"signedBy":"Orla Fennick"',
+            '"how":"drawn"',
+            '"total":"272.40"',
+            '"drawing":"'.self::picture(80).'"',
+        ] as $said) {
             self::assertStringContainsString($said, $evidence);
         }
     }

@@ -15,8 +15,24 @@ trait WritesQuotes
     {
         parent::setUp();
         $this->signIn();
-        foreach ([['first-visit', 'First visit', '65.00', 'E48', '13.5'], ['string', 'Bass string, made and fitted', '48.00', 'C62', '13.5'], ['second', 'Second tuning after six weeks', '85.00', 'C62', '13.5'], ['meter', 'Humidity meter', '38.00', 'C62', '23']] as [$code, $name, $price, $unit, $rate]) {
-            $this->post('/api/prices', ['item' => ['code' => $code, 'name' => $name, 'price' => $price, 'unit' => $unit, 'vat' => ['category' => 'S', 'rate' => $rate], 'group' => 'second' === $code ? 'Add if you like' : 'The work']])->ok(201);
+        foreach ([
+            ['first-visit', 'First visit', '65.00', 'E48', '13.5'],
+            ['string', 'Bass string, made and fitted', '48.00', 'C62', '13.5'],
+            ['second', 'Second tuning after six weeks', '85.00', 'C62', '13.5'],
+            ['meter', 'Humidity meter', '38.00', 'C62', '23'],
+        ] as [$code, $name, $price, $unit, $rate]) {
+            $this->post(
+                '/api/prices',
+                ['item' => [
+                    'code' => $code,
+                    'name' => $name,
+                    'price' => $price,
+                    'unit' => $unit,
+                    'vat' => ['category' => 'S', 'rate' => $rate],
+                    'group' => 'second' === $code ? 'Add if you like' : 'The work',
+                ]],
+            )
+                ->ok(201);
         }
         $this->call('PUT', '/api/prices/setup', $this->usual())->ok();
         $this->inquire(['service' => 'repair', 'place' => '7 Weir Cottages, Marrowby. Three steps up.'])->ok(201);
@@ -31,7 +47,21 @@ trait WritesQuotes
     {
         $row = static fn (array $with): array => $with + ['service' => '', 'question' => '', 'answer' => '', 'code' => '', 'count' => '', 'quantity' => '1', 'optional' => false];
 
-        return ['gross' => false, 'vat' => ['category' => 'S', 'rate' => '13.5'], 'validDays' => 14, 'nudgeDays' => 3, 'deposit' => '20', 'terms' => 'We ask before any further work.', 'draftStage' => 'Quote', 'yesStage' => 'Workshop', 'rows' => [$row(['service' => 'repair', 'code' => 'first-visit']), $row(['service' => 'repair', 'code' => 'second', 'optional' => true]), $row(['question' => 'place', 'answer' => 'steps'])]];
+        return [
+            'gross' => false,
+            'vat' => ['category' => 'S', 'rate' => '13.5'],
+            'validDays' => 14,
+            'nudgeDays' => 3,
+            'deposit' => '20',
+            'terms' => 'We ask before any further work.',
+            'draftStage' => 'Quote',
+            'yesStage' => 'Workshop',
+            'rows' => [
+                $row(['service' => 'repair', 'code' => 'first-visit']),
+                $row(['service' => 'repair', 'code' => 'second', 'optional' => true]),
+                $row(['question' => 'place', 'answer' => 'steps']),
+            ],
+        ];
     }
 
     private function draft(): Answer

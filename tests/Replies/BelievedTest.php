@@ -80,12 +80,23 @@ final class BelievedTest extends AppTestCase
         self::assertSame(['stop', 'open'], self::read($this->take('Stop', ['Subject' => 'Re: your letter', 'In-Reply-To' => ''])), 'a stranger cannot silence a client');
         self::assertSame('0', $this->number('SELECT COUNT(*) FROM stopped_address'));
 
-        $checked = ['Subject' => 'Re: your letter', 'In-Reply-To' => '', 'Authentication-Results' => 'mx.marrowby.example; dkim=pass header.d=example.com; dmarc=pass header.from=example.com'];
+        $checked = [
+            'Subject' => 'Re: your letter',
+            'In-Reply-To' => '',
+            'Authentication-Results' => 'mx.marrowby.example; dkim=pass header.d=example.com; dmarc=pass header.from=example.com',
+        ];
         self::assertSame('open', $this->take('No thank you.', $checked)->text('state'), 'nobody has named the own server');
         $this->db()->executeStatement("UPDATE business SET mail_server = 'mx.marrowby.example'");
         $this->clearMemory();
         self::assertSame(['no', 'done'], self::read($this->take('No thank you.', $checked)));
-        foreach (['mx.evil.example; dmarc=pass header.from=example.com', 'mx.marrowby.example; dmarc=fail header.from=example.com', 'mx.marrowby.example; dmarc=pass header.from=evil.example', 'mx.marrowby.example; spf=pass smtp.mailfrom=example.com (dmarc=pass header.from=example.com)', 'mx.marrowby.example; spf=pass smtp.mailfrom="; dmarc=pass header.from=example.com "@evil.example', 'mx.marrowby.example; spf=pass (a \) ; dmarc=pass header.from=example.com ) smtp.mailfrom=evil.example'] as $results) {
+        foreach ([
+            'mx.evil.example; dmarc=pass header.from=example.com',
+            'mx.marrowby.example; dmarc=fail header.from=example.com',
+            'mx.marrowby.example; dmarc=pass header.from=evil.example',
+            'mx.marrowby.example; spf=pass smtp.mailfrom=example.com (dmarc=pass header.from=example.com)',
+            'mx.marrowby.example; spf=pass smtp.mailfrom="; dmarc=pass header.from=example.com "@evil.example',
+            'mx.marrowby.example; spf=pass (a \) ; dmarc=pass header.from=example.com ) smtp.mailfrom=evil.example',
+        ] as $results) {
             self::assertSame('open', $this->take('No thank you.', ['Authentication-Results' => $results] + $checked)->text('state'), $results);
         }
     }
@@ -104,7 +115,10 @@ final class BelievedTest extends AppTestCase
     public function testWhatMayComeFromAMachineIsShownAndMadeAnArrivalByHand(): void
     {
         $before = (int) $this->number('SELECT COUNT(*) FROM submission');
-        $letter = $this->take('What would a tuning of our two uprights cost?', ['From' => 'Harp club <no-reply@club.example.org>', 'List-Id' => '<club.example.org>', 'In-Reply-To' => '', 'Subject' => 'Tuning']);
+        $letter = $this->take(
+            'What would a tuning of our two uprights cost?',
+            ['From' => 'Harp club <no-reply@club.example.org>', 'List-Id' => '<club.example.org>', 'In-Reply-To' => '', 'Subject' => 'Tuning'],
+        );
         self::assertSame(['person', 'open', true], [$letter->text('origin'), $letter->text('state'), $letter->at('canArrive')]);
         self::assertStringContainsString('may come from a machine', $letter->text('done.0'));
         self::assertSame((string) $before, $this->number('SELECT COUNT(*) FROM submission'));
@@ -116,7 +130,13 @@ final class BelievedTest extends AppTestCase
 
     public function testEveryPartOfALetterIsNamedWithWhatBecameOfIt(): void
     {
-        $letter = $this->take('', [], "Content-Type: multipart/mixed; boundary=\"b\"\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nHere they are.\r\n--b\r\nContent-Type: audio/mp4\r\nContent-Disposition: attachment; filename=\"buzz.m4a\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode('no photograph')."\r\n--b\r\nContent-Type: image/png\r\nContent-Disposition: attachment; filename=\"key.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode(self::png())."\r\n--b\r\nContent-Type: application/pdf\r\nContent-Disposition: attachment; filename=\"plan.pdf\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".chunk_split(base64_encode('%PDF-1.4 '.str_repeat('x', 10 * 1024 * 1024)))."\r\n--b--\r\n");
+        $letter = $this->take(
+            '',
+            [],
+            "Content-Type: multipart/mixed; boundary=\"b\"\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nHere they are.\r\n--b\r\nContent-Type: audio/mp4\r\nContent-Disposition: attachment; filename=\"buzz.m4a\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode('no photograph')."\r\n--b\r\nContent-Type: image/png\r\nContent-Disposition: attachment; filename=\"key.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode(self::png())."\r\n--b\r\nContent-Type: application/pdf\r\nContent-Disposition: attachment; filename=\"plan.pdf\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".chunk_split(
+                base64_encode('%PDF-1.4 '.str_repeat('x', 10 * 1024 * 1024)),
+            )."\r\n--b--\r\n",
+        );
         self::assertSame(['buzz.m4a', 'key.png', 'plan.pdf'], $letter->column('parts', 'name'));
         self::assertSame(['only photographs and PDF files are put with records; it is in the letter itself', '', 'larger than 10 MB'], $letter->column('parts', 'why'));
         self::assertStringContainsString('buzz.m4a', $this->get("/api/replies/{$letter->text('id')}/eml")->ok()->body);
@@ -125,12 +145,19 @@ final class BelievedTest extends AppTestCase
     public function testALongLetterSaysThatItGoesOn(): void
     {
         $this->take(str_repeat('The piano stands in the hall. ', 300), ['From' => 'tess@example.org', 'In-Reply-To' => '', 'Subject' => 'A long one']);
-        self::assertStringContainsString('[It goes on: the whole letter is under Messages.]', (string) json_encode($this->get('/api/submissions/'.$this->lastSubmission())->ok()->at('answers')));
+        self::assertStringContainsString(
+            '[It goes on: the whole letter is under Messages.]',
+            (string) json_encode($this->get('/api/submissions/'.$this->lastSubmission())->ok()->at('answers')),
+        );
     }
 
     public function testALetterWhoseNoteWasLostIsTakenInAgain(): void
     {
-        $eml = $this->eml('A photograph of it.', ['From' => 'tess@example.org', 'In-Reply-To' => '', 'Subject' => 'Another piano', 'Message-ID' => '<lost@example.org>'], "Content-Type: multipart/mixed; boundary=\"b\"\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nA photograph of it.\r\n--b\r\nContent-Type: image/png\r\nContent-Disposition: attachment; filename=\"key.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode(self::png())."\r\n--b--\r\n");
+        $eml = $this->eml(
+            'A photograph of it.',
+            ['From' => 'tess@example.org', 'In-Reply-To' => '', 'Subject' => 'Another piano', 'Message-ID' => '<lost@example.org>'],
+            "Content-Type: multipart/mixed; boundary=\"b\"\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nA photograph of it.\r\n--b\r\nContent-Type: image/png\r\nContent-Disposition: attachment; filename=\"key.png\"\r\nContent-Transfer-Encoding: base64\r\n\r\n".base64_encode(self::png())."\r\n--b--\r\n",
+        );
         $first = $this->takeRaw($eml);
         $submission = $first->text('submission.id');
         // As it stands where the process ends between the arrival and its note.
@@ -153,7 +180,17 @@ final class BelievedTest extends AppTestCase
             $copy = $this->db()->fetchAssociative('SELECT * FROM message WHERE id = ?', [$this->message]);
             self::assertIsArray($copy);
             if ('' === $against[$i]) {
-                $this->db()->insert('message', ['id' => "00000000-0000-7000-8000-00000000000$i", 'to_address' => 'robot@example.org', 'submission_id' => $submission, 'template' => 'first-answer', 'queued_at' => $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')] + $copy);
+                $this->db()
+                    ->insert(
+                        'message',
+                        [
+                            'id' => "00000000-0000-7000-8000-00000000000$i",
+                            'to_address' => 'robot@example.org',
+                            'submission_id' => $submission,
+                            'template' => 'first-answer',
+                            'queued_at' => $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s'),
+                        ] + $copy,
+                    );
             }
             $this->clock->modify(0 === $i ? '+1 hour' : '+25 hours');
         }

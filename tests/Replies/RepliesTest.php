@@ -119,13 +119,21 @@ final class RepliesTest extends AppTestCase
     {
         $message = $this->confirmed();
         $this->take("From: orla.at.home@example.com\r\nMessage-ID: <home@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nUnsubscribe me please.\r\n");
-        self::assertSame(['+353209143327', 'orla.at.home@example.com', 'orla.fennick@example.com'], $this->db()->fetchFirstColumn('SELECT address FROM stopped_address ORDER BY address'));
+        self::assertSame(
+            ['+353209143327', 'orla.at.home@example.com', 'orla.fennick@example.com'],
+            $this->db()->fetchFirstColumn('SELECT address FROM stopped_address ORDER BY address'),
+        );
     }
 
     public function testTenMegabytesOfQuotedTextAreTakenIn(): void
     {
         $message = $this->confirmed();
-        $reply = $this->get('/api/replies/'.$this->take("From: orla.fennick@example.com\r\nMessage-ID: <big@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nNo thanks.\r\n".str_repeat("> stop, yes, stop\r\n", 600_000)))->ok();
+        $reply = $this->get(
+            '/api/replies/'.$this->take(
+                "From: orla.fennick@example.com\r\nMessage-ID: <big@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nNo thanks.\r\n".str_repeat("> stop, yes, stop\r\n", 600_000),
+            ),
+        )
+            ->ok();
         self::assertSame(['no', 'No thanks.'], [$reply->text('says'), $reply->text('said')]);
         self::assertLessThan(100_000, mb_strlen($reply->text('whole')));
     }
@@ -154,7 +162,9 @@ final class RepliesTest extends AppTestCase
     public function testAReportOfAMailServerIsShownOnTheMessage(): void
     {
         $message = $this->confirmed();
-        $this->take("From: MAILER-DAEMON@mx.example\r\nSubject: Undelivered Mail\r\nAuto-Submitted: auto-replied\r\nContent-Type: multipart/report; report-type=delivery-status; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nSorry.\r\n--b\r\nContent-Type: message/delivery-status\r\n\r\nReporting-MTA: dns; mx.example\r\n\r\nFinal-Recipient: rfc822; orla.fennick@example.com\r\nAction: failed\r\nStatus: 5.1.1\r\nDiagnostic-Code: smtp; 550 no such user\r\n\r\n--b\r\nContent-Type: text/rfc822-headers\r\n\r\nMessage-ID: <$message@marrowby.example>\r\n--b--\r\n");
+        $this->take(
+            "From: MAILER-DAEMON@mx.example\r\nSubject: Undelivered Mail\r\nAuto-Submitted: auto-replied\r\nContent-Type: multipart/report; report-type=delivery-status; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nSorry.\r\n--b\r\nContent-Type: message/delivery-status\r\n\r\nReporting-MTA: dns; mx.example\r\n\r\nFinal-Recipient: rfc822; orla.fennick@example.com\r\nAction: failed\r\nStatus: 5.1.1\r\nDiagnostic-Code: smtp; 550 no such user\r\n\r\n--b\r\nContent-Type: text/rfc822-headers\r\n\r\nMessage-ID: <$message@marrowby.example>\r\n--b--\r\n",
+        );
         $shown = $this->get("/api/messages/$message")->ok();
         self::assertSame(['failed', 'It came back: There is no such address. “550 no such user”'], [$shown->text('state'), $shown->text('failure')]);
         self::assertSame('1', $this->text('SELECT COUNT(*) FROM submission'), 'no arrival comes of it');
@@ -165,7 +175,9 @@ final class RepliesTest extends AppTestCase
         $message = $this->confirmed();
         $before = $this->text('SELECT COUNT(*) FROM message');
         for ($i = 0; $i < 3; ++$i) {
-            $this->take("From: orla.fennick@example.com\r\nSubject: Automatic reply: yes\r\nAuto-Submitted: auto-replied\r\nMessage-ID: <away$i@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nYes, stop, I am away.\r\n");
+            $this->take(
+                "From: orla.fennick@example.com\r\nSubject: Automatic reply: yes\r\nAuto-Submitted: auto-replied\r\nMessage-ID: <away$i@example.com>\r\nIn-Reply-To: <$message@marrowby.example>\r\n\r\nYes, stop, I am away.\r\n",
+            );
         }
         $this->work();
         self::assertSame($before, $this->text('SELECT COUNT(*) FROM message'));
@@ -255,7 +267,9 @@ final class RepliesTest extends AppTestCase
 
     public function testWhatHasToBeReadComesFirstHoweverOldItIs(): void
     {
-        $this->take("From: mona@example.org\r\nSubject: Re: old\r\nMessage-ID: <old@example.org>\r\nIn-Reply-To: <{$this->confirmed()}@marrowby.example>\r\n\r\nGrand so, the usual I suppose.\r\n");
+        $this->take(
+            "From: mona@example.org\r\nSubject: Re: old\r\nMessage-ID: <old@example.org>\r\nIn-Reply-To: <{$this->confirmed()}@marrowby.example>\r\n\r\nGrand so, the usual I suppose.\r\n",
+        );
         $this->clock->modify('+1 day');
         for ($i = 0; $i < 55; ++$i) {
             $this->take("From: robot@example.org\r\nSubject: Report $i\r\nMessage-ID: <r$i@example.org>\r\nAuto-Submitted: auto-generated\r\n\r\nFine.\r\n");
@@ -316,7 +330,14 @@ final class RepliesTest extends AppTestCase
 
     public function testBrokenMailDoesNotStopTheRest(): void
     {
-        foreach (['', "\0\0\0", 'no headers at all', "From: x\r\nContent-Type: multipart/mixed; boundary=\"a\"\r\n\r\n--a\r\nContent-Type: multipart/mixed; boundary=\"a\"\r\n\r\n--a\r\n", 'Subject: '.str_repeat('x', 5000)."\r\n\r\n".str_repeat('y', 300_000), "From: a@example.com\r\nContent-Type: text/plain; charset=nonsense\r\nContent-Transfer-Encoding: base64\r\n\r\n!!!!"] as $eml) {
+        foreach ([
+            '',
+            "\0\0\0",
+            'no headers at all',
+            "From: x\r\nContent-Type: multipart/mixed; boundary=\"a\"\r\n\r\n--a\r\nContent-Type: multipart/mixed; boundary=\"a\"\r\n\r\n--a\r\n",
+            'Subject: '.str_repeat('x', 5000)."\r\n\r\n".str_repeat('y', 300_000),
+            "From: a@example.com\r\nContent-Type: text/plain; charset=nonsense\r\nContent-Transfer-Encoding: base64\r\n\r\n!!!!",
+        ] as $eml) {
             $this->take($eml);
         }
         self::assertGreaterThan(0, (int) $this->text('SELECT COUNT(*) FROM incoming'));

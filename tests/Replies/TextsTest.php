@@ -28,7 +28,12 @@ final class TextsTest extends AppTestCase
     /** @param array<string, mixed> $with */
     private function write(string $id = self::ID, array $with = []): void
     {
-        $this->call('PUT', "/api/messages/$id", $with + ['channel' => 'text', 'to' => '020 914 3327', 'text' => 'We come at ten on Thursday.', 'client' => $this->id('SELECT id FROM client')])->ok(201);
+        $this->call(
+            'PUT',
+            "/api/messages/$id",
+            $with + ['channel' => 'text', 'to' => '020 914 3327', 'text' => 'We come at ten on Thursday.', 'client' => $this->id('SELECT id FROM client')],
+        )
+            ->ok(201);
     }
 
     /** @return list<string> what the gateway took */
@@ -78,7 +83,11 @@ final class TextsTest extends AppTestCase
             $refused = $this->call('PUT', '/api/messages/'.self::ID, $with + ['channel' => 'text', 'to' => '020 914 3327', 'text' => 'x']);
             self::assertSame([422, $field], [$refused->status, $refused->text('violations.0.path')]);
         }
-        self::assertSame([2, 1], [$this->post('/api/messages/length', ['text' => '€'])->ok()->number('places'), $this->post('/api/messages/length', ['text' => '€'])->ok()->number('parts')], 'TS 23.038, section 6.2.1.1');
+        self::assertSame(
+            [2, 1],
+            [$this->post('/api/messages/length', ['text' => '€'])->ok()->number('places'), $this->post('/api/messages/length', ['text' => '€'])->ok()->number('parts')],
+            'TS 23.038, section 6.2.1.1',
+        );
     }
 
     public function testANumberThatIsRefusedIsTriedAgainAndSaid(): void

@@ -82,7 +82,10 @@ final class WritingTest extends AppTestCase
         }
         $this->call('PUT', '/api/messages/'.self::ID, ['subject' => "Hello\r\nBcc: everybody@example.com"] + self::letter())->ok(201);
         self::assertSame('Hello Bcc: everybody@example.com', $this->get('/api/messages/'.self::ID)->ok()->text('subject'));
-        self::assertSame(404, $this->call('PUT', '/api/messages/019f0000-0000-7000-8000-00000000000b', ['client' => '019f0000-0000-7000-8000-00000000000c'] + self::letter())->status);
+        self::assertSame(
+            404,
+            $this->call('PUT', '/api/messages/019f0000-0000-7000-8000-00000000000b', ['client' => '019f0000-0000-7000-8000-00000000000c'] + self::letter())->status,
+        );
     }
 
     public function testFilesOfTheClientAndBroughtAlongGoWithIt(): void
@@ -95,7 +98,11 @@ final class WritingTest extends AppTestCase
         $this->call('PUT', '/api/messages/'.self::ID, $letter)->ok(201);
         $again = $this->call('PUT', '/api/messages/'.self::ID, $letter)->ok(201);
         self::assertSame(['there.pdf', 'brought.pdf'], $again->column('papers', 'name'), 'the same again is one letter');
-        self::assertEqualsCanonicalizing(['there.pdf', 'brought.pdf'], $this->get("/api/files?client=$client")->ok()->column('items', 'name'), 'what was brought along is on record');
+        self::assertEqualsCanonicalizing(
+            ['there.pdf', 'brought.pdf'],
+            $this->get("/api/files?client=$client")->ok()->column('items', 'name'),
+            'what was brought along is on record',
+        );
         $this->work();
         $eml = $this->get('/api/messages/'.self::ID.'/eml')->ok()->body;
         self::assertStringContainsString('there.pdf', $eml);
@@ -154,7 +161,10 @@ final class WritingTest extends AppTestCase
             'nothing' => [[['type' => 'paragraph']]],
             'a field that nobody filled' => [[['type' => 'paragraph', 'content' => [['type' => 'field', 'attrs' => ['field' => 'first_name', 'or' => null]]]]]],
             'a script' => [[['type' => 'script', 'content' => []]]],
-            'a link that does something' => [[['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => 'x', 'marks' => [['type' => 'link', 'attrs' => ['href' => 'javascript:alert(1)']]]]]]]],
+            'a link that does something' => [[[
+                'type' => 'paragraph',
+                'content' => [['type' => 'text', 'text' => 'x', 'marks' => [['type' => 'link', 'attrs' => ['href' => 'javascript:alert(1)']]]]],
+            ]]],
             'a picture that was never there' => [[['type' => 'picture', 'attrs' => ['file' => '019f0000-0000-7000-8000-00000000000c', 'alt' => 'x']]]],
             'more than anybody reads' => [[['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => str_repeat('long ', 5000)]]]]],
         ];
@@ -179,7 +189,13 @@ final class WritingTest extends AppTestCase
         self::assertSame([422, 'text'], [$letter->status, $letter->text('violations.0.path')]);
         $id = $this->id("SELECT id FROM message_template WHERE code = 'photographs'");
         $template = $this->get("/api/templates/$id")->ok();
-        $draft = ['name' => $template->text('name'), 'subject' => $template->text('subject'), 'document' => $template->at('document'), 'textMessage' => '', 'version' => $template->at('version')];
+        $draft = [
+            'name' => $template->text('name'),
+            'subject' => $template->text('subject'),
+            'document' => $template->at('document'),
+            'textMessage' => '',
+            'version' => $template->at('version'),
+        ];
         $along = $this->call('PUT', "/api/templates/$id", ['papers' => [$hers]] + $draft);
         self::assertSame([422, 'papers'], [$along->status, $along->text('violations.0.path')]);
         $shown = $this->call('PUT', "/api/templates/$id", ['document' => self::document($picture)] + $draft);
@@ -190,7 +206,18 @@ final class WritingTest extends AppTestCase
     private function template(string $subject, array $content): string
     {
         $id = $this->id("SELECT id FROM message_template WHERE code = 'photographs'");
-        $this->call('PUT', "/api/templates/$id", ['name' => 'Photographs wanted', 'subject' => $subject, 'textMessage' => '', 'version' => $this->get("/api/templates/$id")->ok()->at('version'), 'document' => self::document($content)])->ok();
+        $this->call(
+            'PUT',
+            "/api/templates/$id",
+            [
+                'name' => 'Photographs wanted',
+                'subject' => $subject,
+                'textMessage' => '',
+                'version' => $this->get("/api/templates/$id")->ok()->at('version'),
+                'document' => self::document($content),
+            ],
+        )
+            ->ok();
 
         return $id;
     }
@@ -201,7 +228,10 @@ final class WritingTest extends AppTestCase
         $field = static fn (string $name): array => ['type' => 'field', 'attrs' => ['field' => $name, 'or' => null]];
         $id = $this->template('For you', [
             ['type' => 'heading', 'attrs' => ['level' => 3], 'content' => [$field('first_name')]],
-            ['type' => 'paragraph', 'content' => [$text('Ready', ['type' => 'only', 'attrs' => ['field' => 'client', 'empty' => false]]), $text(' by '), $field('ready_by'), $field('signature')]],
+            [
+                'type' => 'paragraph',
+                'content' => [$text('Ready', ['type' => 'only', 'attrs' => ['field' => 'client', 'empty' => false]]), $text(' by '), $field('ready_by'), $field('signature')],
+            ],
         ]);
         $this->inquire()->ok(201);
         $arrival = $this->lastSubmission();

@@ -17,8 +17,19 @@ final class EventRulesTest extends AppTestCase
 
     public function testAStageSetsARuleOffAndOneUndoTakesAllBack(): void
     {
-        $this->rule(['name' => 'Agreed', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0], ['kind' => 'tag', 'record' => 'client', 'tag' => 'customer']]]);
-        $this->rule(['name' => 'Customers have an owner', 'when' => 'client', 'what' => 'tags', 'if' => ['question' => '@client_tags', 'op' => 'contains', 'value' => 'customer'], 'then' => [['kind' => 'owner', 'staff' => $this->staff('pim@marrowby.example')]]]);
+        $this->rule([
+            'name' => 'Agreed',
+            'when' => 'stage',
+            'what' => 'Workshop',
+            'then' => [['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0], ['kind' => 'tag', 'record' => 'client', 'tag' => 'customer']],
+        ]);
+        $this->rule([
+            'name' => 'Customers have an owner',
+            'when' => 'client',
+            'what' => 'tags',
+            'if' => ['question' => '@client_tags', 'op' => 'contains', 'value' => 'customer'],
+            'then' => [['kind' => 'owner', 'staff' => $this->staff('pim@marrowby.example')]],
+        ]);
         $project = $this->project();
         $tasks = $this->countRows('task');
         $this->post("/api/projects/$project/stage", ['stage' => 'Nowhere', 'version' => 1])->ok(422);
@@ -40,9 +51,21 @@ final class EventRulesTest extends AppTestCase
 
     public function testARulesTaskIsMadeOnceForAProjectHoweverOftenItsStageIsReached(): void
     {
-        $this->rule(['name' => 'Agreed', 'when' => 'stage', 'what' => 'Workshop', 'then' => [['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0], ['kind' => 'task', 'name' => 'Clear a bench', 'doer' => 'lead', 'days' => 1]]]);
+        $this->rule([
+            'name' => 'Agreed',
+            'when' => 'stage',
+            'what' => 'Workshop',
+            'then' => [
+                ['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0],
+                ['kind' => 'task', 'name' => 'Clear a bench', 'doer' => 'lead', 'days' => 1],
+            ],
+        ]);
         $project = $this->project();
-        $move = fn (string $to): \Telamon\Tests\Support\Answer => $this->post("/api/projects/$project/stage", ['stage' => $to, 'version' => $this->get("/api/projects/$project")->ok()->number('version')])->ok();
+        $move = fn (string $to): \Telamon\Tests\Support\Answer => $this->post(
+            "/api/projects/$project/stage",
+            ['stage' => $to, 'version' => $this->get("/api/projects/$project")->ok()->number('version')],
+        )
+            ->ok();
         $tasks = $this->countRows('task');
         foreach (['Workshop', 'Return', 'Workshop'] as $to) {
             $move($to);
@@ -62,7 +85,12 @@ final class EventRulesTest extends AppTestCase
 
     public function testAFinishedTaskSetsARuleOffUnlessAPersonAddedIt(): void
     {
-        $this->rule(['name' => 'After the talk', 'when' => 'task', 'what' => 'First talk', 'then' => [['kind' => 'stage', 'stage' => 'Workshop'], ['kind' => 'checklist', 'checklist' => $this->checklist()]]]);
+        $this->rule([
+            'name' => 'After the talk',
+            'when' => 'task',
+            'what' => 'First talk',
+            'then' => [['kind' => 'stage', 'stage' => 'Workshop'], ['kind' => 'checklist', 'checklist' => $this->checklist()]],
+        ]);
         $project = $this->project();
         $task = $this->get("/api/tasks?project=$project")->ok();
         $before = $this->countRows('task');
@@ -78,7 +106,19 @@ final class EventRulesTest extends AppTestCase
         }
 
         $id = $this->arrive();
-        $this->call('PUT', "/api/submissions/$id/decisions", ['version' => 0, 'choices' => (object) [], 'answers' => (object) [], 'dropped' => [], 'edits' => (object) [], 'added' => [['kind' => 'task', 'values' => ['name' => 'First talk']]]])->ok();
+        $this->call(
+            'PUT',
+            "/api/submissions/$id/decisions",
+            [
+                'version' => 0,
+                'choices' => (object) [],
+                'answers' => (object) [],
+                'dropped' => [],
+                'edits' => (object) [],
+                'added' => [['kind' => 'task', 'values' => ['name' => 'First talk']]],
+            ],
+        )
+            ->ok();
         $this->accept($id)->ok();
         $byHand = $this->db()->fetchAssociative("SELECT id, version, project_id FROM task WHERE name = 'First talk' AND checklist = 'added by hand'");
         self::assertIsArray($byHand);

@@ -10,7 +10,14 @@ use Telamon\Tests\Support\AppTestCase;
 
 final class RulesTest extends AppTestCase
 {
-    private const RULE = ['name' => 'Sticky keys', 'why' => 'They are quick to do.', 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'quick'], ['kind' => 'task', 'name' => 'Offer Friday', 'doer' => 'lead', 'days' => 1]]];
+    private const RULE = [
+        'name' => 'Sticky keys',
+        'why' => 'They are quick to do.',
+        'enabled' => true,
+        'forms' => ['piano-inquiry'],
+        'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'],
+        'then' => [['kind' => 'tag', 'record' => 'project', 'tag' => 'quick'], ['kind' => 'task', 'name' => 'Offer Friday', 'doer' => 'lead', 'days' => 1]],
+    ];
 
     protected function setUp(): void
     {
@@ -20,12 +27,45 @@ final class RulesTest extends AppTestCase
 
     public function testATaskThatCouldStandOnNoProjectIsRefused(): void
     {
-        $this->publish('How was it', ['purpose' => 'file', 'pages' => [['title' => 'You', 'questions' => [['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'], ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email']]]]]);
-        $rule = fn (array $forms, string $when = 'received') => $this->post('/api/rules', ['name' => 'Ring them', 'when' => $when, 'forms' => $forms, 'then' => [['kind' => 'task', 'name' => 'Ring them', 'doer' => 'lead', 'days' => 1]], 'enabled' => true, 'why' => '']);
+        $this->publish(
+            'How was it',
+            [
+                'purpose' => 'file',
+                'pages' => [[
+                    'title' => 'You',
+                    'questions' => [
+                        ['key' => 'name', 'type' => 'person-name', 'wording' => 'Your name', 'required' => true, 'destination' => 'client.name'],
+                        ['key' => 'email', 'type' => 'email', 'wording' => 'Email', 'required' => true, 'destination' => 'client.email'],
+                    ],
+                ]],
+            ],
+        );
+        $rule = fn (array $forms, string $when = 'received') => $this->post(
+            '/api/rules',
+            [
+                'name' => 'Ring them',
+                'when' => $when,
+                'forms' => $forms,
+                'then' => [['kind' => 'task', 'name' => 'Ring them', 'doer' => 'lead', 'days' => 1]],
+                'enabled' => true,
+                'why' => '',
+            ],
+        );
         self::assertStringContainsString('no project on which a task could stand', $rule(['how-was-it'])->ok(422)->violations()['then'] ?? '');
         $rule(['how-was-it', 'piano-inquiry'])->ok(201);
         $rule([])->ok(201);
-        $this->post('/api/rules', ['name' => 'Tag them', 'when' => 'received', 'forms' => ['how-was-it'], 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'asked']], 'enabled' => true, 'why' => ''])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Tag them',
+                'when' => 'received',
+                'forms' => ['how-was-it'],
+                'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'asked']],
+                'enabled' => true,
+                'why' => '',
+            ],
+        )
+            ->ok(201);
     }
 
     public function testARuleIsMadeSeenWorkingAndCounted(): void

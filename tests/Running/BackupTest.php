@@ -29,10 +29,20 @@ final class BackupTest extends AppTestCase
             $data = DataFolder::root().'/restored-'.bin2hex(random_bytes(3));
             DataFolder::console($data, 'telamon:restore', $to)->mustRun();
             self::assertSame($this->dump("{$this->data}/telamon.db"), $this->dump("$data/telamon.db"));
-            $files = static fn (string $folder): array => array_map(static fn (string $path): string => basename($path).' '.hash_file('sha256', $path), glob("$folder/files/*/*") ?: []);
+            $files = static fn (string $folder): array => array_map(
+                static fn (string $path): string => basename($path).' '.hash_file('sha256', $path),
+                glob("$folder/files/*/*") ?: [],
+            );
             self::assertSame($files($this->data), $files($data));
             self::assertFileEquals("{$this->data}/secret", "$data/secret");
-            self::assertSame(['0600'], array_values(array_unique(array_map(static fn (string $path): string => substr(\sprintf('%o', fileperms($path)), -4), [...(glob("$data/files/*/*") ?: []), "$data/telamon.db", "$data/secret", ...('folder' === $name ? glob("$to/files/*/*") ?: [] : [$to])]))), 'nobody else reads it');
+            self::assertSame(
+                ['0600'],
+                array_values(array_unique(array_map(
+                    static fn (string $path): string => substr(\sprintf('%o', fileperms($path)), -4),
+                    [...(glob("$data/files/*/*") ?: []), "$data/telamon.db", "$data/secret", ...('folder' === $name ? glob("$to/files/*/*") ?: [] : [$to])],
+                ))),
+                'nobody else reads it',
+            );
             $again = DataFolder::console($data, 'telamon:restore', $to);
             self::assertSame(1, $again->run());
             self::assertStringContainsString('holds an installation already', $again->getOutput());
@@ -110,7 +120,9 @@ final class BackupTest extends AppTestCase
     {
         $db = new \PDO("sqlite:$file");
         $dump = '';
-        foreach (($db->query("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'search_text%' ORDER BY name") ?: throw new \LogicException('no tables'))->fetchAll(\PDO::FETCH_COLUMN) as $table) {
+        foreach (($db->query(
+            "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'search_text%' ORDER BY name",
+        ) ?: throw new \LogicException('no tables'))->fetchAll(\PDO::FETCH_COLUMN) as $table) {
             \assert(\is_string($table));
             $dump .= "$table ".hash('sha256', serialize(($db->query("SELECT * FROM \"$table\"") ?: throw new \LogicException('no rows'))->fetchAll(\PDO::FETCH_NUM)))."\n";
         }

@@ -19,7 +19,16 @@ final class SearchTest extends AppTestCase
 
     public function testEverythingIsFoundByPartsOfWords(): void
     {
-        self::assertSame(['submission Órla Fennick', 'client Órla Fennick', 'project P-0001 Repair', 'message P-0001: Repair for Órla Fennick', 'message Marrowby Piano Workshop: we have your inquiry, A-0001'], $this->find('fenn'));
+        self::assertSame(
+            [
+                'submission Órla Fennick',
+                'client Órla Fennick',
+                'project P-0001 Repair',
+                'message P-0001: Repair for Órla Fennick',
+                'message Marrowby Piano Workshop: we have your inquiry, A-0001',
+            ],
+            $this->find('fenn'),
+        );
         self::assertContains('client Órla Fennick', $this->find('nnick'), 'in the middle of a word');
         self::assertContains('client Órla Fennick', $this->find('orla'), 'without the accent');
         self::assertContains('client Órla Fennick', $this->find('ÓRLA fe'), 'with a short word');
@@ -47,7 +56,11 @@ final class SearchTest extends AppTestCase
         $change = $this->get('/api/changes/last')->ok()->text('change.id');
         $this->post("/api/changes/$change/undo")->ok();
         self::assertSame(['submission Órla Fennick'], array_values(array_filter($this->find('fennick'), static fn (string $one): bool => !str_starts_with($one, 'message'))));
-        self::assertSame($this->countRows('search_entry'), (int) (is_numeric($n = $this->db()->fetchOne("SELECT COUNT(*) FROM search_text WHERE search_text MATCH 'fen OR qui OR tes'")) ? $n : 0), 'table and index are in step');
+        self::assertSame(
+            $this->countRows('search_entry'),
+            (int) (is_numeric($n = $this->db()->fetchOne("SELECT COUNT(*) FROM search_text WHERE search_text MATCH 'fen OR qui OR tes'")) ? $n : 0),
+            'table and index are in step',
+        );
     }
 
     public function testAContactIsFoundAsSoonAsTheyAreThere(): void
@@ -76,6 +89,9 @@ final class SearchTest extends AppTestCase
     /** @return list<string> */
     private function find(string $q): array
     {
-        return array_map(static fn (array $item): string => (\is_string($item['kind']) ? $item['kind'] : '').' '.(\is_string($item['label']) ? $item['label'] : ''), $this->get('/api/search?q='.rawurlencode($q))->ok()->rows('items'));
+        return array_map(
+            static fn (array $item): string => (\is_string($item['kind']) ? $item['kind'] : '').' '.(\is_string($item['label']) ? $item['label'] : ''),
+            $this->get('/api/search?q='.rawurlencode($q))->ok()->rows('items'),
+        );
     }
 }

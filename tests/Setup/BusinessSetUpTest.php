@@ -19,8 +19,15 @@ final class BusinessSetUpTest extends AppTestCase
     public function testTheBusinessIsCalledOtherwiseAndOneUndoTakesItBack(): void
     {
         $before = $this->get('/api/setup')->ok();
-        $after = $this->put('business', ['name' => 'Curl & Comb', 'phone' => '020 915 0148', 'assetWord' => 'hair', 'vatNumber' => 'ie 1234567 a', 'currency' => 'gbp', 'timeZone' => 'Europe/Lisbon'])->ok();
-        self::assertSame(['Curl & Comb', 'hair', 'IE1234567A', 'GBP', 'Europe/Lisbon'], array_map(static fn (string $field): string => $after->text("business.$field"), ['name', 'assetWord', 'vatNumber', 'currency', 'timeZone']));
+        $after = $this->put(
+            'business',
+            ['name' => 'Curl & Comb', 'phone' => '020 915 0148', 'assetWord' => 'hair', 'vatNumber' => 'ie 1234567 a', 'currency' => 'gbp', 'timeZone' => 'Europe/Lisbon'],
+        )
+            ->ok();
+        self::assertSame(
+            ['Curl & Comb', 'hair', 'IE1234567A', 'GBP', 'Europe/Lisbon'],
+            array_map(static fn (string $field): string => $after->text("business.$field"), ['name', 'assetWord', 'vatNumber', 'currency', 'timeZone']),
+        );
         self::assertSame($before->text('business.address'), $after->text('business.address'), 'what is not sent stays');
         self::assertSame('Curl & Comb', $this->get('/api/session')->ok()->text('business.name'));
         $this->undoLast();
@@ -49,7 +56,12 @@ final class BusinessSetUpTest extends AppTestCase
         yield 'no mail address' => ['PUT', 'business', ['email' => 'hello'], 'email'];
         yield 'always closed' => ['PUT', 'hours', ['hours' => [['day' => 1, 'spans' => []]]], 'hours'];
         yield 'closes before it opens' => ['PUT', 'hours', ['hours' => [['day' => 2, 'spans' => [['from' => '17:00', 'to' => '09:00']]]]], 'hours.0'];
-        yield 'times that overlap' => ['PUT', 'hours', ['hours' => [['day' => 2, 'spans' => [['from' => '09:00', 'to' => '13:00'], ['from' => '12:00', 'to' => '17:00']]]]], 'hours.0'];
+        yield 'times that overlap' => [
+            'PUT',
+            'hours',
+            ['hours' => [['day' => 2, 'spans' => [['from' => '09:00', 'to' => '13:00'], ['from' => '12:00', 'to' => '17:00']]]]],
+            'hours.0',
+        ];
         yield 'no time' => ['PUT', 'hours', ['hours' => [['day' => 2, 'spans' => [['from' => '9', 'to' => '25:00']]]]], 'hours.0'];
         yield 'a closure without a name' => ['POST', 'closures', ['day' => '2027-01-06', 'name' => ''], 'name'];
         yield 'no such day' => ['POST', 'closures', ['day' => '2027-02-29', 'name' => 'Leap'], 'day'];
@@ -67,7 +79,16 @@ final class BusinessSetUpTest extends AppTestCase
     public function testHoursAreSaidInWordsAndCountAtOnce(): void
     {
         $long = [['from' => '10:00', 'to' => '19:00']];
-        $answer = $this->put('hours', ['hours' => [['day' => 2, 'spans' => $long], ['day' => 3, 'spans' => $long], ['day' => 4, 'spans' => $long], ['day' => 6, 'spans' => [['from' => '13:00', 'to' => '15:30'], ['from' => '09:00', 'to' => '12:00']]]]])->ok();
+        $answer = $this->put(
+            'hours',
+            ['hours' => [
+                ['day' => 2, 'spans' => $long],
+                ['day' => 3, 'spans' => $long],
+                ['day' => 4, 'spans' => $long],
+                ['day' => 6, 'spans' => [['from' => '13:00', 'to' => '15:30'], ['from' => '09:00', 'to' => '12:00']]],
+            ]],
+        )
+            ->ok();
         self::assertSame('Tue to Thu, 10 to 7; Sat, 09:00 to 12:00 and 13:00 to 15:30', $answer->text('hoursText'));
         self::assertSame([], $answer->at('hours.0.spans'));
         self::assertSame('09:00', $answer->text('hours.5.spans.0.from'), 'in their order');
@@ -78,7 +99,10 @@ final class BusinessSetUpTest extends AppTestCase
 
     public function testSeveralDaysAreClosedAtOnceAndTakenBackAtOnce(): void
     {
-        $closures = fn (): array => array_map(static fn (array $one): string => implode(' ', array_filter([$one['day'], $one['name']], is_string(...))), $this->get('/api/setup')->rows('closures'));
+        $closures = fn (): array => array_map(
+            static fn (array $one): string => implode(' ', array_filter([$one['day'], $one['name']], is_string(...))),
+            $this->get('/api/setup')->rows('closures'),
+        );
         $before = $closures();
         $answer = $this->post('/api/setup/closures', ['day' => '2026-12-24', 'until' => '2026-12-28', 'name' => 'Between the years'])->ok(201);
         self::assertContains('2026-12-27 Between the years', $closures());
@@ -124,7 +148,14 @@ final class BusinessSetUpTest extends AppTestCase
     {
         $this->inquire()->ok(201);
         $this->accept($this->lastSubmission())->ok();
-        $rule = ['name' => 'On looking', 'enabled' => true, 'when' => 'stage', 'what' => 'Inquiry', 'if' => ['question' => '@stage', 'op' => 'is', 'value' => 'Inquiry'], 'then' => [['kind' => 'task', 'name' => 'Look', 'doer' => 'lead', 'days' => 0]]];
+        $rule = [
+            'name' => 'On looking',
+            'enabled' => true,
+            'when' => 'stage',
+            'what' => 'Inquiry',
+            'if' => ['question' => '@stage', 'op' => 'is', 'value' => 'Inquiry'],
+            'then' => [['kind' => 'task', 'name' => 'Look', 'doer' => 'lead', 'days' => 0]],
+        ];
         $ruleId = $this->post('/api/rules', $rule)->ok(201)->text('id');
         $stage = $this->stage('Inquiry');
         $answer = $this->put("stages/{$stage['id']}", ['name' => 'First contact', 'days' => '3'])->ok();
@@ -139,7 +170,9 @@ final class BusinessSetUpTest extends AppTestCase
 
     public function testFollowUpsFollowTheNameOfAStageAndOneThatIsNamedIsNotRemoved(): void
     {
-        $id = $this->post('/api/follow-ups', ['name' => 'On they go', 'courses' => ['main' => [['key' => 'a', 'kind' => 'wait', 'amount' => 1, 'unit' => 'days'], ['key' => 'b', 'kind' => 'stage', 'what' => 'Visit']]]])->ok(201)->text('id');
+        $id = $this->post('/api/follow-ups', ['name' => 'On they go', 'courses' => ['main' => [['key' => 'a', 'kind' => 'wait', 'amount' => 1, 'unit' => 'days'], ['key' => 'b', 'kind' => 'stage', 'what' => 'Visit']]]])
+            ->ok(201)
+            ->text('id');
         $this->inquire()->ok(201);
         $this->accept($this->lastSubmission())->ok();
         $project = $this->db()->fetchAssociative('SELECT id, client_id FROM project ORDER BY rowid DESC LIMIT 1');

@@ -19,7 +19,15 @@ final class OldChecklistsTest extends OldInstallation
     {
         $db = $this->installed('20261127060000');
         $list = $db->prepare('INSERT INTO checklist_template (id, name, is_base, items) VALUES (?, ?, ?, ?)');
-        $item = static fn (string $key, int $position, int $days, array $after = [], string $from = 'accepted', string $doer = 'coordinator'): array => ['key' => $key, 'name' => ucfirst($key), 'position' => $position, 'doer' => $doer, 'days' => $days, 'from' => $from, 'after' => $after];
+        $item = static fn (string $key, int $position, int $days, array $after = [], string $from = 'accepted', string $doer = 'coordinator'): array => [
+            'key' => $key,
+            'name' => ucfirst($key),
+            'position' => $position,
+            'doer' => $doer,
+            'days' => $days,
+            'from' => $from,
+            'after' => $after,
+        ];
         $list->execute(['b', 'Onboarding', 1, json_encode([$item('talk', 10, 1), $item('deposit', 60, 5, ['agreement']), $item('agreement', 40, 3, ['talk'])])]);
         $list->execute(['r', 'Repair & more', 0, json_encode([$item('look', 20, 3, ['talk'], doer: 'lead'), $item('parts', 70, -10, ['deposit'], 'ready-by', 'lead')])]);
         $list->execute(['s', 'Repair & more', 0, json_encode([])]);
@@ -35,9 +43,13 @@ final class OldChecklistsTest extends OldInstallation
 
             return (new ChecklistReader())->read(['key' => $row['code'], 'name' => 'List', 'joinsAfter' => $row['joins_after'], 'items' => $items]);
         }, $rows);
-        $merged = (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5], [])))->merge($lists, new Anchors(new \DateTimeImmutable('2026-11-24'), new \DateTimeImmutable('2026-12-18')));
+        $merged = (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5], [])))->merge(
+            $lists,
+            new Anchors(new \DateTimeImmutable('2026-11-24'), new \DateTimeImmutable('2026-12-18')),
+        );
         self::assertSame([
-            ['onboarding/talk', '2026-11-25'], ['repair-more/look', '2026-11-27'], ['onboarding/agreement', '2026-11-27'], ['onboarding/deposit', '2026-12-01'], ['repair-more/parts', '2026-12-04'],
+            ['onboarding/talk', '2026-11-25'], ['repair-more/look', '2026-11-27'], ['onboarding/agreement', '2026-11-27'],
+            ['onboarding/deposit', '2026-12-01'], ['repair-more/parts', '2026-12-04'],
         ], array_map(static fn (PlannedTask $task): array => [$task->key, $task->due->format('Y-m-d')], $merged->tasks));
     }
 }

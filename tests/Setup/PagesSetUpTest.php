@@ -58,7 +58,12 @@ final class PagesSetUpTest extends AppTestCase
 
     private function sendLogo(string $path, string $name): Answer
     {
-        $this->browser->request('POST', '/api/setup/logo', files: ['file' => new UploadedFile($path, $name, null, null, true)], server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x']);
+        $this->browser->request(
+            'POST',
+            '/api/setup/logo',
+            files: ['file' => new UploadedFile($path, $name, null, null, true)],
+            server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'],
+        );
 
         return $this->answer('POST', '/api/setup/logo');
     }

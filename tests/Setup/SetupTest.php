@@ -18,7 +18,10 @@ final class SetupTest extends AppTestCase
     public function testACustomFieldIsAddedRenamedAndRetired(): void
     {
         $setup = $this->post('/api/setup/custom-fields', ['record' => 'asset', 'label' => 'Größe, in cm', 'kind' => 'number'])->ok(201);
-        self::assertSame([['asset', 'grosse_in_cm', 'Größe, in cm', 'number', false]], array_map(static fn (array $f): array => [$f['record'], $f['key'], $f['label'], $f['kind'], $f['retired']], $setup->rows('customFields')));
+        self::assertSame(
+            [['asset', 'grosse_in_cm', 'Größe, in cm', 'number', false]],
+            array_map(static fn (array $f): array => [$f['record'], $f['key'], $f['label'], $f['kind'], $f['retired']], $setup->rows('customFields')),
+        );
         $id = $setup->text('customFields.0.id');
         self::assertContains('custom.asset.grosse_in_cm', $this->kinds('number'));
         self::assertNotContains('custom.asset.grosse_in_cm', $this->kinds('short-text'));
@@ -58,7 +61,10 @@ final class SetupTest extends AppTestCase
         $setup = $this->call('PUT', '/api/setup/matching', ['sameFrom' => 95, 'perhapsFrom' => 40, 'againDays' => 14])->ok();
         self::assertSame([95, 40, 14], [$setup->number('sameFrom'), $setup->number('perhapsFrom'), $setup->number('againDays')]);
         foreach ([['sameFrom' => 100], ['perhapsFrom' => 95], ['againDays' => -1], ['sameFrom' => '95']] as $wrong) {
-            self::assertSame([array_key_first($wrong)], array_keys($this->call('PUT', '/api/setup/matching', $wrong + ['sameFrom' => 95, 'perhapsFrom' => 40, 'againDays' => 14])->ok(422)->violations()));
+            self::assertSame(
+                [array_key_first($wrong)],
+                array_keys($this->call('PUT', '/api/setup/matching', $wrong + ['sameFrom' => 95, 'perhapsFrom' => 40, 'againDays' => 14])->ok(422)->violations()),
+            );
         }
     }
 

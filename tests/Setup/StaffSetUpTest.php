@@ -80,7 +80,10 @@ final class StaffSetUpTest extends AppTestCase
         $this->post("/api/setup/staff/$pim/leaving", ['handTo' => $teo])->ok();
         self::assertSame($teo, $this->db()->fetchOne('SELECT lead_id FROM project ORDER BY rowid DESC LIMIT 1'));
         self::assertSame([], $this->db()->fetchFirstColumn('SELECT id FROM task WHERE assignee_id = ? AND finished_at IS NULL', [$pim]));
-        self::assertContains('Teo Ashbrand', array_column(array_filter($this->get('/api/setup')->rows('services'), static fn (array $one): bool => 'moving' === $one['key']), 'lead'));
+        self::assertContains(
+            'Teo Ashbrand',
+            array_column(array_filter($this->get('/api/setup')->rows('services'), static fn (array $one): bool => 'moving' === $one['key']), 'lead'),
+        );
         self::assertNotContains('Pim Tarrow', array_column($this->get('/api/rules')->ok()->rows('offers.staff'), 'label'), 'who has left is not offered');
         $this->call('PUT', "/api/setup/staff/$pim", ['active' => true])->ok();
         self::assertContains('Pim Tarrow', array_column($this->get('/api/rules')->ok()->rows('offers.staff'), 'label'));
@@ -94,7 +97,11 @@ final class StaffSetUpTest extends AppTestCase
         $this->call('PUT', '/api/setup/staff/'.$this->staffId('NQ'), ['role' => 'owner'])->ok();
         $this->call('PUT', '/api/setup/staff/'.$this->staffId('SV'), ['role' => 'coordinator'])->ok();
         $this->signIn('sorcha@marrowby.example');
-        self::assertSame(403, $this->call('PUT', '/api/setup/staff/'.$this->staffId('NQ'), ['email' => 'mine@marrowby.example'])->status, 'a coordinator does not change how an owner signs in');
+        self::assertSame(
+            403,
+            $this->call('PUT', '/api/setup/staff/'.$this->staffId('NQ'), ['email' => 'mine@marrowby.example'])->status,
+            'a coordinator does not change how an owner signs in',
+        );
         self::assertSame(403, $this->post('/api/setup/staff/'.$this->staffId('NQ').'/password')->status);
     }
 

@@ -17,18 +17,36 @@ final class TagsSetUpTest extends AppTestCase
         $this->post('/api/clients', ['givenName' => 'Una', 'familyName' => 'Merrow', 'tags' => ['choir']])->ok(201);
         $project = $this->post('/api/projects', ['client' => $client, 'title' => 'Hall piano', 'checklists' => false])->ok(201);
         $this->call('PUT', '/api/projects/'.$project->text('id'), ['version' => $project->number('version'), 'tags' => ['choir']])->ok();
-        $this->post('/api/rules', ['name' => 'Choirs', 'why' => '', 'enabled' => true, 'forms' => [], 'if' => ['question' => '@client_tags', 'op' => 'contains', 'value' => 'choir'], 'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'choir']], 'acceptsByItself' => false])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Choirs',
+                'why' => '',
+                'enabled' => true,
+                'forms' => [],
+                'if' => ['question' => '@client_tags', 'op' => 'contains', 'value' => 'choir'],
+                'then' => [['kind' => 'tag', 'record' => 'client', 'tag' => 'choir']],
+                'acceptsByItself' => false,
+            ],
+        )
+            ->ok(201);
     }
 
     public function testATagIsRenamedOnClientsProjectsAndInRulesAndOneUndoBringsAllBack(): void
     {
-        self::assertSame([['tag' => 'choir', 'clients' => 2, 'projects' => 1], ['tag' => 'singers', 'clients' => 1, 'projects' => 0]], $this->get('/api/setup')->ok()->rows('tags'));
+        self::assertSame(
+            [['tag' => 'choir', 'clients' => 2, 'projects' => 1], ['tag' => 'singers', 'clients' => 1, 'projects' => 0]],
+            $this->get('/api/setup')->ok()->rows('tags'),
+        );
         $tags = $this->call('PUT', '/api/setup/tags', ['tag' => 'choir', 'to' => 'singers'])->ok()->rows('tags');
         self::assertSame([['tag' => 'singers', 'clients' => 2, 'projects' => 1]], $tags, 'one that is there takes it in, each once');
         self::assertStringNotContainsString('"choir"', $this->rule());
         self::assertSame(2, substr_count($this->rule(), '"singers"'), 'what it asks and what it gives');
         $this->post('/api/changes/'.$this->get('/api/changes/last')->ok()->text('change.id').'/undo')->ok();
-        self::assertSame([['tag' => 'choir', 'clients' => 2, 'projects' => 1], ['tag' => 'singers', 'clients' => 1, 'projects' => 0]], $this->get('/api/setup')->ok()->rows('tags'));
+        self::assertSame(
+            [['tag' => 'choir', 'clients' => 2, 'projects' => 1], ['tag' => 'singers', 'clients' => 1, 'projects' => 0]],
+            $this->get('/api/setup')->ok()->rows('tags'),
+        );
         self::assertSame(2, substr_count($this->rule(), '"choir"'));
     }
 

@@ -51,7 +51,12 @@ final class TurnsSetUpTest extends AppTestCase
         $this->change(['words' => 'Photographs of the pedals help us.']);
         $text = $this->id("SELECT id FROM message_template WHERE code = 'confirmation'");
         $field = static fn (string $name): array => ['type' => 'paragraph', 'content' => [['type' => 'field', 'attrs' => ['field' => $name, 'or' => '']]]];
-        $this->call('PUT', "/api/templates/$text", ['name' => 'We have your inquiry', 'subject' => 'Hello', 'document' => ['type' => 'doc', 'content' => [$field('first_name'), $field('service_words')]], 'version' => 1])->ok();
+        $this->call(
+            'PUT',
+            "/api/templates/$text",
+            ['name' => 'We have your inquiry', 'subject' => 'Hello', 'document' => ['type' => 'doc', 'content' => [$field('first_name'), $field('service_words')]], 'version' => 1],
+        )
+            ->ok();
         $this->inquire()->ok(201);
         $mails = $this->get('/api/submissions/'.$this->lastSubmission().'/mails')->ok()->rows('items');
         self::assertStringContainsString('Photographs of the pedals help us.', (string) json_encode($mails[0]['text']));

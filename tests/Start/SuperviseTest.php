@@ -54,12 +54,21 @@ final class SuperviseTest extends TestCase
                 $this->until(fn (): bool => !\in_array($this->found($data, $part), [0, $pids[$i]], true), "$part is replaced with the others");
             }
 
-            $second = new Process([\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) Installation::freePort(), '--data', $data], null, ['APP_ENV' => 'prod', 'TELAMON_DATA' => $data], null, 60);
+            $second = new Process(
+                [\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) Installation::freePort(), '--data', $data],
+                null,
+                ['APP_ENV' => 'prod', 'TELAMON_DATA' => $data],
+                null,
+                60,
+            );
             self::assertSame(1, $second->run());
             self::assertStringContainsString('another Telamon runs on', $second->getErrorOutput());
 
             posix_kill((int) $start->getPid(), \SIGKILL);
-            $this->until(fn (): bool => 0 === $this->found($data, 'messenger:consume') && 0 === $this->found($data, 'nginx: master') && 0 === $this->found($data, 'php-fpm: master'), 'all end with the script that began them');
+            $this->until(
+                fn (): bool => 0 === $this->found($data, 'messenger:consume') && 0 === $this->found($data, 'nginx: master') && 0 === $this->found($data, 'php-fpm: master'),
+                'all end with the script that began them',
+            );
         } finally {
             $start->stop(5);
         }
@@ -69,7 +78,13 @@ final class SuperviseTest extends TestCase
 
     private function start(string $data, int $port): Process
     {
-        $start = new Process([\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) $port, '--data', $data], null, ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'TELAMON_DATA' => $data], null, null);
+        $start = new Process(
+            [\dirname(__DIR__, 2).'/bin/start', '--no-install', '--no-demo', '--port', (string) $port, '--data', $data],
+            null,
+            ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'TELAMON_DATA' => $data],
+            null,
+            null,
+        );
         $start->start();
         $this->until(static fn (): bool => str_contains($start->getOutput(), 'End it with') || !$start->isRunning(), 'it starts');
         self::assertTrue($start->isRunning(), $start->getErrorOutput());

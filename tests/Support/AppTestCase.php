@@ -117,7 +117,12 @@ abstract class AppTestCase extends WebTestCase
     {
         $copy = $this->data.'/'.bin2hex(random_bytes(4));
         copy($source, $copy);
-        $this->browser->request('POST', '/api/public/uploads', files: ['file' => new UploadedFile($copy, $name, null, null, true)], server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => (string) filesize($source)]);
+        $this->browser->request(
+            'POST',
+            '/api/public/uploads',
+            files: ['file' => new UploadedFile($copy, $name, null, null, true)],
+            server: ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'CONTENT_LENGTH' => (string) filesize($source)],
+        );
 
         return $this->answer('POST', '/api/public/uploads');
     }
@@ -136,18 +141,29 @@ abstract class AppTestCase extends WebTestCase
     {
         $answers += [
             'name' => 'Orla Fennick', 'email' => 'orla.fennick@example.com', 'phone' => '020 914 3327', 'service' => 'repair',
-            'piano' => 'Pell & Thrane upright', 'place' => '7 Weir Cottages, Marrowby', 'matter' => 'Several keys stick.'.(0 === $this->inquiries || null !== $key ? '' : " Asked {$this->inquiries} times before."),
+            'piano' => 'Pell & Thrane upright', 'place' => '7 Weir Cottages, Marrowby',
+            'matter' => 'Several keys stick.'.(0 === $this->inquiries || null !== $key ? '' : " Asked {$this->inquiries} times before."),
         ];
         ++$this->inquiries;
 
-        return $this->call('POST', '/api/public/forms/piano-inquiry/submissions', ['answers' => array_filter($answers, static fn (mixed $a): bool => null !== $a)], null === $key ? [] : ['HTTP_IDEMPOTENCY_KEY' => $key]);
+        return $this->call(
+            'POST',
+            '/api/public/forms/piano-inquiry/submissions',
+            ['answers' => array_filter($answers, static fn (mixed $a): bool => null !== $a)],
+            null === $key ? [] : ['HTTP_IDEMPOTENCY_KEY' => $key],
+        );
     }
 
     /** @param array<string, mixed> $definition */
     protected function publish(string $title, array $definition): void
     {
         $form = $this->post('/api/forms', ['title' => $title])->ok(201);
-        $kept = $this->call('PUT', '/api/forms/'.$form->text('id'), ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition + ['purpose' => 'open']])->ok();
+        $kept = $this->call(
+            'PUT',
+            '/api/forms/'.$form->text('id'),
+            ['version' => $form->number('version'), 'definition' => ['title' => $title] + $definition + ['purpose' => 'open']],
+        )
+            ->ok();
         self::assertSame([], $kept->at('problems'));
         $this->post('/api/forms/'.$form->text('id').'/publish', ['version' => $kept->number('version')])->ok();
     }
@@ -208,7 +224,11 @@ abstract class AppTestCase extends WebTestCase
             self::assertArrayHasKey($name, $run->words());
         }
         foreach (array_keys($run->words()) as $name) {
-            $this->db()->executeStatement("INSERT INTO due_work (name, next_at, looked_at, taken_by) VALUES (:name, CAST(:at AS INTEGER), 0, '') ON CONFLICT DO UPDATE SET next_at = CAST(:at AS INTEGER)", ['name' => $name, 'at' => [] === $names || \in_array($name, $names, true) ? 0 : 99_999_999_999]);
+            $this->db()
+                ->executeStatement(
+                    "INSERT INTO due_work (name, next_at, looked_at, taken_by) VALUES (:name, CAST(:at AS INTEGER), 0, '') ON CONFLICT DO UPDATE SET next_at = CAST(:at AS INTEGER)",
+                    ['name' => $name, 'at' => [] === $names || \in_array($name, $names, true) ? 0 : 99_999_999_999],
+                );
         }
 
         return $run->round(false, static fn (): bool => true) + $run->round(true, static fn (): bool => true);

@@ -23,7 +23,18 @@ final class AtOnce
         $this->server = new Process(
             [\PHP_BINARY, '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:$port", 'router.php'],
             $public,
-            ['TELAMON_DATA' => $data, 'APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'tests-only', 'TELAMON_PROOF_BITS' => '0', 'TELAMON_LEAST_SECONDS' => '0', 'TELAMON_HOLD_SECONDS' => '0', 'TELAMON_HOSTS' => '127.0.0.1', 'PHP_CLI_SERVER_WORKERS' => (string) (self::MANY + 2), 'TELAMON_CLOCK_SHIFT' => (string) ((new \DateTimeImmutable($clock))->getTimestamp() - time())],
+            [
+                'TELAMON_DATA' => $data,
+                'APP_ENV' => 'test',
+                'APP_DEBUG' => '0',
+                'APP_SECRET' => 'tests-only',
+                'TELAMON_PROOF_BITS' => '0',
+                'TELAMON_LEAST_SECONDS' => '0',
+                'TELAMON_HOLD_SECONDS' => '0',
+                'TELAMON_HOSTS' => '127.0.0.1',
+                'PHP_CLI_SERVER_WORKERS' => (string) (self::MANY + 2),
+                'TELAMON_CLOCK_SHIFT' => (string) ((new \DateTimeImmutable($clock))->getTimestamp() - time()),
+            ],
         );
         $this->server->start();
         $this->server->waitUntil(static fn (string $type, string $output): bool => str_contains($output, 'started'));
@@ -89,7 +100,14 @@ final class AtOnce
             curl_multi_select($all, 0.02);
         } while ($running > 0);
         $logs = glob("{$this->data}/log/telamon-*.log") ?: [];
-        array_map(static fn (\CurlHandle $one) => Assert::assertNotSame(500, curl_getinfo($one, \CURLINFO_RESPONSE_CODE), mb_substr([] === $logs ? '' : (string) file_get_contents($logs[0]), 0, 1500)), $each);
+        array_map(
+            static fn (\CurlHandle $one) => Assert::assertNotSame(
+                500,
+                curl_getinfo($one, \CURLINFO_RESPONSE_CODE),
+                mb_substr([] === $logs ? '' : (string) file_get_contents($logs[0]), 0, 1500),
+            ),
+            $each,
+        );
         array_map(unlink(...), glob("$folder/*") ?: []);
         rmdir($folder);
         Assert::assertSame($many, $waiting, 'all were to wait at the lock: '.mb_substr(strip_tags((string) json_encode(array_map(curl_multi_getcontent(...), $each))), 0, 600));
@@ -117,7 +135,9 @@ final class AtOnce
     {
         $curl = curl_init($this->address.$path);
         curl_setopt_array($curl, [
-            \CURLOPT_RETURNTRANSFER => true, \CURLOPT_TIMEOUT => 30, \CURLOPT_CUSTOMREQUEST => '' === $method ? 'GET' : $method, \CURLOPT_POSTFIELDS => json_encode((object) $body, \JSON_THROW_ON_ERROR),
+            \CURLOPT_RETURNTRANSFER => true, \CURLOPT_TIMEOUT => 30, \CURLOPT_CUSTOMREQUEST => '' === $method
+                ? 'GET'
+                : $method, \CURLOPT_POSTFIELDS => json_encode((object) $body, \JSON_THROW_ON_ERROR),
             \CURLOPT_HTTPHEADER => ['Content-Type: application/json', "Origin: {$this->address}", ...('' === $cookie ? [] : ["Cookie: $cookie"])],
         ]);
 

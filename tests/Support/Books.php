@@ -12,7 +12,13 @@ trait Books
         // Each time written a little otherwise, as people do: the same answers again within a day are one inquiry.
         static $n = 0;
         ++$n;
-        $next = $this->call('POST', '/api/public/forms/book/submissions', ['booking' => 'visit', 'answers' => ['name' => $name, 'email' => $email, 'place' => '7 Weir Cottages, Marrowby', 'piano' => "Pell & Thrane upright $n"]])->ok(201)->map('next');
+        $next = $this->call(
+            'POST',
+            '/api/public/forms/book/submissions',
+            ['booking' => 'visit', 'answers' => ['name' => $name, 'email' => $email, 'place' => '7 Weir Cottages, Marrowby', 'piano' => "Pell & Thrane upright $n"]],
+        )
+            ->ok(201)
+            ->map('next');
         self::assertSame('booking', $next['kind']);
         self::assertIsString($next['to']);
         parse_str((string) parse_url($next['to'], \PHP_URL_QUERY), $query);

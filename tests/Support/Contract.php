@@ -82,7 +82,10 @@ final class Contract
         $result = $this->validator->validate(json_decode($body, false, 64, \JSON_THROW_ON_ERROR), self::DOCUMENT."#$pointer");
         $error = $result->error();
         if (null !== $error) {
-            Assert::fail("$what breaks the contract: ".json_encode((new ErrorFormatter())->format($error), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES)."\n".substr($body, 0, 2000));
+            Assert::fail("$what breaks the contract: ".json_encode(
+                (new ErrorFormatter())->format($error),
+                \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES,
+            )."\n".substr($body, 0, 2000));
         }
         Assert::assertTrue($result->isValid());
     }

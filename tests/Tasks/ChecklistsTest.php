@@ -23,12 +23,39 @@ final class ChecklistsTest extends AppTestCase
     public function testAnAnswerChoosesAnAddOnItsTasksStandInOrderAndMoveWithTheirDay(): void
     {
         $stairs = $this->stairs();
-        $this->post('/api/rules', ['name' => 'Steps', 'why' => '', 'enabled' => true, 'forms' => ['piano-inquiry'], 'if' => ['question' => 'place', 'op' => 'contains', 'value' => 'steps'], 'then' => [['kind' => 'checklist', 'checklist' => $stairs->text('id')]]])->ok(201);
-        $this->post('/api/rules', ['name' => 'Away', 'why' => '', 'enabled' => true, 'when' => 'task', 'what' => 'Carry it down', 'then' => [['kind' => 'stage', 'stage' => 'Workshop']]])->ok(201);
+        $this->post(
+            '/api/rules',
+            [
+                'name' => 'Steps',
+                'why' => '',
+                'enabled' => true,
+                'forms' => ['piano-inquiry'],
+                'if' => ['question' => 'place', 'op' => 'contains', 'value' => 'steps'],
+                'then' => [['kind' => 'checklist', 'checklist' => $stairs->text('id')]],
+            ],
+        )
+            ->ok(201);
+        $this->post(
+            '/api/rules',
+            ['name' => 'Away', 'why' => '', 'enabled' => true, 'when' => 'task', 'what' => 'Carry it down', 'then' => [['kind' => 'stage', 'stage' => 'Workshop']]],
+        )
+            ->ok(201);
         $project = $this->project(['service' => 'tuning', 'place' => '7 Weir Cottages, Marrowby. Three steps up.']);
 
         $tasks = $this->get("/api/tasks?project=$project")->ok();
-        self::assertSame(['First talk', 'Agree a day for the tuning', 'Measure the steps of Orla Fennick', 'Carry it down', 'Send the agreement', 'Send the preparation form', 'Tune, and note the pitch', 'Ask for the deposit'], $tasks->column('items', 'name'));
+        self::assertSame(
+            [
+                'First talk',
+                'Agree a day for the tuning',
+                'Measure the steps of Orla Fennick',
+                'Carry it down',
+                'Send the agreement',
+                'Send the preparation form',
+                'Tune, and note the pitch',
+                'Ask for the deposit',
+            ],
+            $tasks->column('items', 'name'),
+        );
         self::assertSame([[], [1], [1], [3], [1], [5], [2, 6], [5]], $tasks->column('items', 'waitsFor'));
         self::assertSame('Pim Tarrow', $tasks->text('items.3.assignee'));
         self::assertSame(['straps', 'board'], $tasks->column('items.3.steps', 'text'));
@@ -59,7 +86,10 @@ final class ChecklistsTest extends AppTestCase
         $stairs = $this->stairs();
         $project = $this->project();
         $before = $this->countRows('task');
-        self::assertSame(['Measure the steps of Orla Fennick', 'Carry it down'], $this->post("/api/projects/$project/checklists/preview", ['checklist' => $stairs->text('id')])->ok()->column('added', 'name'));
+        self::assertSame(
+            ['Measure the steps of Orla Fennick', 'Carry it down'],
+            $this->post("/api/projects/$project/checklists/preview", ['checklist' => $stairs->text('id')])->ok()->column('added', 'name'),
+        );
         self::assertSame($before, $this->countRows('task'), 'a look adds nothing');
         $this->post("/api/projects/$project/checklists", ['checklist' => $stairs->text('id')])->ok();
         self::assertSame($before + 2, $this->countRows('task'));
@@ -77,9 +107,15 @@ final class ChecklistsTest extends AppTestCase
         }
         $this->finish($one, 1);
         $list = $this->draft();
-        $list['items'] = [['key' => 'lift', 'name' => 'Ask about a lift', 'doer' => 'coordinator', 'waitsFor' => ['onboarding/first_talk']], ['takes' => 4, 'waitsFor' => ['lift']] + $list['items'][1]];
+        $list['items'] = [
+            ['key' => 'lift', 'name' => 'Ask about a lift', 'doer' => 'coordinator', 'waitsFor' => ['onboarding/first_talk']],
+            ['takes' => 4, 'waitsFor' => ['lift']] + $list['items'][1],
+        ];
         $tried = $this->post('/api/checklists/try', ['id' => $stairs->text('id'), 'list' => $list, 'start' => '2026-12-01'])->ok();
-        self::assertSame([['Ask about a lift'], ['Ask about a lift']], array_map(static fn (mixed $added): array => \is_array($added) ? array_column($added, 'name') : [], $tried->column('effects', 'added')));
+        self::assertSame(
+            [['Ask about a lift'], ['Ask about a lift']],
+            array_map(static fn (mixed $added): array => \is_array($added) ? array_column($added, 'name') : [], $tried->column('effects', 'added')),
+        );
         $changed = $this->call('PUT', '/api/checklists/'.$stairs->text('id'), ['version' => 1] + $list)->ok();
         self::assertSame([2, 2, 2], [$changed->number('version'), $changed->number('projects'), $changed->number('behind')]);
         $behind = $this->get('/api/checklists/'.$stairs->text('id').'/behind')->ok();

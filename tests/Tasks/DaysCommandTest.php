@@ -16,14 +16,30 @@ final class DaysCommandTest extends AppTestCase
     public function testItPrintsOneAnswerAndNothingElse(): void
     {
         self::assertSame('{"spans":[["2026-12-19","2026-12-19"]]}'."\n", $this->ask(['today' => '2026-12-01', 'order' => 'day-first', 'text' => '19 Dec'], 0));
-        self::assertSame('{"spans":[["2026-12-06","2026-12-06"],["2027-06-12","2027-06-12"]]}'."\n", $this->ask(['today' => '2026-12-01', 'order' => 'unstated', 'text' => '12/6'], 0));
+        self::assertSame(
+            '{"spans":[["2026-12-06","2026-12-06"],["2027-06-12","2027-06-12"]]}'."\n",
+            $this->ask(['today' => '2026-12-01', 'order' => 'unstated', 'text' => '12/6'], 0),
+        );
         self::assertSame('{"spans":[]}'."\n", $this->ask(['today' => '2026-12-01', 'order' => 'month-first', 'text' => 'soon'], 0));
     }
 
     public function testAListIsAnsweredInItsOrderAndARefusedOneSaysWhyInItsPlace(): void
     {
-        $answers = json_decode($this->ask([['today' => '2026-12-01', 'order' => 'unstated', 'text' => 'today'], ['today' => 'today', 'order' => 'unstated', 'text' => 'x'], ['today' => '2026-12-01', 'order' => 'unstated', 'text' => 'tomorrow']], 1), true);
-        self::assertSame([['spans' => [['2026-12-01', '2026-12-01']]], ['error' => '“today” must be a day like 2026-12-01.'], ['spans' => [['2026-12-02', '2026-12-02']]]], $answers);
+        $answers = json_decode(
+            $this->ask(
+                [
+                    ['today' => '2026-12-01', 'order' => 'unstated', 'text' => 'today'],
+                    ['today' => 'today', 'order' => 'unstated', 'text' => 'x'],
+                    ['today' => '2026-12-01', 'order' => 'unstated', 'text' => 'tomorrow'],
+                ],
+                1,
+            ),
+            true,
+        );
+        self::assertSame(
+            [['spans' => [['2026-12-01', '2026-12-01']]], ['error' => '“today” must be a day like 2026-12-01.'], ['spans' => [['2026-12-02', '2026-12-02']]]],
+            $answers,
+        );
     }
 
     /**

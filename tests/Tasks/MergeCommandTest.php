@@ -19,7 +19,10 @@ final class MergeCommandTest extends AppTestCase
 
     public function testItPrintsOneAnswerAndNothingElse(): void
     {
-        self::assertSame('{"tasks":[{"key":"base/talk","number":1,"waits_for":[],"earliest_start":0,"earliest_finish":1,"latest_start":0,"float":0,"due":"2026-11-25"}],"longest_chain":["base/talk"],"short_by":0}'."\n", $this->merge(self::QUESTION, 0));
+        self::assertSame(
+            '{"tasks":[{"key":"base/talk","number":1,"waits_for":[],"earliest_start":0,"earliest_finish":1,"latest_start":0,"float":0,"due":"2026-11-25"}],"longest_chain":["base/talk"],"short_by":0}'."\n",
+            $this->merge(self::QUESTION, 0),
+        );
     }
 
     public function testACircleIsOneLineAndOneAnswerAmongSeveral(): void
@@ -29,13 +32,19 @@ final class MergeCommandTest extends AppTestCase
         self::assertSame("These wait for one another in a circle: base/talk waits for base/talk\n", $this->merge($circle, 1));
         $answers = json_decode($this->merge([self::QUESTION, $circle, self::QUESTION], 1), true);
         self::assertIsArray($answers);
-        self::assertSame([['tasks', 'longest_chain', 'short_by'], ['error'], ['tasks', 'longest_chain', 'short_by']], array_map(static fn (mixed $one): array => \is_array($one) ? array_keys($one) : [], $answers));
+        self::assertSame(
+            [['tasks', 'longest_chain', 'short_by'], ['error'], ['tasks', 'longest_chain', 'short_by']],
+            array_map(static fn (mixed $one): array => \is_array($one) ? array_keys($one) : [], $answers),
+        );
     }
 
     public function testAProjectInMidLifeIsOrderedAndDatedAnew(): void
     {
         $standing = self::QUESTION + ['today' => '2026-12-01', 'join' => [], 'tasks' => [['key' => 'base/talk', 'state' => 'open', 'due' => '2026-12-01']]];
-        self::assertSame('{"tasks":[{"key":"base/talk","number":1,"waits_for":[],"state":"open","due":"2026-12-02","new":false}],"moved":["base/talk"],"ends":"2026-12-02","short_by":0}'."\n", $this->merge($standing, 0, 'telamon:tasks:replan'));
+        self::assertSame(
+            '{"tasks":[{"key":"base/talk","number":1,"waits_for":[],"state":"open","due":"2026-12-02","new":false}],"moved":["base/talk"],"ends":"2026-12-02","short_by":0}'."\n",
+            $this->merge($standing, 0, 'telamon:tasks:replan'),
+        );
         $circle = $standing;
         $circle['tasks'][0] += ['by_hand' => ['waits_for'], 'waits_for' => ['talk']];
         self::assertSame("These wait for one another in a circle: base/talk waits for base/talk\n", $this->merge($circle, 1, 'telamon:tasks:replan'));

@@ -93,7 +93,11 @@ final class ReplanningTest extends AppTestCase
         $seen = $this->post("/api/projects/{$this->project}/checklists/preview", ['checklist' => $late])->ok();
         // Tuesday 12 January 2027: two working days are Thursday, one more Friday.
         self::assertSame(['2027-01-14', '2027-01-15'], $seen->column('added', 'due'));
-        self::assertContains(['name' => 'Send the agreement', 'was' => $this->number('Send the agreement'), 'number' => $this->number('Send the agreement') + 2, 'waitsFor' => [1]], $seen->rows('turned'), 'every move stands in the look');
+        self::assertContains(
+            ['name' => 'Send the agreement', 'was' => $this->number('Send the agreement'), 'number' => $this->number('Send the agreement') + 2, 'waitsFor' => [1]],
+            $seen->rows('turned'),
+            'every move stands in the look',
+        );
         self::assertSame($seen->body, $this->post("/api/projects/{$this->project}/checklists", ['checklist' => $late])->ok()->body);
         self::assertSame([2, 3], [$this->number('Ask again'), $this->number('Come back')]);
         $this->undo();
@@ -109,8 +113,15 @@ final class ReplanningTest extends AppTestCase
         $changes = $this->countRows('change_set');
         $seen = $this->post("/api/tasks/{$this->word($first['id'])}/follows", ['takes' => 4])->ok();
         // From Wednesday 25 November: four days are Tuesday 1 December, one more Wednesday.
-        self::assertSame([['One', '2026-11-26', '2026-12-01'], ['Two', '2026-11-27', '2026-12-02']], array_map(static fn (array $one): array => [$one['name'], $one['was'], $one['due']], $seen->rows('moved')));
-        self::assertSame([['Three', '2026-12-01', '2026-12-03']], array_map(static fn (array $one): array => [$one['name'], $one['due'], $one['earliest']], $seen->rows('stays')), 'set by hand: it stays, and that is said');
+        self::assertSame(
+            [['One', '2026-11-26', '2026-12-01'], ['Two', '2026-11-27', '2026-12-02']],
+            array_map(static fn (array $one): array => [$one['name'], $one['was'], $one['due']], $seen->rows('moved')),
+        );
+        self::assertSame(
+            [['Three', '2026-12-01', '2026-12-03']],
+            array_map(static fn (array $one): array => [$one['name'], $one['due'], $one['earliest']], $seen->rows('stays')),
+            'set by hand: it stays, and that is said',
+        );
         self::assertSame([$changes, '2026-11-27'], [$this->countRows('change_set'), $this->task('Two')['due']], 'a look keeps nothing');
 
         $this->edit($this->task('One'), ['takes' => 4, 'follow' => true]);
@@ -148,11 +159,33 @@ final class ReplanningTest extends AppTestCase
         ]])->ok(201)->text('id');
         $staff = $this->id("SELECT id FROM staff WHERE initials = 'TA'");
         $this->post("/api/projects/{$this->project}/checklists", ['checklist' => $list])->ok();
-        $visit = $this->post('/api/appointments', ['title' => 'Look at it', 'project' => $this->project, 'staff' => $staff, 'startsAt' => '2026-12-03T10:00:00+00:00', 'endsAt' => '2026-12-03T11:00:00+00:00', 'anyway' => true])->ok(201);
+        $visit = $this->post(
+            '/api/appointments',
+            [
+                'title' => 'Look at it',
+                'project' => $this->project,
+                'staff' => $staff,
+                'startsAt' => '2026-12-03T10:00:00+00:00',
+                'endsAt' => '2026-12-03T11:00:00+00:00',
+                'anyway' => true,
+            ],
+        )
+            ->ok(201);
         self::assertSame('2026-12-04', $this->task('Pack the van')['due']);
         $packed = $this->task('Tell the client')['due'];
-        $alone = $this->post('/api/appointments', ['title' => 'On its own', 'staff' => $staff, 'startsAt' => '2026-12-04T14:00:00+00:00', 'endsAt' => '2026-12-04T15:00:00+00:00', 'anyway' => true])->ok(201)->text('appointment.id');
-        self::assertSame([], $this->post('/api/appointments/check', ['id' => $alone] + ['startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'])->ok()->rows('follows.moved'), 'nothing hangs on a visit of no project');
+        $alone = $this->post(
+            '/api/appointments',
+            ['title' => 'On its own', 'staff' => $staff, 'startsAt' => '2026-12-04T14:00:00+00:00', 'endsAt' => '2026-12-04T15:00:00+00:00', 'anyway' => true],
+        )
+            ->ok(201)
+            ->text('appointment.id');
+        self::assertSame(
+            [],
+            $this->post('/api/appointments/check', ['id' => $alone] + ['startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'])
+                ->ok()
+                ->rows('follows.moved'),
+            'nothing hangs on a visit of no project',
+        );
         $changes = $this->countRows('change_set');
         $edit = ['id' => $visit->text('appointment.id'), 'startsAt' => '2026-12-10T10:00:00+00:00', 'endsAt' => '2026-12-10T11:00:00+00:00'];
         $seen = $this->post('/api/appointments/check', $edit)->ok();

@@ -74,7 +74,10 @@ final class StagesAndCareTest extends AppTestCase
         $wall = $this->get('/api/wall')->ok();
         self::assertSame(['Inquiry', 'Visit', 'Quote', 'Workshop', 'Return', 'Aftercare'], $wall->column('stages', 'name'));
         self::assertSame([$project], $wall->column('projects', 'id'));
-        self::assertSame(['First talk', 0, 'Inquiry', 'Orla Fennick'], [$wall->text('projects.0.next.name'), $wall->number('projects.0.days'), $wall->text('projects.0.stage'), $wall->text('projects.0.client')]);
+        self::assertSame(
+            ['First talk', 0, 'Inquiry', 'Orla Fennick'],
+            [$wall->text('projects.0.next.name'), $wall->number('projects.0.days'), $wall->text('projects.0.stage'), $wall->text('projects.0.client')],
+        );
         $this->db()->executeStatement("UPDATE project SET stage_since = datetime(stage_since, '-5 days')");
         $this->db()->executeStatement("UPDATE task SET due = '2026-01-02' WHERE name = 'First talk'");
         $wall = $this->get('/api/wall')->ok();
@@ -134,7 +137,10 @@ final class StagesAndCareTest extends AppTestCase
             ."BEGIN:VEVENT\r\nUID:two@example.com\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:{$year}1225\r\nDTEND;VALUE=DATE:{$year}1226\r\nSUMMARY:Christmas\r\nEND:VEVENT\r\n"
             ."BEGIN:VEVENT\r\nUID:three@example.com\r\nDTSTAMP:20260101T000000Z\r\nDTSTART:{$year}0901T090000Z\r\nDTEND:{$year}0901T100000Z\r\nSUMMARY:Dentist\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
         $look = $this->post('/api/setup/days-off/read', ['file' => $file, 'dry' => true])->ok();
-        self::assertSame([["$year-08-04", "$year-08-06", 'Summer', false], ["$year-12-25", "$year-12-25", 'Christmas', true]], array_map(static fn (array $day): array => [$day['first'], $day['last'], $day['name'], $day['known']], $look->rows('days')));
+        self::assertSame(
+            [["$year-08-04", "$year-08-06", 'Summer', false], ["$year-12-25", "$year-12-25", 'Christmas', true]],
+            array_map(static fn (array $day): array => [$day['first'], $day['last'], $day['name'], $day['known']], $look->rows('days')),
+        );
         self::assertSame(1, $look->number('passedOver'), 'an hour is no day');
         $closed = fn (): int => (int) $this->number("SELECT COUNT(*) FROM closure WHERE name = 'Summer'");
         self::assertSame(0, $closed());

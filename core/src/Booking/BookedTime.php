@@ -14,7 +14,14 @@ final readonly class BookedTime
      * @param string $with who comes, in words
      * @param string $service key of the service that a project of it is for; empty for none
      */
-    public function __construct(public string $id, public string $title, public string $when, public string $with, public OntoProject $onto, public string $service, public ?\DateTimeImmutable $at = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $when,
+        public string $with,
+        public OntoProject $onto,
+        public string $service,
+        public ?\DateTimeImmutable $at = null,
+    ) {
     }
 }

@@ -136,7 +136,9 @@ final class TypeReader
     {
         $texts = \is_array($value) ? array_values(array_unique(array_filter($value, static fn (mixed $one): bool => \is_string($one) && '' !== $one && \strlen($one) <= 60))) : [];
 
-        return \is_array($value) && \count($value) <= self::MOST && \count($texts) === \count(array_unique($value, \SORT_REGULAR)) ? $texts : throw new InvalidType($path, 'Send a list of names, each once.');
+        return \is_array($value) && \count($value) <= self::MOST && \count($texts) === \count(array_unique($value, \SORT_REGULAR))
+            ? $texts
+            : throw new InvalidType($path, 'Send a list of names, each once.');
     }
 
     /**

@@ -13,7 +13,13 @@ final readonly class Wish
      * @param int $from, $to minutes of the day within which it should lie
      * @param int|null $at minute of the day at which it should begin; null where no time was said
      */
-    public function __construct(public string $first = '', public string $last = '', public array $weekdays = [], public int $from = 0, public int $to = 1440, public ?int $at = null)
-    {
+    public function __construct(
+        public string $first = '',
+        public string $last = '',
+        public array $weekdays = [],
+        public int $from = 0,
+        public int $to = 1440,
+        public ?int $at = null,
+    ) {
     }
 }

@@ -45,7 +45,11 @@ final readonly class WishReader
         [$part, $time] = [self::part($text), self::time($text)];
         $beside = '/\b(?:(?:in|during) the |at |around )?(?:'.implode('|', array_keys(self::PARTS)).')s?\b/';
         $days = array_filter(array_map(
-            static fn (string $one): string => trim((string) preg_replace(['/\b(at|around)(?= *$)/', '/ +/'], ['', ' '], trim((string) preg_replace([self::TIME, $beside], ' ', $one), ' ,'))),
+            static fn (string $one): string => trim((string) preg_replace(
+                ['/\b(at|around)(?= *$)/', '/ +/'],
+                ['', ' '],
+                trim((string) preg_replace([self::TIME, $beside], ' ', $one), ' ,'),
+            )),
             explode(' ; ', $text),
         ), static fn (string $one): bool => '' !== trim($one, ' ,.'));
         $spans = 1 === \count($days) ? $this->spans->read(implode('', $days), $given, $order) : [];

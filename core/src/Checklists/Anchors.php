@@ -15,8 +15,12 @@ final readonly class Anchors
      * @param \DateTimeImmutable|null $start ISO 8601 day; that of acceptance where null
      * @param \DateTimeImmutable|null $appointment a moment in the business's zone
      */
-    public function __construct(public \DateTimeImmutable $accepted, public ?\DateTimeImmutable $readyBy = null, ?\DateTimeImmutable $start = null, public ?\DateTimeImmutable $appointment = null)
-    {
+    public function __construct(
+        public \DateTimeImmutable $accepted,
+        public ?\DateTimeImmutable $readyBy = null,
+        ?\DateTimeImmutable $start = null,
+        public ?\DateTimeImmutable $appointment = null,
+    ) {
         $this->start = self::day($start ?? $accepted);
     }
 

@@ -37,6 +37,12 @@ final readonly class Checklist
     /** @return array{key: string, name: string, purpose: string, joinsAfter: string, items: list<array<string, mixed>>} as ChecklistContent in the contract */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'name' => $this->name, 'purpose' => $this->purpose, 'joinsAfter' => $this->joinsAfter, 'items' => array_map(static fn (ChecklistItem $item): array => $item->toArray(), $this->items)];
+        return [
+            'key' => $this->key,
+            'name' => $this->name,
+            'purpose' => $this->purpose,
+            'joinsAfter' => $this->joinsAfter,
+            'items' => array_map(static fn (ChecklistItem $item): array => $item->toArray(), $this->items),
+        ];
     }
 }

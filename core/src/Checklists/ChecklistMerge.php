@@ -48,7 +48,14 @@ final readonly class ChecklistMerge
             );
         }
 
-        return new Merged($tasks, $path->length, null === $room ? 0 : max(0, $path->length - $room), $room, $this->calendar->add($anchors->start, $path->length), $included->leftOut());
+        return new Merged(
+            $tasks,
+            $path->length,
+            null === $room ? 0 : max(0, $path->length - $room),
+            $room,
+            $this->calendar->add($anchors->start, $path->length),
+            $included->leftOut(),
+        );
     }
 
     private static function work(Checklist $list, ?string $joins, Included $included): WorkList

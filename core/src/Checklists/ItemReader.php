@@ -78,7 +78,10 @@ final readonly class ItemReader
     /** @param array<array-key, mixed> $row */
     private static function doer(array $row, string $at): Doer
     {
-        $kind = DoerKind::tryFrom(\is_string($row['doer'] ?? null) ? $row['doer'] : '') ?? throw new InvalidChecklist("$at.doer", 'Choose who does it: the coordinator, the project’s lead, somebody by name, by turns, or whoever has fewest open tasks.');
+        $kind = DoerKind::tryFrom(\is_string($row['doer'] ?? null) ? $row['doer'] : '') ?? throw new InvalidChecklist(
+            "$at.doer",
+            'Choose who does it: the coordinator, the project’s lead, somebody by name, by turns, or whoever has fewest open tasks.',
+        );
         $among = self::texts($row, 'among', 20, 36, $at);
         if (\count($among) < $kind->people()) {
             throw new InvalidChecklist("$at.among", 1 === $kind->people() ? 'Choose who does it.' : 'Choose two people at least.');
@@ -96,7 +99,10 @@ final readonly class ItemReader
             throw new InvalidChecklist($at, 'A due day is an object with from, amount and unit.');
         }
         $from = DueFrom::tryFrom(\is_string($due['from'] ?? null) ? $due['from'] : '') ?? throw new InvalidChecklist("$at.from", 'Choose what it is counted from.');
-        $unit = DueUnit::tryFrom(\is_string($due['unit'] ?? null) ? $due['unit'] : 'days') ?? throw new InvalidChecklist("$at.unit", 'Count in working days, calendar days or hours.');
+        $unit = DueUnit::tryFrom(\is_string($due['unit'] ?? null) ? $due['unit'] : 'days') ?? throw new InvalidChecklist(
+            "$at.unit",
+            'Count in working days, calendar days or hours.',
+        );
         $item = self::text($due, 'item', 121, $at);
         if (DueFrom::Item === $from && '' === $item) {
             throw new InvalidChecklist("$at.item", 'Choose the item whose completion it is counted from.');
@@ -105,7 +111,12 @@ final readonly class ItemReader
             throw new InvalidChecklist("$at.unit", 'Hours are counted from acceptance or from an appointment: the others are days.');
         }
 
-        return new Due($from, self::whole($due, 'amount', 0, self::MOST_DAYS, "$at.amount", 'Write a whole number, from -2000 to 2000.', -self::MOST_DAYS), $unit, DueFrom::Item === $from ? $item : '');
+        return new Due(
+            $from,
+            self::whole($due, 'amount', 0, self::MOST_DAYS, "$at.amount", 'Write a whole number, from -2000 to 2000.', -self::MOST_DAYS),
+            $unit,
+            DueFrom::Item === $from ? $item : '',
+        );
     }
 
     /** @return array<array-key, mixed>|null */

@@ -22,7 +22,10 @@ final readonly class Merged
     /** @return list<string> names of the tasks of the longest chain, in its order */
     public function chain(): array
     {
-        return array_values(array_map(static fn (PlannedTask $task): string => $task->item->name, array_filter($this->tasks, static fn (PlannedTask $task): bool => $task->onChain)));
+        return array_values(array_map(
+            static fn (PlannedTask $task): string => $task->item->name,
+            array_filter($this->tasks, static fn (PlannedTask $task): bool => $task->onChain),
+        ));
     }
 
     /**
@@ -37,7 +40,10 @@ final readonly class Merged
             foreach ($task->waitsFor as $number) {
                 $before = $this->tasks[$number - 1];
                 if (null !== $before->item->due && $before->due->format('Y-m-d') > $task->due->format('Y-m-d')) {
-                    $clashes[] = ['key' => $before->key, 'words' => "“{$before->item->name}” is due on {$before->due->format('j F Y')}, after “{$task->item->name}”, which waits for it and is due on {$task->due->format('j F Y')}. Give it an earlier day or none of its own, or the other a later one."];
+                    $clashes[] = [
+                        'key' => $before->key,
+                        'words' => "“{$before->item->name}” is due on {$before->due->format('j F Y')}, after “{$task->item->name}”, which waits for it and is due on {$task->due->format('j F Y')}. Give it an earlier day or none of its own, or the other a later one.",
+                    ];
                 }
             }
         }

@@ -64,7 +64,13 @@ final readonly class Replan
         foreach ($there as $key => $item) {
             $task = $standing->tasks[$key] ?? null;
             $takes = $task->takes ?? $item->takes;
-            $works[] = new Work($key, $takes, 'done' === ($task->state ?? 'open') ? [] : array_combine($waits[$key], $waits[$key]), $item->due, max(0, ($task->notBefore ?? 0) - $takes));
+            $works[] = new Work(
+                $key,
+                $takes,
+                'done' === ($task->state ?? 'open') ? [] : array_combine($waits[$key], $waits[$key]),
+                $item->due,
+                max(0, ($task->notBefore ?? 0) - $takes),
+            );
         }
         $order = $this->sequence->of($works);
         $open = self::open($order, $standing);
@@ -81,7 +87,15 @@ final readonly class Replan
             if (null !== $now && $due !== $now->due) {
                 $moved[] = $work->key;
             }
-            $tasks[] = ['key' => $work->key, 'number' => $i + 1, 'waits_for' => $waits[$work->key], 'state' => $now->state ?? 'open', 'due' => $due, 'new' => null === $now, 'earliest' => null === $ends ? null : self::day($outline, $standing->today, $ends[0], $work->key)];
+            $tasks[] = [
+                'key' => $work->key,
+                'number' => $i + 1,
+                'waits_for' => $waits[$work->key],
+                'state' => $now->state ?? 'open',
+                'due' => $due,
+                'new' => null === $now,
+                'earliest' => null === $ends ? null : self::day($outline, $standing->today, $ends[0], $work->key),
+            ];
         }
 
         return [

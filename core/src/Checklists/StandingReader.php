@@ -70,7 +70,14 @@ final readonly class StandingReader
             }
         }
 
-        return new StandingTask($key, $state, null === $due ? null : OutlineParts::date($due, "$key.due"), \in_array('due', $byHand, true), \in_array('waits_for', $byHand, true) ? self::waits($task, $key, $list, $keys) : null, $takes);
+        return new StandingTask(
+            $key,
+            $state,
+            null === $due ? null : OutlineParts::date($due, "$key.due"),
+            \in_array('due', $byHand, true),
+            \in_array('waits_for', $byHand, true) ? self::waits($task, $key, $list, $keys) : null,
+            $takes,
+        );
     }
 
     /**

@@ -16,7 +16,14 @@ final readonly class StandingTask
      * @param int|null $takes working days set by hand; null for what its item takes
      * @param int $notBefore working day from today on which it ends at the earliest, whatever it waits for: a day that somebody has set
      */
-    public function __construct(public string $key, public string $state, public ?string $due, public bool $dueByHand, public ?array $waitsFor, public ?int $takes, public int $notBefore = 0)
-    {
+    public function __construct(
+        public string $key,
+        public string $state,
+        public ?string $due,
+        public bool $dueByHand,
+        public ?array $waitsFor,
+        public ?int $takes,
+        public int $notBefore = 0,
+    ) {
     }
 }

@@ -16,8 +16,20 @@ final readonly class TaskBrief
      * @param list<string> $steps
      * @param list<string> $outside full keys of items of other checklists that it waits for
      */
-    public function __construct(public string $item = '', public int $version = 0, public int $takes = 1, public int $effort = 0, public string $group = '', public string $words = '', public ?array $due = null, public ?string $doneBy = null, public string $approval = '', public bool $shown = false, public array $steps = [], public array $outside = [])
-    {
+    public function __construct(
+        public string $item = '',
+        public int $version = 0,
+        public int $takes = 1,
+        public int $effort = 0,
+        public string $group = '',
+        public string $words = '',
+        public ?array $due = null,
+        public ?string $doneBy = null,
+        public string $approval = '',
+        public bool $shown = false,
+        public array $steps = [],
+        public array $outside = [],
+    ) {
     }
 
     public static function of(PlannedTask $task): self
@@ -28,6 +40,19 @@ final readonly class TaskBrief
     /** @param string $key full key */
     public static function ofItem(string $key, ChecklistItem $item, int $version): self
     {
-        return new self($key, $version, $item->takes, $item->effort, $item->group, $item->words, $item->due?->toArray(), $item->doneBy?->value, $item->approval, $item->shown, $item->steps, array_values(array_filter($item->waitsFor, static fn (string $key): bool => str_contains($key, '/'))));
+        return new self(
+            $key,
+            $version,
+            $item->takes,
+            $item->effort,
+            $item->group,
+            $item->words,
+            $item->due?->toArray(),
+            $item->doneBy?->value,
+            $item->approval,
+            $item->shown,
+            $item->steps,
+            array_values(array_filter($item->waitsFor, static fn (string $key): bool => str_contains($key, '/'))),
+        );
     }
 }

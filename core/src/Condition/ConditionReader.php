@@ -46,7 +46,10 @@ final class ConditionReader
             throw new InvalidCondition('“all” and “any” need a list of at most '.self::MAX_PARTS.' conditions');
         }
 
-        return array_values(array_map(static fn (mixed $part): Condition => \is_array($part) ? self::read($part, $depth + 1) : throw new InvalidCondition('each part is a condition'), $parts));
+        return array_values(array_map(
+            static fn (mixed $part): Condition => \is_array($part) ? self::read($part, $depth + 1) : throw new InvalidCondition('each part is a condition'),
+            $parts,
+        ));
     }
 
     /** @param array<mixed> $data */

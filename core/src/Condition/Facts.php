@@ -57,7 +57,10 @@ final readonly class Facts
         $text = \is_string($part) ? $part : ($this->texts($question)[0] ?? '');
         $days = (new DayReader())->read($text, $this->order);
         if ([] === $days && $this->inWords) {
-            $days = array_map(static fn (DaySpan $span): \DateTimeImmutable => $span->from, (new SpanReader())->read($text, new \DateTimeImmutable($this->today, new \DateTimeZone('UTC')), $this->order));
+            $days = array_map(
+                static fn (DaySpan $span): \DateTimeImmutable => $span->from,
+                (new SpanReader())->read($text, new \DateTimeImmutable($this->today, new \DateTimeZone('UTC')), $this->order),
+            );
         }
 
         return 1 === \count($days) ? $days[0]->format('Y-m-d') : null;

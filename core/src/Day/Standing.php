@@ -20,7 +20,18 @@ final readonly class Standing
      * @param list<string> $silenced addresses that are answered by themselves no more
      * @param list<int> $came how many came on each of the days before today, the last yesterday
      */
-    public function __construct(public array $over = [], public int $decide = 0, public array $late = [], public array $clashes = [], public int $unmarked = 0, public int $wishes = 0, public int $failed = 0, public array $came = [], public array $stuck = [], public array $unknown = [], public array $silenced = [])
-    {
+    public function __construct(
+        public array $over = [],
+        public int $decide = 0,
+        public array $late = [],
+        public array $clashes = [],
+        public int $unmarked = 0,
+        public int $wishes = 0,
+        public int $failed = 0,
+        public array $came = [],
+        public array $stuck = [],
+        public array $unknown = [],
+        public array $silenced = [],
+    ) {
     }
 }

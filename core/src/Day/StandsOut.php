@@ -19,7 +19,10 @@ final readonly class StandsOut
             ...array_map(static fn (string $what): array => ['words' => $what, 'leads' => 'setup'], $day->stuck),
             ...array_map(static fn (string $clash): array => ['words' => $clash, 'leads' => 'diary'], $day->clashes),
             ...array_map(static fn (string $visit): array => ['words' => "$visit is confirmed, and is on no client.", 'leads' => 'diary'], $day->unknown),
-            ...array_map(static fn (string $to): array => ['words' => "$to is answered by itself no more: perhaps a machine answers there.", 'leads' => 'messages'], $day->silenced),
+            ...array_map(
+                static fn (string $to): array => ['words' => "$to is answered by itself no more: perhaps a machine answers there.", 'leads' => 'messages'],
+                $day->silenced,
+            ),
             self::over($day->over),
             0 === $day->failed ? null : ['words' => self::many($day->failed, 'mail').' could not be sent.', 'leads' => 'messages'],
             0 === $day->wishes ? null : ['words' => self::many($day->wishes, 'client').' '.(1 === $day->wishes ? 'asks' : 'ask').' to change a visit.', 'leads' => 'diary'],
@@ -63,7 +66,10 @@ final readonly class StandsOut
         // One of many of equal share does not stand out.
         $isMost = \count($late) > 1 && 2 * $most > $all;
 
-        return ['words' => self::many($all, 'task').' '.(1 === $all ? 'is' : 'are').' late'.(1 === \count($late) ? ', '.(1 === $all ? 'it is' : 'all of them').' '.self::whose($who) : ($isMost ? ", $most of them ".self::whose($who) : '')).'.', 'leads' => 'tasks'];
+        return [
+            'words' => self::many($all, 'task').' '.(1 === $all ? 'is' : 'are').' late'.(1 === \count($late) ? ', '.(1 === $all ? 'it is' : 'all of them').' '.self::whose($who) : ($isMost ? ", $most of them ".self::whose($who) : '')).'.',
+            'leads' => 'tasks',
+        ];
     }
 
     /**
@@ -83,7 +89,12 @@ final readonly class StandsOut
         $middle = intdiv(\count($came), 2);
         $usual = 0 === \count($came) % 2 ? ($came[$middle - 1] + $came[$middle]) / 2 : $came[$middle];
 
-        return $yesterday >= self::LEAST_CROWD && $yesterday > 2 * $usual ? ['words' => "$yesterday came yesterday; ".($usual < 0.5 ? 'on most days nobody does' : 'usually '.rtrim(rtrim(number_format($usual, 1), '0'), '.')).'.', 'leads' => 'arrivals'] : null;
+        return $yesterday >= self::LEAST_CROWD && $yesterday > 2 * $usual
+            ? [
+                'words' => "$yesterday came yesterday; ".($usual < 0.5 ? 'on most days nobody does' : 'usually '.rtrim(rtrim(number_format($usual, 1), '0'), '.')).'.',
+                'leads' => 'arrivals',
+            ]
+            : null;
     }
 
     private static function many(int $count, string $what): string

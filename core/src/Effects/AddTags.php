@@ -42,6 +42,8 @@ final readonly class AddTags implements Changeable
 
     public function with(array $values): static
     {
-        return !isset($values['tags']) ? $this : new self($this->record, array_values(array_filter(array_map(trim(...), explode(',', $values['tags'])), static fn (string $tag): bool => '' !== $tag)));
+        return !isset($values['tags'])
+            ? $this
+            : new self($this->record, array_values(array_filter(array_map(trim(...), explode(',', $values['tags'])), static fn (string $tag): bool => '' !== $tag)));
     }
 }

@@ -42,7 +42,13 @@ final readonly class AddTask implements Changeable
 
     public function sentence(Telling $telling, Sources $from): array
     {
-        return [$from->part('name', $this->name), Part::words(', '), $from->part('assignee', $telling->firstName($this->assignee)), Part::words(', '), $from->part('due', $telling->day($this->due))];
+        return [
+            $from->part('name', $this->name),
+            Part::words(', '),
+            $from->part('assignee', $telling->firstName($this->assignee)),
+            Part::words(', '),
+            $from->part('due', $telling->day($this->due)),
+        ];
     }
 
     public function fields(): array
@@ -58,7 +64,16 @@ final readonly class AddTask implements Changeable
     {
         $due = $values['due'] ?? $this->due;
 
-        return new self($this->position, $values['name'] ?? $this->name, $values['assignee'] ?? $this->assignee, $due, $this->waitsFor, $this->checklist, $this->brief, $this->byHand || $due !== $this->due);
+        return new self(
+            $this->position,
+            $values['name'] ?? $this->name,
+            $values['assignee'] ?? $this->assignee,
+            $due,
+            $this->waitsFor,
+            $this->checklist,
+            $this->brief,
+            $this->byHand || $due !== $this->due,
+        );
     }
 
     /** @param list<int> $tasks numbers of those that still come before */

@@ -26,6 +26,10 @@ final readonly class AttachFiles implements Effect
 
     public function sentence(Telling $telling, Sources $from): array
     {
-        return [Part::words('Put '), $from->part('count', 1 === $this->count ? '1 file' : "{$this->count} files"), Part::words($this->toProject ? " with the {$telling->assetWord} and the project" : ' with the client')];
+        return [
+            Part::words('Put '),
+            $from->part('count', 1 === $this->count ? '1 file' : "{$this->count} files"),
+            Part::words($this->toProject ? " with the {$telling->assetWord} and the project" : ' with the client'),
+        ];
     }
 }

@@ -58,7 +58,10 @@ final readonly class FieldChange
             $fills = Comparison::Fills === $comparison;
             $rough = $fills && $reading->isAbout ? "read as {$reading->string()}" : '';
 
-            return $this->says("{$label}: ", Part::value($reading->text, $number))->doing($fills ? $this->effect($value, 'add', '') : null)->noting($rough)->because($fills ? '' : 'as on file');
+            return $this->says("{$label}: ", Part::value($reading->text, $number))
+                ->doing($fills ? $this->effect($value, 'add', '') : null)
+                ->noting($rough)
+                ->because($fills ? '' : 'as on file');
         }
         $old = $this->replaced($onFile, $sent, $plain);
         $choice = $this->choice($comparison, $decisions[$this->key] ?? null);

@@ -27,6 +27,10 @@ final readonly class LinkClient implements Effect
 
     public function sentence(Telling $telling, Sources $from): array
     {
-        return [Part::words('Link the client to '), $telling->record('client', $this->to), Part::words('household' === $this->kind ? ', the same household' : ', whom they pay for')];
+        return [
+            Part::words('Link the client to '),
+            $telling->record('client', $this->to),
+            Part::words('household' === $this->kind ? ', the same household' : ', whom they pay for'),
+        ];
     }
 }

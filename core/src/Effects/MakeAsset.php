@@ -35,7 +35,10 @@ final readonly class MakeAsset implements Changeable
     public function sentence(Telling $telling, Sources $from): array
     {
         $parts = [Part::words("Add {$telling->assetWord} ")];
-        $named = array_filter(['description' => $this->description === trim("{$this->make} {$this->model}") ? '' : $this->description, 'make' => $this->make, 'model' => $this->model], static fn (string $text): bool => '' !== $text);
+        $named = array_filter(
+            ['description' => $this->description === trim("{$this->make} {$this->model}") ? '' : $this->description, 'make' => $this->make, 'model' => $this->model],
+            static fn (string $text): bool => '' !== $text,
+        );
         foreach ($named as $name => $text) {
             array_push($parts, ...(1 === \count($parts) ? [] : [Part::words(' ')]), ...[$from->part($name, $text)]);
         }
@@ -59,6 +62,14 @@ final readonly class MakeAsset implements Changeable
 
     public function with(array $values): static
     {
-        return new self($values['description'] ?? $this->description, $values['place'] ?? $this->place, $this->make, $this->model, $values['serial'] ?? $this->serial, $this->notes, $this->custom);
+        return new self(
+            $values['description'] ?? $this->description,
+            $values['place'] ?? $this->place,
+            $this->make,
+            $this->model,
+            $values['serial'] ?? $this->serial,
+            $this->notes,
+            $this->custom,
+        );
     }
 }

@@ -57,6 +57,12 @@ final readonly class MakeClient implements Changeable, Essential
 
     public function with(array $values): static
     {
-        return new self($values['given'] ?? $this->given, $values['family'] ?? $this->family, $values['email'] ?? $this->email, $values['phone'] ?? $this->phone, $values['address'] ?? $this->address);
+        return new self(
+            $values['given'] ?? $this->given,
+            $values['family'] ?? $this->family,
+            $values['email'] ?? $this->email,
+            $values['phone'] ?? $this->phone,
+            $values['address'] ?? $this->address,
+        );
     }
 }

@@ -57,6 +57,13 @@ final readonly class OpenProject implements Changeable, Essential
 
     public function with(array $values): static
     {
-        return new self($values['title'] ?? $this->title, $values['lead'] ?? $this->lead, $values['stage'] ?? $this->stage, $values['readyBy'] ?? $this->readyBy, $this->notes, $this->service);
+        return new self(
+            $values['title'] ?? $this->title,
+            $values['lead'] ?? $this->lead,
+            $values['stage'] ?? $this->stage,
+            $values['readyBy'] ?? $this->readyBy,
+            $this->notes,
+            $this->service,
+        );
     }
 }

@@ -54,7 +54,11 @@ final readonly class SetField implements Changeable
             'project.lead' => [$value, Part::words(' leads the project')],
             'project.stage' => [Part::words('Move the project to '), $value],
             'project.notes' => [Part::words('Note: '), $value],
-            default => [Part::words($telling->label($this->record, $this->field).': '), $value, ...('replace' === $this->mode ? [Part::words(' instead of '), Part::value('phone' === $this->field ? $telling->phone($this->old) : $this->old)] : [])],
+            default => [
+                Part::words($telling->label($this->record, $this->field).': '),
+                $value,
+                ...('replace' === $this->mode ? [Part::words(' instead of '), Part::value('phone' === $this->field ? $telling->phone($this->old) : $this->old)] : []),
+            ],
         };
     }
 

@@ -55,7 +55,12 @@ final class EvidenceRecord
         unset($seal['value']);
         try {
             // What a seal does not hold together is not shown to hold.
-            if (!\is_string($value) || !\is_string($seal['key'] ?? null) || SigningKey::ALGORITHM !== ($seal['algorithm'] ?? null) || !SigningKey::holds(CanonicalJson::write($seal), $value, $seal['key'])) {
+            if (
+                !\is_string($value)
+                || !\is_string($seal['key'] ?? null)
+                || SigningKey::ALGORITHM !== ($seal['algorithm'] ?? null)
+                || !SigningKey::holds(CanonicalJson::write($seal), $value, $seal['key'])
+            ) {
                 return Verdict::of([], $said);
             }
             $holds = $own->public === $seal['key'] ? [Check::Key] : [];

@@ -27,7 +27,11 @@ final class SealedPdf
     {
         $record = self::record($bytes);
         $inside = null === $record ? null : EvidenceRecord::check($record, $own);
-        $isClosed = 1 === preg_match('/^'.self::LINE.' '.SigningKey::ALGORITHM.' (?<key>[0-9a-f]{64}) (?<sum>[0-9a-f]{64}) (?<value>[0-9a-f]{128})\n\z/m', substr($bytes, -400), $line);
+        $isClosed = 1 === preg_match(
+            '/^'.self::LINE.' '.SigningKey::ALGORITHM.' (?<key>[0-9a-f]{64}) (?<sum>[0-9a-f]{64}) (?<value>[0-9a-f]{128})\n\z/m',
+            substr($bytes, -400),
+            $line,
+        );
         if (!$isClosed && null === $inside) {
             return str_contains($bytes, self::LINE) ? Verdict::of([], null) : null;
         }

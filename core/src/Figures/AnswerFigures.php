@@ -147,7 +147,11 @@ final class AnswerFigures
     /** Share of 9 and 10 less share of 0 to 6, in hundredths (F. F. Reichheld, Harvard Business Review, December 2003). */
     private function score(): int
     {
-        $count = fn (\Closure $counts): int => array_sum(array_filter($this->numbers, static fn (int|string $number): bool => $counts(BigDecimal::of($number)), \ARRAY_FILTER_USE_KEY));
+        $count = fn (\Closure $counts): int => array_sum(array_filter(
+            $this->numbers,
+            static fn (int|string $number): bool => $counts(BigDecimal::of($number)),
+            \ARRAY_FILTER_USE_KEY,
+        ));
         $for = $count(static fn (BigDecimal $n): bool => $n->isGreaterThanOrEqualTo(9));
         $against = $count(static fn (BigDecimal $n): bool => $n->isLessThanOrEqualTo(6));
 

@@ -55,7 +55,15 @@ final readonly class Series
     /** The same where a stage or a tag is called otherwise. */
     public function renamed(StepKind $kind, string $from, string $to): self
     {
-        $called = static fn (Step $step): Step => $step->kind === $kind && $step->what === $from ? new Step($step->key, $kind, $to, $step->who, $step->days, $step->wait, $step->asText) : $step;
+        $called = static fn (Step $step): Step => $step->kind === $kind && $step->what === $from ? new Step(
+            $step->key,
+            $kind,
+            $to,
+            $step->who,
+            $step->days,
+            $step->wait,
+            $step->asText,
+        ) : $step;
 
         return new self(array_map(static fn (array $steps): array => array_map($called, $steps), $this->courses));
     }

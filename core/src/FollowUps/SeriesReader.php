@@ -76,7 +76,14 @@ final class SeriesReader
         }
         $days = $given['days'] ?? 0;
 
-        return new Step($key, $kind, $what, StepKind::Task === $kind ? ('coordinator' === $text('who', 40) ? 'coordinator' : 'lead') : $text('who', 40), \is_int($days) ? max(0, min(365, $days)) : 0, asText: StepKind::Send === $kind && true === ($given['asText'] ?? null));
+        return new Step(
+            $key,
+            $kind,
+            $what,
+            StepKind::Task === $kind ? ('coordinator' === $text('who', 40) ? 'coordinator' : 'lead') : $text('who', 40),
+            \is_int($days) ? max(0, min(365, $days)) : 0,
+            asText: StepKind::Send === $kind && true === ($given['asText'] ?? null),
+        );
     }
 
     /**

@@ -14,8 +14,15 @@ final readonly class Step
      * @param int $days of a task: working days until it is due
      * @param bool $asText of a message: as a text where the client has a number and the template has words for it
      */
-    public function __construct(public string $key, public StepKind $kind, public string $what = '', public string $who = '', public int $days = 0, public ?Wait $wait = null, public bool $asText = false)
-    {
+    public function __construct(
+        public string $key,
+        public StepKind $kind,
+        public string $what = '',
+        public string $who = '',
+        public int $days = 0,
+        public ?Wait $wait = null,
+        public bool $asText = false,
+    ) {
     }
 
     /** @return array<string, mixed> as FollowUpStep in the contract */

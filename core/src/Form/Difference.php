@@ -11,7 +11,18 @@ final class Difference
     public static function words(FormDefinition $before, FormDefinition $after): array
     {
         $words = [];
-        foreach (['title' => 'the title', 'intro' => 'the introduction', 'thanks' => 'the thanks', 'privacy' => 'the note on privacy', 'promiseMinutes' => 'the promise to answer', 'dayOrder' => 'the order of day and month', 'checkPage' => 'the page to check', 'copy' => 'the copy of the answers', 'purpose' => 'what its submissions do', 'tell' => 'who is told at once'] as $property => $name) {
+        foreach ([
+            'title' => 'the title',
+            'intro' => 'the introduction',
+            'thanks' => 'the thanks',
+            'privacy' => 'the note on privacy',
+            'promiseMinutes' => 'the promise to answer',
+            'dayOrder' => 'the order of day and month',
+            'checkPage' => 'the page to check',
+            'copy' => 'the copy of the answers',
+            'purpose' => 'what its submissions do',
+            'tell' => 'who is told at once',
+        ] as $property => $name) {
             if ($before->{$property} !== $after->{$property}) {
                 $words[] = "$name changed";
             }
@@ -74,7 +85,16 @@ final class Difference
         if ([$before->hint, $before->example] !== [$after->hint, $after->example]) {
             $words[] = "$name has another hint";
         }
-        if (self::plain($before->checks) !== self::plain($after->checks) || [$before->maxLength, $before->maxFiles, $before->maxBytes, $before->fileKinds, $before->maxLines] !== [$after->maxLength, $after->maxFiles, $after->maxBytes, $after->fileKinds, $after->maxLines]) {
+        if (
+            self::plain($before->checks) !== self::plain($after->checks)
+            || [
+                $before->maxLength,
+                $before->maxFiles,
+                $before->maxBytes,
+                $before->fileKinds,
+                $before->maxLines,
+            ] !== [$after->maxLength, $after->maxFiles, $after->maxBytes, $after->fileKinds, $after->maxLines]
+        ) {
             $words[] = "$name is checked otherwise";
         }
         if (self::plain($before->points) !== self::plain($after->points)) {

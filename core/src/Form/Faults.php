@@ -34,7 +34,10 @@ final readonly class Faults
         return [
             ...('' === trim($form->title) ? ['The form has no title. Write one under “The form”.'] : []),
             ...(null === $form->purpose ? ['Say under “The form” what its submissions do: open a project, add to an open one, or be filed with the client.'] : []),
-            ...($form->promiseMinutes > self::LONGEST_PROMISE ? [\sprintf('The promise is longer than %s working minutes. Shorten it.', number_format(self::LONGEST_PROMISE))] : []),
+            ...($form->promiseMinutes > self::LONGEST_PROMISE ? [\sprintf(
+                'The promise is longer than %s working minutes. Shorten it.',
+                number_format(self::LONGEST_PROMISE),
+            )] : []),
             ...$this->text('The thanks', $form->thanks, $form),
             ...self::pages($form),
             ...$this->questions($form),
@@ -94,7 +97,9 @@ final readonly class Faults
         foreach ($form->endings as $i => $ending) {
             $place = 'Ending '.($i + 1);
             if (EndingKind::Form === $ending->kind && ($ending->text === $own || !\in_array($ending->text, $forms, true))) {
-                $faults[] = $ending->text === $own ? "$place leads back to this form. Choose another one." : "$place leads to a form that is not published. Choose one that is, or publish it first.";
+                $faults[] = $ending->text === $own
+                    ? "$place leads back to this form. Choose another one."
+                    : "$place leads to a form that is not published. Choose one that is, or publish it first.";
             }
             if (EndingKind::Thanks === $ending->kind) {
                 $faults = [...$faults, ...('' === trim($ending->text) ? ["$place says nothing. Write its thanks."] : $this->text($place, $ending->text, $form))];
@@ -146,7 +151,10 @@ final readonly class Faults
         } catch (UnreadableTemplate) {
             return ["$place: a {{…}} is opened and not closed. Write {{name}}, or remove it."];
         }
-        $known = [...self::FIELDS, ...array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->type->asks() && !$question->staffOnly), 'key')];
+        $known = [
+            ...self::FIELDS,
+            ...array_column(array_filter($form->questions(), static fn (Question $question): bool => $question->type->asks() && !$question->staffOnly), 'key'),
+        ];
         $unknown = array_values(array_diff($named, $known));
 
         return [] === $unknown ? [] : ["$place: {{{$unknown[0]}}} would stay empty, as nothing has that name. Choose one that exists."];

@@ -24,9 +24,15 @@ final class KnownAsker
         foreach ($form->questions() as $question) {
             array_push($hungOn, ...($question->showIf?->questions() ?? []), ...($question->requiredIf?->questions() ?? []));
         }
-        $known = array_filter($form->questions(), static fn (Question $question): bool => \in_array($question->destination, self::KNOWN, true) && !$question->staffOnly && null === $question->showIf && !\in_array($question->key, $hungOn, true));
+        $known = array_filter(
+            $form->questions(),
+            static fn (Question $question): bool => \in_array($question->destination, self::KNOWN, true) && !$question->staffOnly && null === $question->showIf && !\in_array($question->key, $hungOn, true),
+        );
         $answers = array_intersect_key(OnFileAnswers::to($form, $values, $name), array_flip(array_map(static fn (Question $question): string => $question->key, $known)));
-        $left = array_filter($form->questions(), static fn (Question $question): bool => !$question->staffOnly && !isset($answers[$question->key]) && $question->type->asks() && $question->type->isShown());
+        $left = array_filter(
+            $form->questions(),
+            static fn (Question $question): bool => !$question->staffOnly && !isset($answers[$question->key]) && $question->type->asks() && $question->type->isShown(),
+        );
 
         return [] === $left ? [] : $answers;
     }

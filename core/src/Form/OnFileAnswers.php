@@ -26,7 +26,10 @@ final class OnFileAnswers
                 continue;
             }
             $answer = match (true) {
-                Destination::ClientName === $question->destination && $question->type instanceof NameParts => array_filter(['given' => $name[0], 'family' => $name[1]], static fn (string $part): bool => '' !== $part),
+                Destination::ClientName === $question->destination && $question->type instanceof NameParts => array_filter(
+                    ['given' => $name[0], 'family' => $name[1]],
+                    static fn (string $part): bool => '' !== $part,
+                ),
                 Destination::ClientName === $question->destination => trim(implode(' ', $name)),
                 default => self::fitting($question, $values[$place] ?? ''),
             };

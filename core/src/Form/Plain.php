@@ -52,7 +52,10 @@ final class Plain
         if (!\is_array($texts) || \count($texts) > $most) {
             throw new InvalidDefinition("$key: a list of at most $most is needed");
         }
-        $texts = array_map(static fn (mixed $text): string => \is_string($text) && mb_strlen($text) <= $longest ? trim($text) : throw new InvalidDefinition("$key: texts of at most $longest characters are needed"), array_values($texts));
+        $texts = array_map(
+            static fn (mixed $text): string => \is_string($text) && mb_strlen($text) <= $longest ? trim($text) : throw new InvalidDefinition("$key: texts of at most $longest characters are needed"),
+            array_values($texts),
+        );
 
         return array_values(array_filter($texts, static fn (string $text): bool => '' !== $text));
     }

@@ -78,7 +78,8 @@ final readonly class Question
     public function withoutNumber(): self
     {
         return new self(
-            $this->key, 0, $this->type, $this->wording, $this->hint, $this->example, $this->required, $this->options, $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
+            $this->key, 0, $this->type, $this->wording, $this->hint, $this->example, $this->required, $this->options, $this->maxLength,
+            $this->maxFiles, $this->maxBytes, $this->destination,
             customField: $this->customField, lines: $this->lines, maxLines: $this->maxLines, points: $this->points,
         );
     }
@@ -97,8 +98,10 @@ final readonly class Question
         }
 
         return new self(
-            $this->key, $this->number, $this->type, $this->wording, $this->hint, $this->example, $this->required, [...$this->options, ...$others], $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
-            $this->checks, $this->showIf, $this->requiredIf, $this->half, $this->staffOnly, $this->parameter, $this->raw, $this->customField, $this->third, $this->default, $this->asList, $this->fileKinds,
+            $this->key, $this->number, $this->type, $this->wording, $this->hint, $this->example, $this->required, [...$this->options, ...$others],
+            $this->maxLength, $this->maxFiles, $this->maxBytes, $this->destination,
+            $this->checks, $this->showIf, $this->requiredIf, $this->half, $this->staffOnly, $this->parameter, $this->raw, $this->customField,
+            $this->third, $this->default, $this->asList, $this->fileKinds,
             $this->lines, $this->maxLines, $this->picture, $this->points,
         );
     }

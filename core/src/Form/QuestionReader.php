@@ -150,7 +150,9 @@ final class QuestionReader
     {
         $key = Plain::text($data, 'key');
 
-        return 1 === preg_match('/^[a-z][a-z0-9_]{0,39}$/', $key) ? $key : throw new InvalidDefinition("$at: a key is 1 to 40 small letters, figures and underlines, and starts with a letter");
+        return 1 === preg_match('/^[a-z][a-z0-9_]{0,39}$/', $key)
+            ? $key
+            : throw new InvalidDefinition("$at: a key is 1 to 40 small letters, figures and underlines, and starts with a letter");
     }
 
     /**
@@ -160,7 +162,10 @@ final class QuestionReader
      */
     private static function options(array $data, QuestionKind $type, string $at): array
     {
-        $options = array_map(static fn (array $option): Option => new Option(Plain::text($option, 'value'), Plain::text($option, 'label'), Plain::texts($option, 'also', 20, 60)), Plain::rows($data, 'options'));
+        $options = array_map(
+            static fn (array $option): Option => new Option(Plain::text($option, 'value'), Plain::text($option, 'label'), Plain::texts($option, 'also', 20, 60)),
+            Plain::rows($data, 'options'),
+        );
         if ($type->offersOptions() && [] === $options) {
             throw new InvalidDefinition("$at: it offers nothing to choose from");
         }
@@ -204,7 +209,10 @@ final class QuestionReader
         if (\strlen($picture) > self::MAX_PICTURE) {
             throw new InvalidDefinition("$at: the picture is larger than ".(self::MAX_PICTURE / 1000).' kB');
         }
-        if (1 !== preg_match('#^data:(image/(?:png|jpeg|webp));base64,([A-Za-z0-9+/]+=*)$#D', $picture, $m) || ($m[1] !== (getimagesizefromstring((string) base64_decode($m[2], true))['mime'] ?? ''))) {
+        if (
+            1 !== preg_match('#^data:(image/(?:png|jpeg|webp));base64,([A-Za-z0-9+/]+=*)$#D', $picture, $m)
+            || ($m[1] !== (getimagesizefromstring((string) base64_decode($m[2], true))['mime'] ?? ''))
+        ) {
             throw new InvalidDefinition("$at: the picture is no PNG, JPEG or WebP");
         }
 

@@ -36,7 +36,9 @@ final readonly class ClientRowReader
         $left = [];
         $emails = self::each($values[ClientField::Email->value] ?? [], $this->emails->read(...), 'email', $left);
         $phones = self::each($values[ClientField::Phone->value] ?? [], $this->phones->read(...), 'phone', $left);
-        $address = '' !== $first(ClientField::Address) ? $first(ClientField::Address) : (new PostalAddress($first(ClientField::AddressLine), $first(ClientField::Locality), $first(ClientField::PostalCode), $first(ClientField::Country)))->oneLine();
+        $address = '' !== $first(ClientField::Address)
+            ? $first(ClientField::Address)
+            : (new PostalAddress($first(ClientField::AddressLine), $first(ClientField::Locality), $first(ClientField::PostalCode), $first(ClientField::Country)))->oneLine();
         // A country alone is no address.
         $address = $address === $first(ClientField::Country) ? '' : $address;
         $organisation = $first(ClientField::Organisation);

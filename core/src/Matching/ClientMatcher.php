@@ -65,7 +65,9 @@ final readonly class ClientMatcher
         $client = $directory->clients([$id])[$id] ?? null;
         $other = null === $client ? null : $directory->person($id);
 
-        return null === $client || null === $other ? $candidates : [...$candidates, new Candidate($client, $directory->judge()->judge($this->people->ofReadings($readings), $other))];
+        return null === $client || null === $other
+            ? $candidates
+            : [...$candidates, new Candidate($client, $directory->judge()->judge($this->people->ofReadings($readings), $other))];
     }
 
     /** @return list<ComparedField> the fields that the submission answers, beside those on file */
@@ -85,7 +87,15 @@ final readonly class ClientMatcher
         $phone = $readings->for(Destination::ClientPhone);
         if (null !== $phone && '' !== $phone->string()) {
             $there = \in_array($phone->string(), $client->phones, true) ? $phone->string() : ($client->phones[0] ?? '');
-            $fields[] = $this->field('Phone', $phone, $this->phones->format($phone->string()), '' === $there ? '' : $this->phones->format($there), $candidate->judgement, [Field::Phone], 'differs');
+            $fields[] = $this->field(
+                'Phone',
+                $phone,
+                $this->phones->format($phone->string()),
+                '' === $there ? '' : $this->phones->format($there),
+                $candidate->judgement,
+                [Field::Phone],
+                'differs',
+            );
         }
         $home = $readings->for(Destination::ClientAddress);
         $place = $home ?? $readings->for(Destination::AssetPlace);
@@ -104,7 +114,10 @@ final readonly class ClientMatcher
     /** The place on file that is told: word for word, or else the client's address, or where their first thing stands. */
     private static function known(KnownClient $client, string $told): string
     {
-        $places = array_filter([$client->address, ...$client->otherAddresses, ...array_map(static fn (array $asset): string => $asset['place'] ?? '', $client->assets)], static fn (string $place): bool => '' !== $place);
+        $places = array_filter(
+            [$client->address, ...$client->otherAddresses, ...array_map(static fn (array $asset): string => $asset['place'] ?? '', $client->assets)],
+            static fn (string $place): bool => '' !== $place,
+        );
         $same = array_filter($places, static fn (string $place): bool => self::plain($place) === self::plain($told));
 
         return reset($same) ?: (reset($places) ?: '');

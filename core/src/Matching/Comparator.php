@@ -247,7 +247,10 @@ final readonly class Comparator
             };
         }
         // One figure of the number wrong or left out.
-        $close = '' !== $a->houseNumber && '' !== $b->houseNumber && 1 === levenshtein($a->houseNumber, $b->houseNumber) && max(\strlen($a->houseNumber), \strlen($b->houseNumber)) > 1;
+        $close = '' !== $a->houseNumber
+            && '' !== $b->houseNumber
+            && 1 === levenshtein($a->houseNumber, $b->houseNumber)
+            && max(\strlen($a->houseNumber), \strlen($b->houseNumber)) > 1;
 
         return Level::Same === $street && ($close || '' === $a->houseNumber || '' === $b->houseNumber) ? Level::Part : Level::Different;
     }

@@ -43,7 +43,11 @@ final readonly class Estimator
         foreach ($shares as $field => $levels) {
             foreach (array_keys($levels) as $level) {
                 // Never below what was: fields agree together more often by chance than each does alone.
-                $shares[$field][$level] = ['m' => $shares[$field][$level]['m'], 'h' => $before->shares[$field][$level]['h'], 'u' => max($before->shares[$field][$level]['u'], $chance[$field][$level])];
+                $shares[$field][$level] = [
+                    'm' => $shares[$field][$level]['m'],
+                    'h' => $before->shares[$field][$level]['h'],
+                    'u' => max($before->shares[$field][$level]['u'], $chance[$field][$level]),
+                ];
             }
         }
 
@@ -86,7 +90,11 @@ final readonly class Estimator
         foreach ($shares as $field => $levels) {
             foreach ($levels as $level => $share) {
                 $total = array_sum($sums['m'][$field] ?? []) + self::PRIOR_PAIRS;
-                $shares[$field][$level] = ['m' => max(self::LEAST, (($sums['m'][$field][$level] ?? 0.0) + $before->shares[$field][$level]['m'] * self::PRIOR_PAIRS) / $total), 'h' => $share['h'], 'u' => $share['u']];
+                $shares[$field][$level] = [
+                    'm' => max(self::LEAST, (($sums['m'][$field][$level] ?? 0.0) + $before->shares[$field][$level]['m'] * self::PRIOR_PAIRS) / $total),
+                    'h' => $share['h'],
+                    'u' => $share['u'],
+                ];
                 $apart[$field][$level] = ($sums['u'][$field][$level] ?? 0.0) / max(1, array_sum($sums['u'][$field] ?? []));
             }
         }

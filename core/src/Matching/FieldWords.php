@@ -12,7 +12,15 @@ final class FieldWords
     {
         $weights = array_filter($judgement->weights, static fn (float $weight): bool => $weight > 1);
         arsort($weights);
-        $names = [Field::Given->value => 'given name', Field::Family->value => 'family name', Field::Email->value => 'mail', Field::Phone->value => 'phone', Field::Address->value => 'address', Field::Area->value => 'area', Field::Organisation->value => 'organisation'];
+        $names = [
+            Field::Given->value => 'given name',
+            Field::Family->value => 'family name',
+            Field::Email->value => 'mail',
+            Field::Phone->value => 'phone',
+            Field::Address->value => 'address',
+            Field::Area->value => 'area',
+            Field::Organisation->value => 'organisation',
+        ];
         $words = [];
         foreach (array_keys($weights) as $field) {
             $level = $judgement->levels[$field];

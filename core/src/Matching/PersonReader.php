@@ -26,7 +26,15 @@ final readonly class PersonReader
         $email = $readings->for(Destination::ClientEmail)?->string() ?? '';
         $phone = $readings->for(Destination::ClientPhone)?->string() ?? '';
 
-        return $this->of($given, $family, $readings->for(Destination::ClientOrganisation)->text ?? '', [$email], [$phone], $readings->for(Destination::ClientAddress)->text ?? '', array_map(static fn (Reading $place): string => $place->text, $readings->allFor(Destination::AssetPlace)));
+        return $this->of(
+            $given,
+            $family,
+            $readings->for(Destination::ClientOrganisation)->text ?? '',
+            [$email],
+            [$phone],
+            $readings->for(Destination::ClientAddress)->text ?? '',
+            array_map(static fn (Reading $place): string => $place->text, $readings->allFor(Destination::AssetPlace)),
+        );
     }
 
     /**

@@ -84,7 +84,10 @@ final class DocumentReader
             $nodes[] = match ($node['type'] ?? null) {
                 'text' => ['type' => 'text', 'text' => $this->words($node['text'] ?? '', self::MOST_LETTERS)] + $marks,
                 'hardBreak' => ['type' => 'hardBreak'] + $marks,
-                'field' => ['type' => 'field', 'attrs' => ['field' => $this->name($attrs['field'] ?? ''), 'or' => null === ($attrs['or'] ?? null) ? null : $this->words($attrs['or'], 200)]] + $marks,
+                'field' => [
+                    'type' => 'field',
+                    'attrs' => ['field' => $this->name($attrs['field'] ?? ''), 'or' => null === ($attrs['or'] ?? null) ? null : $this->words($attrs['or'], 200)],
+                ] + $marks,
                 default => throw new InvalidDocument('There is something in a line that cannot stand in a message.'),
             };
         }
@@ -123,7 +126,10 @@ final class DocumentReader
         }
         $field = $attrs['field'] ?? '';
 
-        return ['label' => $label] + (\is_string($field) && '' !== $field ? ['field' => $this->name($field), 'href' => ''] : ['field' => '', 'href' => $this->address($attrs['href'] ?? '')]);
+        return ['label' => $label] + (\is_string($field) && '' !== $field ? ['field' => $this->name($field), 'href' => ''] : [
+            'field' => '',
+            'href' => $this->address($attrs['href'] ?? ''),
+        ]);
     }
 
     private function address(mixed $given): string

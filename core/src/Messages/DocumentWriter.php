@@ -102,7 +102,9 @@ final class DocumentWriter
         }
         $line = ClosedUp::of($line);
 
-        return [] === array_filter($line, static fn (array $node): bool => 'text' === $node['type'] && \is_string($node['text'] ?? null) && '' !== trim($node['text'])) ? [] : $line;
+        return [] === array_filter($line, static fn (array $node): bool => 'text' === $node['type'] && \is_string($node['text'] ?? null) && '' !== trim($node['text']))
+            ? []
+            : $line;
     }
 
     /** @param array<string, mixed> $node */

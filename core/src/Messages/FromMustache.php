@@ -65,7 +65,10 @@ final class FromMustache
         match ($kind) {
             '#', '^' => $this->open[] = ['type' => 'only', 'attrs' => ['field' => $field, 'empty' => '^' === $kind]],
             '/' => array_pop($this->open),
-            default => $this->line[] = ['type' => 'field', 'attrs' => ['field' => $field, 'or' => '' === $or && \in_array($field, self::ALWAYS, true) ? null : $or]] + self::marks($this->open),
+            default => $this->line[] = [
+                'type' => 'field',
+                'attrs' => ['field' => $field, 'or' => '' === $or && \in_array($field, self::ALWAYS, true) ? null : $or],
+            ] + self::marks($this->open),
         };
     }
 

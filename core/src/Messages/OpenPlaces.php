@@ -24,7 +24,11 @@ final class OpenPlaces
     /** @param string $text as a subject or a text message is kept */
     public function line(string $text): string
     {
-        return (string) preg_replace_callback('/\{\{ *([a-z][a-z0-9_.]*) *(\|[^{}]*)?\}\}/', fn (array $m): string => $this->isOpen($m[1], ltrim($m[2] ?? '', '|')) ? "{{{$m[1]}|{$this->open($m[1])}}}" : $m[0], $text);
+        return (string) preg_replace_callback(
+            '/\{\{ *([a-z][a-z0-9_.]*) *(\|[^{}]*)?\}\}/',
+            fn (array $m): string => $this->isOpen($m[1], ltrim($m[2] ?? '', '|')) ? "{{{$m[1]}|{$this->open($m[1])}}}" : $m[0],
+            $text,
+        );
     }
 
     public function document(MessageDocument $document): MessageDocument

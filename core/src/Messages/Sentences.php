@@ -17,7 +17,10 @@ final class Sentences
     {
         $left = [];
         foreach (self::of($nodes) as $sentence) {
-            $names = array_filter($sentence, static fn (array $node): bool => 'field' === $node['type'] && \is_array($node['attrs'] ?? null) && \in_array($node['attrs']['field'] ?? '', $fields, true));
+            $names = array_filter(
+                $sentence,
+                static fn (array $node): bool => 'field' === $node['type'] && \is_array($node['attrs'] ?? null) && \in_array($node['attrs']['field'] ?? '', $fields, true),
+            );
             if ([] === $names) {
                 array_push($left, ...$sentence);
             }

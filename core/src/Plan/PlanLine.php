@@ -124,13 +124,25 @@ final readonly class PlanLine
             'amended' => $this->handled->isAmended(),
             'canDrop' => $this->isDropped() || $this->canDrop(),
             'fields' => array_map(static fn (LineField $field): array => $field->toArray(), $this->effect instanceof Changeable ? $this->effect->fields() : []),
-            'compared' => array_map(static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field), $this->compared),
+            'compared' => array_map(
+                static fn (ComparedField $field): array => ['answer' => 0 === $field->answer ? null : $field->answer] + get_object_vars($field),
+                $this->compared,
+            ),
         ];
     }
 
     /** @param list<ComparedField>|null $compared */
     private function with(?Effect $effect = null, ?Said $said = null, ?Choice $choice = null, ?array $compared = null): self
     {
-        return new self($this->key, $this->group, $said ?? $this->said, $effect ?? $this->effect, $choice ?? $this->choice, $compared ?? $this->compared, $this->handled, $this->isLoose);
+        return new self(
+            $this->key,
+            $this->group,
+            $said ?? $this->said,
+            $effect ?? $this->effect,
+            $choice ?? $this->choice,
+            $compared ?? $this->compared,
+            $this->handled,
+            $this->isLoose,
+        );
     }
 }

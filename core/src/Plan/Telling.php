@@ -19,8 +19,15 @@ final readonly class Telling
      * @param array<string, string> $templates subjects by key
      * @param PhoneReader|null $phones null where numbers are told as they are kept
      */
-    public function __construct(public \DateTimeImmutable $today, private array $staff, private array $records, private array $labels, private array $templates, public string $assetWord, private ?PhoneReader $phones = null)
-    {
+    public function __construct(
+        public \DateTimeImmutable $today,
+        private array $staff,
+        private array $records,
+        private array $labels,
+        private array $templates,
+        public string $assetWord,
+        private ?PhoneReader $phones = null,
+    ) {
     }
 
     /** @return string an id that nobody here has, as it is */

@@ -77,7 +77,10 @@ final readonly class AssetLines
         foreach ($client->assets ?? [] as $asset) {
             $bySerial = isset($told['serial']) && '' !== self::plain($asset['serial'] ?? '') && self::plain($asset['serial'] ?? '') === self::plain($told['serial']->text);
             if ($bySerial || (isset($told['description']) && self::plain($asset['description']) === self::plain($told['description']->text))) {
-                return [PlanLine::of($key, 'Project', new UseAsset($asset['id']), $now->telling)->because($bySerial ? 'same serial number' : 'same description'), ...$this->changes($now, $asset, $told, $key, $decisions)];
+                return [
+                    PlanLine::of($key, 'Project', new UseAsset($asset['id']), $now->telling)->because($bySerial ? 'same serial number' : 'same description'),
+                    ...$this->changes($now, $asset, $told, $key, $decisions),
+                ];
             }
         }
 
@@ -99,7 +102,15 @@ final readonly class AssetLines
             // Those of further lines of a table hang on no asset of their own in the plan, and stay in the notes.
             if (null !== $reading && 'asset' === $key) {
                 $line = (new FieldChange("field.asset.$field", 'asset', $field, false, 'place' === $field ? 'replace' : 'keep', 'place' === $field))
-                    ->line($reading, $reading->text, $now->inquiry->sentText($reading), [$asset[$field] ?? ''], $decisions, $now->telling, 'serial' === $field ? self::plain(...) : null);
+                    ->line(
+                        $reading,
+                        $reading->text,
+                        $now->inquiry->sentText($reading),
+                        [$asset[$field] ?? ''],
+                        $decisions,
+                        $now->telling,
+                        'serial' === $field ? self::plain(...) : null,
+                    );
                 if (null !== $line->effect || null !== $line->choice) {
                     $lines[] = $line;
                 }
@@ -121,7 +132,15 @@ final readonly class AssetLines
         $text = static fn (string $field): string => isset($told[$field]) ? $told[$field]->text : '';
         $description = $text('description');
 
-        $effect = new MakeAsset('' !== $description ? $description : trim($text('make').' '.$text('model')), $text('place'), $text('make'), $text('model'), $text('serial'), $text('notes'), $custom);
+        $effect = new MakeAsset(
+            '' !== $description ? $description : trim($text('make').' '.$text('model')),
+            $text('place'),
+            $text('make'),
+            $text('model'),
+            $text('serial'),
+            $text('notes'),
+            $custom,
+        );
 
         return PlanLine::of($key, 'Project', $effect, $now->telling, Sources::of(array_intersect_key($told, self::FIELDS)));
     }

@@ -39,7 +39,10 @@ final readonly class ClientLines
         }
         $choice = $this->choice($now->onFile->candidates, $decisions[self::CHOICE] ?? null);
         if ('new' === $choice->chosen) {
-            return new ClientOutcome([$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now), ...self::apart($now, isset($decisions[self::CHOICE]))], null);
+            return new ClientOutcome(
+                [$this->newClient($now, $choice, isset($decisions[self::CHOICE])), ...self::link($now), ...self::apart($now, isset($decisions[self::CHOICE]))],
+                null,
+            );
         }
         if (self::UNRELATED === $choice->chosen) {
             return new ClientOutcome([$this->newClient($now, $choice, true), ...self::apart($now, true, true)], null);
@@ -99,7 +102,15 @@ final readonly class ClientLines
         $who = Part::value($name->text ?? 'who wrote', $name?->question->number);
         $record = $now->telling->record('client', $likeliest->client->id);
         $line = 1 === \count($now->onFile->candidates)
-            ? PlanLine::telling('client', 'Client', 'Is ', $who, ' the same person as ', $record, str_replace(', client', ', a client', $now->telling->more('client', $likeliest->client->id)).'?')
+            ? PlanLine::telling(
+                'client',
+                'Client',
+                'Is ',
+                $who,
+                ' the same person as ',
+                $record,
+                str_replace(', client', ', a client', $now->telling->more('client', $likeliest->client->id)).'?',
+            )
             : PlanLine::telling('client', 'Client', 'Which client is ', $who, '? '.\count($now->onFile->candidates).' on file may be');
 
         return $line->because(self::sureness($likeliest))->offering($choice)->comparing($this->matcher->compare($now->inquiry->readings, $likeliest));
@@ -113,13 +124,22 @@ final readonly class ClientLines
     /** @return list<PlanLine> a new client of a household that is known is linked to it */
     private static function link(PlanContext $now): array
     {
-        return self::isHousehold($now->onFile->candidates) ? [PlanLine::of('client.link', 'Client', new LinkClient($now->onFile->candidates[0]->client->id, 'household'), $now->telling)] : [];
+        return self::isHousehold($now->onFile->candidates)
+            ? [PlanLine::of('client.link', 'Client', new LinkClient($now->onFile->candidates[0]->client->id, 'household'), $now->telling)]
+            : [];
     }
 
     /** @return list<PlanLine> somebody said that it is none of those who might be meant: nobody is asked again */
     private static function apart(PlanContext $now, bool $decided, bool $household = false): array
     {
-        $others = array_filter($now->onFile->candidates, static fn (Candidate $candidate): bool => \in_array($candidate->judgement->verdict, [Verdict::Same, Verdict::Perhaps, ...($household ? [Verdict::Household] : [])], true));
+        $others = array_filter(
+            $now->onFile->candidates,
+            static fn (Candidate $candidate): bool => \in_array(
+                $candidate->judgement->verdict,
+                [Verdict::Same, Verdict::Perhaps, ...($household ? [Verdict::Household] : [])],
+                true,
+            ),
+        );
         if (!$decided || [] === $others) {
             return [];
         }
@@ -137,7 +157,13 @@ final readonly class ClientLines
         [$given, $family] = $this->parts($name);
         $effect = new MakeClient($given, $family, $email?->string() ?? '', $phone?->string() ?? '', $place->text ?? '');
 
-        return PlanLine::of('client', 'Client', $effect, $now->telling, Sources::of(['given' => $name, 'family' => $name, 'email' => $email, 'phone' => $phone, 'address' => $place]))
+        return PlanLine::of(
+            'client',
+            'Client',
+            $effect,
+            $now->telling,
+            Sources::of(['given' => $name, 'family' => $name, 'email' => $email, 'phone' => $phone, 'address' => $place]),
+        )
             ->because(self::whyNew($now->onFile->candidates, $decided))->offering($choice)
             ->comparing(self::isHousehold($now->onFile->candidates) ? $this->matcher->compare($now->inquiry->readings, $now->onFile->candidates[0]) : []);
     }

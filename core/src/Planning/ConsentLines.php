@@ -17,10 +17,19 @@ final readonly class ConsentLines
     public function lines(PlanContext $now): array
     {
         $day = '' === $now->inquiry->received ? $now->today->format('Y-m-d') : $now->inquiry->received;
-        $given = array_filter($now->inquiry->readings->all, static fn (Reading $reading): bool => Destination::ClientConsent === $reading->question->destination && '' !== $reading->string());
+        $given = array_filter(
+            $now->inquiry->readings->all,
+            static fn (Reading $reading): bool => Destination::ClientConsent === $reading->question->destination && '' !== $reading->string(),
+        );
 
         return array_values(array_map(
-            static fn (Reading $reading): PlanLine => PlanLine::of("consent.{$reading->question->key}", 'Client', new KeepConsent(trim($reading->question->wording), $day), $now->telling, Sources::of(['wording' => $reading]))->because('as it was agreed to'),
+            static fn (Reading $reading): PlanLine => PlanLine::of(
+                "consent.{$reading->question->key}",
+                'Client',
+                new KeepConsent(trim($reading->question->wording), $day),
+                $now->telling,
+                Sources::of(['wording' => $reading]),
+            )->because('as it was agreed to'),
             $given,
         ));
     }

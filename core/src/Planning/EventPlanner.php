@@ -32,10 +32,20 @@ final readonly class EventPlanner
         $newLead = $outcome->lead();
         $lines = [];
         if (null !== $newLead && $newLead->id !== $lead->id) {
-            $lines[] = PlanLine::of('lead', 'Project', SetField::to('project', 'lead', $newLead->id), $now->telling)->because(RuleOutcome::why($outcome->leads), RuleOutcome::leadsTo($outcome->leads));
+            $lines[] = PlanLine::of(
+                'lead',
+                'Project',
+                SetField::to('project', 'lead', $newLead->id),
+                $now->telling,
+            )->because(RuleOutcome::why($outcome->leads), RuleOutcome::leadsTo($outcome->leads));
         }
         if ('' !== $outcome->stage()) {
-            $lines[] = PlanLine::of('stage', 'Project', SetField::to('project', 'stage', $outcome->stage()), $now->telling)->because(RuleOutcome::why($outcome->stages), RuleOutcome::leadsTo($outcome->stages));
+            $lines[] = PlanLine::of(
+                'stage',
+                'Project',
+                SetField::to('project', 'stage', $outcome->stage()),
+                $now->telling,
+            )->because(RuleOutcome::why($outcome->stages), RuleOutcome::leadsTo($outcome->stages));
         }
         $lead = $newLead ?? $lead;
         $lines = [...$lines, ...$this->tasks->ruled($now, $lead, $readyBy)];
@@ -54,6 +64,8 @@ final readonly class EventPlanner
             }
         }
 
-        return [] === $outcome->checklists ? $lines : [...$lines, RuleLines::noProject('tasks.none', implode(' and ', array_map(static fn (Checklist $list): string => $list->name, array_values($outcome->checklists))))];
+        return [] === $outcome->checklists
+            ? $lines
+            : [...$lines, RuleLines::noProject('tasks.none', implode(' and ', array_map(static fn (Checklist $list): string => $list->name, array_values($outcome->checklists))))];
     }
 }

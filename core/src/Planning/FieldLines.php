@@ -47,11 +47,24 @@ final readonly class FieldLines
             if (null !== $reading) {
                 // Notes grow; what is there is never replaced.
                 $known = 'notes' === $field ? [] : [$client->fields[$field] ?? ''];
-                $lines[] = (new FieldChange("field.{$reading->question->key}", 'client', $field))->line($reading, $reading->text, $now->inquiry->sentText($reading), $known, $decisions, $now->telling);
+                $lines[] = (new FieldChange("field.{$reading->question->key}", 'client', $field))->line(
+                    $reading,
+                    $reading->text,
+                    $now->inquiry->sentText($reading),
+                    $known,
+                    $decisions,
+                    $now->telling,
+                );
             }
         }
 
-        return [...$this->reach($now, $decisions, $client), ...$lines, ...$this->tags($now, Destination::ClientTags, 'client', 'Client'), ...$this->contact($now), ...$this->custom($now, $decisions, Destination::ClientCustom, $client)];
+        return [
+            ...$this->reach($now, $decisions, $client),
+            ...$lines,
+            ...$this->tags($now, Destination::ClientTags, 'client', 'Client'),
+            ...$this->contact($now),
+            ...$this->custom($now, $decisions, Destination::ClientCustom, $client),
+        ];
     }
 
     /**
@@ -67,7 +80,14 @@ final readonly class FieldLines
         $budget = $now->inquiry->readings->for(Destination::ProjectBudget);
 
         return [
-            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'project', 'budget'))->line($budget, MoneyWords::of($budget, $now->desk->naming->currency), null, [], $decisions, $now->telling)]),
+            ...(null === $budget ? [] : [(new FieldChange("field.{$budget->question->key}", 'project', 'budget'))->line(
+                $budget,
+                MoneyWords::of($budget, $now->desk->naming->currency),
+                null,
+                [],
+                $decisions,
+                $now->telling,
+            )]),
             ...($hasAsset ? $this->custom($now, $decisions, Destination::AssetCustom, null) : []),
             ...$this->custom($now, $decisions, Destination::ProjectCustom, null),
             ...$this->tags($now, Destination::ProjectTags, 'project', 'Project'),
@@ -96,12 +116,27 @@ final readonly class FieldLines
         ] as [$field, $destination, $known]) {
             $reading = $now->inquiry->readings->for($destination);
             if (null !== $reading && '' !== $reading->string()) {
-                $lines[] = (new FieldChange("field.$field", 'client', $field, true, 'both'))->line($reading, $reading->string(), $now->inquiry->sentValue($reading), $known, $decisions, $now->telling, $fold);
+                $lines[] = (new FieldChange("field.$field", 'client', $field, true, 'both'))->line(
+                    $reading,
+                    $reading->string(),
+                    $now->inquiry->sentValue($reading),
+                    $known,
+                    $decisions,
+                    $now->telling,
+                    $fold,
+                );
             }
         }
         $home = $now->inquiry->readings->for(Destination::ClientAddress);
         if (null !== $home) {
-            $lines[] = (new FieldChange('field.address', 'client', 'address', true, 'both', true))->line($home, $home->text, $now->inquiry->sentText($home), [$client->address, ...$client->otherAddresses], $decisions, $now->telling);
+            $lines[] = (new FieldChange('field.address', 'client', 'address', true, 'both', true))->line(
+                $home,
+                $home->text,
+                $now->inquiry->sentText($home),
+                [$client->address, ...$client->otherAddresses],
+                $decisions,
+                $now->telling,
+            );
         }
 
         // What is on file as it was written needs no line of its own.
@@ -130,7 +165,14 @@ final readonly class FieldLines
                 $lines[] = $day->line($reading, $key, $group, "{$field->label}: ", $now->today, $effect);
             } else {
                 $value = CustomKind::Text === $field->kind ? $reading->text : $reading->string();
-                $lines[] = (new FieldChange("field.{$reading->question->key}", $record, "custom.{$field->key}"))->line($reading, $value, CustomKind::Text === $field->kind ? $now->inquiry->sentText($reading) : $now->inquiry->sentValue($reading), [$client->fields["custom.{$field->key}"] ?? ''], $decisions, $now->telling);
+                $lines[] = (new FieldChange("field.{$reading->question->key}", $record, "custom.{$field->key}"))->line(
+                    $reading,
+                    $value,
+                    CustomKind::Text === $field->kind ? $now->inquiry->sentText($reading) : $now->inquiry->sentValue($reading),
+                    [$client->fields["custom.{$field->key}"] ?? ''],
+                    $decisions,
+                    $now->telling,
+                );
             }
         }
 
@@ -140,7 +182,16 @@ final readonly class FieldLines
     /** @return list<PlanLine> */
     private function tags(PlanContext $now, Destination $destination, string $record, string $group): array
     {
-        return array_map(static fn (Reading $reading): PlanLine => PlanLine::of("tags.{$reading->question->key}", $group, new AddTags($record, $reading->texts()), $now->telling, Sources::of(['tags' => $reading])), $now->inquiry->readings->allFor($destination));
+        return array_map(
+            static fn (Reading $reading): PlanLine => PlanLine::of(
+                "tags.{$reading->question->key}",
+                $group,
+                new AddTags($record, $reading->texts()),
+                $now->telling,
+                Sources::of(['tags' => $reading]),
+            ),
+            $now->inquiry->readings->allFor($destination),
+        );
     }
 
     /** @return list<PlanLine> */
@@ -150,7 +201,12 @@ final readonly class FieldLines
         if ([] === $told) {
             return [];
         }
-        $effect = new AddContact($told['name']->text ?? '', $told['role']->text ?? '', isset($told['email']) ? $told['email']->string() : '', isset($told['phone']) ? $told['phone']->string() : '');
+        $effect = new AddContact(
+            $told['name']->text ?? '',
+            $told['role']->text ?? '',
+            isset($told['email']) ? $told['email']->string() : '',
+            isset($told['phone']) ? $told['phone']->string() : '',
+        );
 
         return [PlanLine::of('contact', 'Client', $effect, $now->telling, Sources::of($told))];
     }

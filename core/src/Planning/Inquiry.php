@@ -21,8 +21,15 @@ final readonly class Inquiry
      * @param TimesAhead|null $times where free times are found; null where nothing is to be booked
      * @param Readings|null $sent of what stood in the form when it was sent out; null where it was not filled in beforehand
      */
-    public function __construct(public Readings $readings, public Purpose $purpose = Purpose::Open, public ?Readings $sent = null, public string $received = '', public ?BookedTime $booked = null, public ?TimesAhead $times = null, public string $title = '')
-    {
+    public function __construct(
+        public Readings $readings,
+        public Purpose $purpose = Purpose::Open,
+        public ?Readings $sent = null,
+        public string $received = '',
+        public ?BookedTime $booked = null,
+        public ?TimesAhead $times = null,
+        public string $title = '',
+    ) {
     }
 
     /** The value that was sent out with the form in the place of an answer; null where it was not filled in beforehand. */

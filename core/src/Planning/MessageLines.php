@@ -51,7 +51,13 @@ final readonly class MessageLines
         // What was booked is confirmed by itself, with the time.
         if (null !== $email && '' !== $email->string() && null === $now->inquiry->booked) {
             $name = $now->inquiry->readings->for(Destination::ClientName)->text ?? '';
-            $lines[] = PlanLine::of('message.'.self::CONFIRMATION, 'Messages', QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name), $now->telling, Sources::of(['to' => $email]))->because('Confirm every inquiry', Leads::text(self::CONFIRMATION));
+            $lines[] = PlanLine::of(
+                'message.'.self::CONFIRMATION,
+                'Messages',
+                QueueMessage::toClient(self::CONFIRMATION, $email->string(), $name),
+                $now->telling,
+                Sources::of(['to' => $email]),
+            )->because('Confirm every inquiry', Leads::text(self::CONFIRMATION));
         }
         $lines[] = PlanLine::of("message.$template", 'Messages', QueueMessage::toStaff($template, $lead), $now->telling)->because('Tell whoever leads', Leads::text($template));
 
@@ -70,7 +76,10 @@ final readonly class MessageLines
     {
         $says = self::says($lines);
 
-        return array_map(static fn (PlanLine $line): PlanLine => $line->effect instanceof QueueMessage ? self::settle($line, $line->effect, $says, $now, $decisions) : $line, $lines);
+        return array_map(
+            static fn (PlanLine $line): PlanLine => $line->effect instanceof QueueMessage ? self::settle($line, $line->effect, $says, $now, $decisions) : $line,
+            $lines,
+        );
     }
 
     /** @param array<string, string> $decisions */
@@ -87,12 +96,22 @@ final readonly class MessageLines
         if ([] !== array_filter($before, static fn (SentBefore $sent): bool => $sent->says === $says)) {
             return PlanLine::telling($line->key, $line->group, 'Already sent to ', $to, " on $day, not sent again")->because('Nothing goes out twice');
         }
-        $choice = new Choice("{$line->key}.again", $decisions["{$line->key}.again"] ?? null, [['value' => 'send', 'hotkey' => '1', 'label' => 'Send it corrected'], ['value' => 'leave', 'hotkey' => '2', 'label' => 'Do not send']]);
+        $choice = new Choice(
+            "{$line->key}.again",
+            $decisions["{$line->key}.again"] ?? null,
+            [['value' => 'send', 'hotkey' => '1', 'label' => 'Send it corrected'], ['value' => 'leave', 'hotkey' => '2', 'label' => 'Do not send']],
+        );
 
         return match ($choice->chosen) {
             'send' => $line->noting("corrects what was sent on $day")->because('your choice')->offering($choice),
             'leave' => PlanLine::telling($line->key, $line->group, 'Already sent to ', $to, " on $day; the correction is not sent")->because('your choice')->offering($choice),
-            default => PlanLine::telling($line->key, $line->group, 'What was sent to ', $to, " on $day said something else. Send it corrected?")->because('Nothing goes out twice')->offering($choice),
+            default => PlanLine::telling(
+                $line->key,
+                $line->group,
+                'What was sent to ',
+                $to,
+                " on $day said something else. Send it corrected?",
+            )->because('Nothing goes out twice')->offering($choice),
         };
     }
 

@@ -15,8 +15,15 @@ final readonly class OfferedService
      * @param list<StaffMember> $among who take turns; none where one is named
      * @param bool $fewest whether whoever leads fewest goes first, rather than whose turn it is
      */
-    public function __construct(public string $key, public string $name, public StaffMember $lead, public string $rule, public ?Checklist $addOn, public array $among = [], public bool $fewest = false)
-    {
+    public function __construct(
+        public string $key,
+        public string $name,
+        public StaffMember $lead,
+        public string $rule,
+        public ?Checklist $addOn,
+        public array $among = [],
+        public bool $fewest = false,
+    ) {
     }
 
     /** @param string $rule why it is led by them */

@@ -54,7 +54,10 @@ final readonly class Plan
                 $line->key,
                 null === $line->effect ? null : [$line->effect::name(), get_object_vars($line->effect)],
                 null === $line->choice ? null : [$line->choice->key, $line->choice->chosen, array_column($line->choice->options, 'value')],
-                array_map(static fn (Part $part): array => [$part->text, $part->answer, $part->record['id'] ?? null], array_values(array_filter($line->said->parts, static fn (Part $part): bool => $part->value))),
+                array_map(
+                    static fn (Part $part): array => [$part->text, $part->answer, $part->record['id'] ?? null],
+                    array_values(array_filter($line->said->parts, static fn (Part $part): bool => $part->value)),
+                ),
                 array_map(static fn (ComparedField $field): array => [$field->here, $field->there, $field->same], $line->compared),
                 $line->isDropped(),
             ];

@@ -89,7 +89,13 @@ final readonly class Planner
             }
         }
 
-        return array_map(static fn (PlanLine $line): PlanLine => [] === $line->compared ? $line : $line->comparing(array_map(static fn (ComparedField $field): ComparedField => $field->doing($done[lcfirst($field->field)] ?? ''), $line->compared)), $lines);
+        return array_map(
+            static fn (PlanLine $line): PlanLine => [] === $line->compared ? $line : $line->comparing(array_map(
+                static fn (ComparedField $field): ComparedField => $field->doing($done[lcfirst($field->field)] ?? ''),
+                $line->compared,
+            )),
+            $lines,
+        );
     }
 
     /**

@@ -53,14 +53,35 @@ final readonly class ProjectLines
         $filed = Purpose::File === $now->inquiry->purpose || OntoProject::None === $booked?->onto;
         $again = $this->again($now, $client, $decisions);
         if ($filed || 'file' === $again?->chosen) {
-            return [PlanLine::telling('project', 'Project', 'File it with the client; no project is opened')->because(null === $again ? (null === $booked ? 'what the form is for' : "how {$booked->title} is set up") : 'your choice')->offering($again), ...$this->appointment($now, false), ...$this->files($now, false)];
+            return [
+                PlanLine::telling(
+                    'project',
+                    'Project',
+                    'File it with the client; no project is opened',
+                )->because(null === $again ? (null === $booked ? 'what the form is for' : "how {$booked->title} is set up") : 'your choice')->offering($again),
+                ...$this->appointment($now, false),
+                ...$this->files($now, false),
+            ];
         }
         if (null !== $again && null === $again->chosen) {
-            return [PlanLine::telling('project', 'Project', 'Which project is this added to?')->noting([] === $now->openProjects($client) ? 'none is open for this client' : '')->because(null === $booked ? 'what the form is for' : "how {$booked->title} is set up")->offering($again), ...$this->files($now, false)];
+            return [
+                PlanLine::telling('project', 'Project', 'Which project is this added to?')->noting(
+                    [] === $now->openProjects($client) ? 'none is open for this client' : '',
+                )->because(
+                    null === $booked ? 'what the form is for' : "how {$booked->title} is set up",
+                )->offering($again),
+                ...$this->files($now, false),
+            ];
         }
         foreach ($now->openProjects($client) as $open) {
             if ($again?->chosen === $open['id']) {
-                return [$this->addTo($now, $open, $again, [] !== $assets, isset($decisions[self::PROJECT])), ...$this->appointment($now), ...$assets, ...$this->fields->project($now, $decisions, [] !== $assets), ...$this->files($now)];
+                return [
+                    $this->addTo($now, $open, $again, [] !== $assets, isset($decisions[self::PROJECT])),
+                    ...$this->appointment($now),
+                    ...$assets,
+                    ...$this->fields->project($now, $decisions, [] !== $assets),
+                    ...$this->files($now),
+                ];
             }
         }
 
@@ -88,7 +109,13 @@ final readonly class ProjectLines
     private function dayLine(PlanContext $now, ?Reading $reading, DayChoice $asked, ?\DateTimeImmutable $typed): array
     {
         if (null !== $typed) {
-            return [PlanLine::telling(self::READY_BY, 'Project', 'Ready by ', Part::value(DayWords::short($typed, $now->today)), ', '.DayWords::distance($typed, $now->today))->because('changed by hand')];
+            return [PlanLine::telling(
+                self::READY_BY,
+                'Project',
+                'Ready by ',
+                Part::value(DayWords::short($typed, $now->today)),
+                ', '.DayWords::distance($typed, $now->today),
+            )->because('changed by hand')];
         }
 
         return null === $reading || (null === $asked->day && null === $asked->choice) ? [] : [$asked->line($reading, self::READY_BY, 'Project', 'Ready by ', $now->today)->loose()];
@@ -125,7 +152,13 @@ final readonly class ProjectLines
         $named = $now->desk->services[$choice->chosen ?? '']->name ?? null;
 
         $line = match (true) {
-            null === $choice->chosen => PlanLine::telling(self::SERVICE, 'Project', 'No service is called ', $text, '. Which one is meant?')->because('it has no lead, no checklist and no prices without one'),
+            null === $choice->chosen => PlanLine::telling(
+                self::SERVICE,
+                'Project',
+                'No service is called ',
+                $text,
+                '. Which one is meant?',
+            )->because('it has no lead, no checklist and no prices without one'),
             null === $named => PlanLine::telling(self::SERVICE, 'Project', $text, ' is none of the services')->because('your choice'),
             default => PlanLine::telling(self::SERVICE, 'Project', $text, " is $named")->because('your choice'),
         };
@@ -138,7 +171,14 @@ final readonly class ProjectLines
     {
         $booked = $now->inquiry->booked;
 
-        return null === $booked ? [] : [PlanLine::of('appointment', 'Project', new BookAppointment($booked->id, $booked->title, $booked->when, $booked->with, $hasProject), $now->telling)->because('booked by the client')];
+        return null === $booked
+            ? []
+            : [PlanLine::of(
+                'appointment',
+                'Project',
+                new BookAppointment($booked->id, $booked->title, $booked->when, $booked->with, $hasProject),
+                $now->telling,
+            )->because('booked by the client')];
     }
 
     private function lead(PlanContext $now, ?OfferedService $service): StaffMember
@@ -184,10 +224,25 @@ final readonly class ProjectLines
     {
         $noted = $this->noted($now, $hasAsset);
         // The project has its title, day and tasks already: what the answers say of them is told, so that it is not lost.
-        $told = array_filter($now->inquiry->readings->all, static fn (Reading $reading): bool => \in_array($reading->question->destination, [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task], true) && 0 === $reading->line && !\in_array($reading, $noted, true));
+        $told = array_filter(
+            $now->inquiry->readings->all,
+            static fn (Reading $reading): bool => \in_array(
+                $reading->question->destination,
+                [Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectReadyBy, Destination::Task],
+                true,
+            ) && 0 === $reading->line && !\in_array($reading, $noted, true),
+        );
         $notes = [...$noted, ...array_values($told)];
 
-        return PlanLine::of('project', 'Project', new UseProject($open['id'], self::notes($notes)), $now->telling, Sources::of(['notes' => $notes]))->noting('its tasks stay as they are')->because($byChoice || null === $now->inquiry->booked ? 'your choice' : "how {$now->inquiry->booked->title} is set up")->offering($choice);
+        return PlanLine::of(
+            'project',
+            'Project',
+            new UseProject($open['id'], self::notes($notes)),
+            $now->telling,
+            Sources::of(['notes' => $notes]),
+        )->noting('its tasks stay as they are')
+            ->because($byChoice || null === $now->inquiry->booked ? 'your choice' : "how {$now->inquiry->booked->title} is set up")
+            ->offering($choice);
     }
 
     /** @param list<Reading> $readings */
@@ -227,12 +282,24 @@ final readonly class ProjectLines
     private function noted(PlanContext $now, bool $hasAsset): array
     {
         $homeless = static fn (Reading $reading): bool => !$reading->question->type->isFiles() && 0 === $reading->line
-            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && \in_array($reading->question->destination, [Destination::AssetPlace, Destination::AssetNotes, Destination::AssetCustom], true)));
+            && (null === $reading->question->destination || (null !== $reading->question->destination->customOf() && null === $now->desk->naming->customField($reading)) || (!$hasAsset && \in_array(
+                $reading->question->destination,
+                [Destination::AssetPlace, Destination::AssetNotes, Destination::AssetCustom],
+                true,
+            )));
 
         // What could not be read is told too: its text is all there is. A budget is kept as it was written.
-        $unread = static fn (Reading $reading): bool => $reading->isUnread() && null !== $reading->question->destination && 0 === $reading->line && !\in_array($reading->question->destination, [Destination::ProjectNotes, Destination::ProjectBudget], true) && !$homeless($reading);
+        $unread = static fn (Reading $reading): bool => $reading->isUnread() && null !== $reading->question->destination && 0 === $reading->line && !\in_array(
+            $reading->question->destination,
+            [Destination::ProjectNotes, Destination::ProjectBudget],
+            true,
+        ) && !$homeless($reading);
 
-        return [...$now->inquiry->readings->allFor(Destination::ProjectNotes), ...array_values(array_filter($now->inquiry->readings->all, $homeless)), ...array_values(array_filter($now->inquiry->readings->all, $unread))];
+        return [
+            ...$now->inquiry->readings->allFor(Destination::ProjectNotes),
+            ...array_values(array_filter($now->inquiry->readings->all, $homeless)),
+            ...array_values(array_filter($now->inquiry->readings->all, $unread)),
+        ];
     }
 
     /** @return list<PlanLine> */
@@ -241,7 +308,13 @@ final readonly class ProjectLines
         $lines = [];
         foreach ($now->inquiry->readings->all as $reading) {
             if ($reading->question->type->isFiles() && \is_array($reading->value)) {
-                $lines[] = PlanLine::of("files.{$reading->question->key}", 'Files', new AttachFiles($reading->question->key, \count($reading->value), $hasProject), $now->telling, Sources::of(['count' => $reading]));
+                $lines[] = PlanLine::of(
+                    "files.{$reading->question->key}",
+                    'Files',
+                    new AttachFiles($reading->question->key, \count($reading->value), $hasProject),
+                    $now->telling,
+                    Sources::of(['count' => $reading]),
+                );
             }
         }
         $lines[] = PlanLine::of('sheet', 'Files', new KeepSheet($hasProject), $now->telling);

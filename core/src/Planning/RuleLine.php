@@ -23,8 +23,15 @@ final readonly class RuleLine
      * @param list<PlanLine> $before the lines so far
      * @param array<string, string> $fields merge fields
      */
-    public function __construct(public PlanContext $now, public Rule $rule, public string $key, public StaffMember $lead, public array $before, public array $fields, private TemplateRenderer $renderer)
-    {
+    public function __construct(
+        public PlanContext $now,
+        public Rule $rule,
+        public string $key,
+        public StaffMember $lead,
+        public array $before,
+        public array $fields,
+        private TemplateRenderer $renderer,
+    ) {
     }
 
     /** A text with its merge fields filled in. */

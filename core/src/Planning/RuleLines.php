@@ -36,7 +36,24 @@ final readonly class RuleLines
     /** @param list<ActionLines> $makers one a kind of action that adds a line */
     public function __construct(
         private TemplateRenderer $renderer = new TemplateRenderer(),
-        private array $makers = [new TagLine(), new NoteLine(), new TaskLine(), new NoticeLine(), new OwnerLine(), new FieldLine(), new WishLine(), new MessageLine(), new ClockLine(), new TimesLine(), new HoldLine(), new QuoteLine(), new SignLine(), new FillInLine(), new FollowUpLine(), new RoomLine()],
+        private array $makers = [
+            new TagLine(),
+            new NoteLine(),
+            new TaskLine(),
+            new NoticeLine(),
+            new OwnerLine(),
+            new FieldLine(),
+            new WishLine(),
+            new MessageLine(),
+            new ClockLine(),
+            new TimesLine(),
+            new HoldLine(),
+            new QuoteLine(),
+            new SignLine(),
+            new FillInLine(),
+            new FollowUpLine(),
+            new RoomLine(),
+        ],
     ) {
     }
 
@@ -104,10 +121,20 @@ final readonly class RuleLines
         if ([] === $empty) {
             return $line;
         }
-        $choice = new Choice("{$at->key}.empty", $decided, [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']]);
+        $choice = new Choice(
+            "{$at->key}.empty",
+            $decided,
+            [['value' => 'leave', 'hotkey' => '1', 'label' => 'Leave it out'], ['value' => 'without', 'hotkey' => '2', 'label' => 'Go on without']],
+        );
         $words = 'would name '.implode(' and ', $empty).', which '.(1 === \count($empty) ? 'is' : 'are').' empty here';
 
-        return $line?->offering($choice) ?? PlanLine::telling($at->key, 'Rules', "{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'))->because($rule->name, Leads::rule($rule->id))->offering($asks ? $choice : null);
+        return $line?->offering($choice) ?? PlanLine::telling(
+            $at->key,
+            'Rules',
+            "{$rule->name} $words".(null === $decided && $asks ? '. Leave it out, or go on without?' : ': left out'),
+        )
+            ->because($rule->name, Leads::rule($rule->id))
+            ->offering($asks ? $choice : null);
     }
 
     /**

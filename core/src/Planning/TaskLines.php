@@ -40,11 +40,20 @@ final readonly class TaskLines
         $checklists = [$now->desk->baseChecklist, ...(null === $addOn ? [] : [$addOn]), ...array_values($now->ruling->outcome->checklists)];
         $merged = $this->merged($now, $checklists, $readyBy);
         if (\is_string($merged)) {
-            return [PlanLine::telling('tasks.circle', 'Tasks', "No checklist is joined. $merged")->because('checklists', Leads::checklist($checklists[0]->key)), ...$this->wished($now, $lead, 0)];
+            return [
+                PlanLine::telling('tasks.circle', 'Tasks', "No checklist is joined. $merged")->because('checklists', Leads::checklist($checklists[0]->key)),
+                ...$this->wished($now, $lead, 0),
+            ];
         }
         $lines = $this->tasks($now, $merged, $lead);
 
-        return [...self::late($merged, $readyBy, $now, $decisions), ...self::clashing($merged), ...$lines, ...self::leftOut($merged), ...$this->wished($now, $lead, \count($lines))];
+        return [
+            ...self::late($merged, $readyBy, $now, $decisions),
+            ...self::clashing($merged),
+            ...$lines,
+            ...self::leftOut($merged),
+            ...$this->wished($now, $lead, \count($lines)),
+        ];
     }
 
     /**
@@ -80,7 +89,10 @@ final readonly class TaskLines
     {
         $lines = [];
         foreach ($merged->clashes() as $clash) {
-            $lines[$clash['key']] ??= PlanLine::telling("tasks.clash.{$clash['key']}", 'Tasks', $clash['words'])->because('its checklist', Leads::checklist(explode('/', $clash['key'])[0]));
+            $lines[$clash['key']] ??= PlanLine::telling("tasks.clash.{$clash['key']}", 'Tasks', $clash['words'])->because(
+                'its checklist',
+                Leads::checklist(explode('/', $clash['key'])[0]),
+            );
         }
 
         return array_values($lines);
@@ -98,10 +110,19 @@ final readonly class TaskLines
 
         return array_map(static function (PlannedTask $task) use ($now, $crew, $names): PlanLine {
             $name = $task->checklist->name;
-            $effect = new AddTask($task->number, $names[$task->number], $crew->of($task->item->doer, $task->key)->id, $task->due->format('Y-m-d'), $task->waitsFor, $name, TaskBrief::of($task));
+            $effect = new AddTask(
+                $task->number,
+                $names[$task->number],
+                $crew->of($task->item->doer, $task->key)->id,
+                $task->due->format('Y-m-d'),
+                $task->waitsFor,
+                $name,
+                TaskBrief::of($task),
+            );
             $left = $crew->hasLeft($task->item->doer) ? ', as whoever was named has left' : '';
 
-            return PlanLine::of('task.'.$task->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))->because("$name$left", Leads::checklist($task->checklist->key));
+            return PlanLine::of('task.'.$task->key, 'Tasks', $effect, $now->telling)->noting(self::after($task->waitsFor, $names))
+                ->because("$name$left", Leads::checklist($task->checklist->key));
         }, $merged->tasks);
     }
 
@@ -142,7 +163,11 @@ final readonly class TaskLines
     private function merged(PlanContext $now, array $checklists, ?\DateTimeImmutable $readyBy): Merged|string
     {
         try {
-            return (new ChecklistMerge($now->desk->calendar))->merge($checklists, new Anchors($now->today, $readyBy, null, $now->inquiry->booked?->at), $now->ruling->facts?->facts());
+            return (new ChecklistMerge($now->desk->calendar))->merge(
+                $checklists,
+                new Anchors($now->today, $readyBy, null, $now->inquiry->booked?->at),
+                $now->ruling->facts?->facts(),
+            );
         } catch (WorkInCircle|UnreadableOutline $error) {
             return $error->getMessage();
         }
@@ -164,10 +189,22 @@ final readonly class TaskLines
         }
         $choice = new Choice('late', $decisions['late'] ?? null, [['value' => 'go-on', 'hotkey' => '1', 'label' => 'Go on all the same']]);
         $words = 0 === $merged->shortBy
-            ? implode(', ', array_map(static fn (PlannedTask $task): string => "“{$task->item->name}” would be due on {$now->telling->day($task->due->format('Y-m-d'))}", \array_slice($late, 0, 3))).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '')
+            ? implode(
+                ', ',
+                array_map(
+                    static fn (PlannedTask $task): string => "“{$task->item->name}” would be due on {$now->telling->day($task->due->format('Y-m-d'))}",
+                    \array_slice($late, 0, 3),
+                ),
+            ).(\count($late) > 3 ? ' and '.(\count($late) - 3).' more' : '')
             : "{$merged->verdict()}; done by {$now->telling->day($done)}";
 
-        return [PlanLine::telling('late', 'Tasks', 'Not in time for ', Part::value($now->telling->day($readyBy->format('Y-m-d'))), ": $words".(null === $choice->chosen ? '. Go on, or put the day right?' : ''))
+        return [PlanLine::telling(
+            'late',
+            'Tasks',
+            'Not in time for ',
+            Part::value($now->telling->day($readyBy->format('Y-m-d'))),
+            ": $words".(null === $choice->chosen ? '. Go on, or put the day right?' : ''),
+        )
             ->because(null === $choice->chosen ? 'too few working days' : 'your choice')->offering($choice)];
     }
 
@@ -176,7 +213,12 @@ final readonly class TaskLines
     {
         $names = array_map(static fn (array $one): string => "“{$one['item']->name}”", $merged->leftOut);
 
-        return [] === $names ? [] : [PlanLine::telling('tasks.left-out', 'Tasks', 'Not needed here: '.implode(', ', $names))->because('a condition of the checklist', Leads::checklist($merged->leftOut[0]['checklist']->key))];
+        return [] === $names
+            ? []
+            : [PlanLine::telling('tasks.left-out', 'Tasks', 'Not needed here: '.implode(', ', $names))->because(
+                'a condition of the checklist',
+                Leads::checklist($merged->leftOut[0]['checklist']->key),
+            )];
     }
 
     /**
@@ -191,7 +233,13 @@ final readonly class TaskLines
         foreach ($now->inquiry->readings->allFor(Destination::Task) as $reading) {
             foreach ($reading->texts() as $i => $text) {
                 $effect = new AddTask($before + \count($lines) + 1, mb_substr($text, 0, 200), $doer->id, $due);
-                $lines[] = PlanLine::of("task.{$reading->question->key}.".($i + 1), 'Tasks', $effect, $now->telling, Sources::of(['name' => $reading]))->because('asked for in the form');
+                $lines[] = PlanLine::of(
+                    "task.{$reading->question->key}.".($i + 1),
+                    'Tasks',
+                    $effect,
+                    $now->telling,
+                    Sources::of(['name' => $reading]),
+                )->because('asked for in the form');
             }
         }
 

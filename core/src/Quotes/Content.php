@@ -22,8 +22,17 @@ final readonly class Content
      * @param string $reason why there is no tax, where a category needs one
      * @param list<string> $attachments ids of the files that go with it
      */
-    public function __construct(public array $lines, public array $allowances = [], public array $charges = [], public array $deposit = ['percent' => null, 'amount' => null], public array $instalments = [], public string $intro = '', public string $terms = '', public string $reason = '', public array $attachments = [])
-    {
+    public function __construct(
+        public array $lines,
+        public array $allowances = [],
+        public array $charges = [],
+        public array $deposit = ['percent' => null, 'amount' => null],
+        public array $instalments = [],
+        public string $intro = '',
+        public string $terms = '',
+        public string $reason = '',
+        public array $attachments = [],
+    ) {
         $heads = [];
         foreach ($lines as $line) {
             if ('' !== $line->instead) {
@@ -55,7 +64,10 @@ final readonly class Content
             }
             $places[$place] = true;
         }
-        $lines = array_map(fn (QuoteLine $line): QuoteLine => $line->optional || '' !== $line->instead || $this->hasAlternative($line->key) ? $line->withTick(\in_array($line->key, $keys, true)) : $line, $this->lines);
+        $lines = array_map(
+            fn (QuoteLine $line): QuoteLine => $line->optional || '' !== $line->instead || $this->hasAlternative($line->key) ? $line->withTick(\in_array($line->key, $keys, true)) : $line,
+            $this->lines,
+        );
 
         return new self($lines, $this->allowances, $this->charges, $this->deposit, $this->instalments, $this->intro, $this->terms, $this->reason, $this->attachments);
     }
@@ -130,12 +142,18 @@ final readonly class Content
     /** @return array<string, mixed> as QuoteContent in api/openapi.yaml */
     public function toArray(): array
     {
-        $onWhole = static fn (array $one): array => ['name' => $one['name'], 'percent' => $one['percent'], 'amount' => $one['amount'], 'vat' => ['category' => $one['vat']->category, 'rate' => $one['vat']->rate]];
+        $onWhole = static fn (array $one): array => [
+            'name' => $one['name'],
+            'percent' => $one['percent'],
+            'amount' => $one['amount'],
+            'vat' => ['category' => $one['vat']->category, 'rate' => $one['vat']->rate],
+        ];
 
         return [
             'lines' => array_map(static fn (QuoteLine $line): array => $line->toArray(), $this->lines),
             'allowances' => array_map($onWhole, $this->allowances), 'charges' => array_map($onWhole, $this->charges),
-            'deposit' => $this->deposit, 'instalments' => $this->instalments, 'intro' => $this->intro, 'terms' => $this->terms, 'reason' => $this->reason, 'attachments' => $this->attachments,
+            'deposit' => $this->deposit, 'instalments' => $this->instalments, 'intro' => $this->intro, 'terms' => $this->terms,
+            'reason' => $this->reason, 'attachments' => $this->attachments,
         ];
     }
 
@@ -152,7 +170,13 @@ final readonly class Content
      */
     private static function onWhole(array $all): array
     {
-        return array_map(static fn (array $one): array => [new OnWhole(null === $one['percent'] ? null : BigDecimal::of($one['percent']), null === $one['amount'] ? null : BigDecimal::of($one['amount'])), $one['vat']], $all);
+        return array_map(
+            static fn (array $one): array => [
+                new OnWhole(null === $one['percent'] ? null : BigDecimal::of($one['percent']), null === $one['amount'] ? null : BigDecimal::of($one['amount'])),
+                $one['vat'],
+            ],
+            $all,
+        );
     }
 
     /** @return array<string, QuoteLine> */

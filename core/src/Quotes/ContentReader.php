@@ -39,7 +39,8 @@ final class ContentReader
         return new Content(
             array_values($lines), $this->onWhole($data, 'allowances'), $this->onWhole($data, 'charges'),
             ['percent' => self::figure($deposit['percent'] ?? null, 'deposit.percent', 100), 'amount' => self::figure($deposit['amount'] ?? null, 'deposit.amount')],
-            $this->instalments($data), self::text($data, 'intro', 'intro', 5000), self::text($data, 'terms', 'terms', 10_000), self::text($data, 'reason', 'reason', 300), self::attachments($data),
+            $this->instalments($data), self::text($data, 'intro', 'intro', 5000), self::text($data, 'terms', 'terms', 10_000),
+            self::text($data, 'reason', 'reason', 300), self::attachments($data),
         );
     }
 
@@ -92,7 +93,12 @@ final class ContentReader
         $all = [];
         foreach (self::list($data, $key, self::FEW) as $i => $one) {
             $one = \is_array($one) ? $one : [];
-            $read = ['name' => self::text($one, 'name', "$key.$i.name", 100), 'percent' => self::figure($one['percent'] ?? null, "$key.$i.percent", 100), 'amount' => self::figure($one['amount'] ?? null, "$key.$i.amount"), 'vat' => self::vat($one['vat'] ?? null, "$key.$i.vat")];
+            $read = [
+                'name' => self::text($one, 'name', "$key.$i.name", 100),
+                'percent' => self::figure($one['percent'] ?? null, "$key.$i.percent", 100),
+                'amount' => self::figure($one['amount'] ?? null, "$key.$i.amount"),
+                'vat' => self::vat($one['vat'] ?? null, "$key.$i.vat"),
+            ];
             if (null === $read['percent'] && null === $read['amount']) {
                 throw new InvalidContent("$key.$i.amount", 'Write a share or an amount.');
             }
@@ -112,7 +118,10 @@ final class ContentReader
         $all = [];
         foreach (self::list($data, 'instalments', self::FEW) as $i => $one) {
             $one = \is_array($one) ? $one : [];
-            $all[] = ['percent' => self::figure($one['percent'] ?? null, "instalments.$i.percent", 100) ?? throw new InvalidContent("instalments.$i.percent", 'Write a share in %.'), 'when' => self::text($one, 'when', "instalments.$i.when", 100)];
+            $all[] = [
+                'percent' => self::figure($one['percent'] ?? null, "instalments.$i.percent", 100) ?? throw new InvalidContent("instalments.$i.percent", 'Write a share in %.'),
+                'when' => self::text($one, 'when', "instalments.$i.when", 100),
+            ];
         }
         $sum = BigDecimal::sum(BigDecimal::zero(), ...array_map(static fn (array $one): BigDecimal => BigDecimal::of($one['percent']), $all));
         if ([] !== $all && !$sum->isEqualTo(100)) {

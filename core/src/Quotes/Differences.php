@@ -13,7 +13,13 @@ final class Differences
     /** @return list<string> */
     public static function between(Content $before, Content $after): array
     {
-        return [...self::lines($before, $after), ...self::whole('Off the whole', $before->allowances, $after->allowances), ...self::whole('On top', $before->charges, $after->charges), ...self::paying($before, $after), ...self::words($before, $after)];
+        return [
+            ...self::lines($before, $after),
+            ...self::whole('Off the whole', $before->allowances, $after->allowances),
+            ...self::whole('On top', $before->charges, $after->charges),
+            ...self::paying($before, $after),
+            ...self::words($before, $after),
+        ];
     }
 
     /** @return list<string> */
@@ -70,17 +76,26 @@ final class Differences
      */
     private static function whole(string $what, array $before, array $after): array
     {
-        $words = static fn (array $one): string => implode(', ', array_filter([$one['name'], self::share($one['percent'], $one['amount']), 'VAT '.self::vat($one['vat'])], static fn (string $part): bool => '' !== $part));
+        $words = static fn (array $one): string => implode(
+            ', ',
+            array_filter([$one['name'], self::share($one['percent'], $one['amount']), 'VAT '.self::vat($one['vat'])], static fn (string $part): bool => '' !== $part),
+        );
         [$old, $new] = [array_map($words, $before), array_map($words, $after)];
 
-        return [...array_map(static fn (string $one): string => 'New, '.lcfirst($what).": $one", array_values(array_diff($new, $old))), ...array_map(static fn (string $one): string => 'Gone, '.lcfirst($what).": $one", array_values(array_diff($old, $new)))];
+        return [
+            ...array_map(static fn (string $one): string => 'New, '.lcfirst($what).": $one", array_values(array_diff($new, $old))),
+            ...array_map(static fn (string $one): string => 'Gone, '.lcfirst($what).": $one", array_values(array_diff($old, $new))),
+        ];
     }
 
     /** @return list<string> */
     private static function paying(Content $before, Content $after): array
     {
         $deposit = static fn (Content $content): string => self::share($content->deposit['percent'], $content->deposit['amount']);
-        $parts = static fn (Content $content): string => implode('; ', array_map(static fn (array $one): string => self::figure($one['percent']).' %'.('' === $one['when'] ? '' : ", {$one['when']}"), $content->instalments));
+        $parts = static fn (Content $content): string => implode(
+            '; ',
+            array_map(static fn (array $one): string => self::figure($one['percent']).' %'.('' === $one['when'] ? '' : ", {$one['when']}"), $content->instalments),
+        );
         $told = [];
         foreach (['Deposit' => $deposit, 'Paid in parts' => $parts] as $what => $of) {
             if ($of($before) !== $of($after)) {
@@ -102,7 +117,8 @@ final class Differences
         };
 
         return array_values(array_filter([
-            self::text('Words to you', $before->intro, $after->intro), self::text('Terms', $before->terms, $after->terms), self::text('Why there is no VAT', $before->reason, $after->reason),
+            self::text('Words to you', $before->intro, $after->intro), self::text('Terms', $before->terms, $after->terms),
+            self::text('Why there is no VAT', $before->reason, $after->reason),
             $files($before) === $files($after) ? null : 'Other files go with it.',
         ], static fn (?string $words): bool => null !== $words));
     }
@@ -129,7 +145,10 @@ final class Differences
 
     private static function share(?string $percent, ?string $amount): string
     {
-        return implode(' and ', array_filter([null === $percent || '' === $percent ? '' : self::figure($percent).' %', $amount ?? ''], static fn (string $words): bool => '' !== $words));
+        return implode(
+            ' and ',
+            array_filter([null === $percent || '' === $percent ? '' : self::figure($percent).' %', $amount ?? ''], static fn (string $words): bool => '' !== $words),
+        );
     }
 
     private static function vat(Vat $vat): string

@@ -13,8 +13,16 @@ final readonly class Priced
      * @param string|null $price of one, decimal as text; null where it is priced each time
      * @param list<array{from: string, price: string}> $steps prices from a quantity on
      */
-    public function __construct(public string $code, public string $name, public string $text, public string $unit, public ?string $price, public Vat $vat, public string $group, public array $steps = [])
-    {
+    public function __construct(
+        public string $code,
+        public string $name,
+        public string $text,
+        public string $unit,
+        public ?string $price,
+        public Vat $vat,
+        public string $group,
+        public array $steps = [],
+    ) {
     }
 
     /** The price of one where so many are taken: that of the highest step that is reached. */
@@ -40,13 +48,32 @@ final readonly class Priced
     public function otherFor(QuoteLine $line): ?string
     {
         $asked = $this->priceFor($line->quantity);
-        $isOfList = [] !== array_filter([$this->price, ...array_column($this->steps, 'price')], static fn (?string $one): bool => null !== $one && null !== $line->price && BigDecimal::of($one)->isEqualTo($line->price));
+        $isOfList = [] !== array_filter(
+            [$this->price, ...array_column($this->steps, 'price')],
+            static fn (?string $one): bool => null !== $one && null !== $line->price && BigDecimal::of($one)->isEqualTo($line->price),
+        );
 
         return null !== $asked && $isOfList && !BigDecimal::of($asked)->isEqualTo($line->price ?? '0') ? $asked : null;
     }
 
     public function line(string $key, string $quantity, bool $optional = false, string $instead = '', string $from = ''): QuoteLine
     {
-        return new QuoteLine($key, $this->code, $this->name, $this->text, $quantity, $this->unit, $this->priceFor($quantity), null, null, $this->vat, $this->group, $optional, false, $instead, $from);
+        return new QuoteLine(
+            $key,
+            $this->code,
+            $this->name,
+            $this->text,
+            $quantity,
+            $this->unit,
+            $this->priceFor($quantity),
+            null,
+            null,
+            $this->vat,
+            $this->group,
+            $optional,
+            false,
+            $instead,
+            $from,
+        );
     }
 }

@@ -16,8 +16,14 @@ final readonly class PricedLine
      * @param BigDecimal|null $discountAmount besides; null for none
      * @param bool $counts whether it is part of the sums: an option that is not chosen is none
      */
-    public function __construct(public BigDecimal $quantity, public BigDecimal $price, public ?BigDecimal $discountPercent, public ?BigDecimal $discountAmount, public Vat $vat, public bool $counts = true)
-    {
+    public function __construct(
+        public BigDecimal $quantity,
+        public BigDecimal $price,
+        public ?BigDecimal $discountPercent,
+        public ?BigDecimal $discountAmount,
+        public Vat $vat,
+        public bool $counts = true,
+    ) {
     }
 
     /**

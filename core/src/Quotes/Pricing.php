@@ -37,7 +37,23 @@ final class Pricing
             $key = 'l'.(\count($lines) + 1);
             $price = $prices[$row->code] ?? null;
             $lines[] = null === $price
-                ? new QuoteLine($key, '', '' === $row->code ? mb_substr(null === $answer ? $serviceName : $answer->text, 0, 200) ?: 'To price' : $row->code, '', $quantity ?? '1', 'C62', null, null, null, $usual, '', $row->optional, false, '', mb_substr($from, 0, 300))
+                ? new QuoteLine(
+                    $key,
+                    '',
+                    '' === $row->code ? mb_substr(null === $answer ? $serviceName : $answer->text, 0, 200) ?: 'To price' : $row->code,
+                    '',
+                    $quantity ?? '1',
+                    'C62',
+                    null,
+                    null,
+                    null,
+                    $usual,
+                    '',
+                    $row->optional,
+                    false,
+                    '',
+                    mb_substr($from, 0, 300),
+                )
                 : $price->line($key, $quantity ?? '1', $row->optional, from: mb_substr($from, 0, 300));
         }
 
@@ -67,6 +83,8 @@ final class Pricing
     /** @return string|null the one whole number or decimal in a text; null where there is none, or more than one */
     private static function number(string $text): ?string
     {
-        return 1 === preg_match_all('/\d+(?:[.,]\d+)?/', $text, $found) && (float) strtr($found[0][0], ',', '.') > 0 && \strlen($found[0][0]) < 8 ? strtr($found[0][0], ',', '.') : null;
+        return 1 === preg_match_all('/\d+(?:[.,]\d+)?/', $text, $found) && (float) strtr($found[0][0], ',', '.') > 0 && \strlen($found[0][0]) < 8
+            ? strtr($found[0][0], ',', '.')
+            : null;
     }
 }

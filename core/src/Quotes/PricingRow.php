@@ -16,7 +16,14 @@ final readonly class PricingRow
      * @param string $quantity decimal as text
      * @param bool $optional whether the client may leave it out
      */
-    public function __construct(public string $service, public string $question, public string $answer, public string $code, public string $count, public string $quantity, public bool $optional)
-    {
+    public function __construct(
+        public string $service,
+        public string $question,
+        public string $answer,
+        public string $code,
+        public string $count,
+        public string $quantity,
+        public bool $optional,
+    ) {
     }
 }

@@ -40,7 +40,23 @@ final readonly class QuoteLine
 
     public function withTick(bool $ticked): self
     {
-        return new self($this->key, $this->code, $this->name, $this->text, $this->quantity, $this->unit, $this->price, $this->offPercent, $this->offAmount, $this->vat, $this->group, $this->optional, $ticked, $this->instead, $this->from);
+        return new self(
+            $this->key,
+            $this->code,
+            $this->name,
+            $this->text,
+            $this->quantity,
+            $this->unit,
+            $this->price,
+            $this->offPercent,
+            $this->offAmount,
+            $this->vat,
+            $this->group,
+            $this->optional,
+            $ticked,
+            $this->instead,
+            $this->from,
+        );
     }
 
     /** @param bool $counts whether it is part of the sums */

@@ -17,7 +17,14 @@ final readonly class Sums
      * @param OnWhole $deposit of the total with tax
      * @param list<BigDecimal> $instalments percents of the total with tax that add up to 100; none for no instalments
      */
-    public function __construct(public Currency $currency, public bool $gross, public array $lines, public array $allowances = [], public array $charges = [], public OnWhole $deposit = new OnWhole(null, null), public array $instalments = [])
-    {
+    public function __construct(
+        public Currency $currency,
+        public bool $gross,
+        public array $lines,
+        public array $allowances = [],
+        public array $charges = [],
+        public OnWhole $deposit = new OnWhole(null, null),
+        public array $instalments = [],
+    ) {
     }
 }

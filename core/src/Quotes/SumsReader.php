@@ -89,7 +89,11 @@ final class SumsReader
     {
         $percents = [];
         foreach (self::list($data, 'instalments', []) as $i => $one) {
-            $percents[] = self::percent(self::map($one, "instalments.$i")['percent'] ?? null, "instalments.$i.percent", 100) ?? throw new UnreadableSums("instalments.$i.percent: write a figure as text, such as \"50\".");
+            $percents[] = self::percent(
+                self::map($one, "instalments.$i")['percent'] ?? null,
+                "instalments.$i.percent",
+                100,
+            ) ?? throw new UnreadableSums("instalments.$i.percent: write a figure as text, such as \"50\".");
         }
         $sum = BigDecimal::sum(BigDecimal::zero(), ...$percents);
         if ([] !== $percents && !$sum->isEqualTo(100)) {

@@ -19,8 +19,17 @@ final readonly class Totals
      * @param list<BigDecimal> $allowances what each comes to
      * @param list<BigDecimal> $charges the same
      */
-    public function __construct(public array $lines, public array $vat, public BigDecimal $net, public BigDecimal $tax, public BigDecimal $total, public BigDecimal $deposit, public array $instalments, public array $allowances, public array $charges)
-    {
+    public function __construct(
+        public array $lines,
+        public array $vat,
+        public BigDecimal $net,
+        public BigDecimal $tax,
+        public BigDecimal $total,
+        public BigDecimal $deposit,
+        public array $instalments,
+        public array $allowances,
+        public array $charges,
+    ) {
     }
 
     /** @return array<string, mixed> as telamon:quotes:total prints it */
@@ -28,7 +37,15 @@ final readonly class Totals
     {
         return [
             'lines' => array_map(static fn (BigDecimal $net): array => ['net' => (string) $net], $this->lines),
-            'vat' => array_map(static fn (array $one): array => ['category' => $one['vat']->category, 'rate' => $one['vat']->rate, 'taxable' => (string) $one['taxable'], 'tax' => (string) $one['tax']], $this->vat),
+            'vat' => array_map(
+                static fn (array $one): array => [
+                    'category' => $one['vat']->category,
+                    'rate' => $one['vat']->rate,
+                    'taxable' => (string) $one['taxable'],
+                    'tax' => (string) $one['tax'],
+                ],
+                $this->vat,
+            ),
             'net' => (string) $this->net, 'tax' => (string) $this->tax, 'total' => (string) $this->total,
             'deposit' => (string) $this->deposit,
             'instalments' => array_map(static fn (BigDecimal $one): string => (string) $one, $this->instalments),

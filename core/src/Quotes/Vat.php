@@ -11,7 +11,8 @@ final readonly class Vat
 {
     /** What each category is, in words. */
     public const CATEGORIES = [
-        'S' => 'standard or reduced rate', 'Z' => 'zero rated', 'E' => 'exempt', 'AE' => 'the client pays the VAT', 'K' => 'supply within the EU', 'G' => 'export', 'O' => 'outside the scope of VAT', 'L' => 'Canary Islands tax', 'M' => 'tax of Ceuta and Melilla',
+        'S' => 'standard or reduced rate', 'Z' => 'zero rated', 'E' => 'exempt', 'AE' => 'the client pays the VAT', 'K' => 'supply within the EU',
+        'G' => 'export', 'O' => 'outside the scope of VAT', 'L' => 'Canary Islands tax', 'M' => 'tax of Ceuta and Melilla',
     ];
 
     public BigDecimal $percent;

@@ -15,7 +15,10 @@ final class AddressReader
     {
         $text = trim((string) preg_replace('/[\s\p{Cc}]+/u', ' ', $text));
         // A remark after a full stop is no part of it; the full stop of an abbreviation is.
-        $parts = array_values(array_filter(array_map(trim(...), explode(',', (preg_split('/(?<=\p{Ll}{4}|\d)\.\s+(?=\p{Lu})/u', rtrim($text, '. '), 2) ?: [''])[0])), static fn (string $part): bool => '' !== $part));
+        $parts = array_values(array_filter(
+            array_map(trim(...), explode(',', (preg_split('/(?<=\p{Ll}{4}|\d)\.\s+(?=\p{Lu})/u', rtrim($text, '. '), 2) ?: [''])[0])),
+            static fn (string $part): bool => '' !== $part,
+        ));
         $country = \count($parts) > 2 && 1 === preg_match('/^[A-Z]{2}$|^(?:Ireland|Éire)$/u', $parts[\count($parts) - 1]) ? array_pop($parts) : '';
         $postalCode = '';
         foreach (array_reverse(array_keys($parts)) as $i) {
@@ -27,7 +30,10 @@ final class AddressReader
                 unset($parts[$i]);
                 break;
             }
-            if (1 === preg_match('/^(?:(?<before>'.self::POSTAL_CODE.') )?(?<town>\p{L}[\p{L} .\'-]*?)(?: (?<after>'.self::POSTAL_CODE.'))?$/u', $parts[$i], $m) && '' !== ($m['before'].($m['after'] ?? ''))) {
+            if (
+                1 === preg_match('/^(?:(?<before>'.self::POSTAL_CODE.') )?(?<town>\p{L}[\p{L} .\'-]*?)(?: (?<after>'.self::POSTAL_CODE.'))?$/u', $parts[$i], $m)
+                && '' !== ($m['before'].($m['after'] ?? ''))
+            ) {
                 $postalCode = '' !== $m['before'] ? $m['before'] : ($m['after'] ?? '');
                 $parts[$i] = $m['town'];
                 break;

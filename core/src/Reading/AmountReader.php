@@ -15,7 +15,20 @@ use Brick\Math\BigDecimal;
  */
 final class AmountReader
 {
-    private const CURRENCIES = ['€' => 'EUR', '£' => 'GBP', '$' => 'USD', 'euro' => 'EUR', 'euros' => 'EUR', 'eur' => 'EUR', 'gbp' => 'GBP', 'pounds' => 'GBP', 'pound' => 'GBP', 'usd' => 'USD', 'dollars' => 'USD', 'chf' => 'CHF'];
+    private const CURRENCIES = [
+        '€' => 'EUR',
+        '£' => 'GBP',
+        '$' => 'USD',
+        'euro' => 'EUR',
+        'euros' => 'EUR',
+        'eur' => 'EUR',
+        'gbp' => 'GBP',
+        'pounds' => 'GBP',
+        'pound' => 'GBP',
+        'usd' => 'USD',
+        'dollars' => 'USD',
+        'chf' => 'CHF',
+    ];
     private const ROUGH = '/\b(?:about|around|roughly|approximately|approx|circa|ca|some|up to|at most|no more than|max|maximum|under|below|less than|from|at least|min|minimum|over|more than|or so|ish|maybe|perhaps)\b\.?|[~≈<>]/iu';
     private const FIGURES = '(?<![\p{L}\d.,])(\d{1,3}(?:[ \x{a0}\x{202f}\'’]\d{3})+(?:[.,]\d{1,2})?|\d[\d.,]*\d|\d)(?:,-|\.-|,–)?\s?(k|thousand)?(?![\p{L}\d])';
 

@@ -31,7 +31,12 @@ final readonly class DeliveryReport
         }
         $after = static fn (string $value): string => trim(explode(';', $value, 2)[1] ?? $value);
 
-        return new self('failed' === $action, $fields['status'] ?? '', $after($fields['final-recipient'] ?? $fields['original-recipient'] ?? ''), mb_substr($after($fields['diagnostic-code'] ?? ''), 0, 300));
+        return new self(
+            'failed' === $action,
+            $fields['status'] ?? '',
+            $after($fields['final-recipient'] ?? $fields['original-recipient'] ?? ''),
+            mb_substr($after($fields['diagnostic-code'] ?? ''), 0, 300),
+        );
     }
 
     /** In words, for whoever has to do something about it. RFC 3463, section 3. */

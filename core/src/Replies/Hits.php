@@ -36,7 +36,10 @@ final class Hits
     /** Whether somebody says yes and no in one breath: "yes and no". */
     public function speaksBothWays(): bool
     {
-        return [] !== array_filter($this->all(), static fn (Hit $hit): bool => Meaning::Other === $hit->meaning && 1 === preg_match('/^(yes and no|no and yes|ja und nein|oui et non)$/', $hit->words));
+        return [] !== array_filter(
+            $this->all(),
+            static fn (Hit $hit): bool => Meaning::Other === $hit->meaning && 1 === preg_match('/^(yes and no|no and yes|ja und nein|oui et non)$/', $hit->words),
+        );
     }
 
     /** @param list<string> $names folded, which say nothing */
@@ -112,7 +115,12 @@ final class Hits
                             $hits[] = new Hit(Meaning::No, trim($words), 0.9, $at);
                             continue;
                         }
-                        $hits[] = new Hit(Meaning::from($meaning), trim($words), 'yes' === $meaning && !$this->leads($sentence, trim($words)) ? 0.8 : $sure, $at + \strlen($words) - \strlen(ltrim($words)));
+                        $hits[] = new Hit(
+                            Meaning::from($meaning),
+                            trim($words),
+                            'yes' === $meaning && !$this->leads($sentence, trim($words)) ? 0.8 : $sure,
+                            $at + \strlen($words) - \strlen(ltrim($words)),
+                        );
                     }
                 }
             }
@@ -195,7 +203,15 @@ final class Hits
      */
     private function longest(array $hits): array
     {
-        usort($hits, static fn (Hit $a, Hit $b): int => [Meaning::Stop === $b->meaning && $b->sure >= 0.95, \strlen($b->words), $b->sure, $a->at] <=> [Meaning::Stop === $a->meaning && $a->sure >= 0.95, \strlen($a->words), $a->sure, $b->at]);
+        usort(
+            $hits,
+            static fn (Hit $a, Hit $b): int => [
+                Meaning::Stop === $b->meaning && $b->sure >= 0.95,
+                \strlen($b->words),
+                $b->sure,
+                $a->at,
+            ] <=> [Meaning::Stop === $a->meaning && $a->sure >= 0.95, \strlen($a->words), $a->sure, $b->at],
+        );
         $kept = [];
         foreach ($hits as $hit) {
             foreach ($kept as $other) {
@@ -297,7 +313,10 @@ final class Hits
         }
 
         $known = $this->best(Meaning::Yes) >= 0.97;
-        $unknown = \count(array_filter(explode(' ', $this->bare(trim((string) preg_replace(['/_+/', '/ +/'], [' ', ' '], $left)))), static fn (string $word): bool => '' !== $word));
+        $unknown = \count(array_filter(
+            explode(' ', $this->bare(trim((string) preg_replace(['/_+/', '/ +/'], [' ', ' '], $left)))),
+            static fn (string $word): bool => '' !== $word,
+        ));
 
         return $clear && $words <= 60 && !$this->denies($left) && ($known || $unknown < 3);
     }

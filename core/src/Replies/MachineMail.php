@@ -38,7 +38,11 @@ final class MachineMail
             $machine && $away => MailOrigin::Away,
             $machine => MailOrigin::Machine,
             // A subject alone tells of an absence only where it begins with it: people write "Re: out of office hours" too.
-            $away && 1 === preg_match('/^(out of (the )?office|automatic reply|autoreply|auto:|abwesenheit|automatische antwort|r.ponse automatique|absence)/iu', trim($headers['subject'] ?? '')) => MailOrigin::Away,
+            $away
+                && 1 === preg_match(
+                    '/^(out of (the )?office|automatic reply|autoreply|auto:|abwesenheit|automatische antwort|r.ponse automatique|absence)/iu',
+                    trim($headers['subject'] ?? ''),
+                ) => MailOrigin::Away,
             default => MailOrigin::Person,
         };
     }
@@ -53,6 +57,9 @@ final class MachineMail
     {
         $is = static fn (string $name, string $pattern): bool => 1 === preg_match($pattern, $headers[$name] ?? '');
 
-        return isset($headers['list-id']) || isset($headers['x-auto-response-suppress']) || $is('precedence', '/^(bulk|junk|list)$/i') || 1 === preg_match('/\b(no-?reply|do-?not-?reply)@/', strtolower($headers['from'] ?? ''));
+        return isset($headers['list-id'])
+            || isset($headers['x-auto-response-suppress'])
+            || $is('precedence', '/^(bulk|junk|list)$/i')
+            || 1 === preg_match('/\b(no-?reply|do-?not-?reply)@/', strtolower($headers['from'] ?? ''));
     }
 }

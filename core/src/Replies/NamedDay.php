@@ -24,7 +24,8 @@ final class NamedDay
     ];
 
     private const MONTHS = [
-        'january' => 1, 'february' => 2, 'march' => 3, 'april' => 4, 'may' => 5, 'june' => 6, 'july' => 7, 'august' => 8, 'september' => 9, 'october' => 10, 'november' => 11, 'december' => 12,
+        'january' => 1, 'february' => 2, 'march' => 3, 'april' => 4, 'may' => 5, 'june' => 6, 'july' => 7, 'august' => 8, 'september' => 9,
+        'october' => 10, 'november' => 11, 'december' => 12,
         'januar' => 1, 'jänner' => 1, 'februar' => 2, 'märz' => 3, 'mai' => 5, 'juni' => 6, 'juli' => 7, 'oktober' => 10, 'dezember' => 12,
         'janvier' => 1, 'février' => 2, 'mars' => 3, 'avril' => 4, 'juin' => 6, 'juillet' => 7, 'août' => 8, 'septembre' => 9, 'octobre' => 10, 'novembre' => 11, 'décembre' => 12,
     ];
@@ -84,7 +85,12 @@ final class NamedDay
     private function months(string $text, \DateTimeImmutable $today): array
     {
         $names = implode('|', array_keys(self::MONTHS));
-        preg_match_all("/\\b(in|around|until|till|by|after|before|im|bis|ab|nach|en|vers|après|à partir de)(?: the end of| ende| fin| early| late| mid-?| anfang| mitte)? ($names)\\b/u", $text, $parts, \PREG_SET_ORDER);
+        preg_match_all(
+            "/\\b(in|around|until|till|by|after|before|im|bis|ab|nach|en|vers|après|à partir de)(?: the end of| ende| fin| early| late| mid-?| anfang| mitte)? ($names)\\b/u",
+            $text,
+            $parts,
+            \PREG_SET_ORDER,
+        );
         $days = [];
         foreach ($parts as [, $how, $name]) {
             $month = self::MONTHS[$name] + (\in_array($how, ['after', 'nach', 'après'], true) ? 1 : 0);

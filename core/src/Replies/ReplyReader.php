@@ -136,7 +136,15 @@ final class ReplyReader
             return [Meaning::Question, $question];
         }
 
-        return [Meaning::Other, $this->isPolite($sentences) || ($hits->best(Meaning::Other) > 0 && $hits->rest(Meaning::Other, [])->isLittle(Meaning::Yes)) || Facts::only($sentences) || Cues::none($sentences) ? self::ALONE : 0.7];
+        return [
+            Meaning::Other,
+            $this->isPolite($sentences)
+                || ($hits->best(Meaning::Other) > 0 && $hits->rest(Meaning::Other, [])->isLittle(Meaning::Yes))
+                || Facts::only($sentences)
+                || Cues::none($sentences)
+                ? self::ALONE
+                : 0.7,
+        ];
     }
 
     /**
@@ -181,7 +189,10 @@ final class ReplyReader
     /** @param list<Sentence> $sentences */
     private function isPolite(array $sentences): bool
     {
-        return [] === array_filter($sentences, static fn (Sentence $one): bool => '' !== $one->text && 1 !== preg_match('/^(thank you|thanks|many thanks|cheers|danke|vielen dank|merci)\b/', $one->text));
+        return [] === array_filter(
+            $sentences,
+            static fn (Sentence $one): bool => '' !== $one->text && 1 !== preg_match('/^(thank you|thanks|many thanks|cheers|danke|vielen dank|merci)\b/', $one->text),
+        );
     }
 
     /** @return list<string> words with a capital inside a sentence, folded: names, mostly */

@@ -25,7 +25,10 @@ final readonly class Sentence
         preg_match_all('/[^.!?;\n…]+[.!?;\n…]*/u', $plain, $found);
         $sentences = [];
         foreach ($found[0] as $one) {
-            $parts = array_values(array_filter(array_map(static fn (string $part): string => self::fold($part, $phrases), preg_split('/,|:| [-–—]+ |\(|\)/u', $one) ?: []), static fn (string $part): bool => '' !== $part));
+            $parts = array_values(array_filter(
+                array_map(static fn (string $part): string => self::fold($part, $phrases), preg_split('/,|:| [-–—]+ |\(|\)/u', $one) ?: []),
+                static fn (string $part): bool => '' !== $part,
+            ));
             if ([] !== $parts) {
                 $sentences[] = new self(implode(' ', $parts), $parts, str_contains($one, '?'));
             }

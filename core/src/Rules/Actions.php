@@ -30,13 +30,21 @@ final class Actions
     /** @var list<class-string<RuleAction>> */
     public const ALL = [
         SetLead::class, UseChecklist::class, GiveTask::class, TagRecord::class, SetStage::class, WriteNote::class,
-        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class, HoldNearest::class, WriteQuote::class, LetSign::class, LetFillIn::class, BeginFollowUp::class, TellRoom::class,
+        TellSomebody::class, SetOwner::class, WriteField::class, NoteWish::class, SendMessage::class, StartClock::class, LetChoose::class,
+        HoldNearest::class, WriteQuote::class, LetSign::class, LetFillIn::class, BeginFollowUp::class, TellRoom::class,
     ];
 
     /** @return list<array<string, mixed>> each as RuleActionKind in api/openapi.yaml */
     public static function offered(): array
     {
-        return array_map(static fn (string $action): array => ['value' => $action::name(), 'label' => $action::phrase(), 'fields' => array_map(static fn (RuleField $field): array => $field->toArray(), $action::fields())], self::ALL);
+        return array_map(
+            static fn (string $action): array => [
+                'value' => $action::name(),
+                'label' => $action::phrase(),
+                'fields' => array_map(static fn (RuleField $field): array => $field->toArray(), $action::fields()),
+            ],
+            self::ALL,
+        );
     }
 
     /**

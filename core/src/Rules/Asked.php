@@ -36,7 +36,12 @@ final readonly class Asked
     /** @param array<string, string> $options labels by value */
     public static function oneOf(string $name, string $words, array $options): self
     {
-        return new self($name, $words, 'one-of', array_map(static fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_keys($options), $options));
+        return new self(
+            $name,
+            $words,
+            'one-of',
+            array_map(static fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_keys($options), $options),
+        );
     }
 
     public function ofProject(): self

@@ -16,8 +16,14 @@ final readonly class Circumstances
      * @param array<string, string|list<string>> $beside what rooms declare: @client new, known or household;
      * @hours inside or outside; @finished yes or no
      */
-    public function __construct(public string $form, private array $answers, private string $today, public DayOrder $order = DayOrder::Unstated, private array $beside = [], private Happening $happening = new Happening())
-    {
+    public function __construct(
+        public string $form,
+        private array $answers,
+        private string $today,
+        public DayOrder $order = DayOrder::Unstated,
+        private array $beside = [],
+        private Happening $happening = new Happening(),
+    ) {
     }
 
     /** @param array<string, string|list<string>> $beside over those known before */

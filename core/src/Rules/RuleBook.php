@@ -20,8 +20,17 @@ final readonly class RuleBook
      * @param list<string> $rooms keys of the rooms of the notice board
      * @param list<string> $forms endings of those that are published
      */
-    public function __construct(public array $rules = [], public array $staff = [], public array $checklists = [], public array $stages = [], public array $templates = [], private Turns $turns = new Turns(), public array $followUps = [], public array $rooms = [], public array $forms = [])
-    {
+    public function __construct(
+        public array $rules = [],
+        public array $staff = [],
+        public array $checklists = [],
+        public array $stages = [],
+        public array $templates = [],
+        private Turns $turns = new Turns(),
+        public array $followUps = [],
+        public array $rooms = [],
+        public array $forms = [],
+    ) {
     }
 
     /** All the rules that hold, at once. */

@@ -15,8 +15,15 @@ final readonly class RuleField
      * @param list<array{value: string, label: string}> $options before those of the list
      * @param string $any what stands where nothing is chosen and nothing need be; empty where something must
      */
-    private function __construct(private string $name, private string $label, private string $kind, private string $phrase = '…', private string $from = '', private array $options = [], private string $any = '')
-    {
+    private function __construct(
+        private string $name,
+        private string $label,
+        private string $kind,
+        private string $phrase = '…',
+        private string $from = '',
+        private array $options = [],
+        private string $any = '',
+    ) {
     }
 
     public static function text(string $name, string $label): self

@@ -70,7 +70,15 @@ final readonly class RuleOutcome
     /** With a lead that somebody chose: nothing comes after that. */
     public function chosen(StaffMember $lead): self
     {
-        return new self($this->rules, [...$this->leads, [new Rule('', 'your choice', [], null, []), $lead]], $this->stages, $this->checklists, $this->adds, $this->gone, $this->turns);
+        return new self(
+            $this->rules,
+            [...$this->leads, [new Rule('', 'your choice', [], null, []), $lead]],
+            $this->stages,
+            $this->checklists,
+            $this->adds,
+            $this->gone,
+            $this->turns,
+        );
     }
 
     public function lead(): ?StaffMember

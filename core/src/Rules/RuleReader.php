@@ -40,7 +40,19 @@ final readonly class RuleReader
 
         $when = Triggers::find(self::text($data, 'when', 20) ?: Received::name()) ?? throw new InvalidRule('when', 'Choose what sets it off.');
 
-        return new Rule($id, $name, array_values(array_filter($forms, \is_string(...))), $this->condition($data['if'] ?? null), $this->actions($data['then'] ?? null), $from, $until, $when->isOfPlan() && true === ($data['acceptsByItself'] ?? false), $when, $when->isOfPlan() ? '' : self::text($data, 'what', 200), true === ($data['alsoByHand'] ?? false));
+        return new Rule(
+            $id,
+            $name,
+            array_values(array_filter($forms, \is_string(...))),
+            $this->condition($data['if'] ?? null),
+            $this->actions($data['then'] ?? null),
+            $from,
+            $until,
+            $when->isOfPlan() && true === ($data['acceptsByItself'] ?? false),
+            $when,
+            $when->isOfPlan() ? '' : self::text($data, 'what', 200),
+            true === ($data['alsoByHand'] ?? false),
+        );
     }
 
     private function condition(mixed $data): ?\Telamon\Core\Condition\Condition

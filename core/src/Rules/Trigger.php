@@ -58,6 +58,14 @@ abstract class Trigger
     /** @return array<string, mixed> as RuleTrigger in api/openapi.yaml */
     public function toArray(): array
     {
-        return ['value' => static::name(), 'label' => $this->words(), 'ofPlan' => $this->isOfPlan(), 'hasForms' => $this->hasForms(), 'byHand' => $this->tellsByHand(), 'hint' => $this->hint(), 'what' => $this->what()?->toArray()];
+        return [
+            'value' => static::name(),
+            'label' => $this->words(),
+            'ofPlan' => $this->isOfPlan(),
+            'hasForms' => $this->hasForms(),
+            'byHand' => $this->tellsByHand(),
+            'hint' => $this->hint(),
+            'what' => $this->what()?->toArray(),
+        ];
     }
 }

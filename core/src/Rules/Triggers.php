@@ -25,7 +25,24 @@ use Telamon\Core\Rules\Triggers\VisitMoved;
 final class Triggers
 {
     /** @var list<class-string<Trigger>> in the order that the editor offers them */
-    public const ALL = [Received::class, Unfinished::class, Accepted::class, StageChanged::class, TaskDone::class, ClientChanged::class, VisitBooked::class, VisitMoved::class, VisitCancelled::class, VisitHeld::class, VisitMissed::class, QuoteOpened::class, QuoteAccepted::class, QuoteDeclined::class, QuoteExpired::class, AgreementSigned::class];
+    public const ALL = [
+        Received::class,
+        Unfinished::class,
+        Accepted::class,
+        StageChanged::class,
+        TaskDone::class,
+        ClientChanged::class,
+        VisitBooked::class,
+        VisitMoved::class,
+        VisitCancelled::class,
+        VisitHeld::class,
+        VisitMissed::class,
+        QuoteOpened::class,
+        QuoteAccepted::class,
+        QuoteDeclined::class,
+        QuoteExpired::class,
+        AgreementSigned::class,
+    ];
 
     /** @return list<Trigger> */
     public static function all(): array

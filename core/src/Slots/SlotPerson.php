@@ -14,8 +14,14 @@ final readonly class SlotPerson
      * @param list<array{int, int}> $busy instants
      * @param list<Held> $appointments
      */
-    public function __construct(public string $id, public array $hours, public array $dates = [], public array $absent = [], public array $busy = [], public array $appointments = [])
-    {
+    public function __construct(
+        public string $id,
+        public array $hours,
+        public array $dates = [],
+        public array $absent = [],
+        public array $busy = [],
+        public array $appointments = [],
+    ) {
     }
 
     /** @return list<array{int, int}> local seconds from and to on a local day */

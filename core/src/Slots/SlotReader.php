@@ -107,7 +107,13 @@ final class SlotReader
             throw new UnreadableSlots("$at: it ends before it begins.");
         }
 
-        return new Held($start, $end, self::whole($data, 'clear_before', $at, 0, self::MOST_MINUTES, 0), self::whole($data, 'clear_after', $at, 0, self::MOST_MINUTES, 0), self::whole($data, 'taken', $at, 0, 1_000_000, 1));
+        return new Held(
+            $start,
+            $end,
+            self::whole($data, 'clear_before', $at, 0, self::MOST_MINUTES, 0),
+            self::whole($data, 'clear_after', $at, 0, self::MOST_MINUTES, 0),
+            self::whole($data, 'taken', $at, 0, 1_000_000, 1),
+        );
     }
 
     /** @return list<array{int, int}> local seconds from and to, in order */

@@ -14,7 +14,15 @@ final readonly class SlotType
      * @param int|null $dayLimit how many appointments of a person may start on a local day; null for no limit
      * @param int $seats how many one time takes
      */
-    public function __construct(public int $length, public int $clearBefore, public int $clearAfter, public int $step, public int $notice, public ?int $furthestDays, public ?int $dayLimit, public int $seats)
-    {
+    public function __construct(
+        public int $length,
+        public int $clearBefore,
+        public int $clearAfter,
+        public int $step,
+        public int $notice,
+        public ?int $furthestDays,
+        public ?int $dayLimit,
+        public int $seats,
+    ) {
     }
 }

@@ -36,7 +36,9 @@ final readonly class WhyNot
         return match (true) {
             $day < $this->request->from || $day > $this->request->to => 'outside the days that are asked for',
             isset($this->request->closures[$day]) => 'the business is closed that day',
-            $start < $this->request->now + $type->notice * self::MINUTE => 0 === $type->notice ? 'it is over' : 'sooner than '.(0 === $type->notice % 60 ? intdiv($type->notice, 60).' h' : "{$type->notice} minutes").' from now',
+            $start < $this->request->now + $type->notice * self::MINUTE => 0 === $type->notice
+                ? 'it is over'
+                : 'sooner than '.(0 === $type->notice % 60 ? intdiv($type->notice, 60).' h' : "{$type->notice} minutes").' from now',
             null !== $type->furthestDays && $day > $today + $type->furthestDays => "more than {$type->furthestDays} days ahead",
             !$this->isStep($day, $start) => "no start: the clock reads no multiple of {$type->step} minutes, or reads it a second time",
             default => null,

@@ -49,7 +49,17 @@ final class TemplateRenderer
     {
         $names = [];
         foreach ($this->tokens($template) as $token) {
-            if (\in_array($token['type'], [\Mustache_Tokenizer::T_ESCAPED, \Mustache_Tokenizer::T_UNESCAPED, \Mustache_Tokenizer::T_UNESCAPED_2, \Mustache_Tokenizer::T_SECTION, \Mustache_Tokenizer::T_INVERTED], true)) {
+            if (\in_array(
+                $token['type'],
+                [
+                    \Mustache_Tokenizer::T_ESCAPED,
+                    \Mustache_Tokenizer::T_UNESCAPED,
+                    \Mustache_Tokenizer::T_UNESCAPED_2,
+                    \Mustache_Tokenizer::T_SECTION,
+                    \Mustache_Tokenizer::T_INVERTED,
+                ],
+                true,
+            )) {
                 $names[] = \is_string($token['name'] ?? null) ? $token['name'] : '';
             }
         }

@@ -130,6 +130,9 @@ final class VisualOrder
     {
         preg_match_all('/\X/u', $text, $letters);
 
-        return strtr(implode('', array_reverse($letters[0])), ['(' => ')', ')' => '(', '[' => ']', ']' => '[', '{' => '}', '}' => '{', '<' => '>', '>' => '<', '«' => '»', '»' => '«']);
+        return strtr(
+            implode('', array_reverse($letters[0])),
+            ['(' => ')', ')' => '(', '[' => ']', ']' => '[', '{' => '}', '}' => '{', '<' => '>', '>' => '<', '«' => '»', '»' => '«'],
+        );
     }
 }

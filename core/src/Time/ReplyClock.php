@@ -20,8 +20,14 @@ final readonly class ReplyClock
      * @param int $promise working minutes promised
      * @param \DateTimeImmutable|null $answered when a person answered, or null while nobody has
      */
-    public static function read(WorkingTime $time, \DateTimeImmutable $received, \DateTimeImmutable $dueAt, int $promise, ?\DateTimeImmutable $answered, \DateTimeImmutable $now): self
-    {
+    public static function read(
+        WorkingTime $time,
+        \DateTimeImmutable $received,
+        \DateTimeImmutable $dueAt,
+        int $promise,
+        ?\DateTimeImmutable $answered,
+        \DateTimeImmutable $now,
+    ): self {
         if (null !== $answered) {
             $used = $time->between($received, $answered);
 

@@ -63,7 +63,11 @@ final class SpanReader
         if ([] !== $one) {
             return $one;
         }
-        if (1 === preg_match('/^between (.+?) and (.+)$/D', $text, $m) || 1 === preg_match('/^(?:from )?(.+?)(?: to | until | till | - )(.+)$/D', $text, $m) || 1 === preg_match('/^(.*\b\d{1,2}(?:st|nd|rd|th)?)-(\d{1,2}(?:st|nd|rd|th)?\b.*)$/D', $text, $m)) {
+        if (
+            1 === preg_match('/^between (.+?) and (.+)$/D', $text, $m)
+            || 1 === preg_match('/^(?:from )?(.+?)(?: to | until | till | - )(.+)$/D', $text, $m)
+            || 1 === preg_match('/^(.*\b\d{1,2}(?:st|nd|rd|th)?)-(\d{1,2}(?:st|nd|rd|th)?\b.*)$/D', $text, $m)
+        ) {
             return $this->range($m[1], $m[2], $today, $order);
         }
         if (1 === preg_match('/^(?:either )?(.+?),? or (.+)$/D', $text, $m)) {
@@ -165,7 +169,10 @@ final class SpanReader
         if (1 === preg_match($bare, $one, $day) && 1 === preg_match('/^(?:the )?\d{1,2}(?:st|nd|rd|th)?( (?:of )?'.CalendarWords::MONTH.'.*)$/D', $other, $rest)) {
             return [$day[1].$rest[1], $other];
         }
-        if (1 === preg_match('/^(?:the )?(\d{1,2})(?:st|nd|rd|th)?(?:,? (\d{4}))?$/D', $other, $day) && 1 === preg_match('/^('.CalendarWords::MONTH.') (?:the )?\d{1,2}(?:st|nd|rd|th)?$/D', $one, $month)) {
+        if (
+            1 === preg_match('/^(?:the )?(\d{1,2})(?:st|nd|rd|th)?(?:,? (\d{4}))?$/D', $other, $day)
+            && 1 === preg_match('/^('.CalendarWords::MONTH.') (?:the )?\d{1,2}(?:st|nd|rd|th)?$/D', $one, $month)
+        ) {
             $year = isset($day[2]) ? " {$day[2]}" : '';
 
             return ["$one$year", "{$month[1]} {$day[1]}$year"];

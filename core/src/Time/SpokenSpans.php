@@ -7,7 +7,20 @@ namespace Telamon\Core\Time;
 /** Days and spans as people say them from today: tomorrow, next Friday, in two weeks, early May, this weekend. */
 final readonly class SpokenSpans
 {
-    private const PARTS = ['beginning of' => [1, 10], 'start of' => [1, 10], 'early' => [1, 10], 'middle of' => [11, 20], 'mid' => [11, 20], 'end of' => [21, 31], 'late' => [21, 31], 'first week of' => [1, 7], 'second week of' => [8, 14], 'third week of' => [15, 21], 'fourth week of' => [22, 28], 'last week of' => [-6, 31]];
+    private const PARTS = [
+        'beginning of' => [1, 10],
+        'start of' => [1, 10],
+        'early' => [1, 10],
+        'middle of' => [11, 20],
+        'mid' => [11, 20],
+        'end of' => [21, 31],
+        'late' => [21, 31],
+        'first week of' => [1, 7],
+        'second week of' => [8, 14],
+        'third week of' => [15, 21],
+        'fourth week of' => [22, 28],
+        'last week of' => [-6, 31],
+    ];
 
     public function __construct(private \DateTimeImmutable $today)
     {
@@ -47,7 +60,10 @@ final readonly class SpokenSpans
     private function counted(string $text): ?DaySpan
     {
         $unit = '(day|week|fortnight|month|year)s?';
-        if (1 !== preg_match('/^in ('.CalendarWords::NUMBER.") $unit(?:'? time)?$/D", $text, $m) && 1 !== preg_match('/^('.CalendarWords::NUMBER.") $unit from now$/D", $text, $m)) {
+        if (
+            1 !== preg_match('/^in ('.CalendarWords::NUMBER.") $unit(?:'? time)?$/D", $text, $m)
+            && 1 !== preg_match('/^('.CalendarWords::NUMBER.") $unit from now$/D", $text, $m)
+        ) {
             return null;
         }
         $n = CalendarWords::number($m[1]);

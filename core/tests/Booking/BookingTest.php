@@ -117,7 +117,15 @@ final class BookingTest extends TestCase
     {
         $at = static fn (string $time): int => (int) strtotime("2026-12-01T$time:00Z") * LocalClock::SECOND;
         $held = new Held($at('10:00'), $at('11:00'), 0, 15, 1, 20, 5);
-        $request = new SlotRequest(new \DateTimeZone('UTC'), $at('00:00'), 20_788, 20_788, new SlotType(60, 0, 10, 5, 0, null, null, 1), [], [new SlotPerson('a', [2 => [[8 * 3600, 14 * 3600]]], appointments: [$held])]);
+        $request = new SlotRequest(
+            new \DateTimeZone('UTC'),
+            $at('00:00'),
+            20_788,
+            20_788,
+            new SlotType(60, 0, 10, 5, 0, null, null, 1),
+            [],
+            [new SlotPerson('a', [2 => [[8 * 3600, 14 * 3600]]], appointments: [$held])],
+        );
         $starts = array_map(static fn (array $slot): string => substr($slot['start'], 11, 5), (new SlotFinder())->find($request));
         self::assertContains('08:45', $starts, '60 minutes, 10 clear and 5 on the road');
         self::assertNotContains('08:50', $starts);
@@ -128,7 +136,13 @@ final class BookingTest extends TestCase
     public function testGoodTimesAreAsAskedNearLedAndWithoutSmallGaps(): void
     {
         $at = static fn (string $day, string $time): int => (int) strtotime("{$day}T$time:00Z");
-        $time = static fn (string $who, string $day, string $time, Neighbours $n): FreeTime => new FreeTime([$who], $at($day, $time), 60 * (int) substr($time, 0, 2) + (int) substr($time, 3), $day, $n);
+        $time = static fn (string $who, string $day, string $time, Neighbours $n): FreeTime => new FreeTime(
+            [$who],
+            $at($day, $time),
+            60 * (int) substr($time, 0, 2) + (int) substr($time, 3),
+            $day,
+            $n,
+        );
         $between = new Neighbours($at('2026-03-26', '09:18'), $at('2026-03-26', '10:42'), 'Mill Row', 'Quarry Hall', 9, 6);
         $found = (new GoodTimes([480, 720], 25, 'sorcha', 45, 60))->next([
             $time('teo', '2026-03-26', '10:00', new Neighbours(null, null, '', '', 19, 10)),

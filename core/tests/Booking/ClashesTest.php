@@ -26,7 +26,14 @@ final class ClashesTest extends TestCase
     /** @return iterable<string, array{list<Placed>, list<string>}> */
     public static function days(): iterable
     {
-        $at = static fn (string $id, int $from, int $to, string $where = '', array $crew = ['t'], string $group = ''): Placed => new Placed($id, array_values(array_filter($crew, \is_string(...))), 60 * $from, 60 * $to, $where, $group);
+        $at = static fn (string $id, int $from, int $to, string $where = '', array $crew = ['t'], string $group = ''): Placed => new Placed(
+            $id,
+            array_values(array_filter($crew, \is_string(...))),
+            60 * $from,
+            60 * $to,
+            $where,
+            $group,
+        );
         yield 'one after the other' => [[$at('a', 0, 60), $at('b', 60, 120)], []];
         yield 'a minute too many' => [[$at('a', 0, 61), $at('b', 60, 120)], ['a b']];
         yield 'in whatever order they come' => [[$at('b', 60, 120), $at('a', 0, 61)], ['a b']];

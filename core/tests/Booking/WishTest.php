@@ -88,11 +88,36 @@ final class WishTest extends TestCase
 
     public function testTheNearestIsOnTheDayThenOnTheDayOfTheWeekThenAtTheTime(): void
     {
-        $times = new TimesOf('Tuning', 60, array_map(static fn (string $start): array => ['start' => $start, 'with' => 'Teo'], ['2026-11-30T09:00:00+00:00', '2026-12-01T09:00:00+00:00', '2026-12-01T11:30:00+00:00', '2026-12-01T14:00:00+00:00', '2026-12-03T10:00:00+00:00', '2026-12-08T10:00:00+00:00']));
-        $nearest = static fn (Wish $wish): array => array_map(static fn (array $one): array => [substr($one['start'], 5, 11), $one['asWished']], (new NearestTimes($wish))->of($times, 3));
+        $times = new TimesOf(
+            'Tuning',
+            60,
+            array_map(
+                static fn (string $start): array => ['start' => $start, 'with' => 'Teo'],
+                [
+                    '2026-11-30T09:00:00+00:00',
+                    '2026-12-01T09:00:00+00:00',
+                    '2026-12-01T11:30:00+00:00',
+                    '2026-12-01T14:00:00+00:00',
+                    '2026-12-03T10:00:00+00:00',
+                    '2026-12-08T10:00:00+00:00',
+                ],
+            ),
+        );
+        $nearest = static fn (Wish $wish): array => array_map(
+            static fn (array $one): array => [substr($one['start'], 5, 11), $one['asWished']],
+            (new NearestTimes($wish))->of($times, 3),
+        );
         self::assertSame([['12-01T14:00', true], ['11-30T09:00', false], ['12-03T10:00', false]], $nearest(new Wish('2026-12-01', '2026-12-01', [], 720)));
         self::assertSame([['12-01T09:00', true], ['12-08T10:00', true], ['11-30T09:00', false]], $nearest(new Wish('', '', [2], 0, 720)));
-        self::assertSame([['12-01T11:30', false], ['12-03T10:00', false], ['12-08T10:00', false]], $nearest(new Wish(at: 690 + 10)), 'a quarter of an hour beside it is not as wished');
-        self::assertSame([['11-30T09:00', false], ['12-01T09:00', false], ['12-03T10:00', false]], $nearest(new Wish('2026-11-10', '2026-11-12')), 'the days that were wished for are over');
+        self::assertSame(
+            [['12-01T11:30', false], ['12-03T10:00', false], ['12-08T10:00', false]],
+            $nearest(new Wish(at: 690 + 10)),
+            'a quarter of an hour beside it is not as wished',
+        );
+        self::assertSame(
+            [['11-30T09:00', false], ['12-01T09:00', false], ['12-03T10:00', false]],
+            $nearest(new Wish('2026-11-10', '2026-11-12')),
+            'the days that were wished for are over',
+        );
     }
 }

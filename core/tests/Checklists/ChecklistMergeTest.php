@@ -43,7 +43,14 @@ final class ChecklistMergeTest extends TestCase
 
     public function testADayAfterThatOfWhatWaitsForItIsSaid(): void
     {
-        $dated = static fn (string $key, int $days, string ...$waits): ChecklistItem => new ChecklistItem($key, $key, Doer::lead(), 1, new Due(DueFrom::Start, $days), array_values($waits));
+        $dated = static fn (string $key, int $days, string ...$waits): ChecklistItem => new ChecklistItem(
+            $key,
+            $key,
+            Doer::lead(),
+            1,
+            new Due(DueFrom::Start, $days),
+            array_values($waits),
+        );
         $merged = self::merge([new Checklist('base', 'Base', [$dated('order', 10), $dated('fit', 2, 'order'), $dated('thanks', 12, 'fit', 'order')])]);
         self::assertSame(['base/order'], array_column($merged->clashes(), 'key'), 'a day of its own alone, and only where it lies after');
         self::assertStringStartsWith('“order” is due on ', $merged->clashes()[0]['words']);
@@ -57,7 +64,11 @@ final class ChecklistMergeTest extends TestCase
         $base = new Checklist('base', 'Base', [$grouped('talk', 'Before'), $grouped('agreement', 'Before'), $grouped('thanks', 'After')]);
         $addOn = static fn (string $joins): Checklist => new Checklist('add', 'Add', [self::item('look')], $joins);
         self::assertSame(['base/talk', 'base/agreement', 'add/look', 'base/thanks'], self::keys(self::merge([$base, $addOn('base/@Before')])));
-        self::assertSame(['base/talk', 'base/agreement', 'base/thanks', 'add/look'], self::keys(self::merge([$base, $addOn('base/@Nowhere')])), 'a group that is not there: at the end');
+        self::assertSame(
+            ['base/talk', 'base/agreement', 'base/thanks', 'add/look'],
+            self::keys(self::merge([$base, $addOn('base/@Nowhere')])),
+            'a group that is not there: at the end',
+        );
         self::assertSame('base/@Vor Ort, früh', (new ChecklistReader())->read(['key' => 'add', 'name' => 'Add', 'joinsAfter' => 'base/@Vor Ort, früh', 'items' => []])->joinsAfter);
     }
 
@@ -114,7 +125,12 @@ final class ChecklistMergeTest extends TestCase
     #[DataProvider('dues')]
     public function testDueDaysAreCountedFromWhatTheyHangOn(Due $due, string $day): void
     {
-        $anchors = new Anchors(new \DateTimeImmutable('2026-11-24 16:30', new \DateTimeZone('Europe/Dublin')), self::day('2026-12-19'), null, new \DateTimeImmutable('2026-12-02 10:00', new \DateTimeZone('Europe/Dublin')));
+        $anchors = new Anchors(
+            new \DateTimeImmutable('2026-11-24 16:30', new \DateTimeZone('Europe/Dublin')),
+            self::day('2026-12-19'),
+            null,
+            new \DateTimeImmutable('2026-12-02 10:00', new \DateTimeZone('Europe/Dublin')),
+        );
         $list = new Checklist('base', 'Base', [self::item('talk', takes: 2), new ChecklistItem('it', 'It', Doer::lead(), 1, $due)]);
         $merged = (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5], ['2026-12-03'])))->merge([$list], $anchors);
         self::assertSame($day, $merged->tasks[1]->due->format('Y-m-d'));
@@ -138,7 +154,11 @@ final class ChecklistMergeTest extends TestCase
     public function testHoursGoByWhateverTheClocksDo(): void
     {
         // In Dublin, 28 March 2027 has no hour from one to two; 25 October 2026 has it twice (IANA time zone database).
-        $due = static fn (string $accepted, int $hours): string => (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5, 6, 7], [])))->merge([new Checklist('base', 'Base', [new ChecklistItem('it', 'It', Doer::lead(), 1, new Due(DueFrom::Accepted, $hours, DueUnit::Hours))])], new Anchors(new \DateTimeImmutable($accepted, new \DateTimeZone('Europe/Dublin'))))->tasks[0]->due->format('Y-m-d');
+        $due = static fn (string $accepted, int $hours): string => (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5, 6, 7], [])))->merge(
+            [new Checklist('base', 'Base', [new ChecklistItem('it', 'It', Doer::lead(), 1, new Due(DueFrom::Accepted, $hours, DueUnit::Hours))])],
+            new Anchors(new \DateTimeImmutable($accepted, new \DateTimeZone('Europe/Dublin'))),
+        )->tasks[0]->due
+            ->format('Y-m-d');
         self::assertSame('2027-03-28', $due('2027-03-27 12:30', 12), 'half past midnight');
         self::assertSame('2027-03-29', $due('2027-03-28 00:30', 23), 'a day of 23 hours');
         self::assertSame('2026-10-25', $due('2026-10-25 00:30', 23), 'a day of 25 hours');
@@ -150,7 +170,10 @@ final class ChecklistMergeTest extends TestCase
         for ($day = self::day('2027-01-01'); $day < self::day('2028-01-01'); $day = $day->modify('+1 day')) {
             $closed[] = $day->format('Y-m-d');
         }
-        $merged = (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5], $closed)))->merge([new Checklist('base', 'Base', [self::item('one', takes: 2)])], new Anchors(self::day('2026-12-31')));
+        $merged = (new ChecklistMerge(new WorkingDays([1, 2, 3, 4, 5], $closed)))->merge(
+            [new Checklist('base', 'Base', [self::item('one', takes: 2)])],
+            new Anchors(self::day('2026-12-31')),
+        );
         self::assertSame('2028-01-04', $merged->tasks[0]->due->format('Y-m-d'));
     }
 
@@ -171,13 +194,29 @@ final class ChecklistMergeTest extends TestCase
                 $items = [];
                 foreach ($list['items'] as $item) {
                     $due = $item['due'];
-                    $items[] = new ChecklistItem($item['key'], $item['name'], Doer::lead(), $item['takes'], null === $due ? null : new Due('start' === $due['from'] ? DueFrom::Start : DueFrom::ReadyBy, $due['before'] ?? false ? -$due['days'] : $due['days']), $item['waits_for']);
+                    $items[] = new ChecklistItem(
+                        $item['key'],
+                        $item['name'],
+                        Doer::lead(),
+                        $item['takes'],
+                        null === $due ? null : new Due('start' === $due['from'] ? DueFrom::Start : DueFrom::ReadyBy, $due['before'] ?? false ? -$due['days'] : $due['days']),
+                        $item['waits_for'],
+                    );
                 }
                 $lists[] = new Checklist($list['key'], $list['key'], $items, $list['joins_after'] ?? '');
             }
             $merged = (new ChecklistMerge($outline->calendar))->merge($lists, new Anchors($outline->start, $outline->readyBy));
-            self::assertSame(array_map(static fn (array $task): array => [$task['key'], $task['earliest_start'], $task['float'], $task['due']], $expected['tasks']), array_map(static fn (PlannedTask $task): array => [$task->key, $task->earliestStart, $task->float, $task->due->format('Y-m-d')], $merged->tasks));
-            self::assertSame([$expected['short_by'], $expected['longest_chain']], [$merged->shortBy, array_values(array_map(static fn (PlannedTask $task): string => $task->key, array_filter($merged->tasks, static fn (PlannedTask $task): bool => $task->onChain)))]);
+            self::assertSame(
+                array_map(static fn (array $task): array => [$task['key'], $task['earliest_start'], $task['float'], $task['due']], $expected['tasks']),
+                array_map(static fn (PlannedTask $task): array => [$task->key, $task->earliestStart, $task->float, $task->due->format('Y-m-d')], $merged->tasks),
+            );
+            self::assertSame(
+                [$expected['short_by'], $expected['longest_chain']],
+                [
+                    $merged->shortBy,
+                    array_values(array_map(static fn (PlannedTask $task): string => $task->key, array_filter($merged->tasks, static fn (PlannedTask $task): bool => $task->onChain))),
+                ],
+            );
             ++$compared;
         }
         self::assertGreaterThan(40, $compared);
@@ -229,7 +268,7 @@ final class ChecklistMergeTest extends TestCase
         yield 'hours before a day' => [['item' => ['due' => ['from' => 'ready-by', 'amount' => 1, 'unit' => 'hours']]], 'items.0.due.unit'];
         yield 'a condition that is none' => [['item' => ['if' => ['question' => 'x', 'op' => 'likes']]], 'items.0.if'];
         yield 'done by magic' => [['item' => ['doneBy' => 'magic']], 'items.0.doneBy'];
-        yield 'approved by nobody we know' => [['item' => ['approval' => 'king']], 'items.0.approval'];
+        yield 'approved by what is no role' => [['item' => ['approval' => 'King!']], 'items.0.approval'];
         yield 'the same key twice' => [['items' => [['key' => 'one', 'name' => 'One', 'doer' => 'lead'], ['key' => 'one', 'name' => 'Again', 'doer' => 'lead']]], 'items.1.key'];
     }
 

@@ -55,7 +55,21 @@ final class OutlineMergeTest extends TestCase
     public function testTheWorkedExampleOfAHandbook(): void
     {
         $takes = ['A' => 2, 'B' => 4, 'C' => 10, 'D' => 6, 'E' => 4, 'F' => 5, 'G' => 7, 'H' => 9, 'I' => 7, 'J' => 8, 'K' => 4, 'L' => 5, 'M' => 2, 'N' => 6];
-        $waits = ['B' => ['A'], 'C' => ['B'], 'D' => ['C'], 'E' => ['C'], 'F' => ['E'], 'G' => ['D'], 'H' => ['E', 'G'], 'I' => ['C'], 'J' => ['F', 'I'], 'K' => ['J'], 'L' => ['J'], 'M' => ['H'], 'N' => ['K', 'L']];
+        $waits = [
+            'B' => ['A'],
+            'C' => ['B'],
+            'D' => ['C'],
+            'E' => ['C'],
+            'F' => ['E'],
+            'G' => ['D'],
+            'H' => ['E', 'G'],
+            'I' => ['C'],
+            'J' => ['F', 'I'],
+            'K' => ['J'],
+            'L' => ['J'],
+            'M' => ['H'],
+            'N' => ['K', 'L'],
+        ];
         $items = [];
         foreach ($takes as $key => $days) {
             $items[] = ['key' => $key, 'takes' => $days, 'waits_for' => $waits[$key] ?? []];
@@ -83,7 +97,11 @@ final class OutlineMergeTest extends TestCase
 
     public function testDaysAroundAClosureForwardAndBack(): void
     {
-        $items = [['key' => 'a', 'takes' => 2], ['key' => 'b', 'takes' => 1, 'waits_for' => ['a', 'base/a']], ['key' => 'c', 'takes' => 0, 'due' => ['from' => 'ready_by', 'days' => 4, 'before' => true]]];
+        $items = [
+            ['key' => 'a', 'takes' => 2],
+            ['key' => 'b', 'takes' => 1, 'waits_for' => ['a', 'base/a']],
+            ['key' => 'c', 'takes' => 0, 'due' => ['from' => 'ready_by', 'days' => 4, 'before' => true]],
+        ];
         $question = ['start' => '2026-12-23', 'ready_by' => '2026-12-25', 'checklists' => [['key' => 'base', 'items' => $items]]] + self::WEEK;
         $made = self::merge($question);
         self::assertSame(['2026-12-28', '2026-12-29', '2026-12-18'], array_column($made['tasks'], 'due'));
@@ -111,12 +129,18 @@ final class OutlineMergeTest extends TestCase
     {
         $list = static fn (string $key, ?string $joins, array ...$items): array => ['key' => $key, 'joins_after' => $joins, 'items' => $items];
         $item = static fn (string $key, string ...$waits): array => ['key' => $key, 'takes' => 1, 'waits_for' => $waits];
-        yield 'a circle, with something that leads into it' => [['checklists' => [$list('m', null, $item('lead', 'b'), $item('a', 'c'), $item('b', 'a'), $item('c', 'b'), $item('free'))]], 'These wait for one another in a circle: m/b waits for m/a waits for m/c waits for m/b'];
+        yield 'a circle, with something that leads into it' => [
+            ['checklists' => [$list('m', null, $item('lead', 'b'), $item('a', 'c'), $item('b', 'a'), $item('c', 'b'), $item('free'))]],
+            'These wait for one another in a circle: m/b waits for m/a waits for m/c waits for m/b',
+        ];
         yield 'itself' => [['checklists' => [$list('m', null, $item('a'), $item('b', 'b'))]], 'These wait for one another in a circle: m/b waits for m/b'];
         yield 'a wait for nothing' => [['checklists' => [$list('m', null, $item('a', 'n/x'))]], 'm/a waits for n/x, which is not there.'];
         yield 'a checklist is no item' => [['checklists' => [$list('m', null, $item('a', 'm'))]], 'm/a waits for m, which is not there.'];
         yield 'a join to nothing' => [['checklists' => [$list('m', 'n/x', $item('a'))]], 'm joins after n/x, which is not there.'];
-        yield 'joins in a circle' => [['checklists' => [$list('o', 'm/a', $item('a')), $list('m', 'n/a', $item('a')), $list('n', 'm/a', $item('a'))]], 'These checklists join into each other: m, n'];
+        yield 'joins in a circle' => [
+            ['checklists' => [$list('o', 'm/a', $item('a')), $list('m', 'n/a', $item('a')), $list('n', 'm/a', $item('a'))]],
+            'These checklists join into each other: m, n',
+        ];
         yield 'two items of one key' => [['checklists' => [$list('m', null, $item('a'), $item('a'))]], 'Two items have the key m/a.'];
         yield 'two checklists of one key' => [['checklists' => [$list('m', null), $list('m', null)]], 'Two checklists have the key m.'];
         yield 'never open' => [['open_weekdays' => []], 'open_weekdays: no day of the week is open, so no day can be counted.'];

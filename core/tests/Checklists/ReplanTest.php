@@ -38,14 +38,38 @@ final class ReplanTest extends TestCase
     public function testAListThatJoinsStandsBehindWhatItJoinsAndWaitsAsItSays(): void
     {
         $answer = $this->replan(['join' => ['moving'], 'tasks' => [$this->done('talk', '2026-11-25'), $this->open('order', '2026-12-03'), $this->open('tune', '2026-12-04')]]);
-        self::assertSame([['base/talk', 1, 'done', '2026-11-25'], ['base/order', 2, 'open', '2026-12-03'], ['moving/pack', 3, 'open', '2026-12-04'], ['moving/carry', 4, 'open', '2026-12-07'], ['base/tune', 5, 'open', '2026-12-04']], self::told($answer));
-        self::assertSame([[], ['moving/pack', 'moving/carry'], '2026-12-07'], [$answer['moved'], array_values(array_map(static fn (array $one): string => $one['key'], array_filter($answer['tasks'], static fn (array $one): bool => $one['new']))), $answer['ends']]);
+        self::assertSame(
+            [
+                ['base/talk', 1, 'done', '2026-11-25'],
+                ['base/order', 2, 'open', '2026-12-03'],
+                ['moving/pack', 3, 'open', '2026-12-04'],
+                ['moving/carry', 4, 'open', '2026-12-07'],
+                ['base/tune', 5, 'open', '2026-12-04'],
+            ],
+            self::told($answer),
+        );
+        self::assertSame(
+            [[], ['moving/pack', 'moving/carry'], '2026-12-07'],
+            [
+                $answer['moved'],
+                array_values(array_map(static fn (array $one): string => $one['key'], array_filter($answer['tasks'], static fn (array $one): bool => $one['new']))),
+                $answer['ends'],
+            ],
+        );
         self::assertSame([[], ['base/talk'], ['base/order'], ['moving/pack'], ['base/order']], array_column($answer['tasks'], 'waits_for'));
     }
 
     public function testWhatWasRemovedStaysAwayAndItsWaitsAreHandedOn(): void
     {
-        $answer = $this->replan(['join' => ['moving'], 'tasks' => [$this->open('talk', null), ['key' => 'base/order', 'state' => 'removed', 'due' => null], $this->open('tune', null), ['key' => 'moving/pack', 'state' => 'removed', 'due' => null]]]);
+        $answer = $this->replan([
+            'join' => ['moving'],
+            'tasks' => [
+                $this->open('talk', null),
+                ['key' => 'base/order', 'state' => 'removed', 'due' => null],
+                $this->open('tune', null),
+                ['key' => 'moving/pack', 'state' => 'removed', 'due' => null],
+            ],
+        ]);
         self::assertSame(['base/talk' => [], 'moving/carry' => ['base/talk'], 'base/tune' => ['base/talk']], array_column($answer['tasks'], 'waits_for', 'key'));
         // An item that nobody has an entry for, of a list that does not join, is not there either.
         self::assertSame(['base/tune'], array_column($this->replan(['tasks' => [$this->open('tune', null)]])['tasks'], 'key'));
@@ -58,10 +82,25 @@ final class ReplanTest extends TestCase
             ['key' => 'base/order', 'state' => 'open', 'due' => '2026-12-24', 'by_hand' => ['due', 'takes'], 'takes' => 0],
             ['key' => 'base/tune', 'state' => 'open', 'due' => '2026-12-04', 'by_hand' => ['waits_for'], 'waits_for' => ['moving/carry', 'gone']],
         ]]);
-        self::assertSame([['base/talk', 1, 'done', null], ['base/order', 2, 'open', '2026-12-24'], ['moving/pack', 3, 'open', '2026-12-02'], ['moving/carry', 4, 'open', '2026-12-03'], ['base/tune', 5, 'open', '2026-12-04']], self::told($answer));
+        self::assertSame(
+            [
+                ['base/talk', 1, 'done', null],
+                ['base/order', 2, 'open', '2026-12-24'],
+                ['moving/pack', 3, 'open', '2026-12-02'],
+                ['moving/carry', 4, 'open', '2026-12-03'],
+                ['base/tune', 5, 'open', '2026-12-04'],
+            ],
+            self::told($answer),
+        );
         self::assertSame(['moving/carry'], $answer['tasks'][4]['waits_for']);
         // Nobody waits for what was taken out of the waits by hand.
-        self::assertSame([], $this->replan(['tasks' => [$this->open('talk', null), ['key' => 'base/tune', 'state' => 'open', 'due' => null, 'by_hand' => ['waits_for'], 'waits_for' => []]]])['tasks'][1]['waits_for']);
+        self::assertSame(
+            [],
+            $this->replan(['tasks' => [
+                $this->open('talk', null),
+                ['key' => 'base/tune', 'state' => 'open', 'due' => null, 'by_hand' => ['waits_for'], 'waits_for' => []],
+            ]])['tasks'][1]['waits_for'],
+        );
     }
 
     public function testLateStaysLateAndDoneStaysAsItWas(): void

@@ -48,7 +48,13 @@ final class ConditionTest extends TestCase
         $file = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/tests/fixtures/conditions.json'), true, 32, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(150, \count($file['cases']));
         foreach ($file['cases'] as $i => $case) {
-            yield $i.' '.json_encode([$case['condition'], $case['answers']], \JSON_UNESCAPED_UNICODE) => [$case['condition'], $case['answers'], $case['order'] ?? 'unstated', $file['today'], $case['expected']];
+            yield $i.' '.json_encode([$case['condition'], $case['answers']], \JSON_UNESCAPED_UNICODE) => [
+                $case['condition'],
+                $case['answers'],
+                $case['order'] ?? 'unstated',
+                $file['today'],
+                $case['expected'],
+            ];
         }
     }
 
@@ -82,7 +88,11 @@ final class ConditionTest extends TestCase
 
     public function testItTellsWhatItAsksAbout(): void
     {
-        $condition = ConditionReader::read(['all' => [['question' => 'a', 'op' => 'is-blank'], ['not' => ['question' => 'b', 'op' => 'is', 'value' => 'x']], ['question' => 'a', 'op' => 'is', 'value' => 'y']]]);
+        $condition = ConditionReader::read(['all' => [
+            ['question' => 'a', 'op' => 'is-blank'],
+            ['not' => ['question' => 'b', 'op' => 'is', 'value' => 'x']],
+            ['question' => 'a', 'op' => 'is', 'value' => 'y'],
+        ]]);
         self::assertSame(['a', 'b'], $condition->questions());
     }
 }

@@ -14,15 +14,25 @@ final class CanonicalJsonTest extends TestCase
     /** RFC 8785, 3.2.3: keys in the order of their UTF-16 units, which is not that of their bytes. */
     public function testKeysStandInTheOrderOfTheStandard(): void
     {
-        $read = CanonicalJson::read('{"\u20ac":"Euro Sign","\r":"Carriage Return","\ufb33":"Hebrew Letter Dalet With Dagesh","1":"One","\ud83d\ude00":"Emoji: Grinning Face","\u0080":"Control","\u00f6":"Latin Small Letter O With Diaeresis"}');
-        self::assertSame("{\"\\r\":\"Carriage Return\",\"1\":\"One\",\"\u{80}\":\"Control\",\"\u{f6}\":\"Latin Small Letter O With Diaeresis\",\"\u{20ac}\":\"Euro Sign\",\"\u{1f600}\":\"Emoji: Grinning Face\",\"\u{fb33}\":\"Hebrew Letter Dalet With Dagesh\"}", CanonicalJson::write($read));
+        $read = CanonicalJson::read(
+            '{"\u20ac":"Euro Sign","\r":"Carriage Return","\ufb33":"Hebrew Letter Dalet With Dagesh","1":"One","\ud83d\ude00":"Emoji: Grinning Face","\u0080":"Control","\u00f6":"Latin Small Letter O With Diaeresis"}',
+        );
+        self::assertSame(
+            "{\"\\r\":\"Carriage Return\",\"1\":\"One\",\"\u{80}\":\"Control\",\"\u{f6}\":\"Latin Small Letter O With Diaeresis\",\"\u{20ac}\":\"Euro Sign\",\"\u{1f600}\":\"Emoji: Grinning Face\",\"\u{fb33}\":\"Hebrew Letter Dalet With Dagesh\"}",
+            CanonicalJson::write($read),
+        );
     }
 
     /** RFC 8785, 3.2.2: the text and the literals of its example, without its fractions. */
     public function testTextsHaveAsFewEscapesAsThereCanBe(): void
     {
-        $read = CanonicalJson::read('{"string": "\u20ac$\u000F\u000aA\'\u0042\u0022\u005c\\\\\"\/", "literals": [ null, true, false ], "empty": {}, "none": [ ], "line": "\u2028"}');
-        self::assertSame("{\"empty\":{},\"line\":\"\u{2028}\",\"literals\":[null,true,false],\"none\":[],\"string\":\"\u{20ac}$\\u000f\\nA'B\\\"\\\\\\\\\\\"/\"}", CanonicalJson::write($read));
+        $read = CanonicalJson::read(
+            '{"string": "\u20ac$\u000F\u000aA\'\u0042\u0022\u005c\\\\\"\/", "literals": [ null, true, false ], "empty": {}, "none": [ ], "line": "\u2028"}',
+        );
+        self::assertSame(
+            "{\"empty\":{},\"line\":\"\u{2028}\",\"literals\":[null,true,false],\"none\":[],\"string\":\"\u{20ac}$\\u000f\\nA'B\\\"\\\\\\\\\\\"/\"}",
+            CanonicalJson::write($read),
+        );
     }
 
     public function testMapsAreSortedAllTheWayDown(): void

@@ -15,13 +15,23 @@ use Telamon\Core\Evidence\SigningKey;
 
 final class CheckerTest extends TestCase
 {
-    private const AGREED = ['number' => 'Q-0092', 'revision' => 1, 'at' => '2026-12-01T10:20:30Z', 'client' => ['name' => 'Orla Fennick'], 'totals' => ['total' => '272.40'], 'signedBy' => 'Orla Fennick'];
+    private const AGREED = [
+        'number' => 'Q-0092',
+        'revision' => 1,
+        'at' => '2026-12-01T10:20:30Z',
+        'client' => ['name' => 'Orla Fennick'],
+        'totals' => ['total' => '272.40'],
+        'signedBy' => 'Orla Fennick',
+    ];
     private const ALL = ['document', 'drawing', 'file', 'key'];
 
     public function testAllHoldsOfWhatWasSigned(): void
     {
         foreach ([self::record(), self::pdf()] as $bytes) {
-            self::assertSame(['signed' => true, 'number' => 'Q-0092', 'revision' => 1, 'signed_at' => '2026-12-01T10:20:30Z', 'holds' => self::ALL, 'fails' => []], self::check($bytes));
+            self::assertSame(
+                ['signed' => true, 'number' => 'Q-0092', 'revision' => 1, 'signed_at' => '2026-12-01T10:20:30Z', 'holds' => self::ALL, 'fails' => []],
+                self::check($bytes),
+            );
         }
         self::assertSame(self::ALL, self::check(EvidenceRecord::close(self::AGREED, '', self::key()))['holds'], 'a typed name has no drawing, and that holds');
     }
@@ -63,10 +73,16 @@ final class CheckerTest extends TestCase
         yield 'no drawing' => [str_replace(self::drawing(), '', $record), ['drawing', 'file']];
         yield 'a seal of somebody else for something else' => [str_replace(substr($record, -30), substr(EvidenceRecord::close([], '', self::key()), -30), $record), self::ALL];
         yield 'another installation' => [EvidenceRecord::close(self::AGREED, self::drawing(), SigningKey::of('another')), ['key']];
-        yield 'another installation that says it is this one' => [str_replace(SigningKey::of('another')->public, self::key()->public, EvidenceRecord::close(self::AGREED, self::drawing(), SigningKey::of('another'))), self::ALL];
+        yield 'another installation that says it is this one' => [
+            str_replace(SigningKey::of('another')->public, self::key()->public, EvidenceRecord::close(self::AGREED, self::drawing(), SigningKey::of('another'))),
+            self::ALL,
+        ];
         yield 'a file of another installation' => [self::pdf(key: SigningKey::of('another')), ['key']];
         yield 'a page of the file' => [str_replace('(Total 272.40)', '(Total 072.40)', self::pdf()), ['file']];
-        yield 'a record of another in our file' => [SealedPdf::close(self::embedded(EvidenceRecord::close(self::AGREED, self::drawing(), SigningKey::of('another'))), self::key()), ['key']];
+        yield 'a record of another in our file' => [
+            SealedPdf::close(self::embedded(EvidenceRecord::close(self::AGREED, self::drawing(), SigningKey::of('another'))), self::key()),
+            ['key'],
+        ];
         yield 'our record in a file of another' => [self::pdf(key: SigningKey::of('another'), record: $record), ['key']];
         yield 'a file that was saved anew' => [self::embedded($record), ['file']];
         yield 'something after the end' => [self::pdf()."\n", ['file']];
@@ -120,7 +136,11 @@ final class CheckerTest extends TestCase
         ] as $bytes) {
             self::assertFalse(self::check($bytes)['signed']);
         }
-        self::assertSame(['document', 'drawing', 'file', 'key'], self::check(self::record().str_repeat(' ', EvidenceRecord::MOST))['fails'], 'ours with a long tail is ours, and changed');
+        self::assertSame(
+            ['document', 'drawing', 'file', 'key'],
+            self::check(self::record().str_repeat(' ', EvidenceRecord::MOST))['fails'],
+            'ours with a long tail is ours, and changed',
+        );
     }
 
     public function testADrawingThatIsNoneIsNotClosed(): void

@@ -47,7 +47,10 @@ final class AnswerFiguresTest extends TestCase
 
     public function testChoicesAreCountedInTheOrderOffered(): void
     {
-        $figures = self::figures(['type' => 'any-of', 'options' => [['value' => 'b', 'label' => 'Bell'], ['value' => 'a', 'label' => 'Arch']]], [['a'], ['a', 'b'], [], null, '', ['gone']]);
+        $figures = self::figures(
+            ['type' => 'any-of', 'options' => [['value' => 'b', 'label' => 'Bell'], ['value' => 'a', 'label' => 'Arch']]],
+            [['a'], ['a', 'b'], [], null, '', ['gone']],
+        );
         self::assertSame(3, $figures['answered']);
         self::assertSame([['Bell', 1], ['Arch', 2], ['gone', 1]], array_map(static fn (array $line): array => [$line['label'], $line['count']], $figures['counts']));
         self::assertNull($figures['numbers']);
@@ -66,8 +69,22 @@ final class AnswerFiguresTest extends TestCase
     public function testNumbersStandInRoundSpans(): void
     {
         $figures = self::figures(['type' => 'money'], ['€ 95', '120.50', '250', '399.99', '95']);
-        self::assertSame([['50 to under 100', 2], ['100 to under 150', 1], ['150 to under 200', 0], ['200 to under 250', 0], ['250 to under 300', 1], ['300 to under 350', 0], ['350 to under 400', 1]], array_map(static fn (array $line): array => [$line['label'], $line['count']], $figures['counts']));
-        self::assertSame([['3 to under 4', 2]], array_map(static fn (array $line): array => [$line['label'], $line['count']], self::figures(['type' => 'number'], ['3', '3'])['counts']));
+        self::assertSame(
+            [
+                ['50 to under 100', 2],
+                ['100 to under 150', 1],
+                ['150 to under 200', 0],
+                ['200 to under 250', 0],
+                ['250 to under 300', 1],
+                ['300 to under 350', 0],
+                ['350 to under 400', 1],
+            ],
+            array_map(static fn (array $line): array => [$line['label'], $line['count']], $figures['counts']),
+        );
+        self::assertSame(
+            [['3 to under 4', 2]],
+            array_map(static fn (array $line): array => [$line['label'], $line['count']], self::figures(['type' => 'number'], ['3', '3'])['counts']),
+        );
         self::assertSame([], self::figures(['type' => 'number'], [])['counts']);
         self::assertLessThanOrEqual(9, \count(self::figures(['type' => 'number'], ['-7', '1000000000', '3.14159'])['counts']));
     }

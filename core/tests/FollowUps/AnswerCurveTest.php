@@ -22,7 +22,10 @@ final class AnswerCurveTest extends TestCase
 
     private static function curve(string $weeks): AnswerCurve
     {
-        return AnswerCurve::of(array_map(static fn (string $one): array => ['days' => (float) $one, 'answered' => !str_ends_with($one, '+')], '' === $weeks ? [] : explode(' ', $weeks)));
+        return AnswerCurve::of(array_map(
+            static fn (string $one): array => ['days' => (float) $one, 'answered' => !str_ends_with($one, '+')],
+            '' === $weeks ? [] : explode(' ', $weeks),
+        ));
     }
 
     /** @return array<string, array{float, string, float}> */

@@ -40,8 +40,22 @@ final class SeriesTest extends TestCase
         $wait = static fn (string $key, int $days, string $at = ''): array => ['key' => $key, 'kind' => 'wait', 'amount' => $days, 'unit' => 'days', 'at' => $at];
         $send = static fn (string $key): array => ['key' => $key, 'kind' => 'send', 'what' => $key];
 
-        return ['main' => [$send('first'), $wait('w1', 2), $send('second'), ['key' => 'w2', 'kind' => 'wait', 'amount' => 1, 'unit' => 'working-days', 'at' => '10:00'], $send('third'), $wait('w3', 4), $send('fourth'), $wait('w4', 23, '09:00'), $send('last')],
-            'yes' => [['key' => 'pick', 'kind' => 'send', 'what' => 'pick'], ['key' => 'wy', 'kind' => 'wait', 'amount' => 3, 'unit' => 'days'], ['key' => 'ring', 'kind' => 'task', 'what' => 'Ring them', 'who' => 'lead', 'days' => 0]],
+        return ['main' => [
+            $send('first'),
+            $wait('w1', 2),
+            $send('second'),
+            ['key' => 'w2', 'kind' => 'wait', 'amount' => 1, 'unit' => 'working-days', 'at' => '10:00'],
+            $send('third'),
+            $wait('w3', 4),
+            $send('fourth'),
+            $wait('w4', 23, '09:00'),
+            $send('last'),
+        ],
+            'yes' => [
+                ['key' => 'pick', 'kind' => 'send', 'what' => 'pick'],
+                ['key' => 'wy', 'kind' => 'wait', 'amount' => 3, 'unit' => 'days'],
+                ['key' => 'ring', 'kind' => 'task', 'what' => 'Ring them', 'who' => 'lead', 'days' => 0],
+            ],
             'later' => [['key' => 'wl', 'kind' => 'wait', 'amount' => 30, 'unit' => 'days'], ['key' => 'on', 'kind' => 'go-on', 'what' => 'fourth']],
         ];
     }
@@ -65,16 +79,33 @@ final class SeriesTest extends TestCase
     {
         $acts = (new Rehearsal(new SeriesWalk(self::working(), new Quiet('20:00', '08:00'))))->run(self::series(), self::at('2026-03-24 09:24'));
 
-        self::assertSame(['Tue 24 Mar 09:24 first', 'Thu 26 Mar 09:24 second', 'Fri 27 Mar 10:00 third', 'Tue 31 Mar 10:00 fourth', 'Thu 23 Apr 09:00 last', 'Thu 23 Apr 09:00 end'], self::told($acts));
+        self::assertSame(
+            ['Tue 24 Mar 09:24 first', 'Thu 26 Mar 09:24 second', 'Fri 27 Mar 10:00 third', 'Tue 31 Mar 10:00 fourth', 'Thu 23 Apr 09:00 last', 'Thu 23 Apr 09:00 end'],
+            self::told($acts),
+        );
     }
 
     public function testAnAnswerLeavesTheNudgesForItsOwnCourse(): void
     {
         $rehearsal = new Rehearsal(new SeriesWalk(self::working()));
-        self::assertSame(['Tue 24 Mar 09:24 first', 'Thu 26 Mar 09:24 second', 'Thu 26 Mar 12:00 pick', 'Sun 29 Mar 12:00 ring', 'Sun 29 Mar 12:00 end'], self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-26 12:00'), Course::Yes)));
-        self::assertSame(['Tue 24 Mar 09:24 first', 'Wed 25 Mar 08:00 end'], self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'))), 'stop');
-        self::assertSame(['Tue 24 Mar 09:24 first', 'Wed 25 Mar 08:00 end'], self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'), Course::No)), 'a course that is not there');
-        self::assertSame(['Tue 24 Mar 09:24 first', 'Fri 24 Apr 08:00 fourth', 'Sun 17 May 09:00 last', 'Sun 17 May 09:00 end'], self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'), Course::Later)));
+        self::assertSame(
+            ['Tue 24 Mar 09:24 first', 'Thu 26 Mar 09:24 second', 'Thu 26 Mar 12:00 pick', 'Sun 29 Mar 12:00 ring', 'Sun 29 Mar 12:00 end'],
+            self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-26 12:00'), Course::Yes)),
+        );
+        self::assertSame(
+            ['Tue 24 Mar 09:24 first', 'Wed 25 Mar 08:00 end'],
+            self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'))),
+            'stop',
+        );
+        self::assertSame(
+            ['Tue 24 Mar 09:24 first', 'Wed 25 Mar 08:00 end'],
+            self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'), Course::No)),
+            'a course that is not there',
+        );
+        self::assertSame(
+            ['Tue 24 Mar 09:24 first', 'Fri 24 Apr 08:00 fourth', 'Sun 17 May 09:00 last', 'Sun 17 May 09:00 end'],
+            self::told($rehearsal->run(self::series(), self::at('2026-03-24 09:24'), self::at('2026-03-25 08:00'), Course::Later)),
+        );
     }
 
     /** @return array<string, array{Wait, string, string}> */
@@ -112,16 +143,27 @@ final class SeriesTest extends TestCase
     #[DataProvider('named')]
     public function testLaterCanWaitForTheDayThatTheyNamed(Wait $wait, ?string $day, string $until): void
     {
-        self::assertSame($until, $wait->from(self::at('2026-03-24 09:24'), self::working(), null === $day ? null : new \DateTimeImmutable($day, new \DateTimeZone('UTC')))->format('Y-m-d H:i'));
+        self::assertSame(
+            $until,
+            $wait->from(self::at('2026-03-24 09:24'), self::working(), null === $day ? null : new \DateTimeImmutable($day, new \DateTimeZone('UTC')))->format('Y-m-d H:i'),
+        );
     }
 
     public function testANamedDayIsReadAndWrittenAndMovesTheWalk(): void
     {
-        $given = ['main' => [['key' => 'a', 'kind' => 'send', 'what' => 'a']], 'later' => [['key' => 'w', 'kind' => 'wait', 'amount' => 30, 'unit' => 'days', 'at' => '10:00', 'named' => true], ['key' => 'b', 'kind' => 'send', 'what' => 'b']]];
+        $given = [
+            'main' => [['key' => 'a', 'kind' => 'send', 'what' => 'a']],
+            'later' => [['key' => 'w', 'kind' => 'wait', 'amount' => 30, 'unit' => 'days', 'at' => '10:00', 'named' => true], ['key' => 'b', 'kind' => 'send', 'what' => 'b']],
+        ];
         $series = (new SeriesReader())->read($given);
         self::assertSame($given['later'][0], $series->toArray()['later'][0] ?? null);
         self::assertSame('until the day that they name, else 30 days, then at 10:00', $series->steps(Course::Later)[0]->wait?->words());
-        $moved = (new SeriesWalk(self::working(), new Quiet('20:00', '08:00')))->move($series, new Stand(Course::Later, 0), self::at('2026-03-24 09:24'), new \DateTimeImmutable('2026-12-01', new \DateTimeZone('UTC')));
+        $moved = (new SeriesWalk(self::working(), new Quiet('20:00', '08:00')))->move(
+            $series,
+            new Stand(Course::Later, 0),
+            self::at('2026-03-24 09:24'),
+            new \DateTimeImmutable('2026-12-01', new \DateTimeZone('UTC')),
+        );
         self::assertSame('2026-12-01 10:00', $moved->due?->format('Y-m-d H:i'));
     }
 

@@ -23,7 +23,11 @@ final class AnswersTest extends TestCase
     public function testWhatAKindSaysOfAnAnswer(array $asked, mixed $answer, ?string $fault, string $text): void
     {
         $question = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [$asked + ['key' => 'q', 'wording' => 'Q']]]]])->questions()[0];
-        $at = new Asking(new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()), DayOrder::Unstated, new \DateTimeImmutable('2026-11-25', new \DateTimeZone('Europe/Dublin')));
+        $at = new Asking(
+            new Readers(new EmailReader(), new PhoneReader('IE'), new AnsweredDays()),
+            DayOrder::Unstated,
+            new \DateTimeImmutable('2026-11-25', new \DateTimeZone('Europe/Dublin')),
+        );
         self::assertSame($fault, $question->type->fault($question, $answer, $question->required, $at));
         self::assertSame($text, trim($question->type->text($question, $answer)));
     }
@@ -38,7 +42,10 @@ final class AnswersTest extends TestCase
 
     public function testEveryKindHasACase(): void
     {
-        self::assertEqualsCanonicalizing(array_keys(Kinds::all()), array_values(array_unique(array_map(static fn (array $case): string => $case['question']['type'], self::read()))));
+        self::assertEqualsCanonicalizing(
+            array_keys(Kinds::all()),
+            array_values(array_unique(array_map(static fn (array $case): string => $case['question']['type'], self::read()))),
+        );
     }
 
     /** @return list<array{question: array{type: string}, answer: mixed, fault: string|null, text: string}> */

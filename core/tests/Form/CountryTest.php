@@ -17,7 +17,10 @@ final class CountryTest extends TestCase
     #[DataProvider('written')]
     public function testACountryIsReadHoweverItIsWritten(string $answer, string $code, string $name): void
     {
-        $form = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [['key' => 'q', 'type' => 'country', 'wording' => 'Where?', 'destination' => 'project.notes']]]]]);
+        $form = FormDefinition::fromArray(['pages' => [[
+            'key' => 'p',
+            'questions' => [['key' => 'q', 'type' => 'country', 'wording' => 'Where?', 'destination' => 'project.notes']],
+        ]]]);
         $reading = Fixtures::reader()->read($form, ['q' => $answer])->all[0];
         self::assertSame([$name, $code], [$reading->text, $reading->string()]);
         self::assertSame([$code], $reading->question->type->counted($reading->question, $answer));

@@ -34,7 +34,10 @@ final class DefinitionTest extends TestCase
     public function testAFieldIsFoundByItsDestination(): void
     {
         self::assertSame('email', Fixtures::form()->questionFor(Destination::ClientEmail)?->key);
-        self::assertNull(FormDefinition::fromArray(['pages' => [['key' => 'a', 'questions' => [['key' => 'one', 'type' => 'short-text']]]]])->questionFor(Destination::ClientEmail));
+        self::assertNull(FormDefinition::fromArray(['pages' => [[
+            'key' => 'a',
+            'questions' => [['key' => 'one', 'type' => 'short-text']],
+        ]]])->questionFor(Destination::ClientEmail));
     }
 
     public function testAnOptionIsToldByItsLabel(): void

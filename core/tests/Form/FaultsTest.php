@@ -48,16 +48,34 @@ final class FaultsTest extends TestCase
         yield 'no wording' => [$with(['wording' => '']), 'Question 2 has no wording'];
         yield 'an unfinished condition' => [$with(['showIf' => ['question' => 'what', 'op' => 'is', 'value' => '']]), 'Finish the condition'];
         yield 'a choice that is not offered' => [$with(['requiredIf' => ['question' => 'what', 'op' => 'is', 'value' => 'c']]), 'does not offer'];
-        yield 'a choice without words' => [['pages' => [['key' => 'p', 'questions' => [['options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => ' ']]] + self::GOOD['pages'][0]['questions'][0]]]]], 'an empty choice'];
-        yield 'a choice twice' => [['pages' => [['key' => 'p', 'questions' => [['options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => 'a']]] + self::GOOD['pages'][0]['questions'][0]]]]], 'the same choice twice'];
+        yield 'a choice without words' => [
+            ['pages' => [[
+                'key' => 'p',
+                'questions' => [['options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => ' ']]] + self::GOOD['pages'][0]['questions'][0]],
+            ]]],
+            'an empty choice',
+        ];
+        yield 'a choice twice' => [
+            ['pages' => [[
+                'key' => 'p',
+                'questions' => [['options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => 'a']]] + self::GOOD['pages'][0]['questions'][0]],
+            ]]],
+            'the same choice twice',
+        ];
     }
 
     public function testAnswersAreCarriedByWhereTheyGoNotByTheirKeys(): void
     {
-        $question = static fn (string $key, string $type, string $destination, array $more = []): array => ['key' => $key, 'type' => $type, 'wording' => $key, 'destination' => $destination] + $more;
+        $question = static fn (string $key, string $type, string $destination, array $more = []): array => [
+            'key' => $key,
+            'type' => $type,
+            'wording' => $key,
+            'destination' => $destination,
+        ] + $more;
         $short = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [
             $question('question_1', 'person-name', 'client.name'), $question('question_2', 'email', 'client.email'),
-            $question('question_3', 'one-of', 'project.service', ['options' => [['value' => 'x', 'label' => 'Repair'], ['value' => 'y', 'label' => 'Tuning']]]), $question('question_4', 'short-text', 'project.notes'),
+            $question('question_3', 'one-of', 'project.service', ['options' => [['value' => 'x', 'label' => 'Repair'], ['value' => 'y', 'label' => 'Tuning']]]),
+            $question('question_4', 'short-text', 'project.notes'),
         ]]]]);
         $long = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [
             $question('question_1', 'email', 'client.email'), $question('question_2', 'one-of', 'project.service', ['options' => [['value' => 'r', 'label' => 'Repair']]]),

@@ -64,7 +64,11 @@ final class KindsTest extends TestCase
         yield 'a span that has passed' => ['day-span', ['from' => '2026-11-01', 'to' => '2026-12-01'], ['q First day: That day has passed. Choose today or later.']];
         yield 'a typed signature' => ['signature', ['name' => 'Orla Fennick', 'how' => 'typed'], []];
         yield 'a drawn signature' => ['signature', ['name' => 'Orla Fennick', 'how' => 'drawn', 'image' => 'u1'], []];
-        yield 'a drawn signature without a drawing' => ['signature', ['name' => 'Orla Fennick', 'how' => 'drawn', 'image' => ''], ['q Draw your signature, or say that your typed name is it.']];
+        yield 'a drawn signature without a drawing' => [
+            'signature',
+            ['name' => 'Orla Fennick', 'how' => 'drawn', 'image' => ''],
+            ['q Draw your signature, or say that your typed name is it.'],
+        ];
         yield 'a signature without its how' => ['signature', ['name' => 'Orla Fennick'], ['q Draw your signature, or say that your typed name is it.']];
         yield 'no signature' => ['signature', ['name' => ' ', 'how' => 'typed'], ['q Sign here: write your name, then draw or confirm it.']];
         yield 'a text to a section' => ['section', 'x', ['q This form does not ask that.'], false];
@@ -97,7 +101,10 @@ final class KindsTest extends TestCase
     {
         $form = self::form(self::TABLE);
         $question = $form->questions()[0];
-        self::assertSame("Make: Pell, Keys: 88\nMake: Thrane, Number: 48217", $question->type->text($question, [['make' => 'Pell', 'keys' => '88'], ['make' => 'Thrane', 'serial' => '48217', 'keys' => ' ']]));
+        self::assertSame(
+            "Make: Pell, Keys: 88\nMake: Thrane, Number: 48217",
+            $question->type->text($question, [['make' => 'Pell', 'keys' => '88'], ['make' => 'Thrane', 'serial' => '48217', 'keys' => ' ']]),
+        );
         $text = static function (string $type, mixed $answer): string {
             $question = self::form(['key' => 'q', 'type' => $type, 'options' => [['value' => 'a', 'label' => 'One'], ['value' => 'b', 'label' => 'Two']]])->questions()[0];
 
@@ -127,7 +134,12 @@ final class KindsTest extends TestCase
 
     public function testWhatOnlyTellsHasNoNumber(): void
     {
-        $form = self::form(['key' => 'a', 'type' => 'section', 'wording' => 'You'], ['key' => 'b', 'type' => 'short-text'], ['key' => 'c', 'type' => 'statement'], ['key' => 'd', 'type' => 'lines', 'lines' => [['key' => 'x', 'type' => 'day']]]);
+        $form = self::form(
+            ['key' => 'a', 'type' => 'section', 'wording' => 'You'],
+            ['key' => 'b', 'type' => 'short-text'],
+            ['key' => 'c', 'type' => 'statement'],
+            ['key' => 'd', 'type' => 'lines', 'lines' => [['key' => 'x', 'type' => 'day']]],
+        );
         self::assertSame([0, 1, 0, 2], array_map(static fn ($question): int => $question->number, $form->questions()));
         self::assertSame(2, $form->questions()[3]->lines[0]->number);
     }
@@ -160,7 +172,10 @@ final class KindsTest extends TestCase
         yield 'a custom field of nothing' => [['key' => 'q', 'type' => 'short-text', 'destination' => 'custom.client'], 'the destination “custom.client” is not known'];
         yield 'a custom field of another record' => [['key' => 'q', 'type' => 'short-text', 'destination' => 'custom.staff.size'], 'is not known'];
         yield 'files to a custom field' => [['key' => 'q', 'type' => 'files', 'destination' => 'custom.client.size'], 'cannot go to a custom field'];
-        yield 'a picture from elsewhere' => [['key' => 'q', 'type' => 'statement', 'picture' => 'https://example.com/a.png'], 'the text after question 0: the picture is no PNG, JPEG or WebP'];
+        yield 'a picture from elsewhere' => [
+            ['key' => 'q', 'type' => 'statement', 'picture' => 'https://example.com/a.png'],
+            'the text after question 0: the picture is no PNG, JPEG or WebP',
+        ];
         yield 'a drawing with scripts' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/svg+xml;base64,PHN2Zz4='], 'the picture is no PNG'];
         yield 'a text called a picture' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/png;base64,PHN2Zz4='], 'the picture is no PNG'];
         yield 'a picture too large' => [['key' => 'q', 'type' => 'statement', 'picture' => 'data:image/png;base64,'.str_repeat('A', 200_000)], 'the picture is larger than 200 kB'];
@@ -189,7 +204,12 @@ final class KindsTest extends TestCase
 
     public function testAnAnswerPutRightIsAsItWouldHaveBeenSent(): void
     {
-        $of = static fn (string $type): mixed => self::form(['key' => 'q', 'type' => $type, 'options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => 'B']]])->questions()[0]->type->corrected("a\nb");
+        $of = static fn (string $type): mixed => self::form([
+            'key' => 'q',
+            'type' => $type,
+            'options' => [['value' => 'a', 'label' => 'A'], ['value' => 'b', 'label' => 'B']],
+        ])->questions()[0]->type
+            ->corrected("a\nb");
         self::assertSame("a\nb", $of('long-text'));
         self::assertSame(['a', 'b'], $of('any-of'));
         self::assertSame(['given' => 'a', 'family' => 'b'], $of('name-parts'));

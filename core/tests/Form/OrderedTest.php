@@ -15,7 +15,10 @@ final class OrderedTest extends TestCase
 {
     public function testAmountsAsPeopleWriteThem(): void
     {
-        self::assertSame(['-3', '90', 'about 200', '999.99', '€1,200', '1.250,50', 'no idea'], self::sorted('money', ['1.250,50', 'about 200', '€1,200', 'no idea', '90', '999.99', '-3']));
+        self::assertSame(
+            ['-3', '90', 'about 200', '999.99', '€1,200', '1.250,50', 'no idea'],
+            self::sorted('money', ['1.250,50', 'about 200', '€1,200', 'no idea', '90', '999.99', '-3']),
+        );
     }
 
     /** Compared with PHP's own comparing of numbers, over many of either sign and any length. */

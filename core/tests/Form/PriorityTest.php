@@ -16,7 +16,10 @@ final class PriorityTest extends TestCase
 {
     public function testEachPartCountsWhatItsAnswerReaches(): void
     {
-        $priority = Priority::of(Fixtures::reader()->read(self::form(), ['need' => ['keys', 'pedal'], 'budget' => 'about €1.250', 'owner' => 'yep', 'wanted' => '2026-12-02']), '2026-11-25');
+        $priority = Priority::of(
+            Fixtures::reader()->read(self::form(), ['need' => ['keys', 'pedal'], 'budget' => 'about €1.250', 'owner' => 'yep', 'wanted' => '2026-12-02']),
+            '2026-11-25',
+        );
         self::assertSame([
             ['part' => 'need', 'question' => 1, 'text' => 'Keys, Pedal', 'points' => 5],
             ['part' => 'budget', 'question' => 2, 'text' => 'about €1.250', 'points' => 4],
@@ -54,8 +57,19 @@ final class PriorityTest extends TestCase
     private static function form(): FormDefinition
     {
         return FormDefinition::fromArray(['title' => 'Inquiry', 'pages' => [['key' => 'one', 'questions' => [
-            ['key' => 'need', 'type' => 'any-of', 'wording' => 'What?', 'options' => [['value' => 'keys', 'label' => 'Keys'], ['value' => 'pedal', 'label' => 'Pedal']], 'points' => ['part' => 'need', 'steps' => [['at' => 'keys', 'points' => 2], ['at' => 'pedal', 'points' => 5]]]],
-            ['key' => 'budget', 'type' => 'money', 'wording' => 'Budget?', 'points' => ['part' => 'budget', 'steps' => [['at' => '500', 'points' => 2], ['at' => '1000', 'points' => 4]]]],
+            [
+                'key' => 'need',
+                'type' => 'any-of',
+                'wording' => 'What?',
+                'options' => [['value' => 'keys', 'label' => 'Keys'], ['value' => 'pedal', 'label' => 'Pedal']],
+                'points' => ['part' => 'need', 'steps' => [['at' => 'keys', 'points' => 2], ['at' => 'pedal', 'points' => 5]]],
+            ],
+            [
+                'key' => 'budget',
+                'type' => 'money',
+                'wording' => 'Budget?',
+                'points' => ['part' => 'budget', 'steps' => [['at' => '500', 'points' => 2], ['at' => '1000', 'points' => 4]]],
+            ],
             ['key' => 'owner', 'type' => 'yes-no', 'wording' => 'Yours?', 'points' => ['part' => 'authority', 'steps' => [['at' => 'yes', 'points' => 3]]]],
             ['key' => 'wanted', 'type' => 'day', 'wording' => 'When?', 'points' => ['part' => 'start', 'steps' => [['at' => '7', 'points' => 6], ['at' => '30', 'points' => 1]]]],
         ]]]]);

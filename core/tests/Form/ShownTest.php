@@ -56,7 +56,10 @@ final class ShownTest extends TestCase
 
     public function testWhatIsNotShownIsNotNeeded(): void
     {
-        $form = self::form(['key' => 'a', 'type' => 'yes-no'], ['key' => 'b', 'type' => 'short-text', 'required' => true, 'showIf' => ['question' => 'a', 'op' => 'is', 'value' => 'yes']]);
+        $form = self::form(
+            ['key' => 'a', 'type' => 'yes-no'],
+            ['key' => 'b', 'type' => 'short-text', 'required' => true, 'showIf' => ['question' => 'a', 'op' => 'is', 'value' => 'yes']],
+        );
         self::assertSame([], self::faults($form, ['a' => 'no']));
         self::assertSame(['b'], self::faults($form, ['a' => 'yes']));
     }
@@ -81,18 +84,22 @@ final class ShownTest extends TestCase
         $options = [['value' => 'x', 'label' => 'X'], ['value' => 'y', 'label' => 'Y']];
         foreach ([
             [['type' => 'number'], '12.5', true], [['type' => 'number'], '-3', true], [['type' => 'number'], 'twelve', false], [['type' => 'number'], '1,5', true],
-            [['type' => 'number', 'min' => '1', 'max' => '10'], '10', true], [['type' => 'number', 'min' => '1', 'max' => '10'], '10.01', false], [['type' => 'number', 'min' => '1'], '0.99', false],
+            [['type' => 'number', 'min' => '1', 'max' => '10'], '10', true], [['type' => 'number', 'min' => '1', 'max' => '10'], '10.01', false],
+            [['type' => 'number', 'min' => '1'], '0.99', false],
             [['type' => 'money'], '€ 120.00', true], [['type' => 'money'], '120', true], [['type' => 'money'], 'a lot', false],
             [['type' => 'time'], '09:30', true], [['type' => 'time'], '24:00', false], [['type' => 'time'], '9.30', false],
             [['type' => 'yes-no'], 'yes', true], [['type' => 'yes-no'], 'maybe', false],
             [['type' => 'scale'], '0', true], [['type' => 'scale'], '10', true], [['type' => 'scale'], '11', false], [['type' => 'scale'], '7.5', false],
             [['type' => 'rating'], '5', true], [['type' => 'rating'], '0', false],
             [['type' => 'consent'], 'yes', true], [['type' => 'consent'], 'ok', false], [['type' => 'consent', 'required' => true], '', false],
-            [['type' => 'any-of', 'options' => $options], ['x', 'y'], true], [['type' => 'any-of', 'options' => $options], ['z'], false], [['type' => 'any-of', 'options' => $options], 'x', false], [['type' => 'any-of', 'options' => $options, 'required' => true], [], false],
+            [['type' => 'any-of', 'options' => $options], ['x', 'y'], true], [['type' => 'any-of', 'options' => $options], ['z'], false],
+            [['type' => 'any-of', 'options' => $options], 'x', false], [['type' => 'any-of', 'options' => $options, 'required' => true], [], false],
             [['type' => 'organisation'], 'Lantern Hall', true], [['type' => 'organisation'], '---', false],
-            [['type' => 'short-text', 'pattern' => '[A-Z]{2}\d{4}', 'message' => 'Like AB1234.'], 'AB1234', true], [['type' => 'short-text', 'pattern' => '[A-Z]{2}\d{4}', 'message' => 'Like AB1234.'], 'AB12345', false],
+            [['type' => 'short-text', 'pattern' => '[A-Z]{2}\d{4}', 'message' => 'Like AB1234.'], 'AB1234', true],
+            [['type' => 'short-text', 'pattern' => '[A-Z]{2}\d{4}', 'message' => 'Like AB1234.'], 'AB12345', false],
             [['type' => 'day', 'min' => 'today+3'], '2026-11-28', true], [['type' => 'day', 'min' => 'today+3'], '2026-11-27', false],
-            [['type' => 'day', 'max' => '2026-12-31'], '2026-12-31', true], [['type' => 'day', 'max' => '2026-12-31'], '2027-01-01', false], [['type' => 'day', 'min' => 'today-30'], '2026-11-01', true],
+            [['type' => 'day', 'max' => '2026-12-31'], '2026-12-31', true], [['type' => 'day', 'max' => '2026-12-31'], '2027-01-01', false],
+            [['type' => 'day', 'min' => 'today-30'], '2026-11-01', true],
             [['type' => 'statement'], 'an answer', false],
         ] as $i => [$question, $answer, $fits]) {
             yield "$i {$question['type']}" => [$question, $answer, $fits];
@@ -109,7 +116,10 @@ final class ShownTest extends TestCase
     public function testBoundsOnDays(): void
     {
         $today = new \DateTimeImmutable(self::TODAY);
-        self::assertSame(['2026-11-25', '2026-12-02', '2026-11-20', '2027-01-01', null, null], array_map(static fn (string $bound): ?string => Checks::day($bound, $today), ['today', 'today+7', 'today-5', '2027-01-01', '', 'soon']));
+        self::assertSame(
+            ['2026-11-25', '2026-12-02', '2026-11-20', '2027-01-01', null, null],
+            array_map(static fn (string $bound): ?string => Checks::day($bound, $today), ['today', 'today+7', 'today-5', '2027-01-01', '', 'soon']),
+        );
     }
 
     public function testTheFirstEndingThatHoldsCounts(): void
@@ -144,7 +154,10 @@ final class ShownTest extends TestCase
         $form = static fn (array ...$questions): array => ['pages' => [['key' => 'p', 'questions' => $questions]]];
         $text = ['key' => 'b', 'type' => 'short-text'];
         yield 'a condition on itself' => [$form($text + ['showIf' => ['question' => 'b', 'op' => 'is-blank']]), '“b”, which does not come before it'];
-        yield 'a condition on a later question' => [$form(['key' => 'a', 'type' => 'short-text', 'showIf' => ['question' => 'b', 'op' => 'is-blank']], $text), '“b”, which does not come before it'];
+        yield 'a condition on a later question' => [
+            $form(['key' => 'a', 'type' => 'short-text', 'showIf' => ['question' => 'b', 'op' => 'is-blank']], $text),
+            '“b”, which does not come before it',
+        ];
         yield 'a condition on nothing' => [$form($text + ['requiredIf' => ['question' => 'gone', 'op' => 'is-blank']]), '“gone”, which does not come before it'];
         yield 'a condition that is none' => [$form($text + ['showIf' => 'always']), 'question 1: showIf is no condition'];
         yield 'a broken condition' => [$form($text + ['showIf' => ['all' => 1]]), 'question 1: “all” and “any” need a list'];

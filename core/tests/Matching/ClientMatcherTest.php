@@ -59,14 +59,28 @@ final class ClientMatcherTest extends TestCase
 
     public function testAHouseholdIsFoundWhereNobodyIsTheSame(): void
     {
-        $found = Fixtures::candidates(self::readings(), [new KnownClient('c3', 'Wilf Fennick', 2021, [], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
+        $found = Fixtures::candidates(
+            self::readings(),
+            [new KnownClient('c3', 'Wilf Fennick', 2021, [], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')],
+        );
         self::assertSame(Verdict::Household, $found[0]->judgement->verdict);
         self::assertSame('same phone, address, family name', FieldWords::agreeing($found[0]->judgement));
     }
 
     public function testWhereTheirThingsStandTellsWhoTheyAre(): void
     {
-        $stands = static fn (string $place, string $given = 'Wilf'): KnownClient => new KnownClient('c2', "$given Fennick", 2021, [], ['+353209143327'], '3 Chapel Bank, Dunmarl', [['id' => 'a1', 'description' => 'Grand', 'place' => '9 Mill Race, Saltfold'], ['id' => 'a2', 'description' => 'Upright', 'place' => $place]], [], $given, 'Fennick');
+        $stands = static fn (string $place, string $given = 'Wilf'): KnownClient => new KnownClient(
+            'c2',
+            "$given Fennick",
+            2021,
+            [],
+            ['+353209143327'],
+            '3 Chapel Bank, Dunmarl',
+            [['id' => 'a1', 'description' => 'Grand', 'place' => '9 Mill Race, Saltfold'], ['id' => 'a2', 'description' => 'Upright', 'place' => $place]],
+            [],
+            $given,
+            'Fennick',
+        );
         $found = Fixtures::candidates(self::readings(['email' => 'other@example.org']), [$stands('7 Weir Cottages, Marrowby')]);
         self::assertSame('same phone, address, family name', FieldWords::agreeing($found[0]->judgement));
         self::assertSame('same phone, family name', FieldWords::agreeing(Fixtures::candidates(self::readings(['email' => 'other@example.org']), [$stands('')])[0]->judgement));
@@ -87,7 +101,13 @@ final class ClientMatcherTest extends TestCase
 
     public function testStrangersAreNot(): void
     {
-        self::assertSame([], Fixtures::candidates(self::readings(), [new KnownClient('c3', 'Tess Quill', 2021, ['tess@example.org'], ['+353209171044'], '8 Weir Cottages, Marrowby', [], [], 'Tess', 'Quill')]));
+        self::assertSame(
+            [],
+            Fixtures::candidates(
+                self::readings(),
+                [new KnownClient('c3', 'Tess Quill', 2021, ['tess@example.org'], ['+353209171044'], '8 Weir Cottages, Marrowby', [], [], 'Tess', 'Quill')],
+            ),
+        );
     }
 
     public function testFieldsStandSideBySide(): void
@@ -111,7 +131,18 @@ final class ClientMatcherTest extends TestCase
 
     public function testNamesChangedAboutAndShortFormsAreSaid(): void
     {
-        $words = static fn (string $given, string $family): string => self::compare(new KnownClient('c1', "$given $family", 2023, ['orla@example.com'], ['+353209143327'], '', [], [], $given, $family))[0]->verdict;
+        $words = static fn (string $given, string $family): string => self::compare(new KnownClient(
+            'c1',
+            "$given $family",
+            2023,
+            ['orla@example.com'],
+            ['+353209143327'],
+            '',
+            [],
+            [],
+            $given,
+            $family,
+        ))[0]->verdict;
         self::assertSame('names swapped', $words('Fennick', 'Orla'));
         self::assertSame('by its initial', $words('O', 'Fennick'));
         self::assertSame('nearly', $words('Orla', 'Fenick'));

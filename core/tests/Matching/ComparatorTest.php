@@ -59,9 +59,21 @@ final class ComparatorTest extends TestCase
         };
         $quay = $at('9 Quay', 'Corvane');
         self::assertSame([Level::Same, Level::Town], $levels($at('3 Mill Row', 'Marrowby', $quay), $at('1 Orchard', 'Saltfold', $quay)), 'on both sides');
-        self::assertSame([Level::Same, Level::Different], $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Marrowby', $at('3 Mill Row', 'Saltfold'))), 'a house says more than a town');
-        self::assertSame([Level::Near, Level::Town], $levels($at('31 Mill Row', 'Marrowby', $quay), $at('31 Mil Row', 'Marrowby', $at('35 Mill Row', 'Marrowby'))), 'nearly says more than a part of it');
-        self::assertSame([Level::Different, Level::Town], $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Saltfold', $at('8 Ropewalk', 'Marrowby'))), 'the same town, where no house is');
+        self::assertSame(
+            [Level::Same, Level::Different],
+            $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Marrowby', $at('3 Mill Row', 'Saltfold'))),
+            'a house says more than a town',
+        );
+        self::assertSame(
+            [Level::Near, Level::Town],
+            $levels($at('31 Mill Row', 'Marrowby', $quay), $at('31 Mil Row', 'Marrowby', $at('35 Mill Row', 'Marrowby'))),
+            'nearly says more than a part of it',
+        );
+        self::assertSame(
+            [Level::Different, Level::Town],
+            $levels($at('3 Mill Row', 'Marrowby'), $at('1 Orchard', 'Saltfold', $at('8 Ropewalk', 'Marrowby'))),
+            'the same town, where no house is',
+        );
         self::assertSame([Level::Missing, Level::Missing], $levels($at('', '', $quay), $at('', '')), 'none on one side');
         self::assertSame([Level::Same, Level::Town], $levels($at('', '', $quay), $at('', '', $at('', 'Saltfold'), $quay)));
         self::assertCount(2, $at('9 Quay', 'Corvane', $quay, $at('3 Mill Row', 'Marrowby'), $at('', ''))->places(), 'each once, and none that is no place');
@@ -146,7 +158,10 @@ final class ComparatorTest extends TestCase
         $orla = new Person('Orla', 'Fennick', '', ['orla.fennick@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12');
         yield 'names changed about' => [$orla, new Person('Fennick', 'Orla')];
         yield 'married, new mail, new phone' => [$orla, new Person('Orla', 'Ambry', '', ['orla@example.org'], ['+353209100000'], '7 Weir Cottages', 'Marrowby', 'M09 AB12')];
-        yield 'moved, new phone, another provider' => [$orla, new Person('O', 'Fenick', '', ['orla.fennick@example.org'], ['+353209100000'], '94 Mill Road', 'Saltfold', 'S01 XY77')];
+        yield 'moved, new phone, another provider' => [
+            $orla,
+            new Person('O', 'Fenick', '', ['orla.fennick@example.org'], ['+353209100000'], '94 Mill Road', 'Saltfold', 'S01 XY77'),
+        ];
         yield 'a slip in the phone, no mail' => [$orla, new Person('O.', 'Fennick', '', [], ['+353209143337'])];
         yield 'a short form' => [new Person('Robert', 'Ambry'), new Person('Bobby', 'Ambry')];
     }

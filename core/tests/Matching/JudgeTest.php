@@ -58,9 +58,21 @@ final class JudgeTest extends TestCase
         yield 'married, the rest as before' => [$orla, new Person('Orla', 'Ambry', '', ['orla.fennick@example.com'], ['+353209143327']), Verdict::Same];
         yield 'changed about, with the phone' => [$orla, new Person('Fennick', 'Orla', '', [], ['+353209143327']), Verdict::Same];
         yield 'the same mail, no name' => [$orla, new Person('', '', '', ['orla.fennick@example.com']), Verdict::Same];
-        yield 'her husband' => [$orla, new Person('Wilf', 'Fennick', '', ['wilf.fennick@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12'), Verdict::Household];
-        yield 'her husband, from her mailbox' => [$orla, new Person('Wilf', 'Fennick', '', ['orla.fennick@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12'), Verdict::Household];
-        yield 'a name alike, of a household: somebody is asked' => [new Person('Michael', 'Ambry', '', [], ['+353209143327'], '9 Mill Race', 'Marrowby'), new Person('Michelle', 'Ambry', '', [], ['+353209143327'], '9 Mill Race', 'Marrowby'), Verdict::Perhaps];
+        yield 'her husband' => [
+            $orla,
+            new Person('Wilf', 'Fennick', '', ['wilf.fennick@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12'),
+            Verdict::Household,
+        ];
+        yield 'her husband, from her mailbox' => [
+            $orla,
+            new Person('Wilf', 'Fennick', '', ['orla.fennick@example.com'], ['+353209143327'], '7 Weir Cottages', 'Marrowby', 'M09 AB12'),
+            Verdict::Household,
+        ];
+        yield 'a name alike, of a household: somebody is asked' => [
+            new Person('Michael', 'Ambry', '', [], ['+353209143327'], '9 Mill Race', 'Marrowby'),
+            new Person('Michelle', 'Ambry', '', [], ['+353209143327'], '9 Mill Race', 'Marrowby'),
+            Verdict::Perhaps,
+        ];
         yield 'a neighbour' => [$orla, new Person('Tess', 'Quill', '', ['tess@example.org'], ['+353209171044'], '8 Weir Cottages', 'Marrowby', 'M09 AB12'), Verdict::Different];
         yield 'nothing said' => [$orla, new Person('', ''), Verdict::Different];
     }
@@ -83,7 +95,11 @@ final class JudgeTest extends TestCase
         for ($i = 0; $i < 3000; ++$i) {
             $counted->add(new Person($i < 300 ? 'Mary' : "Given$i", $i < 200 ? 'Byrne' : "Family$i"));
         }
-        $weight = static fn (string $given, string $family): float => self::judge(new Person($given, $family), new Person($given, $family), $counted)->weights[Field::Family->value];
+        $weight = static fn (string $given, string $family): float => self::judge(
+            new Person($given, $family),
+            new Person($given, $family),
+            $counted,
+        )->weights[Field::Family->value];
         self::assertGreaterThan($weight('Mary', 'Byrne') + 3, $weight('Given400', 'Family400'));
     }
 

@@ -50,23 +50,44 @@ final class DocumentTest extends TestCase
     {
         $document = (new DocumentReader())->read(self::doc([
             ['type' => 'heading', 'attrs' => ['level' => 2], 'content' => [self::text('Your visit')]],
-            self::p([self::text('Hello '), self::field('first_name', 'there'), self::text(', read '), self::text('this', ['type' => 'link', 'attrs' => ['href' => 'https://marrowby.example/tuning']]), self::text('.', ['type' => 'bold'])]),
-            ['type' => 'bulletList', 'content' => [['type' => 'listItem', 'content' => [self::p([self::text('One')])]], ['type' => 'listItem', 'content' => [self::p([self::text('Two')])]]]],
+            self::p([
+                self::text('Hello '),
+                self::field('first_name', 'there'),
+                self::text(', read '),
+                self::text('this', ['type' => 'link', 'attrs' => ['href' => 'https://marrowby.example/tuning']]),
+                self::text('.', ['type' => 'bold']),
+            ]),
+            [
+                'type' => 'bulletList',
+                'content' => [['type' => 'listItem', 'content' => [self::p([self::text('One')])]], ['type' => 'listItem', 'content' => [self::p([self::text('Two')])]]],
+            ],
             ['type' => 'orderedList', 'content' => [['type' => 'listItem', 'content' => [self::p([self::text('First')])]]]],
             ['type' => 'button', 'attrs' => ['label' => 'Choose a time', 'field' => 'link']],
             ['type' => 'horizontalRule'],
         ]));
         $filled = (new DocumentWriter())->fill($document, ['first_name' => 'Anna', 'link' => 'https://telamon.example/b/1?a=1&b=2']);
 
-        self::assertSame("Your visit\n\nHello Anna, read this (https://marrowby.example/tuning).\n\n- One\n- Two\n\n1. First\n\nChoose a time: https://telamon.example/b/1?a=1&b=2\n\n----", $filled->text);
-        self::assertSame('<h2>Your visit</h2><p>Hello Anna, read <a href="https://marrowby.example/tuning">this</a><strong>.</strong></p><ul><li><p>One</p></li><li><p>Two</p></li></ul><ol><li><p>First</p></li></ol><p><a class="button" href="https://telamon.example/b/1?a=1&amp;b=2">Choose a time</a></p><hr>', $filled->html);
+        self::assertSame(
+            "Your visit\n\nHello Anna, read this (https://marrowby.example/tuning).\n\n- One\n- Two\n\n1. First\n\nChoose a time: https://telamon.example/b/1?a=1&b=2\n\n----",
+            $filled->text,
+        );
+        self::assertSame(
+            '<h2>Your visit</h2><p>Hello Anna, read <a href="https://marrowby.example/tuning">this</a><strong>.</strong></p><ul><li><p>One</p></li><li><p>Two</p></li></ul><ol><li><p>First</p></li></ol><p><a class="button" href="https://telamon.example/b/1?a=1&amp;b=2">Choose a time</a></p><hr>',
+            $filled->html,
+        );
         self::assertSame([], $filled->gaps);
         self::assertSame(['first_name', 'link'], $document->fields());
     }
 
     public function testWhatNothingFillsIsAGapUnlessWordsStandForIt(): void
     {
-        $document = (new DocumentReader())->read(self::doc([self::p([self::field('first_name', 'there'), self::text(' '), self::field('place'), self::text(' '), self::field('note', '')])]));
+        $document = (new DocumentReader())->read(self::doc([self::p([
+            self::field('first_name', 'there'),
+            self::text(' '),
+            self::field('place'),
+            self::text(' '),
+            self::field('note', ''),
+        ])]));
         $writer = new DocumentWriter();
 
         self::assertSame(['place'], $writer->fill($document, [])->gaps);
@@ -119,7 +140,10 @@ final class DocumentTest extends TestCase
         foreach (['javascript:alert(1)', 'data:text/html,x', 'https://x.example" onclick="x', ' ', '7 Weir Cottages', "java\nscript:x"] as $place) {
             self::assertSame('', (new DocumentWriter())->fill($document, ['place' => $place])->html, $place);
         }
-        self::assertSame('<p><a class="button" href="https://telamon.example/b">Go</a></p>', (new DocumentWriter())->fill($document, ['place' => 'https://telamon.example/b'])->html);
+        self::assertSame(
+            '<p><a class="button" href="https://telamon.example/b">Go</a></p>',
+            (new DocumentWriter())->fill($document, ['place' => 'https://telamon.example/b'])->html,
+        );
     }
 
     /** @return array<string, array{mixed}> */

@@ -39,7 +39,9 @@ final class FromMustacheTest extends TestCase
                 $values[$field] = 0 === ($which >> $at & 1) ? '' : "<$field>";
             }
             // Commas and white space around what is empty are closed up in documents: ClosedUpTest.
-            $tidy = static fn (string $of): string => \in_array('', $values, true) ? trim((string) preg_replace('/[\s,]+/u', ' ', $of)) : trim((string) preg_replace(['/[ \t]+\n/', '/\n{3,}/'], ["\n", "\n\n"], $of));
+            $tidy = static fn (string $of): string => \in_array('', $values, true) ? trim((string) preg_replace('/[\s,]+/u', ' ', $of)) : trim(
+                (string) preg_replace(['/[ \t]+\n/', '/\n{3,}/'], ["\n", "\n\n"], $of),
+            );
 
             self::assertSame($tidy($mustache->body($text, $values)), $tidy((new DocumentWriter())->fill($document, $values)->text), json_encode($values, \JSON_THROW_ON_ERROR));
         }

@@ -47,7 +47,10 @@ final class OpenPlacesTest extends TestCase
         $only = static fn (string $name, bool $empty): array => ['type' => 'only', 'attrs' => ['field' => $name, 'empty' => $empty]];
         $item = ['type' => 'listItem', 'content' => [['type' => 'paragraph', 'content' => [$field('ready_by', '')]]]];
         $document = (new DocumentReader())->read(['type' => 'doc', 'content' => [
-            ['type' => 'paragraph', 'content' => [$field('first_name', null), ['type' => 'text', 'text' => ' '], $field('asset', 'it'), $field('place', null, $only('asset', false))]],
+            [
+                'type' => 'paragraph',
+                'content' => [$field('first_name', null), ['type' => 'text', 'text' => ' '], $field('asset', 'it'), $field('place', null, $only('asset', false))],
+            ],
             ['type' => 'paragraph', 'content' => [$field('when', null, $only('asset', true))]],
             ['type' => 'bulletList', 'content' => [$item]],
             ['type' => 'horizontalRule'],

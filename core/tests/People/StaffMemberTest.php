@@ -11,7 +11,15 @@ final class StaffMemberTest extends TestCase
 {
     public function testSomebodyIsCalledByTheFirstOfTheirNamesUnlessThatIsNone(): void
     {
-        foreach (['Nessa Quarle' => 'Nessa', 'Sorcha' => 'Sorcha', ' Pim  Tarrow' => 'Pim', 'The Owner' => 'The Owner', 'Dr. Vell' => 'Dr. Vell', 'Thea Owens' => 'Thea', 'The' => 'The'] as $name => $called) {
+        foreach ([
+            'Nessa Quarle' => 'Nessa',
+            'Sorcha' => 'Sorcha',
+            ' Pim  Tarrow' => 'Pim',
+            'The Owner' => 'The Owner',
+            'Dr. Vell' => 'Dr. Vell',
+            'Thea Owens' => 'Thea',
+            'The' => 'The',
+        ] as $name => $called) {
             self::assertSame($called, (new StaffMember('s1', $name, 's@example.org'))->firstName());
         }
     }

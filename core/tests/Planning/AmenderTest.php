@@ -41,7 +41,10 @@ final class AmenderTest extends TestCase
         $line = self::line($plan, 'task.onboarding/talk');
         self::assertTrue($line->handled->isAmended());
         self::assertSame('Long talk, Pim, Thu 24 December', self::words($line));
-        self::assertSame(['Long talk', 'pim', '2026-12-24'], [Fixtures::value($line->effect, 'name'), Fixtures::value($line->effect, 'assignee'), Fixtures::value($line->effect, 'due')]);
+        self::assertSame(
+            ['Long talk', 'pim', '2026-12-24'],
+            [Fixtures::value($line->effect, 'name'), Fixtures::value($line->effect, 'assignee'), Fixtures::value($line->effect, 'due')],
+        );
     }
 
     public function testWhoeverLeadsIsFollowed(): void
@@ -72,12 +75,19 @@ final class AmenderTest extends TestCase
         self::assertSame(['kind' => 'checklist', 'id' => 'onboarding'], $leads['task.onboarding/talk']);
         self::assertSame(['kind' => 'text', 'id' => 'confirmation'], $leads['message.confirmation'] ?? $leads['message.notice']);
         self::assertNull($leads['client']);
-        self::assertNull(array_column(self::plan(new Amendments(['task.onboarding/talk']))->toArray()['lines'], 'leads', 'key')['task.onboarding/talk'], 'left out, it leads nowhere');
+        self::assertNull(
+            array_column(self::plan(new Amendments(['task.onboarding/talk']))->toArray()['lines'], 'leads', 'key')['task.onboarding/talk'],
+            'left out, it leads nowhere',
+        );
     }
 
     public function testLinesAreAdded(): void
     {
-        $plan = self::plan(new Amendments([], [], [['kind' => 'task', 'values' => ['name' => 'Ring']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]]));
+        $plan = self::plan(new Amendments(
+            [],
+            [],
+            [['kind' => 'task', 'values' => ['name' => 'Ring']], ['kind' => 'note', 'values' => ['text' => 'The dog bites.']], ['kind' => 'tag', 'values' => ['tag' => 'dog']]],
+        ));
         self::assertSame('Ring, Nessa, Thu 26 November', self::words(self::line($plan, 'added.0')));
         self::assertInstanceOf(SetField::class, self::line($plan, 'added.1')->effect);
         self::assertSame(['dog'], Fixtures::value(self::line($plan, 'added.2')->effect, 'tags'));
@@ -92,24 +102,42 @@ final class AmenderTest extends TestCase
         ], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
         $client = self::line($plan, 'client');
         self::assertSame('New client: Órla Fennick, o@example.com, +353 20 915 0000', self::words($client));
-        self::assertSame(['Órla', 'Fennick', 'o@example.com', '+353209150000'], [Fixtures::value($client->effect, 'given'), Fixtures::value($client->effect, 'family'), Fixtures::value($client->effect, 'email'), Fixtures::value($client->effect, 'phone')]);
+        self::assertSame(
+            ['Órla', 'Fennick', 'o@example.com', '+353209150000'],
+            [
+                Fixtures::value($client->effect, 'given'),
+                Fixtures::value($client->effect, 'family'),
+                Fixtures::value($client->effect, 'email'),
+                Fixtures::value($client->effect, 'phone'),
+            ],
+        );
         self::assertStringStartsWith('Add piano Pell grand', self::words(self::line($plan, 'asset')));
         self::assertSame('office@example.com', Fixtures::value(self::line($plan, 'message.confirmation')->effect, 'to'));
         self::assertTrue($client->handled->isAmended());
 
-        $again = self::plan(new Amendments([], ['added.0' => ['tags' => 'dog, , stairs'], 'added.1' => ['value' => 's1']], [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]]));
+        $again = self::plan(new Amendments(
+            [],
+            ['added.0' => ['tags' => 'dog, , stairs'], 'added.1' => ['value' => 's1']],
+            [['kind' => 'tag', 'values' => ['tag' => 'dog']], ['kind' => 'owner', 'values' => ['staff' => 'pim']]],
+        ));
         self::assertSame(['dog', 'stairs'], Fixtures::value(self::line($again, 'added.0')->effect, 'tags'));
         self::assertSame('Sorcha Vell looks after the client', self::words(self::line($again, 'added.1')));
     }
 
     public function testTheFingerprintIsOfThePlanBeforeAnybodyChangedIt(): void
     {
-        self::assertSame(self::plan(new Amendments())->fingerprint, self::plan(new Amendments(['message.notice'], ['project' => ['lead' => 'pim']], [['kind' => 'tag', 'values' => ['tag' => 'x']]]))->fingerprint);
+        self::assertSame(
+            self::plan(new Amendments())->fingerprint,
+            self::plan(new Amendments(['message.notice'], ['project' => ['lead' => 'pim']], [['kind' => 'tag', 'values' => ['tag' => 'x']]]))->fingerprint,
+        );
     }
 
     public function testWhatNamesALineThatIsGoneFallsAway(): void
     {
-        self::assertEquals(self::plan(new Amendments())->toArray(), self::plan(new Amendments(['nowhere'], ['nowhere' => ['name' => 'X'], 'task.onboarding/talk' => ['colour' => 'red'], 'client' => ['name' => 'X']]))->toArray());
+        self::assertEquals(
+            self::plan(new Amendments())->toArray(),
+            self::plan(new Amendments(['nowhere'], ['nowhere' => ['name' => 'X'], 'task.onboarding/talk' => ['colour' => 'red'], 'client' => ['name' => 'X']]))->toArray(),
+        );
     }
 
     public function testAChoiceMadeEarlierCountsWhereItIsStillOffered(): void

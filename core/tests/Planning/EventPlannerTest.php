@@ -29,8 +29,10 @@ final class EventPlannerTest extends TestCase
     public function testARuleActsOnAProjectThatIsThere(): void
     {
         $plan = self::plan([['name' => 'Won', 'when' => 'stage', 'what' => 'agreed', 'then' => [
-            ['kind' => 'lead', 'staff' => 'rota', 'among' => 'pim,teo'], ['kind' => 'checklist', 'checklist' => 'extra'], ['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0],
-            ['kind' => 'owner', 'staff' => 'teo'], ['kind' => 'field', 'record' => 'project', 'field' => 'budget', 'value' => '{{stage}}'], ['kind' => 'wish', 'about' => 'appointment', 'text' => 'soon'],
+            ['kind' => 'lead', 'staff' => 'rota', 'among' => 'pim,teo'], ['kind' => 'checklist', 'checklist' => 'extra'],
+            ['kind' => 'task', 'name' => 'Thank {{client}}', 'doer' => 'lead', 'days' => 0],
+            ['kind' => 'owner', 'staff' => 'teo'], ['kind' => 'field', 'record' => 'project', 'field' => 'budget', 'value' => '{{stage}}'],
+            ['kind' => 'wish', 'about' => 'appointment', 'text' => 'soon'],
             ['kind' => 'message', 'template' => 'confirmation'],
         ]]], 'Agreed');
         self::assertSame([
@@ -59,7 +61,19 @@ final class EventPlannerTest extends TestCase
 
     public function testWhatIsGoneIsSaid(): void
     {
-        $plan = self::plan([['name' => 'Old', 'when' => 'stage', 'then' => [['kind' => 'message', 'template' => 'lost'], ['kind' => 'owner', 'staff' => 'nobody'], ['kind' => 'task', 'name' => 'X', 'doer' => 'fewest', 'among' => 'nobody', 'days' => 1], ['kind' => 'field', 'record' => 'client', 'field' => 'custom.hue', 'value' => 'x']]]], 'Agreed');
+        $plan = self::plan(
+            [[
+                'name' => 'Old',
+                'when' => 'stage',
+                'then' => [
+                    ['kind' => 'message', 'template' => 'lost'],
+                    ['kind' => 'owner', 'staff' => 'nobody'],
+                    ['kind' => 'task', 'name' => 'X', 'doer' => 'fewest', 'among' => 'nobody', 'days' => 1],
+                    ['kind' => 'field', 'record' => 'client', 'field' => 'custom.hue', 'value' => 'x'],
+                ],
+            ]],
+            'Agreed',
+        );
         self::assertCount(3, $plan->outcome->gone);
         self::assertContains('Rules: Old names a field that is gone: nothing is done for it (Old)', self::told($plan));
         self::assertSame([], array_filter($plan->lines, static fn (PlanLine $line): bool => null !== $line->effect));
@@ -69,8 +83,11 @@ final class EventPlannerTest extends TestCase
     public function testEveryActionHasItsLineWhereThereIsNoProject(): void
     {
         $given = [
-            'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0], 'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
-            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'], 'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'], 'hold' => ['visit' => 'tuning'], 'quote' => [],
+            'lead' => ['staff' => 'pim'], 'checklist' => ['checklist' => 'extra'], 'task' => ['name' => 'X', 'doer' => 'lead', 'days' => 0],
+            'tag' => ['record' => 'client', 'tag' => 'vip'], 'stage' => ['stage' => 'Agreed'], 'note' => ['text' => 'x'],
+            'notice' => ['staff' => 'teo'], 'owner' => ['staff' => 'teo'], 'field' => ['record' => 'project', 'field' => 'budget', 'value' => 'x'],
+            'wish' => ['about' => 'quote', 'text' => 'x'], 'message' => ['template' => 'confirmation'], 'clock' => [], 'times' => ['page' => 'visit'],
+            'hold' => ['visit' => 'tuning'], 'quote' => [], 'sign' => [], 'form' => ['form' => 'more'],
             'follow-up' => ['followUp' => 'first-answer'], 'room' => ['room' => 'desk', 'text' => 'x'],
         ];
         $done = [];
@@ -80,10 +97,14 @@ final class EventPlannerTest extends TestCase
             $plan = self::plan([['name' => 'Rule', 'when' => 'stage', 'then' => [['kind' => $kind] + $given[$kind]]]], 'Agreed', lead: null);
             self::assertCount(1, $plan->lines, $kind);
             self::assertSame([], $plan->open(), 'nobody is there to be asked');
-            $done[$kind] = null !== $plan->lines[0]->effect ? 'done' : (1 === preg_match('/is about a project, and none comes of this|nobody would look at it first/', self::told($plan)[0]) ? 'said' : 'lost');
+            $done[$kind] = null !== $plan->lines[0]->effect
+                ? 'done'
+                : (1 === preg_match('/is about a project, and none comes of this|nobody would look at it first/', self::told($plan)[0]) ? 'said' : 'lost');
         }
         self::assertSame([
-            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done', 'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said', 'quote' => 'said', 'follow-up' => 'done', 'room' => 'done',
+            'lead' => 'said', 'checklist' => 'said', 'task' => 'said', 'tag' => 'done', 'stage' => 'said', 'note' => 'said', 'notice' => 'done',
+            'owner' => 'done', 'field' => 'said', 'wish' => 'said', 'message' => 'done', 'clock' => 'done', 'times' => 'done', 'hold' => 'said',
+            'quote' => 'said', 'sign' => 'said', 'form' => 'done', 'follow-up' => 'done', 'room' => 'done',
         ], $done);
     }
 
@@ -94,7 +115,8 @@ final class EventPlannerTest extends TestCase
         $staff = ['pim' => new StaffMember('pim', 'Pim Tarrow', 'pim@marrowby.example'), 'teo' => new StaffMember('teo', 'Teo Ash', 'teo@marrowby.example')];
         $book = new RuleBook(
             array_map(static fn (array $rule): Rule => $reader->read(\is_string($rule['name']) ? $rule['name'] : '', $rule), $rules),
-            $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Quote', 'Agreed'], ['confirmation'], new Turns(), ['first-answer'], ['desk'],
+            $staff, ['extra' => new Checklist('extra', 'Extra', [new ChecklistItem('van', 'Order a van', Doer::lead())])], ['Quote', 'Agreed'],
+            ['confirmation'], new Turns(), ['first-answer'], ['desk'], ['more'],
         );
         $context = Fixtures::context(Fixtures::input(), new Ruling($book), onFile: new OnFile(merge: ['client' => 'Orla Fennick', 'stage' => $stage]));
         $facts = (new Circumstances('inquiry', [], '2026-11-25', beside: ['@stage' => $stage, '@stage_before' => 'Inquiry']))->after([new StageChanged()], [$stage], $byHand);

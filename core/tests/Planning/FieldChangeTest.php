@@ -75,7 +75,14 @@ final class FieldChangeTest extends TestCase
     {
         $place = Fixtures::form()->question('place');
         self::assertNotNull($place);
-        $line = static fn (string $file): PlanLine => (new FieldChange('a', 'asset', 'place', mayBeLonger: true))->line(new Reading($place, '4 Mill Race, Saltfold', ''), '4 Mill Race, Saltfold', null, [$file], [], Fixtures::input()->telling);
+        $line = static fn (string $file): PlanLine => (new FieldChange('a', 'asset', 'place', mayBeLonger: true))->line(
+            new Reading($place, '4 Mill Race, Saltfold', ''),
+            '4 Mill Race, Saltfold',
+            null,
+            [$file],
+            [],
+            Fixtures::input()->telling,
+        );
         self::assertNull($line('4 Mill Race, Saltfold. Three steps up.')->choice, 'the remark stays');
         self::assertNotNull($line('4 Mill Race, Saltfolding')->choice);
     }
@@ -90,7 +97,12 @@ final class FieldChangeTest extends TestCase
         $line = self::line($sent, $value, $file, $decided);
         $effect = $line->effect;
 
-        return [implode('', array_map(static fn (Part $part): string => $part->text, $line->said->parts)), null === $effect ? null : [Fixtures::text($effect, 'mode'), Fixtures::text($effect, 'old')], $line->choice?->chosen, $line->said->reason];
+        return [
+            implode('', array_map(static fn (Part $part): string => $part->text, $line->said->parts)),
+            null === $effect ? null : [Fixtures::text($effect, 'mode'), Fixtures::text($effect, 'old')],
+            $line->choice?->chosen,
+            $line->said->reason,
+        ];
     }
 
     /** @param list<string> $file */
@@ -99,6 +111,13 @@ final class FieldChangeTest extends TestCase
         $question = Fixtures::form()->question('phone');
         self::assertNotNull($question);
 
-        return (new FieldChange('field.phone', 'client', 'phone', true))->line(new Reading($question, $value, $value), $value, $sent, $file, null === $decided ? [] : ['field.phone' => $decided], Fixtures::input()->telling);
+        return (new FieldChange('field.phone', 'client', 'phone', true))->line(
+            new Reading($question, $value, $value),
+            $value,
+            $sent,
+            $file,
+            null === $decided ? [] : ['field.phone' => $decided],
+            Fixtures::input()->telling,
+        );
     }
 }

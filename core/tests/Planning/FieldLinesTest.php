@@ -39,7 +39,8 @@ final class FieldLinesTest extends TestCase
             ['key' => 'parts', 'type' => 'short-text', 'destination' => 'quote.wish', 'wording' => 'What for?'],
             ['key' => 'todo', 'type' => 'any-of', 'destination' => 'task', 'options' => [['value' => 'k', 'label' => 'Bring the key'], ['value' => 'c', 'label' => 'Call before']]],
         ], [
-            'name' => ['given' => 'Orla', 'family' => 'de Fennick'], 'school' => 'Quarry Hall', 'found' => ['f', 's'], 'who' => 'Tadg', 'who_mail' => 'tadg@example.com', 'floor' => '3',
+            'name' => ['given' => 'Orla', 'family' => 'de Fennick'], 'school' => 'Quarry Hall', 'found' => ['f', 's'], 'who' => 'Tadg',
+            'who_mail' => 'tadg@example.com', 'floor' => '3',
             'budget' => '250.00', 'when' => ['from' => '2026-12-01', 'to' => '2026-12-04'], 'time' => 'm', 'parts' => 'new hammers', 'todo' => ['c', 'k'],
         ]);
         $told = self::sentences($plan);
@@ -71,7 +72,11 @@ final class FieldLinesTest extends TestCase
             ['key' => 'serial', 'type' => 'short-text', 'wording' => 'Number', 'destination' => 'asset.serial'],
             ['key' => 'floor', 'type' => 'number', 'wording' => 'Floor', 'destination' => 'custom.asset.floor'],
         ]];
-        $plan = self::plan([$question], ['pianos' => [['make' => 'Pell', 'floor' => '2'], ['make' => 'Thrane', 'serial' => '48 217']]], Fixtures::known(assets: [['id' => 'a1', 'description' => 'Thrane grand', 'serial' => '48217']]));
+        $plan = self::plan(
+            [$question],
+            ['pianos' => [['make' => 'Pell', 'floor' => '2'], ['make' => 'Thrane', 'serial' => '48 217']]],
+            Fixtures::known(assets: [['id' => 'a1', 'description' => 'Thrane grand', 'serial' => '48217']]),
+        );
         $told = self::sentences($plan);
         self::assertContains('Project: Add piano Pell¹', $told);
         self::assertContains('Project: The piano on file: Thrane grand (same serial number)', $told);
@@ -90,7 +95,10 @@ final class FieldLinesTest extends TestCase
         }
         $plan = self::plan($questions, $answers);
         self::assertGreaterThanOrEqual(450, \count($plan->lines));
-        $positions = array_map(static fn (PlanLine $line): mixed => Fixtures::value($line->effect, 'position'), array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group));
+        $positions = array_map(
+            static fn (PlanLine $line): mixed => Fixtures::value($line->effect, 'position'),
+            array_filter($plan->lines, static fn (PlanLine $line): bool => 'Tasks' === $line->group),
+        );
         self::assertSame(range(1, \count($positions)), array_values($positions), 'each task has a number of its own');
         self::assertCount(\count($plan->lines), array_unique(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines)), 'and each line a key of its own');
     }
@@ -98,7 +106,10 @@ final class FieldLinesTest extends TestCase
     public function testWhatIsOnFileIsKeptAndSaid(): void
     {
         $client = new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], [], '', [], ['organisation' => 'Quarry Hall', 'custom.floor' => '3']);
-        $form = [['key' => 'school', 'type' => 'organisation', 'destination' => 'client.organisation'], ['key' => 'floor', 'type' => 'number', 'destination' => 'custom.client.floor']];
+        $form = [
+            ['key' => 'school', 'type' => 'organisation', 'destination' => 'client.organisation'],
+            ['key' => 'floor', 'type' => 'number', 'destination' => 'custom.client.floor'],
+        ];
         $differs = self::plan($form, ['school' => 'Weir School', 'floor' => '3'], $client);
         self::assertContains('Client: Organisation stays Quarry Hall; they wrote Weir School¹ (on file already)', self::sentences($differs));
         self::assertContains('Client: Floor: 3² (as on file)', self::sentences($differs));
@@ -137,7 +148,14 @@ final class FieldLinesTest extends TestCase
         $form = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => $questions]]]);
         $context = Fixtures::context(
             Fixtures::input(),
-            naming: new Naming('piano', ['custom.client.floor' => new CustomField('client', 'floor', 'Floor', CustomKind::Number), 'custom.asset.floor' => new CustomField('asset', 'floor', 'Floor', CustomKind::Number), 'custom.client.bought' => new CustomField('client', 'bought', 'Bought on', CustomKind::Day)]),
+            naming: new Naming(
+                'piano',
+                [
+                    'custom.client.floor' => new CustomField('client', 'floor', 'Floor', CustomKind::Number),
+                    'custom.asset.floor' => new CustomField('asset', 'floor', 'Floor', CustomKind::Number),
+                    'custom.client.bought' => new CustomField('client', 'bought', 'Bought on', CustomKind::Day),
+                ],
+            ),
             onFile: new OnFile(null === $known ? [] : [new Candidate($known, new Judgement(1, 0, Verdict::Same, [], []))]),
             inquiry: new Inquiry(Fixtures::reader()->read($form, $answers)),
         );

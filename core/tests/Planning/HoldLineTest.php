@@ -58,8 +58,11 @@ final class HoldLineTest extends TestCase
      * @param array<string, string> $decisions
      * @param list<string>|null $times starts; null where the kind is gone
      */
-    private static function line(string $wish, array $decisions = [], ?array $times = ['2026-12-01T09:00:00+00:00', '2026-12-02T14:00:00+00:00', '2026-12-07T09:00:00+00:00']): PlanLine
-    {
+    private static function line(
+        string $wish,
+        array $decisions = [],
+        ?array $times = ['2026-12-01T09:00:00+00:00', '2026-12-02T14:00:00+00:00', '2026-12-07T09:00:00+00:00'],
+    ): PlanLine {
         $ahead = new class($times) implements TimesAhead {
             /** @param list<string>|null $times */
             public function __construct(private readonly ?array $times)
@@ -68,15 +71,23 @@ final class HoldLineTest extends TestCase
 
             public function of(string $kind, Wish $wish): ?TimesOf
             {
-                return null === $this->times ? null : new TimesOf('Tuning', 60, array_map(static fn (string $start): array => ['start' => $start, 'with' => 'Teo Ash'], $this->times));
+                return null === $this->times
+                    ? null
+                    : new TimesOf('Tuning', 60, array_map(static fn (string $start): array => ['start' => $start, 'with' => 'Teo Ash'], $this->times));
             }
         };
         $form = FormDefinition::fromArray(['pages' => [['key' => 'p', 'questions' => [
-            ['key' => 'name', 'type' => 'person-name', 'destination' => 'client.name'], ['key' => 'place', 'type' => 'short-text', 'destination' => 'client.address'], ['key' => 'when', 'type' => 'short-text', 'destination' => 'appointment.wish'],
+            ['key' => 'name', 'type' => 'person-name', 'destination' => 'client.name'],
+            ['key' => 'place', 'type' => 'short-text', 'destination' => 'client.address'],
+            ['key' => 'when', 'type' => 'short-text', 'destination' => 'appointment.wish'],
         ]]]]);
         $rule = (new RuleReader())->read('r1', ['name' => 'Book it', 'then' => [['kind' => 'hold', 'visit' => 'tuning']]]);
         $book = new RuleBook([$rule], [], [], [], [], new Turns());
-        $context = Fixtures::context(Fixtures::input(), new Ruling($book, new Circumstances('inquiry', [], '2026-11-25')), inquiry: new Inquiry(Fixtures::reader()->read($form, ['name' => 'Orla Fennick', 'place' => '7 Weir Cottages, Marrowby', 'when' => $wish]), times: $ahead));
+        $context = Fixtures::context(
+            Fixtures::input(),
+            new Ruling($book, new Circumstances('inquiry', [], '2026-11-25')),
+            inquiry: new Inquiry(Fixtures::reader()->read($form, ['name' => 'Orla Fennick', 'place' => '7 Weir Cottages, Marrowby', 'when' => $wish]), times: $ahead),
+        );
         foreach (Fixtures::planner()->plan($context, $decisions)->lines as $line) {
             if (str_starts_with($line->key, 'rule.')) {
                 return $line;

@@ -41,8 +41,14 @@ final class LineFieldTest extends TestCase
     public function testWhatMayBeChanged(Effect $effect, array $expected): void
     {
         $fields = $effect instanceof Changeable ? $effect->fields() : [];
-        self::assertSame(array_map(static fn (LineField $field): array => $field->toArray(), $fields), PlanLine::of('k', 'G', $effect, Fixtures::input()->telling)->toArray(1)['fields']);
-        self::assertSame($expected, array_combine(array_map(static fn (LineField $field): string => $field->key, $fields), array_map(static fn (LineField $field): string => $field->kind, $fields)));
+        self::assertSame(
+            array_map(static fn (LineField $field): array => $field->toArray(), $fields),
+            PlanLine::of('k', 'G', $effect, Fixtures::input()->telling)->toArray(1)['fields'],
+        );
+        self::assertSame(
+            $expected,
+            array_combine(array_map(static fn (LineField $field): string => $field->key, $fields), array_map(static fn (LineField $field): string => $field->kind, $fields)),
+        );
         self::assertSame($fields, array_values(array_filter($fields, static fn (LineField $field): bool => '' !== $field->label)), 'each has a name');
     }
 
@@ -80,7 +86,10 @@ final class LineFieldTest extends TestCase
         $readings = array_map(static fn (int $number): Reading => new Reading(self::asked($number), '', ''), $from);
         $line = PlanLine::of('k', 'G', $effect, Fixtures::input()->telling, Sources::of($readings));
         $changed = self::amended($line, $changes);
-        self::assertSame($expected, implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : "[{$part->answer}]"), $changed->said->parts)));
+        self::assertSame(
+            $expected,
+            implode('', array_map(static fn (Part $part): string => $part->text.(null === $part->answer ? '' : "[{$part->answer}]"), $changed->said->parts)),
+        );
         self::assertTrue($changed->handled->isAmended());
     }
 
@@ -89,11 +98,21 @@ final class LineFieldTest extends TestCase
     {
         yield 'a value in its place' => [SetField::to('project', 'budget', '500'), ['value' => 3], ['value' => '600'], 'Budget: 600'];
         yield 'a day in words' => [SetField::to('client', 'custom.since', '2026-11-26'), ['value' => 2], ['value' => '2026-12-24'], 'Custom.since: Thu 24 December'];
-        yield 'a number as people write it' => [new AddContact('Tadg', phone: '+353209143327'), ['name' => 1, 'phone' => 2], ['phone' => '020 915 0000'], 'Add the contact Tadg[1], +353 20 915 0000'];
+        yield 'a number as people write it' => [
+            new AddContact('Tadg', phone: '+353209143327'),
+            ['name' => 1, 'phone' => 2],
+            ['phone' => '020 915 0000'],
+            'Add the contact Tadg[1], +353 20 915 0000',
+        ];
         yield 'one that the sentence did not say' => [new AddContact('Tadg'), ['name' => 1], ['role' => 'caretaker'], 'Add the contact Tadg[1], caretaker'];
         yield 'tags' => [new AddTags('project', ['stairs']), [], ['tags' => 'stairs, narrow'], 'Tag the project stairs, narrow'];
         yield 'the same again, which still is what they wrote' => [new AddWish('quote', 'hammers'), ['text' => 5], ['text' => 'hammers'], 'Wish for the quote: hammers[5]'];
-        yield 'half of a name, which is not what they wrote any more' => [new MakeClient('Orla', 'Fennick', 'o@example.com', '', ''), ['given' => 1, 'family' => 1, 'email' => 2], ['given' => 'Órla'], 'New client: Órla Fennick, o@example.com[2]'];
+        yield 'half of a name, which is not what they wrote any more' => [
+            new MakeClient('Orla', 'Fennick', 'o@example.com', '', ''),
+            ['given' => 1, 'family' => 1, 'email' => 2],
+            ['given' => 'Órla'],
+            'New client: Órla Fennick, o@example.com[2]',
+        ];
         yield 'one of two equal values' => [new AddContact('Tadg', 'Tadg'), ['name' => 1, 'role' => 2], ['role' => 'caretaker'], 'Add the contact Tadg[1], caretaker'];
     }
 
@@ -112,7 +131,11 @@ final class LineFieldTest extends TestCase
     /** @return iterable<string, array{Changeable, array<string, string>, string}> */
     public static function impossible(): iterable
     {
-        yield 'an address that is none' => [QueueMessage::toClient('confirmation', 'o@example.com'), ['to' => 'nowhere'], 'An email address has an @ in it, like name@example.com.'];
+        yield 'an address that is none' => [
+            QueueMessage::toClient('confirmation', 'o@example.com'),
+            ['to' => 'nowhere'],
+            'An email address has an @ in it, like name@example.com.',
+        ];
         yield 'a day that is none, in a field that holds days' => [SetField::to('client', 'custom.since', '2026-11-26'), ['value' => 'soon'], 'Write the day like 2027-06-12.'];
         yield 'nobody who is here' => [SetField::to('client', 'owner', 's1'), ['value' => 'zed'], 'Choose somebody who is here.'];
     }

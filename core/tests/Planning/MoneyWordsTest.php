@@ -52,11 +52,23 @@ final class MoneyWordsTest extends TestCase
 
     public function testAFieldThatHoldsANumberGetsTheNumber(): void
     {
-        $naming = new Naming('piano', ['custom.project.sum' => new CustomField('project', 'sum', 'Sum', CustomKind::Number), 'custom.project.note' => new CustomField('project', 'note', 'Note', CustomKind::Text)], 'EUR');
+        $naming = new Naming(
+            'piano',
+            [
+                'custom.project.sum' => new CustomField('project', 'sum', 'Sum', CustomKind::Number),
+                'custom.project.note' => new CustomField('project', 'note', 'Note', CustomKind::Text),
+            ],
+            'EUR',
+        );
         $sets = static fn (string $field): array => ['kind' => 'field', 'record' => 'project', 'field' => "custom.$field", 'value' => '{{budget}}'];
         $book = new RuleBook([(new RuleReader())->read('r', ['name' => 'Sum up', 'then' => [$sets('sum'), $sets('note')]])]);
         $ruling = new Ruling($book, new Circumstances('inquiry', [], '2026-11-25'));
-        $plan = Fixtures::planner()->plan(Fixtures::context(Fixtures::input(), $ruling, $naming, inquiry: new Inquiry(Fixtures::reader()->read(self::form('money'), ['budget' => '1.250,50']))));
+        $plan = Fixtures::planner()->plan(Fixtures::context(
+            Fixtures::input(),
+            $ruling,
+            $naming,
+            inquiry: new Inquiry(Fixtures::reader()->read(self::form('money'), ['budget' => '1.250,50'])),
+        ));
         $set = [];
         foreach ($plan->lines as $line) {
             if ($line->effect instanceof SetField) {

@@ -32,7 +32,16 @@ final class OnFileTest extends TestCase
         ['key' => 'serial', 'type' => 'short-text', 'wording' => 'Number', 'destination' => 'asset.serial'],
         ['key' => 'place', 'type' => 'address', 'wording' => 'Place', 'destination' => 'asset.place'],
     ];
-    private const AS_ON_FILE = ['name' => 'Orla Fennick', 'email' => 'Orla@Example.com', 'phone' => '020 914 3327', 'home' => '7 weir cottages Marrowby', 'piano' => 'Pell upright', 'make' => 'pell', 'serial' => '48 217', 'place' => '7 Weir Cottages, Marrowby'];
+    private const AS_ON_FILE = [
+        'name' => 'Orla Fennick',
+        'email' => 'Orla@Example.com',
+        'phone' => '020 914 3327',
+        'home' => '7 weir cottages Marrowby',
+        'piano' => 'Pell upright',
+        'make' => 'pell',
+        'serial' => '48 217',
+        'place' => '7 Weir Cottages, Marrowby',
+    ];
 
     public function testWhatIsOnFileNeedsNoLineHoweverItIsTyped(): void
     {
@@ -41,7 +50,18 @@ final class OnFileTest extends TestCase
 
     public function testWhatIsMissingOnFileIsFilledInWithoutAsking(): void
     {
-        $bare = new KnownClient('c1', 'Orla Fennick', 2023, [], [], '', [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '', 'make' => '', 'place' => '']], [], 'Orla', 'Fennick');
+        $bare = new KnownClient(
+            'c1',
+            'Orla Fennick',
+            2023,
+            [],
+            [],
+            '',
+            [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '', 'make' => '', 'place' => '']],
+            [],
+            'Orla',
+            'Fennick',
+        );
         $plan = self::plan(self::AS_ON_FILE, $bare);
         foreach (['field.email', 'field.phone', 'field.address', 'field.asset.make', 'field.asset.serial', 'field.asset.place'] as $key) {
             self::assertSame('add', Fixtures::value(self::line($plan, $key)->effect, 'mode'), $key);
@@ -51,7 +71,14 @@ final class OnFileTest extends TestCase
 
     public function testWhatDiffersHasItsUsualChoiceAndCanBeChosenOtherwise(): void
     {
-        $differs = ['email' => 'o@example.org', 'phone' => '020 915 0000', 'home' => '9 Mill Race, Saltfold', 'make' => 'Thrane', 'serial' => '99', 'place' => 'The hall'] + self::AS_ON_FILE;
+        $differs = [
+            'email' => 'o@example.org',
+            'phone' => '020 915 0000',
+            'home' => '9 Mill Race, Saltfold',
+            'make' => 'Thrane',
+            'serial' => '99',
+            'place' => 'The hall',
+        ] + self::AS_ON_FILE;
         $plan = self::plan($differs);
         $chosen = [];
         foreach ($plan->lines as $line) {
@@ -59,10 +86,23 @@ final class OnFileTest extends TestCase
                 $chosen[$line->key] = $line->choice?->chosen;
             }
         }
-        self::assertSame(['field.email' => 'both', 'field.phone' => 'both', 'field.address' => 'both', 'field.asset.make' => 'keep', 'field.asset.serial' => 'keep', 'field.asset.place' => 'replace'], $chosen);
+        self::assertSame(
+            [
+                'field.email' => 'both',
+                'field.phone' => 'both',
+                'field.address' => 'both',
+                'field.asset.make' => 'keep',
+                'field.asset.serial' => 'keep',
+                'field.asset.place' => 'replace',
+            ],
+            $chosen,
+        );
         self::assertSame([], $plan->open(), 'none of it holds her up');
         $otherwise = self::plan($differs, null, ['field.email' => 'replace', 'field.asset.make' => 'replace', 'field.asset.place' => 'keep']);
-        self::assertSame(['replace', 'orla@example.com'], [Fixtures::value(self::line($otherwise, 'field.email')->effect, 'mode'), Fixtures::value(self::line($otherwise, 'field.email')->effect, 'old')]);
+        self::assertSame(
+            ['replace', 'orla@example.com'],
+            [Fixtures::value(self::line($otherwise, 'field.email')->effect, 'mode'), Fixtures::value(self::line($otherwise, 'field.email')->effect, 'old')],
+        );
         self::assertSame('Make: Thrane instead of Pell', self::words(self::line($otherwise, 'field.asset.make')));
         self::assertNull(self::line($otherwise, 'field.asset.place')->effect);
     }
@@ -98,7 +138,18 @@ final class OnFileTest extends TestCase
      */
     private static function plan(array $answers, ?KnownClient $known = null, array $decisions = [], array $sent = []): Plan
     {
-        $known ??= new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '48217', 'make' => 'Pell', 'place' => '7 Weir Cottages, Marrowby. Three steps up.']], [], 'Orla', 'Fennick');
+        $known ??= new KnownClient(
+            'c1',
+            'Orla Fennick',
+            2023,
+            ['orla@example.com'],
+            ['+353209143327'],
+            '7 Weir Cottages, Marrowby',
+            [['id' => 'a1', 'description' => 'Pell upright', 'serial' => '48217', 'make' => 'Pell', 'place' => '7 Weir Cottages, Marrowby. Three steps up.']],
+            [],
+            'Orla',
+            'Fennick',
+        );
         $form = FormDefinition::fromArray(['title' => 'F', 'pages' => [['key' => 'p', 'questions' => self::QUESTIONS]]]);
         $context = Fixtures::context(
             Fixtures::input(),
@@ -112,7 +163,10 @@ final class OnFileTest extends TestCase
     /** @return list<string> keys of the lines about the client and the asset */
     private static function about(Plan $plan): array
     {
-        return array_values(array_filter(array_map(static fn (PlanLine $line): string => $line->key, $plan->lines), static fn (string $key): bool => str_starts_with($key, 'field.') || \in_array($key, ['client', 'asset'], true)));
+        return array_values(array_filter(
+            array_map(static fn (PlanLine $line): string => $line->key, $plan->lines),
+            static fn (string $key): bool => str_starts_with($key, 'field.') || \in_array($key, ['client', 'asset'], true),
+        ));
     }
 
     private static function line(Plan $plan, string $key): PlanLine

@@ -22,8 +22,15 @@ final class PlannerTest extends TestCase
         $usual = Fixtures::input();
         $told = static fn (string $assetWord): Plan => Fixtures::planner()->plan(Fixtures::context($usual, naming: new Naming($assetWord)));
         self::assertSame($told('piano')->fingerprint, $told('harmonium')->fingerprint, 'the same plan in other words');
-        self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['place' => '8 Weir Cottages, Marrowby']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint);
-        self::assertNotSame(Fixtures::planner()->plan(Fixtures::input(['matter' => 'It hums.']))->fingerprint, Fixtures::planner()->plan(Fixtures::input())->fingerprint, 'nor what only the notes hold');
+        self::assertNotSame(
+            Fixtures::planner()->plan(Fixtures::input(['place' => '8 Weir Cottages, Marrowby']))->fingerprint,
+            Fixtures::planner()->plan(Fixtures::input())->fingerprint,
+        );
+        self::assertNotSame(
+            Fixtures::planner()->plan(Fixtures::input(['matter' => 'It hums.']))->fingerprint,
+            Fixtures::planner()->plan(Fixtures::input())->fingerprint,
+            'nor what only the notes hold',
+        );
     }
 
     public function testAPlanReadsAsWhatWillHappen(): void
@@ -56,8 +63,14 @@ final class PlannerTest extends TestCase
         $without = Fixtures::planner()->plan(Fixtures::input(['piano' => '']));
         self::assertNotContains('asset', array_column($without->lines, 'key'));
         self::assertSame('', Fixtures::value(self::line($without, 'client')->effect, 'address'));
-        self::assertStringContainsString('7 Weir Cottages, Marrowby', (string) json_encode(Fixtures::value(self::line($without, 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE));
-        self::assertStringNotContainsString('Weir Cottages', (string) json_encode(Fixtures::value(self::line(Fixtures::planner()->plan(Fixtures::input()), 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE));
+        self::assertStringContainsString(
+            '7 Weir Cottages, Marrowby',
+            (string) json_encode(Fixtures::value(self::line($without, 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE),
+        );
+        self::assertStringNotContainsString(
+            'Weir Cottages',
+            (string) json_encode(Fixtures::value(self::line(Fixtures::planner()->plan(Fixtures::input()), 'project')->effect, 'notes'), \JSON_UNESCAPED_UNICODE),
+        );
     }
 
     public function testTheSameInputGivesTheSamePlanByteForByte(): void
@@ -133,8 +146,16 @@ final class PlannerTest extends TestCase
         $line = self::line(Fixtures::planner()->plan($input), 'client');
         self::assertSame('client.use', Fixtures::name($line->effect));
         $phone = self::line(Fixtures::planner()->plan($input), 'field.phone');
-        self::assertSame(['phone', '+353209143327', 'add'], [Fixtures::value($phone->effect, 'field'), Fixtures::value($phone->effect, 'value'), Fixtures::value($phone->effect, 'mode')], 'the new number is kept beside the old one');
-        self::assertSame([], array_filter(Fixtures::planner()->plan($input)->lines, static fn (PlanLine $line): bool => 'field.email' === $line->key), 'what is on file as it was written needs no line');
+        self::assertSame(
+            ['phone', '+353209143327', 'add'],
+            [Fixtures::value($phone->effect, 'field'), Fixtures::value($phone->effect, 'value'), Fixtures::value($phone->effect, 'mode')],
+            'the new number is kept beside the old one',
+        );
+        self::assertSame(
+            [],
+            array_filter(Fixtures::planner()->plan($input)->lines, static fn (PlanLine $line): bool => 'field.email' === $line->key),
+            'what is on file as it was written needs no line',
+        );
         $new = self::line(Fixtures::planner()->plan($input, ['client' => 'new']), 'client');
         self::assertSame('client.create', Fixtures::name($new->effect));
     }
@@ -153,8 +174,15 @@ final class PlannerTest extends TestCase
     {
         $two = Fixtures::input([], [Fixtures::known('c1'), Fixtures::known('c2')]);
         self::assertSame(['c1', 'c2'], Fixtures::value(self::line(Fixtures::planner()->plan($two, ['client' => 'new']), 'client.apart')->effect, 'from'));
-        $household = Fixtures::input([], [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
-        self::assertNotContains('client.apart', array_column(Fixtures::planner()->plan($household, ['client' => 'new'])->lines, 'key'), 'of a household nobody takes one for the other');
+        $household = Fixtures::input(
+            [],
+            [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')],
+        );
+        self::assertNotContains(
+            'client.apart',
+            array_column(Fixtures::planner()->plan($household, ['client' => 'new'])->lines, 'key'),
+            'of a household nobody takes one for the other',
+        );
     }
 
     public function testWhoMayBeTheSameIsAskedAbout(): void
@@ -169,7 +197,10 @@ final class PlannerTest extends TestCase
 
     public function testAnotherOfAHouseholdIsAClientOfTheirOwn(): void
     {
-        $input = Fixtures::input([], [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')]);
+        $input = Fixtures::input(
+            [],
+            [new KnownClient('c1', 'Wilf Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], [], 'Wilf', 'Fennick')],
+        );
         $plan = Fixtures::planner()->plan($input);
         self::assertSame([], $plan->open(), 'nothing to decide');
         $line = self::line($plan, 'client');
@@ -179,7 +210,11 @@ final class PlannerTest extends TestCase
         self::assertSame(['client.link', 'c1', 'household'], [Fixtures::name($link), Fixtures::value($link, 'to'), Fixtures::value($link, 'kind')]);
         self::assertSame(['same', 'new', 'unrelated'], array_column($line->choice->options ?? [], 'value'), 'and it can be said otherwise');
         $refused = Fixtures::planner()->plan($input, ['client' => 'unrelated']);
-        self::assertSame(['client', 'client.apart'], array_values(array_filter(array_column($refused->lines, 'key'), static fn (string $key): bool => str_starts_with($key, 'client'))), 'no household: nothing links them');
+        self::assertSame(
+            ['client', 'client.apart'],
+            array_values(array_filter(array_column($refused->lines, 'key'), static fn (string $key): bool => str_starts_with($key, 'client'))),
+            'no household: nothing links them',
+        );
         self::assertSame(['c1'], Fixtures::value(self::line($refused, 'client.apart')->effect, 'from'), 'and nobody is asked again');
     }
 

@@ -33,17 +33,33 @@ final class ArithmeticTest extends TestCase
 
     public function testTheSumsFollowTheRulesOfTheStandard(): void
     {
-        $sums = self::sums(['lines' => [self::line('2', '10.01', '23'), self::line('1', '0.99', '23'), self::line('3', '45.50', '13.5', ['discount_percent' => '10'])], 'allowances' => [['amount' => '1.00', 'vat' => self::vat('23')]], 'charges' => [['percent' => '5', 'vat' => self::vat('13.5')]]]);
+        $sums = self::sums([
+            'lines' => [self::line('2', '10.01', '23'), self::line('1', '0.99', '23'), self::line('3', '45.50', '13.5', ['discount_percent' => '10'])],
+            'allowances' => [['amount' => '1.00', 'vat' => self::vat('23')]],
+            'charges' => [['percent' => '5', 'vat' => self::vat('13.5')]],
+        ]);
         // BR-CO-10: the sum of the lines is what the lines say. 20.02 + 0.99 + 122.85.
         self::assertSame([['net' => '20.02'], ['net' => '0.99'], ['net' => '122.85']], $sums['lines']);
         // BR-CO-11, BR-CO-12: allowances and charges are added up by themselves. 5 % of 122.85 is 6.1425.
         // BR-CO-13: net = 143.86 − 1.00 + 6.14; BR-CO-18: a line of VAT for each category and rate.
         self::assertSame('149.00', $sums['net']);
-        self::assertSame([['category' => 'S', 'rate' => '23', 'taxable' => '20.01', 'tax' => '4.60'], ['category' => 'S', 'rate' => '13.5', 'taxable' => '128.99', 'tax' => '17.41']], $sums['vat']);
+        self::assertSame(
+            [['category' => 'S', 'rate' => '23', 'taxable' => '20.01', 'tax' => '4.60'], ['category' => 'S', 'rate' => '13.5', 'taxable' => '128.99', 'tax' => '17.41']],
+            $sums['vat'],
+        );
         // BR-CO-17: 20.01 × 23 % = 4.6023, 128.99 × 13.5 % = 17.41365; BR-CO-14: their sum; BR-CO-15: net and tax.
         self::assertSame(['22.01', '171.01'], [$sums['tax'], $sums['total']]);
         // BR-CO-16: what is due is the total less what is paid: the instalments are all of it.
-        self::assertSame('171.01', (string) BigDecimal::sum(...array_map(BigDecimal::of(...), self::texts(self::sums(['lines' => [self::line('1', '171.01', '0')], 'instalments' => [['percent' => '30'], ['percent' => '30'], ['percent' => '40']]])['instalments']))));
+        self::assertSame(
+            '171.01',
+            (string) BigDecimal::sum(...array_map(
+                BigDecimal::of(...),
+                self::texts(self::sums([
+                    'lines' => [self::line('1', '171.01', '0')],
+                    'instalments' => [['percent' => '30'], ['percent' => '30'], ['percent' => '40']],
+                ])['instalments']),
+            )),
+        );
     }
 
     public function testTaxIsRoundedOnceACategoryAndNotALine(): void
@@ -63,12 +79,19 @@ final class ArithmeticTest extends TestCase
 
     public function testHalfACentIsRoundedAwayFromZero(): void
     {
-        self::assertSame([['net' => '0.01'], ['net' => '-0.01'], ['net' => '0.00']], self::sums(['lines' => [self::line('1', '0.005', '0'), self::line('-1', '0.005', '0'), self::line('1', '0.0049', '0')]])['lines']);
+        self::assertSame(
+            [['net' => '0.01'], ['net' => '-0.01'], ['net' => '0.00']],
+            self::sums(['lines' => [self::line('1', '0.005', '0'), self::line('-1', '0.005', '0'), self::line('1', '0.0049', '0')]])['lines'],
+        );
     }
 
     public function testAnOptionThatIsNotTickedIsShownAndNotSummed(): void
     {
-        $sums = self::sums(['lines' => [self::line('1', '10', '23', ['optional' => true]), self::line('1', '5', '9', ['optional' => true, 'ticked' => true]), self::line('1', '7', '23', ['ticked' => false])]]);
+        $sums = self::sums(['lines' => [
+            self::line('1', '10', '23', ['optional' => true]),
+            self::line('1', '5', '9', ['optional' => true, 'ticked' => true]),
+            self::line('1', '7', '23', ['ticked' => false]),
+        ]]);
         self::assertSame([['net' => '10.00'], ['net' => '5.00'], ['net' => '7.00']], $sums['lines']);
         self::assertSame('12.00', $sums['net']);
         self::assertSame(['9', '23'], array_column(self::maps($sums['vat']), 'rate'), 'in the order in which those that count come');
@@ -78,8 +101,17 @@ final class ArithmeticTest extends TestCase
     {
         self::assertSame('10.00', self::sums(['lines' => [self::line('1', '10', '0')], 'deposit' => ['amount' => '50']])['deposit']);
         self::assertSame('0.00', self::sums(['lines' => [self::line('-1', '10', '0')]])['deposit']);
-        self::assertSame(['0.03', '0.03', '0.04'], self::sums(['lines' => [self::line('1', '0.10', '0')], 'instalments' => [['percent' => '33.3333333333'], ['percent' => '33.3333333333'], ['percent' => '33.3333333334']]])['instalments']);
-        self::assertSame(['0.34', '0.33', '0.33'], array_map(strval(...), Shares::of(BigDecimal::of('1.00'), [BigDecimal::of('33.5'), BigDecimal::of('33.25'), BigDecimal::of('33.25')])));
+        self::assertSame(
+            ['0.03', '0.03', '0.04'],
+            self::sums([
+                'lines' => [self::line('1', '0.10', '0')],
+                'instalments' => [['percent' => '33.3333333333'], ['percent' => '33.3333333333'], ['percent' => '33.3333333334']],
+            ])['instalments'],
+        );
+        self::assertSame(
+            ['0.34', '0.33', '0.33'],
+            array_map(strval(...), Shares::of(BigDecimal::of('1.00'), [BigDecimal::of('33.5'), BigDecimal::of('33.25'), BigDecimal::of('33.25')])),
+        );
         self::assertSame(['-0.01', '-0.02'], array_map(strval(...), Shares::of(BigDecimal::of('-0.03'), [BigDecimal::of('50'), BigDecimal::of('50')])), 'a sum below nothing, too: the cent goes to the earlier');
     }
 

@@ -49,7 +49,10 @@ final class ContentTest extends TestCase
     {
         $key = new Priced('key', 'Free a key', '', 'C62', '12.00', new Vat('S', '23'), '', [['from' => '20', 'price' => '9.50'], ['from' => '50', 'price' => '8.00']]);
         $other = static fn (string $quantity, ?string $price): ?string => $key->otherFor(self::content([self::line('a', $price, ['quantity' => $quantity])])->lines[0]);
-        self::assertSame([null, '9.50', null, '8.00', '12.00', null, null], [$other('19', '12'), $other('20', '12.00'), $other('49.5', '9.5'), $other('50', '9.50'), $other('3', '8'), $other('20', '11.00'), $other('20', null)]);
+        self::assertSame(
+            [null, '9.50', null, '8.00', '12.00', null, null],
+            [$other('19', '12'), $other('20', '12.00'), $other('49.5', '9.5'), $other('50', '9.50'), $other('3', '8'), $other('20', '11.00'), $other('20', null)],
+        );
         self::assertNull((new Priced('carry', 'Carry', '', 'E48', null, new Vat('S', '23'), ''))->otherFor(self::content([self::line('a', '90')])->lines[0]));
     }
 
@@ -76,12 +79,29 @@ final class ContentTest extends TestCase
         self::assertSame(['lines.1.price', 'reason'], array_column($content->missing(), 'path'));
         self::assertSame([], self::content([self::line('c', '5', ['vat' => ['category' => 'E', 'rate' => '0']])], ['reason' => 'Teaching, section 61'])->missing());
         self::assertSame(['lines'], array_column(self::content([])->missing(), 'path'));
-        self::assertSame(['lines.0.vat', 'lines.1.vat'], array_column(self::content([self::line('a', '1', ['vat' => ['category' => 'S', 'rate' => '0']]), self::line('b', '1', ['vat' => ['category' => 'Z', 'rate' => '9']])])->missing(), 'path'), 'BR-S-5, BR-Z-5');
+        self::assertSame(
+            ['lines.0.vat', 'lines.1.vat'],
+            array_column(
+                self::content([
+                    self::line('a', '1', ['vat' => ['category' => 'S', 'rate' => '0']]),
+                    self::line('b', '1', ['vat' => ['category' => 'Z', 'rate' => '9']]),
+                ])->missing(),
+                'path',
+            ),
+            'BR-S-5, BR-Z-5',
+        );
     }
 
     public function testWhatIsKeptIsReadAsItWas(): void
     {
-        $content = self::content([self::line('a', '96.0050', ['offPercent' => '12,5', 'quantity' => '0.3333'])], ['deposit' => ['percent' => '20'], 'instalments' => [['percent' => '50', 'when' => 'work begins'], ['percent' => '50', 'when' => 'ready']], 'allowances' => [['name' => 'Client since 2023', 'percent' => '5', 'vat' => ['category' => 'S', 'rate' => '23']]]]);
+        $content = self::content(
+            [self::line('a', '96.0050', ['offPercent' => '12,5', 'quantity' => '0.3333'])],
+            [
+                'deposit' => ['percent' => '20'],
+                'instalments' => [['percent' => '50', 'when' => 'work begins'], ['percent' => '50', 'when' => 'ready']],
+                'allowances' => [['name' => 'Client since 2023', 'percent' => '5', 'vat' => ['category' => 'S', 'rate' => '23']]],
+            ],
+        );
         self::assertEquals($content, (new ContentReader())->read($content->toArray()));
         self::assertSame('12.5', $content->lines[0]->offPercent);
     }
@@ -117,10 +137,27 @@ final class ContentTest extends TestCase
     public function testAnswersBecomeLinesThatSayWhereTheyCameFrom(): void
     {
         $vat = new Vat('S', '13.5');
-        $prices = ['visit' => new Priced('visit', 'First visit', '', 'E48', '65.00', $vat, 'The work'), 'string' => new Priced('string', 'Bass string', '', 'C62', '48.00', $vat, 'The work', [['from' => '10', 'price' => '31.00']]), 'clean' => new Priced('clean', 'Clean inside', '', 'C62', '70.00', $vat, 'Add if you like')];
-        $table = [new PricingRow('repair', '', '', 'visit', '', '1', false), new PricingRow('', 'strings', '', 'string', 'strings', '1', false), new PricingRow('repair', 'extras', 'clean', 'clean', '', '1', true), new PricingRow('', 'place', 'steps', '', '', '1', false), new PricingRow('tuning', '', '', 'visit', '', '1', false)];
-        $answers = ['strings' => new Answered('How many strings?', '12'), 'extras' => new Answered('What else?', 'Clean it inside', ['clean']), 'place' => new Answered('Where is it?', '7 Weir Cottages. Three steps up.')];
-        $told = static fn (array $lines): array => array_map(static fn (QuoteLine $line): array => [$line->name, $line->quantity, $line->price, $line->optional, $line->from], array_values(array_filter($lines, static fn (mixed $line): bool => $line instanceof QuoteLine)));
+        $prices = [
+            'visit' => new Priced('visit', 'First visit', '', 'E48', '65.00', $vat, 'The work'),
+            'string' => new Priced('string', 'Bass string', '', 'C62', '48.00', $vat, 'The work', [['from' => '10', 'price' => '31.00']]),
+            'clean' => new Priced('clean', 'Clean inside', '', 'C62', '70.00', $vat, 'Add if you like'),
+        ];
+        $table = [
+            new PricingRow('repair', '', '', 'visit', '', '1', false),
+            new PricingRow('', 'strings', '', 'string', 'strings', '1', false),
+            new PricingRow('repair', 'extras', 'clean', 'clean', '', '1', true),
+            new PricingRow('', 'place', 'steps', '', '', '1', false),
+            new PricingRow('tuning', '', '', 'visit', '', '1', false),
+        ];
+        $answers = [
+            'strings' => new Answered('How many strings?', '12'),
+            'extras' => new Answered('What else?', 'Clean it inside', ['clean']),
+            'place' => new Answered('Where is it?', '7 Weir Cottages. Three steps up.'),
+        ];
+        $told = static fn (array $lines): array => array_map(
+            static fn (QuoteLine $line): array => [$line->name, $line->quantity, $line->price, $line->optional, $line->from],
+            array_values(array_filter($lines, static fn (mixed $line): bool => $line instanceof QuoteLine)),
+        );
         self::assertSame([
             ['First visit', '1', '65.00', false, 'service: Repair'],
             ['Bass string', '12', '31.00', false, 'How many strings? 12'],

@@ -13,8 +13,26 @@ use Telamon\Core\Quotes\Differences;
 /** Whatever differs between two revisions is told: nothing that somebody signs changes unsaid. */
 final class DifferencesTest extends TestCase
 {
-    private const LINE = ['key' => 'a', 'code' => 'reg', 'name' => 'Regulation', 'text' => 'All 88 keys.', 'quantity' => '1', 'unit' => 'E48', 'price' => '300.00', 'vat' => ['category' => 'S', 'rate' => '13.5'], 'group' => 'The work'];
-    private const OTHER = ['key' => 'b', 'name' => 'Strings', 'quantity' => '2', 'unit' => 'C62', 'price' => '48.00', 'vat' => ['category' => 'S', 'rate' => '13.5'], 'optional' => true];
+    private const LINE = [
+        'key' => 'a',
+        'code' => 'reg',
+        'name' => 'Regulation',
+        'text' => 'All 88 keys.',
+        'quantity' => '1',
+        'unit' => 'E48',
+        'price' => '300.00',
+        'vat' => ['category' => 'S', 'rate' => '13.5'],
+        'group' => 'The work',
+    ];
+    private const OTHER = [
+        'key' => 'b',
+        'name' => 'Strings',
+        'quantity' => '2',
+        'unit' => 'C62',
+        'price' => '48.00',
+        'vat' => ['category' => 'S', 'rate' => '13.5'],
+        'optional' => true,
+    ];
 
     /**
      * @param array<string, mixed> $change
@@ -45,15 +63,27 @@ final class DifferencesTest extends TestCase
         yield 'its head' => [$line(['group' => '']), ['Changed: Regulation: under none (before “The work”)']];
         yield 'a choice' => [$line(['optional' => true]), ['Changed: Regulation: may be left out (before is part of it)']];
         yield 'what is chosen at first' => [['lines' => [self::LINE, ['ticked' => true] + self::OTHER]], ['Changed: Strings: chosen (before not chosen)']];
-        yield 'another in its place' => [['lines' => [self::LINE, ['instead' => 'a', 'optional' => false] + self::OTHER]], ['Changed: Strings: stands for Regulation (before may be left out)']];
+        yield 'another in its place' => [
+            ['lines' => [self::LINE, ['instead' => 'a', 'optional' => false] + self::OTHER]],
+            ['Changed: Strings: stands for Regulation (before may be left out)'],
+        ];
         yield 'a line more' => [['lines' => [self::LINE, self::OTHER, ['key' => 'c', 'name' => 'Felt'] + self::OTHER]], ['New: Felt, 2 × 48.00']];
         yield 'a line less' => [['lines' => [self::LINE]], ['Gone: Strings, 2 × 48.00']];
         yield 'the order' => [['lines' => [self::OTHER, self::LINE]], ['The lines stand in another order.']];
-        yield 'off the whole' => [['allowances' => [['name' => 'Loyalty', 'percent' => '5', 'amount' => null, 'vat' => ['category' => 'S', 'rate' => '13.5']]]], ['New, off the whole: Loyalty, 5 %, VAT 13.5 %']];
-        yield 'on top' => [['charges' => [['name' => 'Travel', 'percent' => null, 'amount' => '20.00', 'vat' => ['category' => 'S', 'rate' => '23']]]], ['New, on top: Travel, 20.00, VAT 23 %']];
+        yield 'off the whole' => [
+            ['allowances' => [['name' => 'Loyalty', 'percent' => '5', 'amount' => null, 'vat' => ['category' => 'S', 'rate' => '13.5']]]],
+            ['New, off the whole: Loyalty, 5 %, VAT 13.5 %'],
+        ];
+        yield 'on top' => [
+            ['charges' => [['name' => 'Travel', 'percent' => null, 'amount' => '20.00', 'vat' => ['category' => 'S', 'rate' => '23']]]],
+            ['New, on top: Travel, 20.00, VAT 23 %'],
+        ];
         yield 'the deposit' => [['deposit' => ['percent' => '30', 'amount' => null]], ['Deposit: 30 % (before: 20 %)']];
         yield 'no deposit' => [['deposit' => ['percent' => null, 'amount' => null]], ['Deposit: none (before: 20 %)']];
-        yield 'in parts' => [['instalments' => [['percent' => '50', 'when' => 'at once'], ['percent' => '50', 'when' => '']]], ['Paid in parts: 50 %, at once; 50 % (before: none)']];
+        yield 'in parts' => [
+            ['instalments' => [['percent' => '50', 'when' => 'at once'], ['percent' => '50', 'when' => '']]],
+            ['Paid in parts: 50 %, at once; 50 % (before: none)'],
+        ];
         yield 'the terms' => [['terms' => 'Two years of guarantee.'], ['Terms: “Two years of guarantee.” (before: “One year of guarantee.”)']];
         yield 'the words' => [['intro' => 'As you asked.'], ['Words to you: “As you asked.”']];
         yield 'why there is no VAT' => [['reason' => 'Small business.'], ['Why there is no VAT: “Small business.”']];
@@ -63,6 +93,10 @@ final class DifferencesTest extends TestCase
     /** @param array<string, mixed> $change */
     private static function content(array $change = []): Content
     {
-        return (new ContentReader())->read($change + ['lines' => [self::LINE, self::OTHER], 'deposit' => ['percent' => '20', 'amount' => null], 'terms' => 'One year of guarantee.']);
+        return (new ContentReader())->read($change + [
+            'lines' => [self::LINE, self::OTHER],
+            'deposit' => ['percent' => '20', 'amount' => null],
+            'terms' => 'One year of guarantee.',
+        ]);
     }
 }

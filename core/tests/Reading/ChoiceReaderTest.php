@@ -60,7 +60,12 @@ final class ChoiceReaderTest extends TestCase
         $call = ['value' => 'call', 'label' => 'A call'];
 
         return FormDefinition::fromArray(['title' => 'Inquiry', 'pages' => [['key' => 'one', 'questions' => [
-            ['key' => 'service', 'type' => 'one-of', 'wording' => 'What?', 'options' => [['value' => 'fit', 'label' => 'Fit a string', 'also' => ['Restringing', '']], ['value' => 'repair', 'label' => 'Repair it']]],
+            [
+                'key' => 'service',
+                'type' => 'one-of',
+                'wording' => 'What?',
+                'options' => [['value' => 'fit', 'label' => 'Fit a string', 'also' => ['Restringing', '']], ['value' => 'repair', 'label' => 'Repair it']],
+            ],
             ['key' => 'twice', 'type' => 'one-of', 'wording' => 'How?', 'options' => [$call, ['value' => 'ring', 'label' => 'Ring me']]],
             ['key' => 'stairs', 'type' => 'yes-no', 'wording' => 'Stairs?'],
             ['key' => 'floor', 'type' => 'number', 'wording' => 'Floor?', 'showIf' => ['question' => 'stairs', 'op' => 'is', 'value' => 'yes']],

@@ -44,7 +44,13 @@ final class MachineMailTest extends TestCase
 
     public function testThroughAListOrFromWhoTakesNoAnswersMayBeEither(): void
     {
-        foreach ([['list-id' => '<news.example.org>'], ['precedence' => 'list'], ['precedence' => 'bulk'], ['from' => 'Shop <no-reply@example.com>'], ['x-auto-response-suppress' => 'All']] as $headers) {
+        foreach ([
+            ['list-id' => '<news.example.org>'],
+            ['precedence' => 'list'],
+            ['precedence' => 'bulk'],
+            ['from' => 'Shop <no-reply@example.com>'],
+            ['x-auto-response-suppress' => 'All'],
+        ] as $headers) {
             self::assertTrue(MachineMail::isUnsure($headers), (string) json_encode($headers));
         }
         self::assertFalse(MachineMail::isUnsure(['from' => 'Anna <anna@example.com>', 'precedence' => 'first-class']));
@@ -52,7 +58,9 @@ final class MachineMailTest extends TestCase
 
     public function testAReportIsReadAsTheStandardShowsIt(): void
     {
-        $report = DeliveryReport::read("Reporting-MTA: dns; cs.utk.example\n\nOriginal-Recipient: rfc822;louisl@larry.slip.umd.example\nFinal-Recipient: rfc822;louisl@larry.slip.umd.example\nAction: failed\nStatus: 4.0.0\nDiagnostic-Code: smtp; 426 connection timed out\nLast-Attempt-Date: Thu, 7 Jul 1994 17:15:49 -0400\n");
+        $report = DeliveryReport::read(
+            "Reporting-MTA: dns; cs.utk.example\n\nOriginal-Recipient: rfc822;louisl@larry.slip.umd.example\nFinal-Recipient: rfc822;louisl@larry.slip.umd.example\nAction: failed\nStatus: 4.0.0\nDiagnostic-Code: smtp; 426 connection timed out\nLast-Attempt-Date: Thu, 7 Jul 1994 17:15:49 -0400\n",
+        );
 
         self::assertNotNull($report);
         self::assertSame([true, '4.0.0', 'louisl@larry.slip.umd.example', '426 connection timed out'], [$report->failed, $report->status, $report->recipient, $report->says]);

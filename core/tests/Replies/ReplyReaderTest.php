@@ -22,7 +22,11 @@ final class ReplyReaderTest extends TestCase
     /** @return array<string, array{string, int, float}> file, how many at least, the part that is decided without a person */
     public static function sets(): array
     {
-        return ['written with' => ['replies.txt', 400, 0.92], 'kept aside' => ['aside.txt', 260, 0.88], 'letters with facts, conditions and much else' => ['letters.txt', 290, 0.9]];
+        return [
+            'written with' => ['replies.txt', 400, 0.92],
+            'kept aside' => ['aside.txt', 260, 0.88],
+            'letters with facts, conditions and much else' => ['letters.txt', 290, 0.9],
+        ];
     }
 
     #[DataProvider('sets')]
@@ -77,7 +81,11 @@ final class ReplyReaderTest extends TestCase
 
     public function testAStopAmongMuchElseIsNotSure(): void
     {
-        foreach (['the keys stop sounding after a second and the pedal squeaks', 'Please stop at the shop on the corner and ring me from there.', 'The keys stop working after a second and the stop on the organ is stuck.'] as $text) {
+        foreach ([
+            'the keys stop sounding after a second and the pedal squeaks',
+            'Please stop at the shop on the corner and ring me from there.',
+            'The keys stop working after a second and the stop on the organ is stuck.',
+        ] as $text) {
             $reading = (new ReplyReader())->read($text);
             self::assertFalse(Meaning::Stop === $reading->says && $reading->isSure(self::THRESHOLD), $text);
         }
@@ -86,7 +94,29 @@ final class ReplyReaderTest extends TestCase
     /** @return array<string, array{string}> */
     public static function neverYes(): array
     {
-        $texts = ['Yes, but not this year.', 'Yes but.', 'Yes, if you come before noon.', 'OK, as long as it costs no more.', 'Yes, only the tuning.', 'Go ahead, except for the pedals.', 'We accept. But we want another colour.', 'Yes. However, the price is too high.', 'Sure, once we have the money.', 'Agreed, provided the lift works.', 'Ja, aber später.', 'Oui, mais plus tard.', "Don't say yes for me.", 'I never said yes.', 'No yes from me.', "He'd say yes, not me.", 'Please do not go ahead.', 'Not okay.', 'Grand, go ahead. Any day but the Friday.', 'Yes. Thank you. Only mind the step.', "It's not that I don't want to go ahead."];
+        $texts = [
+            'Yes, but not this year.',
+            'Yes but.',
+            'Yes, if you come before noon.',
+            'OK, as long as it costs no more.',
+            'Yes, only the tuning.',
+            'Go ahead, except for the pedals.',
+            'We accept. But we want another colour.',
+            'Yes. However, the price is too high.',
+            'Sure, once we have the money.',
+            'Agreed, provided the lift works.',
+            'Ja, aber später.',
+            'Oui, mais plus tard.',
+            "Don't say yes for me.",
+            'I never said yes.',
+            'No yes from me.',
+            "He'd say yes, not me.",
+            'Please do not go ahead.',
+            'Not okay.',
+            'Grand, go ahead. Any day but the Friday.',
+            'Yes. Thank you. Only mind the step.',
+            "It's not that I don't want to go ahead.",
+        ];
 
         return array_combine($texts, array_map(static fn (string $text): array => [$text], $texts));
     }
@@ -109,7 +139,9 @@ final class ReplyReaderTest extends TestCase
 
     public function testWhatIsRepeatedBelowIsNotRead(): void
     {
-        $reading = (new ReplyReader())->read("Yes please.\r\n\r\nOn Tue 24 Mar 2026 at 09:24, Marrowby Piano Workshop <desk@marrowby.example> wrote:\r\n> Answer no, or STOP to end these.\r\n");
+        $reading = (new ReplyReader())->read(
+            "Yes please.\r\n\r\nOn Tue 24 Mar 2026 at 09:24, Marrowby Piano Workshop <desk@marrowby.example> wrote:\r\n> Answer no, or STOP to end these.\r\n",
+        );
 
         self::assertSame(['says' => 'yes', 'confidence' => 0.97, 'because' => ['yes'], 'read' => 'Yes please.'], $reading->toArray());
     }
@@ -139,7 +171,10 @@ final class ReplyReaderTest extends TestCase
 
     public function testALongLetterIsReadByAPerson(): void
     {
-        self::assertFalse((new ReplyReader())->read('Yes, go ahead. '.str_repeat('The weather in Dunmarl was fine all week and the garden is in flower. ', 20))->isSure(self::THRESHOLD));
+        self::assertFalse((new ReplyReader())->read('Yes, go ahead. '.str_repeat(
+            'The weather in Dunmarl was fine all week and the garden is in flower. ',
+            20,
+        ))->isSure(self::THRESHOLD));
     }
 
     /** @return iterable<array{Meaning, string}> */

@@ -18,7 +18,11 @@ final class ReplyStripperTest extends TestCase
             'quoted lines' => ["Fine.\n\n> Is Thursday all right?\n", 'Fine.', 'Is Thursday'],
             'answers between' => ["> Which piano?\nThe upright.\n> When?\nIn May.\n", "The upright.\nIn May.", 'When?'],
             'answers between, with a head' => ["On 24 Mar, Nessa wrote:\n> Which piano?\nThe upright.\n", 'The upright.', 'Nessa wrote'],
-            'a head in two lines' => ["Yes.\n\nOn Tuesday, 24 March 2026 at 09:24, Marrowby Piano Workshop\n<desk@marrowby.example> wrote:\nHello Hugh,\nis it a yes?\n", 'Yes.', 'is it a yes'],
+            'a head in two lines' => [
+                "Yes.\n\nOn Tuesday, 24 March 2026 at 09:24, Marrowby Piano Workshop\n<desk@marrowby.example> wrote:\nHello Hugh,\nis it a yes?\n",
+                'Yes.',
+                'is it a yes',
+            ],
             'German' => ["Ja.\n\nAm 24.03.2026 um 09:24 schrieb Nessa Quarle <desk@marrowby.example>:\n> Passt es?\n", 'Ja.', 'Passt es'],
             'French' => ["Oui.\n\nLe 24 mars 2026 à 09:24, Nessa Quarle a écrit :\n> Cela vous va ?\n", 'Oui.', 'Cela vous va'],
             'a block of headers' => ["Go ahead.\n\nFrom: Nessa Quarle <desk@marrowby.example>\nSent: Tuesday\nSubject: Your quote\n\nShall we?\n", 'Go ahead.', 'Shall we'],

@@ -36,7 +36,12 @@ final class AskedInVainTest extends TestCase
     {
         $question = ['The rule “Stairs” asks about “Your stairs”, which is not asked any more.'];
         $choice = ['The rule “Stairs” asks about a choice of “What?” that is not there any more.'];
-        yield 'a question, deep inside' => [['all' => [['question' => 'place', 'op' => 'has-word', 'value' => 'mill'], ['not' => ['question' => 'stairs', 'op' => 'is-blank']]]], ['inquiry'], 'x', $question];
+        yield 'a question, deep inside' => [
+            ['all' => [['question' => 'place', 'op' => 'has-word', 'value' => 'mill'], ['not' => ['question' => 'stairs', 'op' => 'is-blank']]]],
+            ['inquiry'],
+            'x',
+            $question,
+        ];
         yield 'of a rule for all forms' => [['question' => 'stairs', 'op' => 'is-blank'], [], 'x', $question];
         yield 'a choice' => [['question' => 'service', 'op' => 'is', 'value' => 'Rent'], ['inquiry', 'tuning'], 'x', $choice];
         yield 'one of several choices' => [['question' => 'service', 'op' => 'is-one-of', 'values' => ['tune', 'rent']], ['inquiry'], 'x', $choice];
@@ -49,7 +54,10 @@ final class AskedInVainTest extends TestCase
 
     public function testItIsToldEvenAfterThatWasPublished(): void
     {
-        $rule = (new RuleReader())->read('r', ['name' => 'Stairs', 'forms' => ['inquiry'], 'if' => ['question' => 'stairs', 'op' => 'is-blank'], 'then' => [['kind' => 'note', 'text' => 'x']]]);
+        $rule = (new RuleReader())->read(
+            'r',
+            ['name' => 'Stairs', 'forms' => ['inquiry'], 'if' => ['question' => 'stairs', 'op' => 'is-blank'], 'then' => [['kind' => 'note', 'text' => 'x']]],
+        );
         $form = self::form(['place'], ['tune']);
         self::assertSame(['The rule “Stairs” asks about a question that is not asked any more.'], (new AskedInVain(new TemplateRenderer()))->of([$rule], 'inquiry', $form, $form));
     }
@@ -61,7 +69,12 @@ final class AskedInVainTest extends TestCase
     private static function form(array $texts, array $choices): FormDefinition
     {
         $questions = array_map(static fn (string $key): array => ['key' => $key, 'type' => 'short-text', 'wording' => "Your $key"], $texts);
-        $questions[] = ['key' => 'service', 'type' => 'one-of', 'wording' => 'What?', 'options' => array_map(static fn (string $value): array => ['value' => $value, 'label' => ucfirst($value)], $choices)];
+        $questions[] = [
+            'key' => 'service',
+            'type' => 'one-of',
+            'wording' => 'What?',
+            'options' => array_map(static fn (string $value): array => ['value' => $value, 'label' => ucfirst($value)], $choices),
+        ];
 
         return FormDefinition::fromArray(['title' => 'Inquiry', 'pages' => [['key' => 'a', 'title' => 'You', 'next' => 'Send', 'questions' => $questions]]]);
     }

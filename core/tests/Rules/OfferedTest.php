@@ -30,7 +30,13 @@ final class OfferedTest extends TestCase
                 self::assertIsString($name);
                 try {
                     // A list in the place of a value is wrong for whoever looks at it.
-                    $action::read(new ActionText(['record' => 'client', 'about' => 'quote', 'field' => 'notes', $name => []] + array_fill_keys(['staff', 'checklist', 'name', 'doer', 'tag', 'stage', 'text', 'value', 'template', 'page', 'visit', 'followUp', 'room'], 'x') + ['days' => '1'], 'then.0'));
+                    $action::read(new ActionText(
+                        ['record' => 'client', 'about' => 'quote', 'field' => 'notes', $name => []] + array_fill_keys(
+                            ['staff', 'checklist', 'name', 'doer', 'tag', 'stage', 'text', 'value', 'template', 'page', 'visit', 'followUp', 'form', 'room'],
+                            'x',
+                        ) + ['days' => '1'],
+                        'then.0',
+                    ));
                     self::fail($action::name()." does not read $name");
                 } catch (InvalidRule $error) {
                     self::assertSame("then.0.$name", $error->field);

@@ -34,7 +34,11 @@ final class RuleChainTest extends TestCase
     {
         self::assertNull(self::round([['A', 'client', 'owner', [['kind' => 'field', 'record' => 'client', 'field' => 'organisation', 'value' => 'x']]]]));
         self::assertSame(['A', 'A'], self::round([['A', 'client', 'organisation', [['kind' => 'field', 'record' => 'client', 'field' => 'organisation', 'value' => 'x']]]]));
-        self::assertNull(self::round([['A', 'received', '', [['kind' => 'stage', 'stage' => 'Quote'], ['kind' => 'owner', 'staff' => 's']]], ['B', 'stage', '', []], ['C', 'client', '', []]]));
+        self::assertNull(self::round([
+            ['A', 'received', '', [['kind' => 'stage', 'stage' => 'Quote'], ['kind' => 'owner', 'staff' => 's']]],
+            ['B', 'stage', '', []],
+            ['C', 'client', '', []],
+        ]));
         self::assertNull(self::round([['A', 'task', 'Call', [['kind' => 'task', 'name' => 'Call', 'doer' => 'lead', 'days' => '1']]]]), 'a task is done by a person');
     }
 
@@ -45,7 +49,10 @@ final class RuleChainTest extends TestCase
      */
     private static function round(array $rules): ?array
     {
-        $read = array_map(static fn (array $rule): Rule => (new RuleReader())->read($rule[0], ['name' => $rule[0], 'when' => $rule[1], 'what' => $rule[2], 'then' => $rule[3]]), $rules);
+        $read = array_map(
+            static fn (array $rule): Rule => (new RuleReader())->read($rule[0], ['name' => $rule[0], 'when' => $rule[1], 'what' => $rule[2], 'then' => $rule[3]]),
+            $rules,
+        );
         $round = RuleChain::roundOf($read[0], $read);
 
         return null === $round ? null : array_map(static fn (Rule $rule): string => $rule->name, $round);

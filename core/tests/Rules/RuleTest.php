@@ -26,8 +26,10 @@ use Telamon\Core\Tests\Fixtures;
 final class RuleTest extends TestCase
 {
     private const STAIRS = ['name' => 'Stairs', 'if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'stick'], 'then' => [
-        ['kind' => 'lead', 'staff' => 'pim'], ['kind' => 'tag', 'record' => 'project', 'tag' => 'sticky: {{service}}'], ['kind' => 'task', 'name' => 'Call {{name}}', 'doer' => 'lead', 'days' => '2'],
-        ['kind' => 'note', 'text' => 'Bring the kit.'], ['kind' => 'stage', 'stage' => 'Quote'], ['kind' => 'checklist', 'checklist' => 'extra'], ['kind' => 'notice', 'staff' => 'teo'],
+        ['kind' => 'lead', 'staff' => 'pim'], ['kind' => 'tag', 'record' => 'project', 'tag' => 'sticky: {{service}}'],
+        ['kind' => 'task', 'name' => 'Call {{name}}', 'doer' => 'lead', 'days' => '2'],
+        ['kind' => 'note', 'text' => 'Bring the kit.'], ['kind' => 'stage', 'stage' => 'Quote'], ['kind' => 'checklist', 'checklist' => 'extra'],
+        ['kind' => 'notice', 'staff' => 'teo'],
     ]];
 
     public function testWhatARulePutsIntoAPlan(): void
@@ -42,13 +44,22 @@ final class RuleTest extends TestCase
         self::assertContains('Tell Teo Ash at teo@marrowby.example (Stairs)', $told);
         self::assertContains('Tell Pim Tarrow at pim@marrowby.example (Tell whoever leads)', $told, 'the notice follows the lead');
         self::assertSame('Quote', self::effect($plan, 'project.open', 'stage'));
-        self::assertSame(['Client', 'Project', 'Tasks', 'Files', 'Messages'], array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))), 'lines of one kind stand together');
+        self::assertSame(
+            ['Client', 'Project', 'Tasks', 'Files', 'Messages'],
+            array_values(array_unique(array_map(static fn (PlanLine $line): string => $line->group, $plan->lines))),
+            'lines of one kind stand together',
+        );
     }
 
     public function testARuleThatDoesNotHoldPutsNothing(): void
     {
         $plain = self::plan([]);
-        foreach ([['if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'moths']], ['forms' => ['tuning']], ['from' => '2026-11-26'], ['until' => '2026-11-24']] as $part) {
+        foreach ([
+            ['if' => ['question' => 'matter', 'op' => 'contains', 'value' => 'moths']],
+            ['forms' => ['tuning']],
+            ['from' => '2026-11-26'],
+            ['until' => '2026-11-24'],
+        ] as $part) {
             self::assertEquals($plain->toArray(), self::plan([$part + self::STAIRS])->toArray());
         }
         self::assertNotEquals($plain->toArray(), self::plan([['forms' => ['inquiry'], 'from' => '2026-11-25', 'until' => '2026-11-25'] + self::STAIRS])->toArray());
@@ -62,14 +73,31 @@ final class RuleTest extends TestCase
 
     public function testWhatIsKnownBesideTheAnswersCanBeAsked(): void
     {
-        $on = static fn (string $asked, string $value, PlanContext $input): bool => [] !== self::plan([['name' => 'X', 'if' => ['question' => $asked, 'op' => 'is', 'value' => $value], 'then' => [['kind' => 'note', 'text' => 'x']]]], $input)->outcome->rules;
+        $on = static fn (string $asked, string $value, PlanContext $input): bool => [] !== self::plan(
+            [['name' => 'X', 'if' => ['question' => $asked, 'op' => 'is', 'value' => $value], 'then' => [['kind' => 'note', 'text' => 'x']]]],
+            $input,
+        )->outcome->rules;
         $known = Fixtures::input([], [Fixtures::known()]);
         self::assertTrue($on('@client', 'new', Fixtures::input()));
         self::assertTrue($on('@client', 'known', $known));
         self::assertFalse($on('@client', 'new', $known));
         $doubtful = Fixtures::input([], [new KnownClient('c1', 'Orla Ambry', 2023, ['orla@example.com'], ['+353209171044'], '9 Mill Race, Saltfold', [], [], 'Orla', 'Ambry')]);
         self::assertFalse($on('@client', 'new', $doubtful), 'not while it is open who it is');
-        $member = Fixtures::input([], [new KnownClient('c1', 'Orla Fennick', 2023, ['orla@example.com'], ['+353209143327'], '7 Weir Cottages, Marrowby', [], ['organisation' => 'Quarry Hall', 'custom.member' => 'yes'], 'Orla', 'Fennick')]);
+        $member = Fixtures::input(
+            [],
+            [new KnownClient(
+                'c1',
+                'Orla Fennick',
+                2023,
+                ['orla@example.com'],
+                ['+353209143327'],
+                '7 Weir Cottages, Marrowby',
+                [],
+                ['organisation' => 'Quarry Hall', 'custom.member' => 'yes'],
+                'Orla',
+                'Fennick',
+            )],
+        );
         self::assertTrue($on('@client.custom.member', 'yes', $member));
         self::assertTrue($on('@client.organisation', 'Quarry Hall', $member));
         self::assertFalse($on('@client.custom.member', 'yes', Fixtures::input()), 'whoever is new has no fields');
@@ -79,7 +107,15 @@ final class RuleTest extends TestCase
 
     public function testWhatARuleNamesAndIsGoneIsSaid(): void
     {
-        $plan = self::plan([['name' => 'Old', 'then' => [['kind' => 'lead', 'staff' => 'nobody'], ['kind' => 'checklist', 'checklist' => 'gone'], ['kind' => 'stage', 'stage' => 'Limbo'], ['kind' => 'task', 'name' => 'X', 'doer' => 'nobody', 'days' => '1']]]]);
+        $plan = self::plan([[
+            'name' => 'Old',
+            'then' => [
+                ['kind' => 'lead', 'staff' => 'nobody'],
+                ['kind' => 'checklist', 'checklist' => 'gone'],
+                ['kind' => 'stage', 'stage' => 'Limbo'],
+                ['kind' => 'task', 'name' => 'X', 'doer' => 'nobody', 'days' => '1'],
+            ],
+        ]]);
         self::assertCount(4, $plan->outcome->gone);
         self::assertContains('Old names a checklist that is gone: nothing is done for it (Old)', self::told($plan));
         self::assertContains('Open Repair for Sorcha Vell, with the note (Repairs go to Sorcha)', self::told($plan), 'and all else stays as it was');
@@ -89,7 +125,10 @@ final class RuleTest extends TestCase
     {
         $rule = [['name' => 'Cellar', 'then' => [['kind' => 'field', 'record' => 'asset', 'field' => 'place', 'value' => 'The cellar']]]];
         self::assertContains('Where it stands: The cellar (Cellar)', self::told(self::plan($rule)));
-        self::assertContains('Cellar sets a field of the piano, and none is named: nothing is done for it (Cellar)', self::told(self::plan($rule, Fixtures::input(['piano' => null]))));
+        self::assertContains(
+            'Cellar sets a field of the piano, and none is named: nothing is done for it (Cellar)',
+            self::told(self::plan($rule, Fixtures::input(['piano' => null]))),
+        );
     }
 
     public function testAcceptingByItselfIsSaidByThePlan(): void

@@ -52,8 +52,14 @@ final class MadeCalendars
             'from' => $from,
             'to' => $to,
             'type' => [
-                'length' => $this->one([15, 30, 45, 60, 90, 150]), 'clear_before' => $this->one([0, 0, 10, 30]), 'clear_after' => $this->one([0, 0, 15, 45]), 'step' => $this->one([7, 10, 15, 20, 30, 60]),
-                'notice_minutes' => $this->one([0, 30, 120]), 'furthest_days' => $this->one([0, 1, 30]), 'day_limit' => $this->one([null, null, 1, 2]), 'seats' => $this->one([1, 1, 3]),
+                'length' => $this->one([15, 30, 45, 60, 90, 150]), 'clear_before' => $this
+                    ->one([0, 0, 10, 30]), 'clear_after' => $this
+                    ->one([0, 0, 15, 45]), 'step' => $this
+                    ->one([7, 10, 15, 20, 30, 60]),
+                'notice_minutes' => $this->one([0, 30, 120]), 'furthest_days' => $this
+                    ->one([0, 1, 30]), 'day_limit' => $this
+                    ->one([null, null, 1, 2]), 'seats' => $this
+                    ->one([1, 1, 3]),
             ],
             'closures' => 0 === $this->dice->getInt(0, 9) ? [$to] : [],
             'staff' => array_map(fn (string $id): array => $this->person($id, $from, $midnight), 0 === $this->dice->getInt(0, 2) ? ['b', 'a'] : ['a']),
@@ -70,7 +76,13 @@ final class MadeCalendars
         $appointments = [];
         for ($i = $this->dice->getInt(0, 3); $i > 0; --$i) {
             $start = $midnight + 900 * $this->dice->getInt(-8, 110);
-            $appointments[] = ['start' => gmdate('Y-m-d\TH:i:s\Z', $start), 'end' => gmdate('Y-m-d\TH:i:s\Z', $start + 60 * $this->one([15, 30, 45, 60, 90])), 'clear_before' => $this->one([0, 15, 60]), 'clear_after' => $this->one([0, 15, 60]), 'taken' => $this->one([1, 1, 2, 3])];
+            $appointments[] = [
+                'start' => gmdate('Y-m-d\TH:i:s\Z', $start),
+                'end' => gmdate('Y-m-d\TH:i:s\Z', $start + 60 * $this->one([15, 30, 45, 60, 90])),
+                'clear_before' => $this->one([0, 15, 60]),
+                'clear_after' => $this->one([0, 15, 60]),
+                'taken' => $this->one([1, 1, 2, 3]),
+            ];
         }
         $busy = [];
         if (0 === $this->dice->getInt(0, 1)) {
@@ -90,7 +102,15 @@ final class MadeCalendars
     /** @return list<array{string, string}> */
     private function hours(): array
     {
-        return $this->one([[], [['00:00', '24:00']], [['09:00', '12:30'], ['13:00', '17:00']], [['00:30', '01:30'], ['02:00', '03:30']], [['01:30', '02:30']], [['01:00', '06:00'], ['06:00', '09:15']], [['20:00', '24:00']]]);
+        return $this->one([
+            [],
+            [['00:00', '24:00']],
+            [['09:00', '12:30'], ['13:00', '17:00']],
+            [['00:30', '01:30'], ['02:00', '03:30']],
+            [['01:30', '02:30']],
+            [['01:00', '06:00'], ['06:00', '09:15']],
+            [['20:00', '24:00']],
+        ]);
     }
 
     /**

@@ -99,7 +99,9 @@ final class MinuteByMinute
             }
             [$from, $to] = [self::minute($one['start']), self::minute($one['end'])];
             $begun += (new \DateTimeImmutable($one['start']))->setTimezone($this->zone)->format('Y-m-d') === $day ? 1 : 0;
-            $fits = $to <= $start ? $start - $to >= max($one['clear_after'], $type['clear_before']) : $from >= $end && $from - $end >= max($type['clear_after'], $one['clear_before']);
+            $fits = $to <= $start
+                ? $start - $to >= max($one['clear_after'], $type['clear_before'])
+                : $from >= $end && $from - $end >= max($type['clear_after'], $one['clear_before']);
             if (!$fits) {
                 return false;
             }

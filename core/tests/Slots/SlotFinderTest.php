@@ -63,16 +63,41 @@ final class SlotFinderTest extends TestCase
     public static function clockChanges(): iterable
     {
         yield 'Dublin forward: 01:00 and 01:30 do not exist' => ['Europe/Dublin', '2026-03-29', 30, '00:30', '02:30', ['2026-03-29T00:30:00+00:00', '2026-03-29T02:00:00+01:00']];
-        yield 'Dublin back: what happens twice is offered once' => ['Europe/Dublin', '2026-10-25', 30, '00:30', '02:30', ['2026-10-25T00:30:00+01:00', '2026-10-25T01:00:00+01:00', '2026-10-25T01:30:00+01:00', '2026-10-25T02:00:00+00:00']];
+        yield 'Dublin back: what happens twice is offered once' => [
+            'Europe/Dublin',
+            '2026-10-25',
+            30,
+            '00:30',
+            '02:30',
+            ['2026-10-25T00:30:00+01:00', '2026-10-25T01:00:00+01:00', '2026-10-25T01:30:00+01:00', '2026-10-25T02:00:00+00:00'],
+        ];
         yield 'New York forward' => ['America/New_York', '2026-03-08', 60, '01:00', '04:00', ['2026-03-08T01:00:00-05:00', '2026-03-08T03:00:00-04:00']];
         yield 'New York back' => ['America/New_York', '2026-11-01', 60, '01:00', '03:00', ['2026-11-01T01:00:00-04:00', '2026-11-01T02:00:00-05:00']];
-        yield 'Lord Howe forward by half an hour' => ['Australia/Lord_Howe', '2026-10-04', 30, '01:30', '03:30', ['2026-10-04T01:30:00+10:30', '2026-10-04T02:30:00+11:00', '2026-10-04T03:00:00+11:00']];
-        yield 'Lord Howe back by half an hour' => ['Australia/Lord_Howe', '2026-04-05', 30, '01:00', '02:30', ['2026-04-05T01:00:00+11:00', '2026-04-05T01:30:00+11:00', '2026-04-05T02:00:00+10:30']];
+        yield 'Lord Howe forward by half an hour' => [
+            'Australia/Lord_Howe',
+            '2026-10-04',
+            30,
+            '01:30',
+            '03:30',
+            ['2026-10-04T01:30:00+10:30', '2026-10-04T02:30:00+11:00', '2026-10-04T03:00:00+11:00'],
+        ];
+        yield 'Lord Howe back by half an hour' => [
+            'Australia/Lord_Howe',
+            '2026-04-05',
+            30,
+            '01:00',
+            '02:30',
+            ['2026-04-05T01:00:00+11:00', '2026-04-05T01:30:00+11:00', '2026-04-05T02:00:00+10:30'],
+        ];
     }
 
     public function testANineToFiveDayHasItsHoursWhateverTheClocksDid(): void
     {
-        foreach (['Europe/Dublin' => ['2026-03-29', '2026-10-25'], 'America/New_York' => ['2026-03-08', '2026-11-01'], 'Australia/Lord_Howe' => ['2026-04-05', '2026-10-04']] as $zone => $days) {
+        foreach ([
+            'Europe/Dublin' => ['2026-03-29', '2026-10-25'],
+            'America/New_York' => ['2026-03-08', '2026-11-01'],
+            'Australia/Lord_Howe' => ['2026-04-05', '2026-10-04'],
+        ] as $zone => $days) {
             foreach ($days as $day) {
                 $calendar = self::calendar(['zone' => $zone, 'now' => '2026-01-01T00:00:00Z', 'from' => $day, 'to' => $day]);
                 $calendar['type'] = ['length' => 60, 'step' => 60, 'furthest_days' => 400, 'clear_after' => 0] + $calendar['type'];
@@ -115,7 +140,13 @@ final class SlotFinderTest extends TestCase
     public function testNobodyIsNamedTwiceAndIdsStandInTheOrderOfTheirBytes(): void
     {
         $calendar = self::calendar();
-        $calendar['staff'] = [['id' => 'é'] + $calendar['staff'][0], ['id' => 'b'] + $calendar['staff'][0], ['id' => 'B'] + $calendar['staff'][0], ['id' => '10'] + $calendar['staff'][0], ['id' => '9'] + $calendar['staff'][0]];
+        $calendar['staff'] = [
+            ['id' => 'é'] + $calendar['staff'][0],
+            ['id' => 'b'] + $calendar['staff'][0],
+            ['id' => 'B'] + $calendar['staff'][0],
+            ['id' => '10'] + $calendar['staff'][0],
+            ['id' => '9'] + $calendar['staff'][0],
+        ];
         self::assertSame(['10', '9', 'B', 'b', 'é'], self::find($calendar)[0]['staff']);
     }
 

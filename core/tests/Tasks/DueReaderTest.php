@@ -17,7 +17,11 @@ final class DueReaderTest extends TestCase
     public function testADayIsReadAsPeopleWriteIt(string $text, string ...$days): void
     {
         $reader = new DueReader(new WorkingDays([1, 2, 3, 4, 5], ['2026-12-25', '2027-01-01']));
-        $read = $reader->read($text, new \DateTimeImmutable('2026-11-27', new \DateTimeZone('UTC')), str_contains($text, '/') && 2 === \count($days) ? DayOrder::Unstated : DayOrder::DayFirst);
+        $read = $reader->read(
+            $text,
+            new \DateTimeImmutable('2026-11-27', new \DateTimeZone('UTC')),
+            str_contains($text, '/') && 2 === \count($days) ? DayOrder::Unstated : DayOrder::DayFirst,
+        );
         self::assertSame($days, array_map(static fn (\DateTimeImmutable $day): string => $day->format('Y-m-d'), $read));
     }
 

@@ -72,7 +72,8 @@ abstract class BrowserTestCase extends TestCase
         $options = new ChromeOptions();
         $options->addArguments([
             '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-            '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB', '--user-data-dir='.DataFolder::root().'/chrome-'.bin2hex(random_bytes(4)),
+            '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB',
+            '--user-data-dir='.DataFolder::root().'/chrome-'.bin2hex(random_bytes(4)),
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);

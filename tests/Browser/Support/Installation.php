@@ -42,7 +42,15 @@ final class Installation
         $process = new Process(
             [\dirname(__DIR__, 3).'/bin/start', '--no-install', '--port', (string) $port, '--data', $data],
             null,
-            ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => 'tests-only', 'TELAMON_LEAST_SECONDS' => '0', 'TELAMON_HOLD_SECONDS' => '5', 'TELAMON_DATA' => $data, 'TELAMON_CLOCK_SHIFT' => (string) ((new \DateTimeImmutable(self::MORNING))->getTimestamp() - time())],
+            [
+                'APP_ENV' => 'prod',
+                'APP_DEBUG' => '0',
+                'APP_SECRET' => 'tests-only',
+                'TELAMON_LEAST_SECONDS' => '0',
+                'TELAMON_HOLD_SECONDS' => '5',
+                'TELAMON_DATA' => $data,
+                'TELAMON_CLOCK_SHIFT' => (string) ((new \DateTimeImmutable(self::MORNING))->getTimestamp() - time()),
+            ],
             null,
             null,
         );

@@ -42,7 +42,9 @@ final class Pictures extends BrowserTestCase
         $this->take('wall');
         $this->go('/checklists/restoration');
         $this->find('.verdict');
-        $this->driver->executeScript("const i = document.querySelector('[aria-label=\"Ready by\"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(i, new Date(Date.parse(document.querySelector('[aria-label=\"Start\"]').value) + 19 * 86400000).toISOString().slice(0, 10)); i.dispatchEvent(new Event('input', {bubbles: true}));");
+        $this->driver->executeScript(
+            "const i = document.querySelector('[aria-label=\"Ready by\"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(i, new Date(Date.parse(document.querySelector('[aria-label=\"Start\"]').value) + 19 * 86400000).toISOString().slice(0, 10)); i.dispatchEvent(new Event('input', {bubbles: true}));",
+        );
         $this->findWith('.item-row.own', 'Fit the strings')->click();
         $this->findWith('.verdict', 'short');
         $this->take('checklist');
@@ -83,7 +85,9 @@ final class Pictures extends BrowserTestCase
         $this->go('/quotes');
         $this->findWith('.quotes-table tr', 'opened')->findElement(WebDriverBy::cssSelector('a'))->click();
         $this->find('.quote-lines');
-        $token = $this->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname.replace("/quotes/", "/api/quotes/")).then((r) => r.json()).then((q) => done(q.token));');
+        $token = $this->driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch(location.pathname.replace("/quotes/", "/api/quotes/")).then((r) => r.json()).then((q) => done(q.token));',
+        );
         // As the client sees it: nobody of the business is signed in there.
         $this->driver->manage()->deleteAllCookies();
         $this->go('/quote/'.(\is_string($token) ? $token : ''));
@@ -122,7 +126,12 @@ final class Pictures extends BrowserTestCase
 
     private function take(string $name): void
     {
-        $this->until(fn (): bool => true === $this->driver->executeScript('return document.fonts.status === "loaded" && [...document.images].every((i) => i.complete) && document.querySelector(".coming") === null'), 'fonts, pictures and lists are there');
+        $this->until(
+            fn (): bool => true === $this->driver->executeScript(
+                'return document.fonts.status === "loaded" && [...document.images].every((i) => i.complete) && document.querySelector(".coming") === null',
+            ),
+            'fonts, pictures and lists are there',
+        );
         $this->driver->executeScript('document.activeElement?.blur()');
         $this->driver->takeScreenshot(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");
         self::assertFileExists(\dirname(__DIR__, 3)."/docs/screenshots/$name.png");

@@ -59,7 +59,10 @@ abstract class Amounts extends Figure
 
     public function counted(Question $question, mixed $answer): array
     {
-        return array_values(array_unique(array_map(fn (string $text): string => (string) ($this->number($text)?->strippedOfTrailingZeros() ?? $text), parent::counted($question, $answer))));
+        return array_values(array_unique(array_map(
+            fn (string $text): string => (string) ($this->number($text)?->strippedOfTrailingZeros() ?? $text),
+            parent::counted($question, $answer),
+        )));
     }
 
     protected function figures(string $text): string

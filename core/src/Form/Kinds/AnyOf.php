@@ -25,7 +25,16 @@ final class AnyOf extends QuestionKind
 
     public function destinations(): array
     {
-        return [Destination::ClientTags, Destination::ClientNotes, Destination::AssetNotes, Destination::ProjectTags, Destination::AppointmentWish, Destination::QuoteWish, Destination::Task, Destination::ProjectNotes];
+        return [
+            Destination::ClientTags,
+            Destination::ClientNotes,
+            Destination::AssetNotes,
+            Destination::ProjectTags,
+            Destination::AppointmentWish,
+            Destination::QuoteWish,
+            Destination::Task,
+            Destination::ProjectNotes,
+        ];
     }
 
     public function corrected(string $text): array
@@ -80,7 +89,9 @@ final class AnyOf extends QuestionKind
     public function read(Question $question, mixed $answer, DayOrder $order, Readers $by, int $line = 0): ?Reading
     {
         $text = trim($this->text($question, $answer));
-        $value = \is_array($answer) ? array_map(static fn (string $one): string => ChoiceReader::read($question, $one) ?? $one, self::chosen($answer)) : trim(\is_string($answer) ? $answer : '');
+        $value = \is_array($answer)
+            ? array_map(static fn (string $one): string => ChoiceReader::read($question, $one) ?? $one, self::chosen($answer))
+            : trim(\is_string($answer) ? $answer : '');
 
         return '' === $text ? null : new Reading($question, $text, $value, [], $line);
     }

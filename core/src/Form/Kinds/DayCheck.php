@@ -26,7 +26,9 @@ final readonly class DayCheck
         $last = end($days);
         $earliest = Checks::day($checks->min, $today) ?? $today->format('Y-m-d');
         if ($last->format('Y-m-d') < $earliest) {
-            return $earliest === $today->format('Y-m-d') ? 'That day has passed. Choose today or later.' : 'That is too early. Choose '.(new \DateTimeImmutable($earliest))->format('j F Y').' or later.';
+            return $earliest === $today->format('Y-m-d')
+                ? 'That day has passed. Choose today or later.'
+                : 'That is too early. Choose '.(new \DateTimeImmutable($earliest))->format('j F Y').' or later.';
         }
         $latest = Checks::day($checks->max, $today);
         if (null !== $latest && $days[0]->format('Y-m-d') > $latest) {

@@ -16,7 +16,15 @@ final class LongText extends Written
 
     public function destinations(): array
     {
-        return [Destination::ProjectNotes, Destination::ClientNotes, Destination::AssetDescription, Destination::AssetNotes, Destination::AppointmentWish, Destination::QuoteWish, Destination::Task];
+        return [
+            Destination::ProjectNotes,
+            Destination::ClientNotes,
+            Destination::AssetDescription,
+            Destination::AssetNotes,
+            Destination::AppointmentWish,
+            Destination::QuoteWish,
+            Destination::Task,
+        ];
     }
 
     public function longest(): int

@@ -25,7 +25,23 @@ final class OneOf extends Written
 
     public function destinations(): array
     {
-        return [Destination::ProjectService, Destination::ClientTags, Destination::ClientNotes, Destination::ContactRole, Destination::AssetDescription, Destination::AssetMake, Destination::AssetModel, Destination::AssetNotes, Destination::ProjectTitle, Destination::ProjectBudget, Destination::ProjectTags, Destination::AppointmentWish, Destination::QuoteWish, Destination::Task, Destination::ProjectNotes];
+        return [
+            Destination::ProjectService,
+            Destination::ClientTags,
+            Destination::ClientNotes,
+            Destination::ContactRole,
+            Destination::AssetDescription,
+            Destination::AssetMake,
+            Destination::AssetModel,
+            Destination::AssetNotes,
+            Destination::ProjectTitle,
+            Destination::ProjectBudget,
+            Destination::ProjectTags,
+            Destination::AppointmentWish,
+            Destination::QuoteWish,
+            Destination::Task,
+            Destination::ProjectNotes,
+        ];
     }
 
     public function customKinds(): array

@@ -16,6 +16,27 @@ final class ShortText extends Written
 
     public function destinations(): array
     {
-        return [Destination::AssetDescription, Destination::ClientName, Destination::ClientOrganisation, Destination::ClientAddress, Destination::ClientTags, Destination::ClientNotes, Destination::ContactName, Destination::ContactRole, Destination::AssetMake, Destination::AssetModel, Destination::AssetSerial, Destination::AssetPlace, Destination::AssetNotes, Destination::ProjectService, Destination::ProjectTitle, Destination::ProjectTags, Destination::AppointmentWish, Destination::QuoteWish, Destination::Task, Destination::ProjectNotes];
+        return [
+            Destination::AssetDescription,
+            Destination::ClientName,
+            Destination::ClientOrganisation,
+            Destination::ClientAddress,
+            Destination::ClientTags,
+            Destination::ClientNotes,
+            Destination::ContactName,
+            Destination::ContactRole,
+            Destination::AssetMake,
+            Destination::AssetModel,
+            Destination::AssetSerial,
+            Destination::AssetPlace,
+            Destination::AssetNotes,
+            Destination::ProjectService,
+            Destination::ProjectTitle,
+            Destination::ProjectTags,
+            Destination::AppointmentWish,
+            Destination::QuoteWish,
+            Destination::Task,
+            Destination::ProjectNotes,
+        ];
     }
 }

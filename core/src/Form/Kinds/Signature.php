@@ -77,6 +77,8 @@ final class Signature extends InParts
     {
         $how = $given['how'] ?? '';
 
-        return !\in_array($how, ['drawn', 'typed'], true) || ('drawn' === $how && '' === ($given['image'] ?? '')) ? 'Draw your signature, or say that your typed name is it.' : null;
+        return !\in_array($how, ['drawn', 'typed'], true) || ('drawn' === $how && '' === ($given['image'] ?? ''))
+            ? 'Draw your signature, or say that your typed name is it.'
+            : null;
     }
 }

@@ -54,7 +54,11 @@ final readonly class HoldLine implements ChoosingLines
         if (null === $inquiry->times) {
             return $at->says('Project', [] === $wished ? 'No time is booked: the form asks for none' : 'The free time nearest to the wish is booked here');
         }
-        $wish = $this->wishes->read(array_map(static fn (Reading $reading): string => $reading->text, $wished), $at->now->ruling->facts->order ?? DayOrder::Unstated, '' === $inquiry->received ? null : new \DateTimeImmutable($inquiry->received, new \DateTimeZone('UTC')));
+        $wish = $this->wishes->read(
+            array_map(static fn (Reading $reading): string => $reading->text, $wished),
+            $at->now->ruling->facts->order ?? DayOrder::Unstated,
+            '' === $inquiry->received ? null : new \DateTimeImmutable($inquiry->received, new \DateTimeZone('UTC')),
+        );
         $times = $inquiry->times->of($action->visit, $wish ?? new Wish());
         if (null === $times) {
             return $at->says('Project', "No time is booked: there is no kind of visit “{$action->visit}”");
@@ -65,7 +69,14 @@ final readonly class HoldLine implements ChoosingLines
         }
         $usual = null !== $wish && $nearest[0]['asWished'] ? $nearest[0]['start'] : null;
 
-        return $this->offered($at, $action->visit, $times, $nearest, $chosen ?? $usual, [] === $wished ? '' : implode('; ', array_map(static fn (Reading $reading): string => $reading->text, $wished)));
+        return $this->offered(
+            $at,
+            $action->visit,
+            $times,
+            $nearest,
+            $chosen ?? $usual,
+            [] === $wished ? '' : implode('; ', array_map(static fn (Reading $reading): string => $reading->text, $wished)),
+        );
     }
 
     /**
@@ -76,7 +87,11 @@ final readonly class HoldLine implements ChoosingLines
     {
         $options = [];
         foreach ($nearest as $i => $time) {
-            $options[] = ['value' => $time['start'], 'hotkey' => (string) ($i + 1), 'label' => self::when($at, $time['start'], $times->minutes).('' === $time['with'] ? '' : " with {$time['with']}")];
+            $options[] = [
+                'value' => $time['start'],
+                'hotkey' => (string) ($i + 1),
+                'label' => self::when($at, $time['start'], $times->minutes).('' === $time['with'] ? '' : " with {$time['with']}"),
+            ];
         }
         $options[] = ['value' => self::LEAVE, 'hotkey' => (string) (\count($nearest) + 1), 'label' => 'Book none'];
         $choice = new Choice("{$at->key}.time", \in_array($chosen, array_column($options, 'value'), true) ? $chosen : null, $options);
@@ -98,7 +113,10 @@ final readonly class HoldLine implements ChoosingLines
         $from = new \DateTimeImmutable($start);
         $day = new \DateTimeImmutable($from->format('Y-m-d'), new \DateTimeZone('UTC'));
 
-        return DayWords::short($day, $at->now->today).', '.$from->format('H:i').' to '.$from->setTimezone($at->now->today->getTimezone())->modify("+$minutes minutes")->format('H:i');
+        return DayWords::short($day, $at->now->today).', '.$from->format('H:i').' to '.$from
+            ->setTimezone($at->now->today->getTimezone())
+            ->modify("+$minutes minutes")
+            ->format('H:i');
     }
 
     private static function address(RuleLine $at): string

@@ -29,6 +29,10 @@ final readonly class MessageLine implements ActionLines
             return $at->says('Messages', "“{$at->now->telling->template($action->template)}” is not sent: no mail address was given");
         }
 
-        return $at->does('Messages', QueueMessage::toClient($action->template, $email->string(), $at->now->inquiry->readings->for(Destination::ClientName)->text ?? ''), from: Sources::of(['to' => $email]));
+        return $at->does(
+            'Messages',
+            QueueMessage::toClient($action->template, $email->string(), $at->now->inquiry->readings->for(Destination::ClientName)->text ?? ''),
+            from: Sources::of(['to' => $email]),
+        );
     }
 }

@@ -31,7 +31,11 @@ final readonly class GiveTask implements NamesSomebody
 
     public static function fields(): array
     {
-        return [RuleField::wide('name', 'Task'), RuleField::who('doer', 'Doer', ['lead' => 'whoever leads', 'coordinator' => 'the coordinator'])->in('for …'), RuleField::number('days', 'Working days')->in('in … working days')];
+        return [
+            RuleField::wide('name', 'Task'),
+            RuleField::who('doer', 'Doer', ['lead' => 'whoever leads', 'coordinator' => 'the coordinator'])->in('for …'),
+            RuleField::number('days', 'Working days')->in('in … working days'),
+        ];
     }
 
     public static function read(ActionText $given): self
