@@ -51,12 +51,17 @@ final class PersonalFormTest extends AppTestCase
 
     public function testALinkThatDoesNotHoldSaysSo(): void
     {
-        $other = $this->linkTo('piano-booking-request', false);
+        $this->publish('Another', ['pages' => [['key' => 'p', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'wish', 'type' => 'short-text', 'wording' => 'What?'],
+        ]]]]);
+        $other = $this->linkTo('another');
         foreach (['nonsense', substr($this->link, 0, -1).('0' === $this->link[-1] ? '1' : '0'), $other] as $wrong) {
             $this->get("/api/public/forms/piano-inquiry/personal?t=$wrong")->ok(404);
             self::assertStringContainsString('Load the page again', $this->comesBack(link: $wrong)->ok(404)->text('detail'));
         }
-        $this->clock->modify('+61 days');
+        $this->clock->modify('+59 days');
+        $this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok();
+        $this->clock->modify('+2 days');
         $this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok(404);
     }
 
@@ -66,6 +71,20 @@ final class PersonalFormTest extends AppTestCase
             ->executeStatement("INSERT INTO client (id, given_name, family_name, sort_name, since, address) SELECT 'stays', 'Orla', 'Fennick-Byrne', 'x', since, '' FROM client");
         $this->db()->executeStatement("UPDATE client SET merged_into_id = 'stays' WHERE id <> 'stays'");
         self::assertSame('Orla', $this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok()->text('for'));
+    }
+
+    public function testOneOfSomebodyWhoIsGoneDoesNotHold(): void
+    {
+        $this->db()->executeStatement('UPDATE client SET archived_at = since');
+        $this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok(404);
+    }
+
+    public function testWhoHasNoMailAddressIsAskedForOne(): void
+    {
+        $this->db()->executeStatement("DELETE FROM contact_point WHERE kind = 'email'");
+        $asked = $this->keys($this->get("/api/public/forms/piano-inquiry/personal?t={$this->link}")->ok()->rows('pages'));
+        self::assertContains('email', $asked);
+        self::assertNotContains('name', $asked);
     }
 
     public function testAQuestionThatOthersHangOnIsAsked(): void
@@ -105,7 +124,7 @@ final class PersonalFormTest extends AppTestCase
         );
     }
 
-    private function linkTo(string $slug, bool $isThere = true): string
+    private function linkTo(string $slug): string
     {
         $links = self::getContainer()->get(FormLinks::class);
         self::assertInstanceOf(FormLinks::class, $links);
@@ -113,9 +132,9 @@ final class PersonalFormTest extends AppTestCase
         self::assertInstanceOf(EntityManagerInterface::class, $em);
         $client = $em->getRepository(Client::class)->findOneBy([]);
         self::assertNotNull($client);
-        $form = $em->getRepository(Form::class)->findOneBy($isThere ? ['slug' => $slug] : []);
+        $form = $em->getRepository(Form::class)->findOneBy(['slug' => $slug]);
         self::assertNotNull($form);
-        $address = $isThere ? $links->address($form, $client) : str_replace($form->slug, 'other', $links->address($form, $client));
+        $address = $links->address($form, $client);
 
         return rawurldecode(explode('?for=', $address)[1]);
     }
