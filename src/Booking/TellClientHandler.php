@@ -13,7 +13,6 @@ use Telamon\Diary\AppointmentTold;
 use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Messages\Channel;
 
 /**
  * Tells the client how an appointment stands, where that differs from what they were told last: what was told is kept
@@ -71,7 +70,7 @@ final readonly class TellClientHandler
         // Where nothing tells them of all at once, each visit is told of.
         if (\count($series) > 1 && $this->mails->reaches($appointment, 'series')) {
             $message = $this->mails->ofSeries($series);
-            if (Channel::Mail === $message?->channel) {
+            if (true === $message?->channel->takesFiles()) {
                 $message->enclose($this->invitation->ofSeries($series, $this->links->visitAddress(...)));
             }
             foreach ($series as $one) {
@@ -83,7 +82,7 @@ final readonly class TellClientHandler
         $sequence = null === $told ? 0 : $told->sequence + 1;
         $message = $this->mails->toClient($appointment, $template);
         // A text carries no file; where it leads is in its words.
-        if ('offered' !== $template && Channel::Mail === $message?->channel) {
+        if ('offered' !== $template && true === $message?->channel->takesFiles()) {
             $message->enclose($this->invitation->make(
                 $appointment,
                 AppointmentState::Cancelled === $appointment->state ? 'CANCEL' : 'REQUEST',

@@ -26,7 +26,7 @@ final readonly class HandText
      */
     public function read(Edit $edit, Channel $by): array
     {
-        $given = Channel::Mail === $by ? $edit->any('document') : null;
+        $given = $by->isLetter() ? $edit->any('document') : null;
         $written = null === $given ? ['text' => $edit->text('text', self::LONGEST) ?? '', 'html' => ''] : $this->document($given);
 
         if ('' === trim($written['text'])) {

@@ -232,7 +232,7 @@ class Message implements TakenBack
     /** What a template says, by the way that it goes. */
     public function put(Written $written): void
     {
-        if (Channel::Mail === $this->channel) {
+        if ($this->channel->isLetter()) {
             $this->say($written->subject, $written->text, $written->html);
         } else {
             $this->say(self::begins($written->textMessage), $written->textMessage.($this->ground->canBeStopped() ? self::STOP : ''), '');
@@ -245,12 +245,16 @@ class Message implements TakenBack
         return mb_strimwidth(trim((string) preg_replace('/\s+/u', ' ', $text)), 0, 60, '…');
     }
 
-    /** It goes as a text: its address is a number (E.164), and what goes along with letters stays behind. */
-    public function beText(): void
+    /** What does not go along that way stays behind. */
+    public function goBy(Channel $channel): void
     {
-        $this->channel = Channel::Text;
-        $this->html = '';
-        $this->papers = [];
+        $this->channel = $channel;
+        if (!$channel->isLetter()) {
+            $this->html = '';
+        }
+        if (!$channel->takesFiles()) {
+            $this->papers = [];
+        }
     }
 
     /** Takes on what its template sends along. */

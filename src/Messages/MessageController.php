@@ -12,6 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Telamon\Clients\Client;
 use Telamon\Http\Cursor;
 use Telamon\Http\JsonBody;
 use Telamon\Http\Page;
@@ -19,7 +20,6 @@ use Telamon\Http\Problem;
 use Telamon\Http\Query;
 use Telamon\Staff\Permission;
 use Telamon\Staff\Staff;
-use Telamon\StandIn\Mailbox;
 
 #[Route('/api/messages')]
 #[IsGranted(Permission::Message->value)]
@@ -28,8 +28,7 @@ final readonly class MessageController
     public function __construct(
         private EntityManagerInterface $em,
         private MessageView $view,
-        private EmailMaker $emails,
-        private Mailbox $mailbox,
+        private Ways $ways,
         private Resending $resending,
         private Holding $holding,
     ) {
@@ -86,15 +85,23 @@ final readonly class MessageController
     public function eml(string $id): Response
     {
         $message = $this->get($id);
-        if (Channel::Text === $message->channel) {
-            throw Problem::notFound('mail: it went as a text message');
-        }
-        $eml = $this->mailbox->read($message->id) ?? $this->emails->make($message)->toString();
+        $kept = $this->ways->of($message->channel)->kept($message) ?? throw Problem::notFound('file: it went as plain words');
 
-        return new Response($eml, 200, [
-            'Content-Type' => 'message/rfc822',
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', "{$message->id}.eml"),
+        return new Response($kept['bytes'], 200, [
+            'Content-Type' => $kept['type'],
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $kept['name']),
         ]);
+    }
+
+    /** By what somebody can be written to, and where. */
+    #[Route('/ways', methods: ['GET'], priority: 1)]
+    #[IsGranted(Permission::Write->value)]
+    public function ways(Request $request): Response
+    {
+        $id = Query::id($request, 'client');
+        $client = null === $id ? null : $this->em->find(Client::class, $id) ?? throw Problem::notFound('client');
+
+        return new JsonResponse(['items' => $this->ways->offered($client)]);
     }
 
     #[Route('/retry-failed', methods: ['POST'], priority: 1)]

@@ -80,9 +80,7 @@ final readonly class MessageQueue
         $this->em->persist($message);
         $message->rest(Purpose::Staff === $text->purpose() ? Ground::Staff : $ground);
         $message->carry($text->text()->enclosed);
-        if (Channel::Text === $by) {
-            $message->beText();
-        }
+        $message->goBy($by);
         $message->put($written);
         if ($text->off) {
             // It stands in the list, so that nobody wonders why nothing came.

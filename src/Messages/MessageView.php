@@ -54,7 +54,7 @@ final readonly class MessageView
             'ground' => $message->ground->words().('' === $message->consent ? '' : ": “{$message->consent}”"),
             'project' => RecordRef::maybe($message->project),
             'submission' => $this->records->find('submission', $message->submissionId),
-            'canDownload' => Channel::Mail === $message->channel,
+            'canDownload' => $message->channel->isLetter(),
         ];
     }
 }

@@ -9,13 +9,10 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Transport\Receiver\ListableReceiverInterface;
-use Telamon\Clients\ContactKind;
 use Telamon\Clients\ContactPoints;
-use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Act;
 use Telamon\Journal\ChangeKind;
 use Telamon\Journal\Changes;
-use Telamon\Refusal\InvalidInput;
 use Telamon\Refusal\Refusal;
 use Telamon\Staff\Staff;
 
@@ -30,7 +27,7 @@ final readonly class Resending
         private MessageBusInterface $bus,
         #[Autowire(service: 'messenger.transport.failed')]
         private ListableReceiverInterface $failures,
-        private EmailReader $emails,
+        private Ways $ways,
         private ContactPoints $points,
         private EventDispatcherInterface $events,
     ) {
@@ -43,7 +40,7 @@ final readonly class Resending
      */
     public function again(Message $message, Staff $staff, string $to = ''): void
     {
-        $address = '' === $to ? $message->toAddress : $this->read($message, $to);
+        $address = '' === $to ? $message->toAddress : $this->ways->of($message->channel)->address($to);
         $label = $message->recordLabel();
         $act = Act::of(ChangeKind::Send, "queued again $label", $staff)->from($message->submissionId)->about($message)->looking($message);
         $this->changes->carryOut($act, function () use ($message, $address): void {
@@ -88,22 +85,13 @@ final readonly class Resending
         return $count;
     }
 
-    /** @throws InvalidInput */
-    private function read(Message $message, string $to): string
-    {
-        if (Channel::Mail !== $message->channel) {
-            throw new InvalidInput('to', 'Only a mail address can be corrected here.');
-        }
-
-        return $this->emails->read($to) ?? throw new InvalidInput('to', $this->emails->fault($to) ?? 'Write a mail address.');
-    }
-
     /** On file too, where the refused one stands there. */
     private function correct(Message $message, string $before): void
     {
+        $kind = $this->ways->of($message->channel)->kind();
         foreach ($message->client->contactPoints ?? [] as $point) {
-            if (ContactKind::Email === $point->kind && mb_strtolower($point->value) === mb_strtolower($before)) {
-                $this->points->set($point->client, ContactKind::Email, $message->toAddress, $point->value);
+            if ($kind === $point->kind && mb_strtolower($point->value) === mb_strtolower($before)) {
+                $this->points->set($point->client, $point->kind, $message->toAddress, $point->value);
             }
         }
     }

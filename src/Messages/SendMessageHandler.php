@@ -30,8 +30,7 @@ final readonly class SendMessageHandler
 
     public function __construct(
         private EntityManagerInterface $em,
-        private Carrier $carrier,
-        private DeliveryRecord $deliveries,
+        private Ways $ways,
         private Changes $changes,
         private ClockInterface $clock,
         private MessageBusInterface $bus,
@@ -103,7 +102,7 @@ final readonly class SendMessageHandler
 
     private function takeUp(Message $message): void
     {
-        $delivered = $this->deliveries->wasDelivered($message);
+        $delivered = $this->ways->of($message->channel)->wasDelivered($message);
         if (null === $delivered) {
             $this->mark($message, MessageState::Failed, 'The sending was interrupted, and the mail server cannot say whether it went out. Ask before sending it again.');
         } elseif ($delivered) {
@@ -116,7 +115,7 @@ final readonly class SendMessageHandler
     private function send(Message $message): void
     {
         try {
-            $this->carrier->carry($message);
+            $then = $this->ways->of($message->channel)->carry($message);
         } catch (TransportExceptionInterface|\RuntimeException $error) {
             if ($error instanceof TransportExceptionInterface && self::hungUp($error)) {
                 $this->mark(
@@ -131,7 +130,7 @@ final readonly class SendMessageHandler
 
             return;
         }
-        $this->mark($message, MessageState::Sent);
+        $this->mark($message, $then);
     }
 
     /** What will not be taken is told at once; what may be taken later is tried for two days. */

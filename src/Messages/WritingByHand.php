@@ -11,8 +11,6 @@ use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Messenger\Stamp\DelayStamp;
 use Telamon\Business\Profile;
 use Telamon\Clients\Client;
-use Telamon\Core\Messages\TextLength;
-use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Act;
 use Telamon\Journal\Change;
 use Telamon\Journal\ChangeKind;
@@ -32,7 +30,7 @@ final readonly class WritingByHand
         private EntityManagerInterface $em,
         private Changes $changes,
         private MessageBusInterface $bus,
-        private EmailReader $emails,
+        private Ways $ways,
         private HandText $texts,
         private Profile $business,
         private ClockInterface $clock,
@@ -52,7 +50,10 @@ final readonly class WritingByHand
     {
         $by = Channel::tryFrom($edit->text('channel', 5) ?? '') ?? Channel::Mail;
         ['text' => $text, 'html' => $html] = $this->texts->read($edit, $by);
-        [$to, $subject] = Channel::Text === $by ? $this->asText($edit, $text) : $this->asMail($edit);
+        $way = $this->ways->of($by);
+        $to = $way->address($edit->text('to', 300) ?? '');
+        $way->refuseLong($text);
+        $subject = $by->isLetter() ? self::subject($edit) : Message::begins($text);
         $leaves = $this->leavesAt($edit);
         $name = $client?->name() ?? $answers->fromName ?? '';
 
@@ -85,9 +86,7 @@ final readonly class WritingByHand
             );
             $message->say($subject, $text, $html);
             $message->hold('', $leaves);
-            if (Channel::Text === $by) {
-                $message->beText();
-            }
+            $message->goBy($by);
             if (null !== $answers) {
                 $message->answer($answers->messageId);
             }
@@ -101,32 +100,12 @@ final readonly class WritingByHand
         });
     }
 
-    /**
-     * @return array{string, string} address and subject
-     *
-     * @throws InvalidInput
-     */
-    private function asMail(Edit $edit): array
+    /** @throws InvalidInput */
+    private static function subject(Edit $edit): string
     {
-        $to = $this->emails->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the mail address that it goes to.');
         $subject = (string) preg_replace('/[\s\p{Cc}]+/u', ' ', $edit->text('subject', 200) ?? '');
 
-        return '' === $subject ? throw new InvalidInput('subject', 'Write a subject.') : [$to, $subject];
-    }
-
-    /**
-     * @return array{string, string} number (E.164) and how it begins
-     *
-     * @throws InvalidInput
-     */
-    private function asText(Edit $edit, string $text): array
-    {
-        $to = $this->business->phoneReader()->read($edit->text('to', 254) ?? '') ?? throw new InvalidInput('to', 'Write the phone number that it goes to.');
-        if (TextLength::of($text)->parts > TextLength::MOST_PARTS) {
-            throw new InvalidInput('text', 'A text message has at most '.TextLength::MOST_PARTS.' parts. Shorten it, or write a letter.');
-        }
-
-        return [$to, Message::begins($text)];
+        return '' === $subject ? throw new InvalidInput('subject', 'Write a subject.') : $subject;
     }
 
     /** @throws InvalidInput */

@@ -32,6 +32,6 @@ final readonly class Written
     /** @return list<string> what nothing fills of what goes this way */
     public function gapsOf(Channel $by): array
     {
-        return Channel::Text === $by ? $this->textGaps : $this->gaps;
+        return $by->isLetter() ? $this->gaps : $this->textGaps;
     }
 }

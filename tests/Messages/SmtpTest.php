@@ -12,14 +12,16 @@ use Symfony\Component\Mailer\Transport;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Process\Process;
 use Telamon\Business\Profile;
+use Telamon\Core\Reading\EmailReader;
 use Telamon\Journal\Changes;
-use Telamon\Messages\Carrier;
-use Telamon\Messages\DeliveryRecord;
 use Telamon\Messages\EmailMaker;
 use Telamon\Messages\Lacking;
+use Telamon\Messages\MailWay;
 use Telamon\Messages\SendMessage;
 use Telamon\Messages\SendMessageHandler;
 use Telamon\Messages\Stops;
+use Telamon\Messages\TextWay;
+use Telamon\Messages\Ways;
 use Telamon\StandIn\Mailbox;
 use Telamon\StandIn\TextFolder;
 use Telamon\StandIn\TextTransport;
@@ -106,8 +108,10 @@ final class SmtpTest extends AppTestCase
         $dsn = "smtp://127.0.0.1:{$this->port}$options";
         (new SendMessageHandler(
             $em,
-            new Carrier(Transport::fromDsn($dsn), new TextTransport($texts), $emails, 'text-folder://'),
-            new DeliveryRecord($mailbox, $texts, $dsn, 'text-folder://'),
+            new Ways([
+                new MailWay(Transport::fromDsn($dsn), $emails, new EmailReader(), $mailbox, $dsn),
+                new TextWay(new TextTransport($texts), $texts, $business, 'text-folder://'),
+            ]),
             $changes,
             $clock,
             $bus,
