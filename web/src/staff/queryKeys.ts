@@ -47,6 +47,7 @@ export const queryKeys = {
   template: (id: string) => ['templates', 'one', id],
   templateExamples: (id: string) => ['templates', 'examples', id],
   standIn: ['messages', 'stand-in'],
+  messageWays: (client: string) => ['messages', 'ways', client],
   textLength: (text: string) => ['messages', 'length', text],
   templatePreview: (id: string, by: object) => ['templates', 'preview', id, by],
   message: (id: string) => ['messages', 'one', id],

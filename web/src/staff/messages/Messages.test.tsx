@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { Schema } from '../../shared/api';
-import { problem, showScreen, type Call } from '../testing/server.test-helper';
+import { problem, showScreen, type Call, ways } from '../testing/server.test-helper';
 import { FollowUpsScreen } from './followups/FollowUpsScreen';
 import { MessagesScreen } from './MessagesScreen';
 import { NoticesScreen } from './notices/NoticesScreen';
@@ -156,12 +156,9 @@ describe('a text message by hand', () => {
       'GET /api/templates': { items: [] },
       'GET /api/files': { items: [] },
       'GET /api/messages': { items: [], next: null },
-      'GET /api/clients/c1': {
-        name: 'Orla Fennick',
-        contactPoints: [
-          { kind: 'email', value: 'orla@example.com' },
-          { kind: 'phone', value: '020 914 3327' },
-        ],
+      'GET /api/clients/c1': { name: 'Orla Fennick', contactPoints: [] },
+      'GET /api/messages/ways': {
+        items: ways.map((one) => ({ ...one, to: one.value === 'mail' ? 'orla@example.com' : '020 914 3327' })),
       },
       'POST /api/messages/length': { places: 23, parts: 1, left: 137, wide: [] },
     });

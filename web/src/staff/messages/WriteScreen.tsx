@@ -5,6 +5,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { KeptFile } from '../../form/upload';
 import { api, need, ProblemError, type Schema } from '../../shared/api';
 import { newKey } from '../../shared/newKey';
+import { Trouble } from '../../shared/Notice';
 import { useSignedIn } from '../session';
 import { useToday } from '../shell/day';
 import { Pillars } from '../shell/Pillars';
@@ -19,16 +20,15 @@ import { isPlain } from './handText';
 import './messages.css';
 import './templates/templates.css';
 import { TextLength } from './TextLength';
-import { useAddressee } from './useAddressee';
+import { useAddressee, useWays, type Addresses } from './useAddressee';
 import { useTemplates } from './templates/queries';
 import { useProject } from '../shell/asked';
 
 interface Draft {
   id: string;
   channel: Schema<'MessageChannel'>;
-  /** Where it goes as a letter, and as a text. */
-  to: string;
-  number: string;
+  /** Where it goes, by its channel: what was typed. */
+  addresses: Addresses;
   subject: string;
   text: string;
   /** With headings, lists and links; null where it is written plainly. */
@@ -75,11 +75,13 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
   );
   const { signature } = useSignedIn().user;
   const channel = typed.channel ?? who.channel;
-  const asText = channel === 'text';
+  const ways = useWays(client);
+  const way = ways.data?.items.find((one) => one.value === channel);
+  const asText = way ? !way.isLetter : channel === 'text';
+  const takesFiles = way?.takesFiles ?? !asText;
   const draft: Draft = {
     channel,
-    to: who.to,
-    number: who.phone,
+    addresses: {},
     subject: who.subject || subject,
     text: signature && !asText ? `\n\n${signature}` : '',
     document: null,
@@ -91,6 +93,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     places: [],
     ...typed,
   };
+  const to = draft.addresses[channel] ?? (who.to[channel] || (way?.to ?? ''));
   const newest = useRef(typed);
   useEffect(() => {
     // It may have been typed in another window.
@@ -100,6 +103,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
     newest.current = { ...newest.current, ...part };
     setTyped(newest.current);
   };
+  const address = (words: string) => change({ addresses: { ...newest.current.addresses, [channel]: words } });
   const [before, setBefore] = useState<Partial<Draft> | null>(null);
   const templates = useTemplates();
   const [fill, setFill] = useState('');
@@ -116,13 +120,13 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
           params: { path: { id: draft.id } },
           body: {
             channel: draft.channel,
-            to: asText ? draft.number : draft.to,
+            to,
             ...(asText ? {} : { subject: draft.subject }),
             text: draft.text,
             ...(asText || !draft.document ? {} : { document: draft.document as Schema<'MessageDocument'> }),
             ...(draft.sendAt ? { sendAt: draft.sendAt } : {}),
-            ...(asText ? {} : { files: draft.files, uploads: draft.brought.map((file) => file.id) }),
-            ...(draft.template && !asText
+            ...(takesFiles ? { files: draft.files, uploads: draft.brought.map((file) => file.id) } : {}),
+            ...(draft.template && takesFiles
               ? {
                   template: draft.template,
                   papers: draft.papers.filter((one) => one.goes).map((one) => one.paper),
@@ -216,26 +220,46 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
               <label className="field-label" htmlFor="write-by">
                 As
               </label>
-              <select
-                id="write-by"
-                value={channel}
-                onChange={(event) => {
-                  change({ channel: event.target.value as Draft['channel'] });
-                  send.reset();
-                }}
-              >
-                <option value="mail">a letter by mail</option>
-                <option value="text">a text message</option>
-              </select>
+              {ways.data && (
+                <select
+                  id="write-by"
+                  value={channel}
+                  onChange={(event) => {
+                    change({ channel: event.target.value as Draft['channel'] });
+                    send.reset();
+                  }}
+                >
+                  {(ways.data?.items ?? []).map((one) => (
+                    <option key={one.value} value={one.value}>
+                      {one.label}
+                    </option>
+                  ))}
+                </select>
+              )}
+              {ways.error && (
+                <Trouble title="Not loaded" again={() => void ways.refetch()}>
+                  {ways.error.message}
+                </Trouble>
+              )}
               <label className="field-label" htmlFor="write-to">
                 To
               </label>
-              <input
-                id="write-to"
-                type={asText ? 'tel' : 'email'}
-                value={asText ? draft.number : draft.to}
-                onChange={(event) => change(asText ? { number: event.target.value } : { to: event.target.value })}
-              />
+              {way?.input === 'lines' ? (
+                <textarea
+                  id="write-to"
+                  rows={3}
+                  maxLength={250}
+                  value={to}
+                  onChange={(event) => address(event.target.value)}
+                />
+              ) : (
+                <input
+                  id="write-to"
+                  type={way?.input ?? 'email'}
+                  value={to}
+                  onChange={(event) => address(event.target.value)}
+                />
+              )}
               {fault('to')}
               <label className="field-label" htmlFor="write-template">
                 From a template
@@ -295,9 +319,8 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
               <HandText asText={asText} text={draft.text} document={draft.document} onChange={change} />
               {fault('text')}
               {open.length > 0 && <p className="second">Still to be written: {open.join(', ')}</p>}
-              {asText ? (
-                <TextLength text={draft.text} />
-              ) : (
+              {asText && <TextLength text={draft.text} />}
+              {takesFiles && (
                 <LetterFiles
                   client={client}
                   project={project}
@@ -338,7 +361,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                   ? 'Files are coming…'
                   : draft.sendAt
                     ? 'Send it then'
-                    : 'Send',
+                    : (way?.act ?? 'Send'),
               keyName: 'main',
               main: true,
               disabled:
@@ -346,6 +369,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                 bringing ||
                 template.isPending ||
                 who.isComing ||
+                !way ||
                 about.isLoading ||
                 !draft.text.trim(),
               act: () => once((done) => send.mutate(undefined, { onSettled: done })),

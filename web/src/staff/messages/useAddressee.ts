@@ -1,8 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, need } from '../../shared/api';
+import { api, need, type Schema } from '../../shared/api';
 import { queryKeys } from '../queryKeys';
 import { useReply } from './incoming';
 import { useClient } from '../shell/asked';
+
+/** Where a letter goes, by its channel; what is not there is what the client's record says. */
+export type Addresses = Partial<Record<Schema<'MessageChannel'>, string>>;
+
+/** By what somebody can be written to, and where. */
+export function useWays(client: string) {
+  return useQuery({
+    queryKey: queryKeys.messageWays(client),
+    queryFn: () => need(api.GET('/api/messages/ways', { params: { query: client ? { client } : {} } })),
+    // Asked for anew when it is written to: an address may have been put on file since.
+    staleTime: 0,
+  });
+}
 
 /** Whom a letter goes to where nobody has typed it: the client's first address, or whoever wrote. */
 export function useAddressee(client: string, submission: string, answers: string) {
@@ -18,8 +31,7 @@ export function useAddressee(client: string, submission: string, answers: string
   if (reply.data)
     return {
       isComing,
-      to: reply.data.channel === 'mail' ? reply.data.from : '',
-      phone: reply.data.channel === 'text' ? reply.data.from : '',
+      to: { [reply.data.channel]: reply.data.from } as Addresses,
       channel: reply.data.channel,
       name: reply.data.client?.label ?? reply.data.fromName,
       subject: /^re:/i.test(reply.data.subject) ? reply.data.subject : `Re: ${reply.data.subject}`,
@@ -28,8 +40,10 @@ export function useAddressee(client: string, submission: string, answers: string
   if (arrival.data)
     return {
       isComing,
-      to: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
-      phone: arrival.data.answers.find((answer) => answer.type === 'phone')?.text ?? '',
+      to: {
+        mail: arrival.data.answers.find((answer) => answer.type === 'email')?.text ?? '',
+        text: arrival.data.answers.find((answer) => answer.type === 'phone')?.text ?? '',
+      } as Addresses,
       channel: arrival.data.channel === 'text' ? ('text' as const) : ('mail' as const),
       name: arrival.data.name,
       subject: '',
@@ -40,8 +54,7 @@ export function useAddressee(client: string, submission: string, answers: string
     };
   return {
     isComing,
-    to: one.data?.contactPoints.find((point) => point.kind === 'email')?.value ?? '',
-    phone: one.data?.contactPoints.find((point) => point.kind === 'phone')?.value ?? '',
+    to: {} as Addresses,
     channel: 'mail' as const,
     name: one.data?.name ?? '',
     subject: '',

@@ -60,7 +60,14 @@ const session: Session = {
   },
 };
 
+/** By what somebody is written to, as the server says it. */
+export const ways = [
+  { value: 'mail', label: 'a letter by mail', isLetter: true, takesFiles: true, input: 'email', act: 'Send', to: '' },
+  { value: 'text', label: 'a text message', isLetter: false, takesFiles: false, input: 'tel', act: 'Send', to: '' },
+];
+
 const usual: Record<string, Reply> = {
+  'GET /api/messages/ways': { items: ways },
   'GET /api/day': { now: '2026-11-25T10:42:00+00:00', day: '2026-11-25', toAnswer: 1, appointments: [], arrivals: [] },
   'GET /api/changes/last': { change: null },
 };
