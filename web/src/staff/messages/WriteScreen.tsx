@@ -229,7 +229,7 @@ function LetterByHand({ named, project, submission, answers, subject }: About) {
                     send.reset();
                   }}
                 >
-                  {(ways.data?.items ?? []).map((one) => (
+                  {ways.data.items.map((one) => (
                     <option key={one.value} value={one.value}>
                       {one.label}
                     </option>

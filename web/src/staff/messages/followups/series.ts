@@ -56,8 +56,12 @@ export function stepWords(step: Step, list: Pick<List, 'templates' | 'pages' | '
 
 /** What a step is called for short: what it sends, by its name and not by the ending of an address. */
 export function stepName(step: Step, list: Pick<List, 'templates' | 'pages' | 'forms'>): string {
-  const offered = { send: list.templates, times: list.pages, form: list.forms };
-  const from = offered[step.kind as keyof typeof offered];
+  const offered: Partial<Record<Step['kind'], List['forms']>> = {
+    send: list.templates,
+    times: list.pages,
+    form: list.forms,
+  };
+  const from = offered[step.kind];
   return from?.find((one) => one.value === step.what)?.label ?? (from ? 'gone' : (step.what ?? ''));
 }
 
