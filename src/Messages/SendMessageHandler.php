@@ -169,11 +169,7 @@ final readonly class SendMessageHandler
 
     private function mark(Message $message, MessageState $state, string $failure = ''): void
     {
-        $words = match ($state) {
-            MessageState::Sent => 'sent ',
-            default => 'could not send ',
-        };
-        $act = Act::of(ChangeKind::Send, $words.$message->recordLabel())->from($message->submissionId)->about($message);
+        $act = Act::of(ChangeKind::Send, "{$state->done()} {$message->recordLabel()}")->from($message->submissionId)->about($message);
         $this->changes->carryOut($act, function () use ($message, $state, $failure): void {
             $message->becomes($state, $failure, MessageState::Sent === $state ? $this->clock->now() : null);
             if (MessageState::Failed === $state) {
