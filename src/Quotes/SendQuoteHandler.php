@@ -55,6 +55,12 @@ final readonly class SendQuoteHandler implements MayComeToNothing
 
     private function draft(Project $project): ?Quote
     {
-        return $this->em->getRepository(Quote::class)->findOneBy(['project' => $project, 'state' => QuoteState::Draft], ['id' => 'DESC']);
+        $draft = $this->em->getRepository(Quote::class)->findOneBy(['project' => $project, 'state' => QuoteState::Draft], ['id' => 'DESC']);
+        if (null !== $draft) {
+            // A worker that has seen it before has it as it was then.
+            $this->em->refresh($draft);
+        }
+
+        return $draft;
     }
 }

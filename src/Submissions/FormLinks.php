@@ -27,7 +27,13 @@ final readonly class FormLinks
     /** @return string the whole address, or its path while nobody has said under which Telamon is reached */
     public function address(Form $form, Client $client): string
     {
-        return rtrim($this->address, '/')."/f/{$form->slug}?for=".rawurlencode($this->signed->sign(self::PURPOSE, "{$form->slug}:{$client->id}", self::DAYS * 86_400));
+        return rtrim($this->address, '/')."/f/{$form->slug}?for=".rawurlencode($this->token($form->slug, $client));
+    }
+
+    /** What the address of a form ends in, for this client. */
+    public function token(string $slug, Client $client): string
+    {
+        return $this->signed->sign(self::PURPOSE, "$slug:{$client->id}", self::DAYS * 86_400);
     }
 
     /** @throws NotThere where it is none of ours, for another form, over, or of nobody who is still on file */

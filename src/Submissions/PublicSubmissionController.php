@@ -11,6 +11,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Telamon\Business\Profile;
+use Telamon\Clients\Client;
 use Telamon\Core\Form\Carrying;
 use Telamon\Core\Form\Ending;
 use Telamon\Core\Form\EndingKind;
@@ -64,7 +65,7 @@ final readonly class PublicSubmissionController
         if (!\is_array($answers)) {
             throw Problem::invalid('answers', 'Send the answers by question key.');
         }
-        [$answers, $sent] = $this->knowing($version, $answers, JsonBody::text($body, 'personal', 300));
+        [$answers, $known, $client] = $this->knowing($version, $answers, JsonBody::text($body, 'personal', 300));
         $answers = self::withUploads($version, $answers, $body['uploads'] ?? []);
         $key = IdempotencyKey::of($request);
         $submission = $this->receiver->receive($version, $answers, new Arriving(
@@ -73,7 +74,7 @@ final readonly class PublicSubmissionController
             $this->suspicion($body, $key ?? ''),
             $this->origins->of($request, $body),
             $this->continued($body),
-            sent: $sent,
+            sent: $known,
             bookingPage: JsonBody::text($body, 'booking', 60),
         ));
 
@@ -90,10 +91,15 @@ final readonly class PublicSubmissionController
             'reference' => $submission->number,
             'continues' => EndingKind::Form === $ending?->kind ? $this->signed->sign(self::CONTINUES, $submission->id, 7 * 86_400) : '',
             'message' => $this->thanks(EndingKind::Thanks === $ending?->kind ? $ending->text : $form->thanks, self::told($form, $submission)),
-            'carried' => (object) $this->carried($ending, $form, $submission),
+            'carried' => (object) $this->carried($ending, $form, array_diff_key($submission->answers, $known)),
             'next' => null === $ending || EndingKind::Thanks === $ending->kind || (EndingKind::Booking === $ending->kind && null === $booking)
                 ? null
-                : ['kind' => $ending->kind->value, 'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text],
+                : [
+                    'kind' => $ending->kind->value,
+                    'to' => EndingKind::Booking === $ending->kind ? $this->booking->address($ending, $booking) : $ending->text,
+                    // Whoever was not asked who they are is not asked by the next form either.
+                    'for' => null !== $client && EndingKind::Form === $ending->kind ? $this->links->token($ending->text, $client) : '',
+                ],
         ], 201);
     }
 
@@ -103,16 +109,17 @@ final readonly class PublicSubmissionController
      *
      * @param array<array-key, mixed> $answers
      *
-     * @return array{array<array-key, mixed>, array<string, mixed>} the answers, and of them what stood there beforehand
+     * @return array{array<array-key, mixed>, array<string, mixed>, Client|null} the answers, of them what stood there beforehand, and whose link it is
      */
     private function knowing(FormVersion $version, array $answers, string $token): array
     {
         if ('' === $token) {
-            return [$answers, []];
+            return [$answers, [], null];
         }
-        $known = $this->links->answers($version->definition(), $this->links->client($token, $version->form->slug));
+        $client = $this->links->client($token, $version->form->slug);
+        $known = $this->links->answers($version->definition(), $client);
 
-        return [array_replace($answers, $known), $known];
+        return [array_replace($answers, $known), $known, $client];
     }
 
     /** Which submission times are chosen for: the same that came before goes on where it stopped; what looks machine-made chooses none. */
@@ -125,12 +132,16 @@ final readonly class PublicSubmissionController
         };
     }
 
-    /** @return array<string, mixed> what the next form asks too, by its question keys */
-    private function carried(?Ending $ending, FormDefinition $form, Submission $submission): array
+    /**
+     * @param array<string, mixed> $answers those that came from the browser
+     *
+     * @return array<string, mixed> what the next form asks too, by its question keys
+     */
+    private function carried(?Ending $ending, FormDefinition $form, array $answers): array
     {
         $next = EndingKind::Form === $ending?->kind ? $this->forms->find($ending->text)?->published : null;
 
-        return null === $next ? [] : Carrying::between($form, $submission->answers, $next->definition());
+        return null === $next ? [] : Carrying::between($form, $answers, $next->definition());
     }
 
     /**

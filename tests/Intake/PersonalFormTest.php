@@ -49,6 +49,23 @@ final class PersonalFormTest extends AppTestCase
         self::assertSame('1', $this->number('SELECT COUNT(*) FROM client'));
     }
 
+    public function testAFormThatFollowsKnowsThemToo(): void
+    {
+        $this->publish('Second', ['pages' => [['key' => 'p', 'title' => 'All', 'next' => 'Send', 'questions' => [
+            ['key' => 'who', 'type' => 'person-name', 'wording' => 'Name', 'required' => true, 'destination' => 'client.name'],
+            ['key' => 'tone', 'type' => 'short-text', 'wording' => 'What tone?', 'destination' => 'project.notes'],
+        ]]]]);
+        $this->db()->executeStatement("UPDATE form_version SET definition = json_set(definition, '$.endings', json('[{\"kind\":\"form\",\"text\":\"second\"}]')) WHERE form_id = (SELECT id FROM form WHERE slug = 'piano-inquiry')");
+        $receipt = $this->comesBack()->ok(201);
+        self::assertSame(['form', 'second'], [$receipt->text('next.kind'), $receipt->text('next.to')]);
+        self::assertStringNotContainsString('Fennick', $receipt->body, 'what is known is not carried over by the browser');
+        $next = $this->get('/api/public/forms/second/personal?t='.rawurlencode($receipt->text('next.for')))->ok();
+        self::assertSame(['tone'], $this->keys($next->rows('pages')));
+        $this->post('/api/public/forms/second/submissions', ['personal' => $receipt->text('next.for'), 'continues' => $receipt->text('continues'), 'answers' => ['tone' => 'Warm']])->ok(201);
+        self::assertSame('Orla Fennick', $this->id('SELECT name FROM submission ORDER BY rowid DESC LIMIT 1'));
+        self::assertSame('', $this->inquire()->ok(201)->text('next.for'), 'nobody else gets one');
+    }
+
     public function testALinkThatDoesNotHoldSaysSo(): void
     {
         $this->publish('Another', ['pages' => [['key' => 'p', 'title' => 'All', 'next' => 'Send', 'questions' => [

@@ -8,7 +8,7 @@ import { Carried } from './Carried';
 import { CheckPage } from './CheckPage';
 import { textOf } from '../form/held';
 import { kinds } from '../form/kinds';
-import { forgetDraft, keepDraft, keptDraft } from './draft';
+import { forgetDraft, keepDraft, keptAs, keptDraft } from './draft';
 import { ErrorSum } from './ErrorSum';
 import { ForWhom } from './ForWhom';
 import { PageCourse } from './PageCourse';
@@ -31,8 +31,7 @@ interface Props {
 
 /** The pages of a form. What is typed is kept in the browser until it has been sent. */
 export function FilledIn({ slug, form, booking = '', personal = { link: '', who: '' }, onSent }: Props) {
-  // Two people's links in one browser are two drafts; one whose link ran out meanwhile goes on with what was written.
-  const kept = personal.link === '' ? slug : `${slug}~${personal.link.slice(-24)}`;
+  const kept = keptAs(slug, personal.link);
   const [draft] = useState(() => withBeginnings(form, keptDraft(kept)));
   const [before] = useState(() => carriedTo(kept));
   const [carried, setCarried] = useState(before.keys);
@@ -180,7 +179,8 @@ export function FilledIn({ slug, form, booking = '', personal = { link: '', who:
       if (receipt === null) return;
       isSent.current = true;
       forgetDraft(kept);
-      if (receipt.next?.kind === 'form') carryOn(receipt.next.to, receipt.carried, receipt.continues);
+      if (receipt.next?.kind === 'form')
+        carryOn(keptAs(receipt.next.to, receipt.next.for), receipt.carried, receipt.continues);
       onSent(receipt);
     } catch (error) {
       keep();

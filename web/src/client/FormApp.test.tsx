@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { complete } from '../staff/definition/design';
 import { asPublic } from '../staff/definition/asPublic';
 import { problem } from '../staff/testing/server.test-helper';
-import { carryOn } from './carry';
+import { carriedTo, carryOn } from './carry';
+import { keptAs } from './draft';
 import { FormApp } from './FormApp';
 
 const business = {
@@ -170,6 +171,34 @@ describe('a public form', () => {
     await waitFor(() => expect(sent[0]).toMatchObject({ personal: 'signed.link.one', answers: { agree: 'yes' } }));
     expect(JSON.stringify(sent[0]).replace('"personal":"signed.link.one"', '')).not.toContain('signed.link');
     expect(localStorage.getItem('telamon.form.intake')).toContain('of-somebody-else');
+  });
+
+  it('goes on to the form that follows by a link of their own', async () => {
+    window.history.replaceState(null, '', '/f/intake?for=signed.link.one');
+    const assign = vi.fn();
+    const href = 'http://localhost/f/intake?for=signed.link.one';
+    vi.stubGlobal('location', { href, search: '?for=signed.link.one', pathname: '/f/intake', assign });
+    show((request) =>
+      request.url.includes('/personal')
+        ? { ...published, for: 'Orla' }
+        : request.method === 'GET'
+          ? published
+          : {
+              reference: 'A-1',
+              message: '',
+              continues: 'receipt',
+              carried: { history: ['x'] },
+              next: { kind: 'form', to: 'second', for: 'signed.link.for.the.second.form' },
+            },
+    );
+    fireEvent.change(await screen.findByLabelText(/Your name/), { target: { value: 'Orla' } });
+    fireEvent.click(screen.getByLabelText('You may keep these answers.'));
+    fireEvent.click(screen.getByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(assign).toHaveBeenCalledWith('/f/second?for=signed.link.for.the.second.form'));
+    expect(carriedTo(keptAs('second', 'signed.link.for.the.second.form'))).toEqual({
+      keys: ['history'],
+      continues: 'receipt',
+    });
   });
 
   it('asks who they are where the link does not hold any more', async () => {

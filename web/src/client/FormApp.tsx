@@ -4,6 +4,7 @@ import { ComingRows, Trouble } from '../shared/Notice';
 import '../form/form.css';
 import './page.css';
 import { forgetCarried } from './carry';
+import { keptAs } from './draft';
 import { FilledIn } from './FilledIn';
 import { PublicFrame } from './PublicFrame';
 import { usePersonalForm } from '../form/publicForm';
@@ -39,10 +40,10 @@ export function FormApp({ slug, booking = '' }: { slug: string; booking?: string
           booking={booking}
           personal={{ link, who: opened.data?.who ?? null }}
           onSent={(sent) => {
-            forgetCarried(slug);
+            forgetCarried(keptAs(slug, link));
             if (sent.next?.kind === 'address') goTo(sent.next.to);
             else if (sent.next?.kind === 'booking') window.location.assign(inFrame(sent.next.to));
-            else if (sent.next?.kind === 'form') window.location.assign(addressOf(sent.next.to));
+            else if (sent.next?.kind === 'form') window.location.assign(addressOf(sent.next.to, sent.next.for));
             else setReceipt(sent);
           }}
         />

@@ -12,6 +12,9 @@ export interface Draft {
   key: string;
 }
 
+/** How a form is kept: two people's links in one browser are two forms; one whose link ran out goes on with what was written. */
+export const keptAs = (slug: string, link: string) => (link === '' ? slug : `${slug}~${link.slice(-24)}`);
+
 const name = (slug: string) => `telamon.form.${slug}`;
 
 export function emptyDraft(): Draft {

@@ -17,6 +17,7 @@ describe('where a form stands', () => {
       campaign: { utm_source: 'letter' },
     });
     expect(addressOf('long')).toBe('/f/long');
+    expect(addressOf('long', 'a:b.c')).toBe('/f/long?for=a%3Ab.c');
   });
 
   it('is a frame on another page, whose address says where and which campaign', () => {

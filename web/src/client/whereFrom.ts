@@ -39,10 +39,14 @@ function namedIn(address: string): URLSearchParams {
   }
 }
 
-/** The address of another form, in the same frame or page. */
-export function addressOf(slug: string): string {
+/** The address of another form, in the same frame or page; by a link of somebody's own where there is one. */
+export function addressOf(slug: string, link = ''): string {
   const page = parameters().get('page');
-  return `/f/${encodeURIComponent(slug)}${isEmbedded() ? `?embed=1${page ? `&page=${encodeURIComponent(page)}` : ''}` : ''}`;
+  const named = new URLSearchParams({
+    ...(isEmbedded() ? { embed: '1', ...(page ? { page } : {}) } : {}),
+    ...(link ? { for: link } : {}),
+  }).toString();
+  return `/f/${encodeURIComponent(slug)}${named ? `?${named}` : ''}`;
 }
 
 /** The same address, in the same frame or page. */
