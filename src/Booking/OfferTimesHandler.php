@@ -34,8 +34,8 @@ final readonly class OfferTimesHandler implements MayComeToNothing
         \assert($effect instanceof OfferTimes);
 
         return match (true) {
-            null === $this->pages->findLive($effect->page) => 'no times sent: the page is closed',
-            '' === ($made->find(Client::class)?->first(ContactKind::Email) ?? '') => 'no times sent: there is no mail address',
+            null === $this->pages->findLive($effect->page) => 'no times sent, as the page is closed',
+            '' === ($made->find(Client::class)?->first(ContactKind::Email) ?? '') => 'no times sent, as there is no mail address',
             default => '',
         };
     }

@@ -191,7 +191,7 @@ final readonly class Walking
         $against = $handler instanceof MayComeToNothing ? $handler->against($effect, $made) : '';
         if ('' !== $against) {
             // Nobody looks into a follow-up that goes by itself: what it was to send and could not is told.
-            $this->events->dispatch(new StaffToBeTold('', ucfirst($against).": {$run->client->name()}", $run->followUp->name, $run->client, $run->project, $run->submissionId));
+            $this->events->dispatch(new StaffToBeTold('', "{$run->client->name()}: $against", $run->followUp->name, $run->client, $run->project, $run->submissionId));
 
             return $against;
         }

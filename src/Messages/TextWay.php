@@ -34,7 +34,9 @@ final readonly class TextWay implements Way
 
     public function of(Client $client): string
     {
-        return $client->first(ContactKind::Phone) ?? '';
+        $number = $client->first(ContactKind::Phone) ?? '';
+
+        return '' === $number ? '' : $this->business->phoneReader()->format($number);
     }
 
     /** @return string number (E.164) */

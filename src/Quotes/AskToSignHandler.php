@@ -37,10 +37,10 @@ final readonly class AskToSignHandler implements MayComeToNothing
             : $this->em->getRepository(Agreement::class)->findOneBy(['project' => $project, 'state' => [AgreementState::Sent, AgreementState::Signed]]);
 
         return match (true) {
-            null === $project => 'no agreement sent: there is no project',
-            null !== $there => AgreementState::Signed === $there->state ? 'no agreement sent: one is signed' : 'no agreement sent: one is out to be signed',
-            '' === ($project->client->first(ContactKind::Email) ?? '') => "no agreement sent: {$project->client->name()} has no mail address",
-            '' === $this->agreements->draft($project)['text'] => 'no agreement sent: its template is empty',
+            null === $project => 'no agreement sent, as there is no project',
+            null !== $there => AgreementState::Signed === $there->state ? 'no agreement sent, as one is signed' : 'no agreement sent: one is out to be signed',
+            '' === ($project->client->first(ContactKind::Email) ?? '') => "no agreement sent, as {$project->client->name()} has no mail address",
+            '' === $this->agreements->draft($project)['text'] => 'no agreement sent, as its template is empty',
             default => '',
         };
     }

@@ -39,7 +39,7 @@ final readonly class SendQuoteHandler implements MayComeToNothing
                     ['sentAt' => 'DESC'],
                 );
 
-            return null === $out ? 'no quote sent: none is drafted' : "no quote sent: they have {$out->shown()} already";
+            return null === $out ? 'no quote sent, as none is drafted' : "no quote sent, as they have {$out->shown()} already";
         }
         $against = $this->sending->against($draft);
 

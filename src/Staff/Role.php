@@ -13,7 +13,7 @@ enum Role: string
     #[RoleOf('coordinator', 'everything but who is an owner', 'the coordinator')]
     case Coordinator = 'coordinator';
 
-    #[RoleOf('field staff', 'the projects they work on, and those clients', 'field staff', [Permission::Work])]
+    #[RoleOf('field staff', 'their own work and its clients', 'field staff', [Permission::Work])]
     case Field = 'field';
 
     #[RoleOf('bookkeeper', 'quotes and prices, to read', 'the bookkeeper', [Permission::Work, Permission::SeeQuotes, Permission::SeePrices])]

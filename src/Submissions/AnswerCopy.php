@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Telamon\Submissions;
 
-use Doctrine\DBAL\Connection;
 use Telamon\Clients\ConfirmedAddresses;
 use Telamon\Core\Form\Destination;
 use Telamon\Core\Form\FormDefinition;
@@ -19,6 +18,7 @@ use Telamon\Core\Form\Question;
 use Telamon\Core\Form\Readings;
 use Telamon\Core\Reading\NameReader;
 use Telamon\Messages\MessageQueue;
+use Telamon\Messages\SentCount;
 
 /** Sends whoever filled in a form that promises it a copy of what they wrote, at once. Call it inside a change. */
 final readonly class AnswerCopy
@@ -27,14 +27,14 @@ final readonly class AnswerCopy
     /** So many in a day to one address: a public form must not become somebody's tool to fill a stranger's mailbox. */
     private const MOST_A_DAY = 5;
 
-    public function __construct(private MessageQueue $messages, private NameReader $names, private ConfirmedAddresses $confirmed, private Connection $db)
+    public function __construct(private MessageQueue $messages, private NameReader $names, private ConfirmedAddresses $confirmed, private SentCount $sent)
     {
     }
 
     public function send(Submission $submission, Readings $readings, FormDefinition $form, \DateTimeImmutable $now): void
     {
         $to = $readings->for(Destination::ClientEmail)?->string() ?? '';
-        if (!$form->copy || '' === $to || $this->hadEnough($to, $now)) {
+        if (!$form->copy || '' === $to || $this->sent->since(self::TEMPLATE, $to, $now->modify('-1 day')) >= self::MOST_A_DAY) {
             return;
         }
         $name = $readings->for(Destination::ClientName)->text ?? '';
@@ -49,16 +49,6 @@ final readonly class AnswerCopy
                     static fn (Question $question): bool => !$question->staffOnly && ($known || !self::isFree($question)),
                 ),
         ], null, null, $submission->id);
-    }
-
-    private function hadEnough(string $address, \DateTimeImmutable $now): bool
-    {
-        $sent = $this->db->fetchOne(
-            'SELECT COUNT(*) FROM message WHERE template = ? AND to_address = ? AND queued_at > ?',
-            [self::TEMPLATE, $address, $now->setTimezone(new \DateTimeZone('UTC'))->modify('-1 day')->format('Y-m-d H:i:s')],
-        );
-
-        return is_numeric($sent) && (int) $sent >= self::MOST_A_DAY;
     }
 
     /** Whether it holds what somebody made up, and not one of several things or a figure. */

@@ -40,8 +40,8 @@ final readonly class SendFormHandler implements MayComeToNothing
         $form = $this->forms->find($effect->form);
 
         return match (true) {
-            null === $form || !$this->forms->isOpen($form, $this->clock->now()) => 'no form sent: it is closed',
-            '' === ($made->find(Client::class)?->first(ContactKind::Email) ?? '') => 'no form sent: there is no mail address',
+            null === $form || !$this->forms->isOpen($form, $this->clock->now()) => 'no form sent, as it is closed',
+            '' === ($made->find(Client::class)?->first(ContactKind::Email) ?? '') => 'no form sent, as there is no mail address',
             default => '',
         };
     }

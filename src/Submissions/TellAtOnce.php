@@ -9,8 +9,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Telamon\Business\Profile;
 use Telamon\Core\Form\FormDefinition;
 use Telamon\Core\Reading\NameReader;
-use Telamon\Messages\Message;
 use Telamon\Messages\MessageQueue;
+use Telamon\Messages\SentCount;
 use Telamon\Staff\Staff;
 
 /** Mails whom a form tells at once what was sent, before anybody has accepted anything. Call it inside a change. */
@@ -22,7 +22,7 @@ final readonly class TellAtOnce
 
     public function __construct(
         private EntityManagerInterface $em,
-        private MessageQueue $messages,
+        private MessageQueue $messages, private SentCount $sent,
         private NameReader $names,
         private Profile $business,
         #[Autowire(env: 'TELAMON_URL')] private string $address,
@@ -37,7 +37,7 @@ final readonly class TellAtOnce
         $named = $this->em->find(Staff::class, $form->tell);
         // Whoever has left is told nothing; somebody has to be.
         $staff = true === $named?->active ? $named : $this->business->business()->coordinator;
-        if ($this->hadEnough($staff, $now)) {
+        if ($this->sent->since(self::TEMPLATE, $staff->email, $now->modify('-1 hour')) >= self::MOST_AN_HOUR) {
             return;
         }
         $this->messages->queue(self::TEMPLATE, $staff->email, $staff->name, [
@@ -46,15 +46,5 @@ final readonly class TellAtOnce
             'answers' => AnswersAsText::of($submission, $form, static fn (): bool => true),
             'link' => '' === $this->address ? '' : rtrim($this->address, '/')."/arrivals/{$submission->id}",
         ], null, null, $submission->id);
-    }
-
-    private function hadEnough(Staff $staff, \DateTimeImmutable $now): bool
-    {
-        $sent = $this->em->createQueryBuilder()->select('COUNT(m.id)')->from(Message::class, 'm')
-            ->where('m.template = :template AND m.toAddress = :to AND m.queuedAt > :since')
-
-            ->setParameter('template', self::TEMPLATE)->setParameter('to', $staff->email)->setParameter('since', $now->modify('-1 hour'))->getQuery()->getSingleScalarResult();
-
-        return is_numeric($sent) && (int) $sent >= self::MOST_AN_HOUR;
     }
 }

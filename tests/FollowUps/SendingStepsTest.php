@@ -30,10 +30,10 @@ final class SendingStepsTest extends AppTestCase
         $quote = $this->priced($this->draft()->ok(201))->ok();
         $run = $this->begin(['key' => 'q', 'kind' => 'quote'], ['key' => 'q2', 'kind' => 'quote']);
         self::assertStringContainsString('sent '.$quote->text('number'), $run);
-        self::assertStringContainsString('they have '.$quote->text('number').' already', $run);
+        self::assertStringContainsString('as they have '.$quote->text('number').' already', $run);
         self::assertSame('sent', $this->id('SELECT state FROM quote'));
         self::assertStringContainsString($quote->text('number'), $this->mail('quote'));
-        self::assertStringContainsString('No quote sent: they have', $this->told());
+        self::assertStringContainsString('Orla Fennick: no quote sent, as they have', $this->told());
     }
 
     public function testAQuoteThatLacksSomethingStaysAndStaffAreTold(): void

@@ -34,7 +34,7 @@ final class SendingRulesTest extends AppTestCase
         $this->db()->executeStatement("DELETE FROM contact_point WHERE kind = 'email'");
         $this->yes($token);
         self::assertSame('0', $this->number('SELECT COUNT(*) FROM agreement'));
-        self::assertStringContainsString('No agreement sent: Orla Fennick has no mail address', $this->id('SELECT words FROM notice ORDER BY rowid DESC'));
+        self::assertStringContainsString('No agreement sent, as Orla Fennick has no mail address', $this->id('SELECT words FROM notice ORDER BY rowid DESC'));
     }
 
     public function testAnInquirySendsAForm(): void

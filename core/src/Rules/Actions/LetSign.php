@@ -4,17 +4,12 @@ declare(strict_types=1);
 
 namespace Telamon\Core\Rules\Actions;
 
-use Telamon\Core\Rules\ActionText;
 use Telamon\Core\Rules\RuleAction;
 
 /** Sends the client the business's agreement for signature. */
 final readonly class LetSign implements RuleAction
 {
-    use Plain;
-
-    private function __construct()
-    {
-    }
+    use OfProject;
 
     public static function name(): string
     {
@@ -24,21 +19,6 @@ final readonly class LetSign implements RuleAction
     public static function phrase(): string
     {
         return 'send the client the agreement for signature';
-    }
-
-    public static function fields(): array
-    {
-        return [];
-    }
-
-    public static function read(ActionText $given): self
-    {
-        return new self();
-    }
-
-    public function needsProject(): bool
-    {
-        return true;
     }
 
     public function words(): string
