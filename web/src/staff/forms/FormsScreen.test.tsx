@@ -237,6 +237,19 @@ describe('designing a form', () => {
     await waitFor(() => expect(ends()).toMatchObject([{ kind: 'address', sendsAway: false }]), { timeout: 3000 });
   });
 
+  it('names whom it tells at once, and offers nobody who is not here', async () => {
+    const server = keeping();
+    const calls = show(server.replies);
+    const tells = await screen.findByLabelText<HTMLSelectElement>('Who is told at once');
+    expect([...tells.options].map((one) => one.text)).toEqual(['nobody by mail', 'Pim Aldry, by mail at once']);
+    fireEvent.change(tells, { target: { value: 'pim' } });
+    await waitFor(
+      () =>
+        expect(calls.findLast((call) => call.method === 'PUT')?.body).toMatchObject({ definition: { tell: 'pim' } }),
+      { timeout: 3000 },
+    );
+  });
+
   it('publishes what has been kept', async () => {
     const calls = show(keeping().replies);
     await choose('Stairs');
