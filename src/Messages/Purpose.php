@@ -9,6 +9,7 @@ enum Purpose: string
 {
     /** To a client about their inquiry or project; the one that people add to. */
     case Client = 'client';
+    /** About a form: to be filled in, or as it was. */
     case Copy = 'copy';
     case Visit = 'visit';
     case Quote = 'quote';
@@ -19,7 +20,7 @@ enum Purpose: string
     {
         return match ($this) {
             self::Client => 'to a client',
-            self::Copy => 'a copy of answers',
+            self::Copy => 'about a form',
             self::Visit => 'about a visit',
             self::Quote => 'about a quote',
             self::Agreement => 'about an agreement',

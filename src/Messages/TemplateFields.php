@@ -36,7 +36,7 @@ final class TemplateFields
         'missed' => [Purpose::Visit, self::VISIT, 'to the client when nobody was there'],
         'choose-time' => [Purpose::Visit, ['first_name', 'visit', 'link', 'coordinator'], 'to the client when they are to choose a time'],
         'arrived' => [Purpose::Staff, ['first_name', 'client', 'form', 'reference', 'until', 'answers', 'link'], 'to whom a form tells at once, when it is sent'],
-        'fill-in' => [Purpose::Visit, ['first_name', 'form', 'link', 'coordinator'], 'to the client when they are to fill a form in'],
+        'fill-in' => [Purpose::Copy, ['first_name', 'form', 'link', 'coordinator'], 'to the client when they are to fill a form in'],
         'quote' => [Purpose::Quote, self::QUOTE, 'to the client with a quote'],
         'quote-nudge' => [Purpose::Quote, self::QUOTE, 'to the client before a quote runs out'],
         'quote-yes' => [Purpose::Quote, self::QUOTE, 'to the client when a reply says yes to a quote'],

@@ -2,7 +2,6 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
 import { queryKeys } from '../queryKeys';
-import type { Session } from '../session';
 import { ReadOnly } from './ReadOnly';
 
 afterEach(cleanup);

@@ -6,6 +6,6 @@ export const groups: [TemplateRow['purpose'], string][] = [
   ['visit', 'About visits'],
   ['quote', 'About quotes'],
   ['agreement', 'Agreements'],
-  ['copy', 'Copies'],
+  ['copy', 'About forms'],
   ['staff', 'To staff'],
 ];
