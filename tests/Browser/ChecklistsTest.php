@@ -35,6 +35,8 @@ final class ChecklistsTest extends BrowserTestCase
         $this->find('.list-names input')->sendKeys(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
         $this->see('Steps and stairs saved, version 1');
         $this->findWith('.list-row', 'Steps and stairs');
+        // The screen of what is kept has come: a row that is opened before goes with the screen of what was new.
+        $this->findWith('.plinth', 'Save version 2');
         $this->clickWith('.item-row.own', 'Measure the steps');
         self::assertSame('', $this->find('[aria-label="Due"]')->getAttribute('value'));
         // A circle cannot be chosen.

@@ -239,7 +239,7 @@ final class DesignTest extends AppTestCase
         )->ok());
         $send = fn (string $matter): Answer => $this->post('/api/public/forms/short/submissions', ['answers' => ['name' => 'Orla Fennick', 'email' => 'o@example.com', 'matter' => $matter]])
             ->ok(201);
-        self::assertSame(['kind' => 'form', 'to' => 'piano-inquiry'], $send('My piano')->at('next'));
+        self::assertSame(['kind' => 'form', 'to' => 'piano-inquiry', 'for' => ''], $send('My piano')->at('next'));
         self::assertNull($send('A harp')->at('next'));
         self::assertSame('Thank you, Orla Fennick. We read: A harp', $send('A harp')->text('message'));
     }
